@@ -1,0 +1,14 @@
+/** Unit tests stand beside what they test; browser tests live in tests/ and belong to Playwright. */
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/src', '<rootDir>/scripts'],
+  testMatch: ['**/*.test.ts'],
+  transform: {
+    '^.+\\.(t|j)sx?$': [
+      '@swc/jest',
+      { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } } },
+    ],
+  },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  transformIgnorePatterns: ['/node_modules/(?!(culori|polygon-clipping)/)'],
+};

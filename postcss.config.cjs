@@ -1,0 +1,5 @@
+module.exports = {
+  plugins: {
+    'postcss-preset-mantine': {},
+  },
+};
