@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { SHAPES, type Shape } from '../geometry/shape';
+import type { Plate } from '../model/nail';
+import { Id, Words } from '../model/primitives';
+import type { Draft } from '../plan/operation';
+import type { NailContext } from './context';
+import type { Field } from './technique';
+
+export const BUILD_BASE = {
+  id: Id,
+  name: Words,
+  shape: z.enum(SHAPES as unknown as [Shape, ...Shape[]]),
+} as const;
+
+/** What the art sits on: schema, words, the free edge it gives, and its operations before the art. */
+export interface BuildKind<B> {
+  kind: string;
+  words: string;
+  blurb: string;
+  schema: z.ZodType<B>;
+  fields: readonly Field[];
+  fresh: (id: string) => B;
+  /** Length past the free edge, in mm. */
+  free_mm: (build: B, plate: Plate) => number;
+  /** What shows through clear product past the free edge: the wearer's own edge, or a tip. */
+  edge: 'plate' | 'tip';
+  prep: (build: B, context: NailContext) => Draft[];
+  plan: (build: B, context: NailContext) => Draft[];
+}
+
+/** Keeps the exact schema, so that the build union can be made from the registry. */
+export function defineBuild<S extends z.ZodObject>(
+  build: BuildKind<z.infer<S>> & { schema: S },
+): BuildKind<z.infer<S>> & { schema: S } {
+  return build;
+}

@@ -1,0 +1,22 @@
+import type { z } from 'zod';
+import { unionOf } from '../registry';
+import type { BuildKind } from '../build';
+import { naturalGel } from './naturalGel';
+import { softGelTip } from './softGelTip';
+
+/** Every build the program knows: one file and one line each. */
+const ALL = [naturalGel, softGelTip] as const;
+
+export const Build = unionOf(ALL);
+export type Build = z.infer<typeof Build>;
+
+/** The registry is used through the common shape: a build only ever meets its own kind. */
+export const BUILDS = ALL as unknown as readonly BuildKind<Build>[];
+
+const BY_KIND = new Map(BUILDS.map((build) => [build.kind, build]));
+
+export function buildKindOf(kind: string): BuildKind<Build> {
+  const build = BY_KIND.get(kind);
+  if (!build) throw new Error(`no build "${kind}": documents are parsed before they are planned`);
+  return build;
+}

@@ -1,0 +1,78 @@
+import type { Draft } from '../../plan/operation';
+import { wholePlace, wipeDraft, type NailContext } from '../context';
+import { HAND_S } from '../handwork';
+
+/** What every build begins with: cuticle, shape, shine off, dust off, wipe, dehydrate, prime. */
+export function prepPlate(context: NailContext, shapeWords: string): Draft[] {
+  const place = wholePlace();
+  const dehydrator = context.role('dehydrator');
+  const primer = context.role('primer');
+  const drafts: Draft[] = [];
+  if (context.nail.start.kind === 'removal') {
+    drafts.push({
+      step: 'soak',
+      verb: 'soak',
+      words: 'Soak the old product off',
+      place,
+      hand_s: HAND_S.soak,
+      wait_s: context.nail.start.soak_s,
+      reason: 'The old product comes off first; nothing is forced off the plate.',
+    });
+  }
+  drafts.push(
+    {
+      step: 'push-back',
+      verb: 'push-back',
+      words: 'Push back and clear the cuticle',
+      place,
+      hand_s: HAND_S['push-back'],
+      reason: 'Product over cuticle lifts within days.',
+    },
+    {
+      step: 'shape',
+      verb: 'shape',
+      words: shapeWords,
+      place,
+      hand_s: HAND_S.shape,
+      reason: 'Sides in turns so that the tip stays straight.',
+    },
+    {
+      step: 'buff',
+      verb: 'buff',
+      words: 'Take the shine off',
+      place,
+      hand_s: HAND_S.buff,
+      reason: 'Where shine is left, the base lifts.',
+    },
+    {
+      step: 'brush',
+      verb: 'dust-off',
+      words: 'Brush the dust off',
+      place,
+      hand_s: HAND_S['dust-off'],
+      reason: 'Dust under the base lifts it.',
+    },
+    wipeDraft(context, 'wipe', 'Clean and lint-free; not touched again after this.'),
+    {
+      step: 'dehydrate',
+      verb: 'dehydrate',
+      words: `Dehydrate with ${dehydrator.name}`,
+      product: dehydrator.id,
+      place,
+      hand_s: HAND_S.dehydrate,
+      wait_s: dehydrator.dry_s,
+      reason: 'Moisture and oil in the plate keep the base from gripping.',
+    },
+    {
+      step: 'prime',
+      verb: 'prime',
+      words: `Prime with ${primer.name}`,
+      product: primer.id,
+      place,
+      hand_s: HAND_S.prime,
+      wait_s: primer.dry_s,
+      reason: 'Acid-free primer on the dehydrated plate; left to dry.',
+    },
+  );
+  return drafts;
+}

@@ -1,0 +1,94 @@
+import { z } from 'zod';
+import { mm } from '../../model/primitives';
+import type { Draft } from '../../plan/operation';
+import { BUILD_BASE, defineBuild } from '../build';
+import { coatOf, cureOf, flashOf, wholePlace, wipeDraft } from '../context';
+import { HAND_S } from '../handwork';
+import { prepPlate } from './prep';
+
+const schema = z.strictObject({ ...BUILD_BASE, kind: z.literal('soft-gel-tip'), length_mm: mm(1, 30) });
+
+/** Thickness of a ready tip at cuticle, apex and free edge (common practice, from memory). */
+const TIP_UM = { cuticle_um: 180, apex_um: 520, edge_um: 420 };
+
+/** Full-cover soft-gel tips fixed with gel under the lamp. */
+export const softGelTip = defineBuild({
+  kind: 'soft-gel-tip',
+  words: 'Full-cover soft-gel tip',
+  blurb: 'A ready tip from sidewall to sidewall, fixed with gel through the light.',
+  schema,
+  fields: [
+    { kind: 'number', path: 'length_mm', words: 'Length past the free edge', unit: 'mm', min: 1, max: 30, step: 0.5 },
+  ],
+  fresh: (id) => ({
+    id,
+    kind: 'soft-gel-tip' as const,
+    name: 'Soft-gel tips',
+    shape: 'almond' as const,
+    length_mm: 9,
+  }),
+  free_mm: (build) => build.length_mm,
+  edge: 'tip',
+  prep: (build, context) => [
+    {
+      step: 'ready-tip',
+      verb: 'ready-tip',
+      words: `Size, shape (${build.shape}) and etch the tip, prime its inside`,
+      place: wholePlace(),
+      hand_s: HAND_S['ready-tip'],
+      reason: 'Sized sidewall to sidewall; shaping before fixing is much quicker, and an etched inside holds.',
+    },
+    ...prepPlate(context, 'Shorten the free edge'),
+  ],
+  plan: (_build, context) => {
+    const base = context.role('base');
+    const fixing = context.role('fixing');
+    const place = wholePlace();
+    const fixing_um = coatOf(fixing);
+    const drafts: Draft[] = [
+      {
+        step: 'base',
+        verb: 'base',
+        words: base.name,
+        product: base.id,
+        place,
+        deposit: { kind: 'conformal', t_um: coatOf(base) },
+        hand_s: HAND_S.base,
+        reason: 'The tip is fixed to the base, not to the plate.',
+      },
+      cureOf(base, coatOf(base), place, 'cure-base'),
+      {
+        step: 'press-on',
+        verb: 'press-on',
+        words: `Press the tip on with ${fixing.name}`,
+        product: fixing.id,
+        place: { ...place, margin_mm: 0.15 },
+        deposit: { kind: 'tip', fixing_um, ...TIP_UM },
+        hand_s: HAND_S['press-on'],
+        open_s: 60,
+        reason: 'A bead inside the tip, rolled down from the cuticle so that no air stays in.',
+      },
+      flashOf(fixing, fixing_um, place, 'Held by hand while a flash fixes it; finger by finger.', 'flash-tip'),
+      wipeDraft(context, 'spill', 'A flashed spill wipes off cleanly; a cured one lifts.'),
+      cureOf(fixing, fixing_um, place, "cure-tip"),
+      {
+        step: 'key',
+        verb: 'buff',
+        words: 'Key the tip with a fine buffer',
+        place,
+        hand_s: HAND_S.buff,
+        reason: 'Colour does not grip the shine of a ready tip.',
+      },
+      {
+        step: 'brush',
+        verb: 'dust-off',
+        words: 'Brush the dust off',
+        place,
+        hand_s: HAND_S['dust-off'],
+        reason: 'Dust under the colour lifts it.',
+      },
+      wipeDraft(context, 'clean', 'Clean before the colour.'),
+    ];
+    return drafts;
+  },
+});

@@ -1,0 +1,67 @@
+import { z } from 'zod';
+import type { Draft } from '../../plan/operation';
+import { coatOf, cureOf, placeOf, wipeDraft } from '../context';
+import { HAND_S } from '../handwork';
+import { defineTechnique, ELEMENT_BASE } from '../technique';
+
+const schema = z.strictObject({
+  ...ELEMENT_BASE,
+  kind: z.literal('finish'),
+  finish: z.enum(['gloss', 'matte']),
+});
+
+/** Gloss or matte, on the whole nail or as an accent on a region of it. */
+export const finish = defineTechnique({
+  kind: 'finish',
+  words: 'Finish',
+  blurb: 'Gloss or matte top, all over or as an accent.',
+  schema,
+  shows: 'finish',
+  fields: [
+    {
+      kind: 'choice',
+      path: 'finish',
+      words: 'Finish',
+      choices: [
+        { value: 'gloss', words: 'Gloss' },
+        { value: 'matte', words: 'Matte' },
+      ],
+    },
+  ],
+  fresh: (id) => ({
+    id,
+    kind: 'finish' as const,
+    region: { kind: 'whole' as const },
+    fit: 'scale' as const,
+    hand: 'mirror' as const,
+    finish: 'matte' as const,
+  }),
+  products: () => [],
+  seals: (element) => element.region.kind === 'whole',
+  plan: (element, context) => {
+    const product = context.role(element.finish === 'matte' ? 'matte_top' : 'top');
+    const place = placeOf(context, element);
+    if (context.obstacles.length > 0) place.free = context.obstacles;
+    const around = context.obstacles.length > 0 ? ' around the stones' : '';
+    const t_um = coatOf(product);
+    const drafts: Draft[] = [
+      {
+        step: 'coat',
+        verb: element.finish === 'matte' ? 'matte-top' : 'top',
+        words: `${product.name}${around}`,
+        product: product.id,
+        place,
+        deposit: { kind: 'conformal', t_um },
+        hand_s: HAND_S.top + (around ? 25 : 0),
+        reason: around
+          ? 'Taken around stones and charms with a fine brush; over them it would drown their fire.'
+          : 'Seals the art and fills the strip at the cuticle; run over the tip so that nothing peels there.',
+      },
+      cureOf(product, t_um, place),
+    ];
+    if (product.family === 'top-wipe') {
+      drafts.push(wipeDraft(context, 'wipe', 'This top leaves a sticky layer: wiped off, it shines.', place));
+    }
+    return drafts;
+  },
+});

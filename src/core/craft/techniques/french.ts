@@ -1,0 +1,89 @@
+import { z } from 'zod';
+import { Id, mm } from '../../model/primitives';
+import { Smile } from '../../model/region';
+import type { Draft, Place } from '../../plan/operation';
+import { coatOf, cureOf, passesOf, placeOf } from '../context';
+import { HAND_S } from '../handwork';
+import { defineTechnique, ELEMENT_BASE, HAND_FIELD } from '../technique';
+
+const schema = z.strictObject({
+  ...ELEMENT_BASE,
+  kind: z.literal('french'),
+  smile: Smile,
+  product: Id,
+  passes: z.union([z.literal('cover'), z.number().int().min(1).max(5)]),
+  liner: z.strictObject({ product: Id, width_mm: mm(0.1, 2) }).nullable(),
+});
+
+/** Painted French: the tip beyond a smile line, with an optional thin liner along it. */
+export const french = defineTechnique({
+  kind: 'french',
+  words: 'French',
+  blurb: 'A painted tip beyond an even smile line; a thin liner hides an unclean edge.',
+  schema,
+  shows: 'colour',
+  fields: [
+    { kind: 'product', path: 'product', words: 'Tip', families: ['gel-colour', 'liner-gel'] },
+    { kind: 'number', path: 'smile.rise_mm', words: 'Rise', unit: 'mm', min: -8, max: 8, step: 0.1 },
+    { kind: 'number', path: 'smile.depth_mm', words: 'Depth', unit: 'mm', min: 0, max: 8, step: 0.1 },
+    { kind: 'number', path: 'smile.tilt_mm', words: 'Tilt', unit: 'mm', min: -4, max: 4, step: 0.1 },
+    { kind: 'product', path: 'liner.product', words: 'Liner', families: ['liner-gel', 'gel-colour'] },
+    { kind: 'number', path: 'liner.width_mm', words: 'Liner width', unit: 'mm', min: 0.1, max: 2, step: 0.1 },
+    HAND_FIELD,
+  ],
+  fresh: (id, products) => ({
+    id,
+    kind: 'french' as const,
+    region: { kind: 'whole' as const },
+    fit: 'scale' as const,
+    hand: 'mirror' as const,
+    smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 },
+    product: products.second,
+    passes: 'cover' as const,
+    liner: { product: products.liner, width_mm: 0.4 },
+  }),
+  products: (element) => [element.product, ...(element.liner ? [element.liner.product] : [])],
+  plan: (element, context) => {
+    const product = context.product(element.product);
+    const tip: Place = { ...placeOf(context, element), region: { kind: 'tip', smile: element.smile } };
+    const passes = passesOf(product, element.passes);
+    const drafts: Draft[] = [];
+    for (let pass = 1; pass <= passes; pass += 1) {
+      drafts.push(
+        {
+          step: 'tip',
+          pass,
+          verb: 'draw',
+          words: `French tip in ${product.name}, pass ${pass} of ${passes}`,
+          product: product.id,
+          place: tip,
+          paint: { kind: 'product' },
+          deposit: { kind: 'conformal', t_um: coatOf(product) },
+          hand_s: HAND_S.draw,
+          reason: 'The smile line is painted from both sides to the middle, so that left and right stay even.',
+        },
+        cureOf(product, coatOf(product), tip, 'cure-tip', pass),
+      );
+    }
+    if (element.liner) {
+      const liner = context.product(element.liner.product);
+      const band: Place = { ...tip, along_smile_mm: element.liner.width_mm };
+      const t_um = coatOf(liner);
+      drafts.push(
+        {
+          step: 'liner',
+          verb: 'draw',
+          words: `Liner along the smile line in ${liner.name}`,
+          product: liner.id,
+          place: band,
+          paint: { kind: 'product' },
+          deposit: { kind: 'conformal', t_um },
+          hand_s: 30,
+          reason: 'A thin line sharpens the smile line and hides an unclean edge.',
+        },
+        cureOf(liner, t_um, band, 'cure-liner'),
+      );
+    }
+    return drafts;
+  },
+});

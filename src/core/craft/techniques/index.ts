@@ -1,0 +1,30 @@
+import type { z } from 'zod';
+import { unionOf } from '../registry';
+import type { Technique } from '../technique';
+import { charm } from './charm';
+import { colour } from './colour';
+import { crystals } from './crystals';
+import { finish } from './finish';
+import { french } from './french';
+import { inlay } from './inlay';
+import { ombre } from './ombre';
+
+/** Every technique the program knows: one file and one line each. */
+const ALL = [colour, ombre, french, inlay, crystals, charm, finish] as const;
+
+/** One element of a look; which options it has follows from its `kind`. */
+export const Element = unionOf(ALL);
+export type Element = z.infer<typeof Element>;
+export type ElementKind = Element['kind'];
+
+/** The registry is used through the common shape: an element only ever meets its own technique. */
+export const TECHNIQUES = ALL as unknown as readonly Technique<Element>[];
+
+const BY_KIND = new Map(TECHNIQUES.map((technique) => [technique.kind, technique]));
+
+/** The technique of an element, or of its kind. */
+export function techniqueOf(kind: string): Technique<Element> {
+  const technique = BY_KIND.get(kind);
+  if (!technique) throw new Error(`no technique "${kind}": documents are parsed before they are planned`);
+  return technique;
+}

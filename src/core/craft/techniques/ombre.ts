@@ -1,0 +1,105 @@
+import { z } from 'zod';
+import { Id } from '../../model/primitives';
+import type { Draft } from '../../plan/operation';
+import { coatOf, cureOf, isMirrored, placeOf } from '../context';
+import { defineTechnique, ELEMENT_BASE, HAND_FIELD } from '../technique';
+
+const Stop = z.strictObject({ product: Id, at: z.number().min(0).max(1) });
+
+const schema = z
+  .strictObject({
+    ...ELEMENT_BASE,
+    kind: z.literal('ombre'),
+    /** From cuticle to tip, or from the left sidewall to the right. */
+    direction: z.enum(['along', 'across']),
+    stops: z.array(Stop).min(2).max(5),
+    passes: z.number().int().min(2).max(3),
+  })
+  .refine((element) => element.stops.every((stop, i, all) => i === 0 || stop.at >= all[i - 1]!.at), {
+    path: ['stops'],
+    message: 'must lie in rising order of "at"',
+  });
+
+/** Brush ombre: colours side by side, blended across and then lengthwise, cured, repeated until it covers. */
+export const ombre = defineTechnique({
+  kind: 'ombre',
+  words: 'Ombre',
+  blurb: 'Two or more colours that melt into each other, blended wet with a clean brush.',
+  schema,
+  shows: 'colour',
+  fields: [
+    {
+      kind: 'list',
+      path: 'stops',
+      words: 'Colours in turn',
+      item: [
+        { kind: 'product', path: 'product', words: 'Colour', families: ['gel-colour'] },
+        { kind: 'number', path: 'at', words: 'Place', min: 0, max: 1, step: 0.05 },
+      ],
+      fresh: null,
+      min: 2,
+      max: 5,
+    },
+    {
+      kind: 'choice',
+      path: 'direction',
+      words: 'Runs',
+      choices: [
+        { value: 'along', words: 'Cuticle to tip' },
+        { value: 'across', words: 'Side to side' },
+      ],
+    },
+    {
+      kind: 'choice',
+      path: 'passes',
+      words: 'Passes',
+      choices: [
+        { value: 2, words: 'Two' },
+        { value: 3, words: 'Three' },
+      ],
+    },
+    HAND_FIELD,
+  ],
+  fresh: (id, products) => ({
+    id,
+    kind: 'ombre' as const,
+    region: { kind: 'whole' as const },
+    fit: 'scale' as const,
+    hand: 'mirror' as const,
+    direction: 'along' as const,
+    stops: [
+      { product: products.colour, at: 0.15 },
+      { product: products.second, at: 0.85 },
+    ],
+    passes: 2,
+  }),
+  products: (element) => element.stops.map((stop) => stop.product),
+  plan: (element, context) => {
+    const place = placeOf(context, element);
+    const products = element.stops.map((stop) => context.product(stop.product));
+    const t_um = Math.max(...products.map(coatOf));
+    const slowest = products.reduce((a, b) => ((b.lamp?.cure_s ?? 0) > (a.lamp?.cure_s ?? 0) ? b : a));
+    const drafts: Draft[] = [];
+    for (let pass = 1; pass <= element.passes; pass += 1) {
+      drafts.push({
+        step: 'blend',
+        pass,
+        verb: 'coat',
+        words: `Ombre ${products.map((product) => product.name).join(' to ')}, pass ${pass} of ${element.passes}`,
+        product: slowest.id,
+        place,
+        paint: {
+          kind: 'blend',
+          direction: element.direction,
+          stops: element.stops.map((stop) => ({ product: stop.product, at: stop.at })),
+          mirror: isMirrored(context.name, element),
+        },
+        deposit: { kind: 'conformal', t_um },
+        hand_s: 25 + 12 * products.length,
+        reason: 'Colours laid side by side and brushed together while wet; a second pass evens and covers.',
+      });
+      drafts.push(cureOf(slowest, t_um, place, 'cure', pass));
+    }
+    return drafts;
+  },
+});

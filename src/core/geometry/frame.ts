@@ -1,0 +1,114 @@
+import { curveOf } from './curve';
+import { SHAPE_DEFINITIONS, type Shape } from './shape';
+
+export interface Point {
+  x: number;
+  y: number;
+}
+
+/**
+ * One nail, unrolled flat: x runs across from the middle (mm along the C-curve), y along from the cuticle
+ * (0) over the free edge (`bed_mm`) to the tip (`length_mm`).
+ */
+export interface NailFrame {
+  width_mm: number;
+  arc_mm: number;
+  radius_mm: number;
+  half_angle: number;
+  radiusAlong_mm: number;
+  bed_mm: number;
+  length_mm: number;
+  shape: Shape;
+  /** Half width of the outline at y; 0 outside the nail. */
+  halfWidth_mm: (y_mm: number) => number;
+}
+
+export interface FrameInput {
+  width_mm: number;
+  arch_mm: number;
+  bed_mm: number;
+  free_mm: number;
+  radiusAlong_mm: number;
+  shape: Shape;
+}
+
+export function makeFrame(input: FrameInput): NailFrame {
+  const curve = curveOf(input.width_mm, input.arch_mm);
+  const half = curve.arc_mm / 2;
+  const length = input.bed_mm + input.free_mm;
+  // The cuticle is drawn as a quarter of a flattened oval on each side.
+  const cuticle = Math.min(half * 0.78, length * 0.45);
+  const definition = SHAPE_DEFINITIONS[input.shape];
+  const taper = Math.min(half * definition.taper, input.free_mm + input.bed_mm * 0.35);
+
+  const halfWidth_mm = (y: number): number => {
+    if (y < 0 || y > length) return 0;
+    let share = 1;
+    if (y < cuticle) {
+      const rest = 1 - y / cuticle;
+      share = Math.max(0, 1 - rest ** 2.3) ** (1 / 2.1);
+    }
+    const start = length - taper;
+    if (y > start) share = Math.min(share, definition.profile((y - start) / taper));
+    return half * share;
+  };
+
+  return {
+    width_mm: input.width_mm,
+    arc_mm: curve.arc_mm,
+    radius_mm: curve.radius_mm,
+    half_angle: curve.half_angle,
+    radiusAlong_mm: input.radiusAlong_mm,
+    bed_mm: input.bed_mm,
+    length_mm: length,
+    shape: input.shape,
+    halfWidth_mm,
+  };
+}
+
+/** Landmark (0 cuticle, 1 free edge, 2 tip) to mm from the cuticle. A nail without free edge ends at 1. */
+export function along_mm(frame: NailFrame, along: number): number {
+  return along <= 1 ? along * frame.bed_mm : frame.bed_mm + (along - 1) * (frame.length_mm - frame.bed_mm);
+}
+
+/** Share of the arc (−1 … 1) to mm from the middle. */
+export function across_mm(frame: NailFrame, across: number): number {
+  return (across * frame.arc_mm) / 2;
+}
+
+/** The inverse of `along_mm` and `across_mm`. */
+export function landmarksOf(frame: NailFrame, point: Point): { across: number; along: number } {
+  const free = frame.length_mm - frame.bed_mm;
+  const along =
+    point.y <= frame.bed_mm ? point.y / frame.bed_mm : 1 + (free > 0 ? (point.y - frame.bed_mm) / free : 0);
+  return { across: (2 * point.x) / frame.arc_mm, along };
+}
+
+/** Where a point of the unrolled nail is seen from straight above, in mm from the middle. */
+export function seenFromAbove_mm(frame: NailFrame, x_mm: number): number {
+  return Number.isFinite(frame.radius_mm) ? frame.radius_mm * Math.sin(x_mm / frame.radius_mm) : x_mm;
+}
+
+/** The outline as a closed polygon, `steps` points a side, pulled inwards by `inset_mm`. */
+export function outlinePolygon(frame: NailFrame, inset_mm = 0, steps = 40): Point[] {
+  const right: Point[] = [];
+  for (let i = 0; i <= steps; i += 1) {
+    // Denser towards both ends, where the outline bends most.
+    const t = (1 - Math.cos((Math.PI * i) / steps)) / 2;
+    const y = inset_mm + t * (frame.length_mm - inset_mm);
+    right.push({ x: Math.max(0, frame.halfWidth_mm(y) - inset_mm), y });
+  }
+  const left = right.map((point) => ({ x: -point.x, y: point.y })).reverse();
+  return [...right, ...left];
+}
+
+/** Signed distance to the outline in mm, positive inside; approximate near corners, exact in sign. */
+export function outlineDistance_mm(frame: NailFrame, x: number, y: number): number {
+  const end = Math.min(y, frame.length_mm - y);
+  if (end <= 0) return end;
+  const h = 0.05;
+  const here = frame.halfWidth_mm(y);
+  const slope = (frame.halfWidth_mm(Math.min(y + h, frame.length_mm)) - frame.halfWidth_mm(Math.max(y - h, 0))) / (2 * h);
+  const side = (here - Math.abs(x)) / Math.sqrt(1 + slope * slope);
+  return side < 0 ? side : Math.min(side, end);
+}

@@ -1,0 +1,171 @@
+import type { Region, Smile } from '../model/region';
+import { across_mm, along_mm, outlineDistance_mm, outlinePolygon, type NailFrame, type Point } from './frame';
+
+/**
+ * A region laid on one nail: its curve for areas, overlap and sealing, and a signed distance in mm (positive
+ * inside) for the grid and for pictures.
+ */
+export interface Area {
+  /** Closed curves, in mm; more than one where the region falls apart, as beads under stones do. */
+  polygons: Point[][];
+  distance_mm: (x: number, y: number) => number;
+  /** Discs cut out of it, such as the stones a top coat is taken around. */
+  holes?: Disc[];
+}
+
+export interface Disc {
+  x: number;
+  y: number;
+  r_mm: number;
+}
+
+/** How a region is laid: turned over for the other hand, and kept `margin_mm` off the skin. */
+export interface Laying {
+  mirror: boolean;
+  scale: number;
+  margin_mm: number;
+}
+
+export const AS_DRAWN: Laying = { mirror: false, scale: 1, margin_mm: 0 };
+
+/** The smile line as y over x on one nail. */
+export function smileLine(frame: NailFrame, smile: Smile, laying: Laying = AS_DRAWN): (x: number) => number {
+  const half = frame.arc_mm / 2;
+  const tilt = laying.mirror ? -smile.tilt_mm : smile.tilt_mm;
+  return (x) => {
+    const share = Math.max(-1, Math.min(1, x / half));
+    return (
+      frame.bed_mm +
+      laying.scale * (smile.rise_mm - smile.depth_mm * share * share + (tilt * share) / 2)
+    );
+  };
+}
+
+export function smilePolyline(frame: NailFrame, smile: Smile, laying: Laying = AS_DRAWN, steps = 24): Point[] {
+  const line = smileLine(frame, smile, laying);
+  const half = frame.arc_mm / 2;
+  return Array.from({ length: steps + 1 }, (_, i) => {
+    const x = -half + (2 * half * i) / steps;
+    return { x, y: line(x) };
+  });
+}
+
+type Kind = Region['kind'];
+type Layer<K extends Kind> = (frame: NailFrame, region: Extract<Region, { kind: K }>, laying: Laying) => Area;
+
+const LAYERS: { [K in Kind]: Layer<K> } = {
+  whole: (frame, _region, { margin_mm }) => ({
+    polygons: [outlinePolygon(frame, margin_mm)],
+    distance_mm: (x, y) => outlineDistance_mm(frame, x, y) - (y < frame.bed_mm ? margin_mm : 0),
+  }),
+  band: (frame, region, { margin_mm }) => {
+    const from = along_mm(frame, region.from);
+    const to = along_mm(frame, region.to);
+    return {
+      polygons: [
+        outlinePolygon(frame, margin_mm).map(({ x, y }) => {
+          const kept = Math.min(Math.max(y, from), to);
+          return { x: Math.sign(x) * Math.min(Math.abs(x) + 1, frame.halfWidth_mm(kept)), y: kept };
+        }),
+      ],
+      distance_mm: (x, y) =>
+        Math.min(
+          outlineDistance_mm(frame, x, y) - (y < frame.bed_mm ? margin_mm : 0),
+          region.from <= 0 ? Infinity : y - from,
+          region.to >= 2 ? Infinity : to - y,
+        ),
+    };
+  },
+  tip: (frame, region, laying) => {
+    const line = smileLine(frame, region.smile, laying);
+    const low = smilePolyline(frame, region.smile, laying);
+    const edge = outlinePolygon(frame).filter((point) => point.y > line(point.x));
+    return {
+      polygons: [[...low.map((p) => ({ x: clampTo(frame, p), y: p.y })), ...edge.filter(unique)]],
+      distance_mm: (x, y) => {
+        const slope = (line(x + 0.05) - line(x - 0.05)) / 0.1;
+        return Math.min(outlineDistance_mm(frame, x, y), (y - line(x)) / Math.sqrt(1 + slope * slope));
+      },
+    };
+  },
+  oval: (frame, region, laying) => {
+    const sign = laying.mirror ? -1 : 1;
+    const cx = sign * across_mm(frame, region.across);
+    const cy = along_mm(frame, region.along);
+    const a = (region.width_mm * laying.scale) / 2;
+    const b = (region.length_mm * laying.scale) / 2;
+    const turn = (sign * region.turn_deg * Math.PI) / 180;
+    const cos = Math.cos(turn);
+    const sin = Math.sin(turn);
+    return {
+      polygons: [
+        Array.from({ length: 40 }, (_, i) => {
+          const angle = (2 * Math.PI * i) / 40;
+          const px = a * Math.cos(angle);
+          const py = b * Math.sin(angle);
+          return { x: cx + px * cos - py * sin, y: cy + px * sin + py * cos };
+        }),
+      ],
+      distance_mm: (x, y) => {
+        const px = (x - cx) * cos + (y - cy) * sin;
+        const py = -(x - cx) * sin + (y - cy) * cos;
+        return (1 - Math.hypot(px / a, py / b)) * Math.min(a, b);
+      },
+    };
+  },
+  outline: (frame, region, { mirror }) => {
+    const polygon = region.points.map((point) => ({
+      x: (mirror ? -1 : 1) * across_mm(frame, point.across),
+      y: along_mm(frame, point.along),
+    }));
+    return { polygons: [polygon], distance_mm: (x, y) => polygonDistance_mm(polygon, x, y) };
+  },
+};
+
+function unique(point: Point, index: number, all: Point[]): boolean {
+  const next = all[(index + 1) % all.length]!;
+  return index === all.length - 1 || Math.hypot(next.x - point.x, next.y - point.y) > 1e-6;
+}
+
+function clampTo(frame: NailFrame, point: Point): number {
+  const half = frame.halfWidth_mm(Math.max(0, Math.min(point.y, frame.length_mm)));
+  return Math.max(-half, Math.min(half, point.x));
+}
+
+/** Lays a region of a look on one nail. */
+export function layRegion(frame: NailFrame, region: Region, laying: Laying = AS_DRAWN): Area {
+  const layer = LAYERS[region.kind] as Layer<Kind>;
+  return layer(frame, region as never, laying);
+}
+
+/** An area with discs left free, each with `clearance_mm` around it. */
+export function leaveFree(area: Area, discs: readonly Disc[], clearance_mm: number): Area {
+  if (discs.length === 0) return area;
+  const holes = discs.map((disc) => ({ ...disc, r_mm: disc.r_mm + clearance_mm }));
+  return {
+    polygons: area.polygons,
+    holes,
+    distance_mm: (x, y) => {
+      let distance = area.distance_mm(x, y);
+      for (const hole of holes) distance = Math.min(distance, Math.hypot(x - hole.x, y - hole.y) - hole.r_mm);
+      return distance;
+    },
+  };
+}
+
+/** Signed distance to a polygon in mm, positive inside. */
+export function polygonDistance_mm(polygon: readonly Point[], x: number, y: number): number {
+  let nearest = Infinity;
+  let inside = false;
+  for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i, i += 1) {
+    const p = polygon[i]!;
+    const q = polygon[j]!;
+    const dx = q.x - p.x;
+    const dy = q.y - p.y;
+    const span = dx * dx + dy * dy;
+    const t = span > 0 ? Math.max(0, Math.min(1, ((x - p.x) * dx + (y - p.y) * dy) / span)) : 0;
+    nearest = Math.min(nearest, Math.hypot(x - p.x - t * dx, y - p.y - t * dy));
+    if (p.y > y !== q.y > y && x < p.x + ((y - p.y) / (q.y - p.y)) * (q.x - p.x)) inside = !inside;
+  }
+  return inside ? nearest : -nearest;
+}

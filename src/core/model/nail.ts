@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { Id, mm } from './primitives';
+
+export const PLATE_OUTLINES = ['round', 'square'] as const;
+
+/**
+ * The measured natural nail. `width_mm` is the chord a caliper reads between the sidewalls, `arch_mm` the
+ * height of the C-curve over that chord, `bed_mm` the length over the finger, `free_edge_mm` what stands
+ * past it, `thickness_mm` the plate at its edge, `radius_mm` the curve along the nail (0: straight).
+ */
+export const Plate = z.strictObject({
+  width_mm: mm(4, 25),
+  arch_mm: mm(0, 12),
+  bed_mm: mm(4, 25),
+  free_edge_mm: mm(0, 30),
+  outline: z.enum(PLATE_OUTLINES),
+  thickness_mm: mm(0.1, 1.5),
+  radius_mm: mm(0, 200),
+});
+export type Plate = z.infer<typeof Plate>;
+
+export const CONDITIONS = ['sound', 'thin', 'ridged', 'broken-skin'] as const;
+
+/** A nail's own change to its look, by element id: the element left off, or some of its options replaced. */
+export const NailChange = z.union([
+  z.strictObject({ element: Id, leave_off: z.literal(true) }),
+  z.strictObject({ element: Id, options: z.record(z.string(), z.json()) }),
+]);
+export type NailChange = z.infer<typeof NailChange>;
+
+export const Nail = z.strictObject({
+  plate: Plate,
+  condition: z.enum(CONDITIONS),
+  start: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('bare') }),
+    z.strictObject({ kind: z.literal('removal'), soak_s: z.number().min(60).max(3600) }),
+  ]),
+  build: Id,
+  look: Id.nullable(),
+  changes: z.array(NailChange).max(60),
+});
+export type Nail = z.infer<typeof Nail>;

@@ -1,0 +1,18 @@
+import { z } from 'zod';
+
+/** The artist's schools. Each is a choice the trade disagrees about; the defaults and reasons stand in docs/craft.md. */
+export const Practice = z.strictObject({
+  /** Leave the base tacky so that the next coat grips it, or wipe it. */
+  base: z.enum(['leave', 'wipe']),
+  /** Stones set in the wet top, or bedded first with the top taken around them. */
+  stones: z.enum(['wet-top', 'bedded']),
+  /** The thumb turns away from the light in a load of five; cured apart it faces it. */
+  thumbs: z.enum(['apart', 'with-fingers']),
+  /** On a client the other hand can be worked on during a cure; on one's own hands it cannot. */
+  wearer: z.enum(['client', 'own']),
+  /** The artist's stronger hand; on one's own nails it is painted by the weaker one, more slowly. */
+  stronger_hand: z.enum(['left', 'right']),
+  /** Whether the two hands are meant to match, finger by finger. */
+  hands: z.enum(['alike', 'differ']),
+});
+export type Practice = z.infer<typeof Practice>;

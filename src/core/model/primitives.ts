@@ -1,0 +1,30 @@
+import { z } from 'zod';
+
+/** Ids stand inside operation ids (`nail/element/step#pass`), so they carry no slash and no hash. */
+export const Id = z
+  .string()
+  .regex(
+    /^[a-z0-9][a-z0-9-]{0,39}$/,
+    'must be 1 to 40 small letters, digits or hyphens, starting with a letter or digit',
+  );
+
+/** sRGB hex; for a product it means the film when it hides fully. */
+export const Colour = z.string().regex(/^#[0-9a-f]{6}$/i, 'must be a colour such as #7a1f2b');
+
+export const Words = z.string().min(1).max(120);
+
+/** A length in mm within the given limits, both included. */
+export function mm(min: number, max: number) {
+  return z.number().min(min, `must be at least ${min} mm`).max(max, `must be at most ${max} mm`);
+}
+
+/** Seconds of hand work, light or drying. */
+export function seconds(min: number, max: number) {
+  return z.number().min(min, `must be at least ${min} s`).max(max, `must be at most ${max} s`);
+}
+
+/** A share of the nail's arc: −1 the left sidewall, 0 the middle, 1 the right sidewall. */
+export const Across = z.number().min(-1).max(1);
+
+/** A place along the nail by landmarks: 0 cuticle, 1 free edge, 2 tip. */
+export const Along = z.number().min(0).max(2);

@@ -1,0 +1,82 @@
+import { z } from 'zod';
+import { Colour, Id, seconds, Words } from './primitives';
+
+/** Families the craft tells apart; what each leaves behind stands in craft/families.ts. */
+export const PRODUCT_FAMILIES = [
+  'base-gel',
+  'gel-colour',
+  'liner-gel',
+  'builder-gel',
+  'bedding-gel',
+  'fixing-gel',
+  'top-no-wipe',
+  'top-wipe',
+  'top-matte',
+  'dehydrator',
+  'primer',
+  'cleanser',
+  'oil',
+] as const;
+export type ProductFamily = (typeof PRODUCT_FAMILIES)[number];
+
+/**
+ * A product as its own direction gives it. `lamp_s` is the full cure of one coat `coat_um` thick, `flash_s`
+ * what makes it hold its place, `depth_um` the depth in which light falls to 1/e (D_p). `coats_to_cover` is
+ * the number of coats for a contrast ratio of 0.98 on the `judged_on` grounds.
+ */
+export const Product = z.strictObject({
+  id: Id,
+  name: Words,
+  family: z.enum(PRODUCT_FAMILIES),
+  coat_um: z.number().min(1, 'must be at least 1 µm').max(2000, 'must be at most 2000 µm').optional(),
+  lamp: z
+    .strictObject({
+      cure_s: seconds(5, 600),
+      flash_s: seconds(1, 120),
+      depth_um: z.number().min(10).max(5000),
+    })
+    .optional(),
+  dry_s: seconds(1, 3600).optional(),
+  colour: Colour.optional(),
+  effect: z.enum(['film', 'sheer', 'metallic']).optional(),
+  coats_to_cover: z.number().min(0.5).max(8).optional(),
+  judged_on: z.enum(['card', 'nail']).optional(),
+  runny: z.boolean().optional(),
+});
+export type Product = z.infer<typeof Product>;
+
+/** A lamp. An empty list of programmes means that any time can be set. */
+export const Lamp = z.strictObject({
+  id: Id,
+  name: Words,
+  programmes_s: z.array(seconds(5, 600)).max(12),
+});
+export type Lamp = z.infer<typeof Lamp>;
+
+/** Which product of the kit does the work that no element names. */
+export const Roles = z.strictObject({
+  dehydrator: Id,
+  primer: Id,
+  base: Id,
+  builder: Id,
+  bedding: Id,
+  fixing: Id,
+  top: Id,
+  matte_top: Id,
+  cleanser: Id,
+  oil: Id,
+});
+export type Role = keyof z.infer<typeof Roles>;
+
+export const TipSize = z.strictObject({
+  size: z.number().int().min(0).max(12),
+  width_mm: z.number().min(4).max(24),
+});
+
+export const Kit = z.strictObject({
+  products: z.array(Product).max(400),
+  lamps: z.array(Lamp).min(1).max(6),
+  roles: Roles,
+  tips: z.array(TipSize).max(20),
+});
+export type Kit = z.infer<typeof Kit>;

@@ -1,0 +1,39 @@
+import { z } from 'zod';
+import { Across, Along, mm } from './primitives';
+
+/**
+ * The smile line of a French nail. `rise_mm` is how far its middle stands past the free edge (towards the
+ * tip; negative: onto the bed), `depth_mm` how far its two ends lie behind the middle, towards the cuticle,
+ * `tilt_mm` how much further the right end lies towards the tip than the left.
+ */
+export const Smile = z.strictObject({
+  rise_mm: mm(-15, 20),
+  depth_mm: mm(0, 15),
+  tilt_mm: mm(-6, 6),
+});
+export type Smile = z.infer<typeof Smile>;
+
+/** A part of the nail. Across by share of the arc, along by landmarks, sizes in mm on the unrolled plate. */
+export const Region = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('whole') }),
+  z
+    .strictObject({ kind: z.literal('band'), from: Along, to: Along })
+    .refine((band) => band.to > band.from, { path: ['to'], message: 'must lie beyond "from"' }),
+  z.strictObject({ kind: z.literal('tip'), smile: Smile }),
+  z.strictObject({
+    kind: z.literal('oval'),
+    across: Across,
+    along: Along,
+    width_mm: mm(0.3, 40),
+    length_mm: mm(0.3, 60),
+    turn_deg: z.number().min(-180).max(180),
+  }),
+  z.strictObject({
+    kind: z.literal('outline'),
+    points: z
+      .array(z.strictObject({ across: z.number().min(-1.5).max(1.5), along: z.number().min(-0.5).max(2.5) }))
+      .min(3)
+      .max(60),
+  }),
+]);
+export type Region = z.infer<typeof Region>;
