@@ -3,7 +3,16 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['.next/**', 'node_modules/**', 'coverage/**', 'test-results/**', 'playwright-report/**', 'next-env.d.ts'] },
+  {
+    ignores: [
+      '.next/**',
+      'node_modules/**',
+      'coverage/**',
+      'test-results/**',
+      'playwright-report/**',
+      'next-env.d.ts',
+    ],
+  },
   ...tseslint.configs.strict,
   {
     files: ['src/**/*.{ts,tsx}'],
@@ -22,5 +31,8 @@ export default tseslint.config(
       eqeqeq: 'error',
     },
   },
-  { files: ['scripts/**', 'src/cli/**', '**/*.cjs', '**/*.mjs', 'tests/**'], rules: { 'no-console': 'off', '@typescript-eslint/no-require-imports': 'off' } },
+  {
+    files: ['scripts/**', 'src/cli/**', '**/*.cjs', '**/*.mjs', 'tests/**'],
+    rules: { 'no-console': 'off', '@typescript-eslint/no-require-imports': 'off' },
+  },
 );

@@ -6,7 +6,13 @@ export default {
   transform: {
     '^.+\\.(t|j)sx?$': [
       '@swc/jest',
-      { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } } },
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          target: 'es2022',
+          transform: { react: { runtime: 'automatic' } },
+        },
+      },
     ],
   },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },

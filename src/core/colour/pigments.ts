@@ -17,7 +17,8 @@ export function pigmentOf(product: Product): Pigment {
   let pigment = known.get(key);
   if (!pigment) {
     const seen = linearOf(product.colour);
-    pigment = product.effect === 'sheer' ? sheerPigment(seen, coats, coat) : filmPigment(seen, coats, coat, ground);
+    pigment =
+      product.effect === 'sheer' ? sheerPigment(seen, coats, coat) : filmPigment(seen, coats, coat, ground);
     if (known.size > 2000) known.clear();
     known.set(key, pigment);
   }

@@ -33,7 +33,9 @@ export function difference(a: Triple, b: Triple): number {
 
 /** CIE lightness 0–100 and chroma. */
 export function lightnessAndChroma(linear: Triple): { lightness: number; chroma: number } {
-  const colour = toLch(rgbOf([clampReflectance(linear[0]), clampReflectance(linear[1]), clampReflectance(linear[2])]));
+  const colour = toLch(
+    rgbOf([clampReflectance(linear[0]), clampReflectance(linear[1]), clampReflectance(linear[2])]),
+  );
   return { lightness: colour.l, chroma: colour.c };
 }
 

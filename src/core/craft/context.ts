@@ -69,7 +69,8 @@ export function areaOf(frame: NailFrame, place: Place): Area {
     const discs = place.around;
     return {
       polygons: discs.map((d) => disc(d.x, d.y, d.r_mm)),
-      distance_mm: (x, y) => discs.reduce((d, at) => Math.max(d, at.r_mm - Math.hypot(x - at.x, y - at.y)), -1e3),
+      distance_mm: (x, y) =>
+        discs.reduce((d, at) => Math.max(d, at.r_mm - Math.hypot(x - at.x, y - at.y)), -1e3),
     };
   }
   const area = layRegion(frame, place.region, laying);
@@ -119,7 +120,14 @@ export function cureOf(product: Product, t_um: number, place: Place, step = 'cur
 }
 
 /** A short cure that makes the product hold its place. */
-export function flashOf(product: Product, t_um: number, place: Place, why: string, step = 'flash', pass = 1): Draft {
+export function flashOf(
+  product: Product,
+  t_um: number,
+  place: Place,
+  why: string,
+  step = 'flash',
+  pass = 1,
+): Draft {
   return {
     step,
     pass,

@@ -68,9 +68,9 @@ function soiledOrWet(s: Surface): Reason | undefined {
 
 /** Gel over gel: onto tacky, wiped or keyed; two-stage products on the bare plate are not in this table. */
 function gelOverGel(s: Surface): Reason | undefined {
+  if (s.material === 'stone') return 'top-over-stones';
   const fault = soiledOrWet(s);
   if (fault) return fault;
-  if (s.material === 'stone') return 'top-over-stones';
   if (s.material === 'piece') return undefined;
   if (s.material === 'plate') return 'unprepared-plate';
   return s.finish === 'tacky' || s.finish === 'wiped' || s.finish === 'keyed' ? undefined : 'no-grip';
@@ -126,7 +126,8 @@ export const TABLE = {
   dehydrate: {
     wants: 'a buffed, clean plate',
     refuses: (s) =>
-      dryWork(s) ?? (s.soil === 'oil' ? 'oil-before-layer' : s.soil === 'dust' ? 'dust-under-layer' : undefined),
+      dryWork(s) ??
+      (s.soil === 'oil' ? 'oil-before-layer' : s.soil === 'dust' ? 'dust-under-layer' : undefined),
     leaves: (s) => ({ ...s, prep: s.material === 'plate' ? 'dehydrated' : s.prep }),
     hides: [],
   },
@@ -135,7 +136,9 @@ export const TABLE = {
     refuses: (s) =>
       dryWork(s) ??
       (s.soil === 'oil' ? 'oil-before-layer' : s.soil === 'dust' ? 'dust-under-layer' : undefined) ??
-      (s.material === 'plate' && (s.prep === 'none' || s.finish !== 'keyed') ? 'unprepared-plate' : undefined),
+      (s.material === 'plate' && (s.prep === 'none' || s.finish !== 'keyed')
+        ? 'unprepared-plate'
+        : undefined),
     leaves: (s) => ({ ...s, prep: s.material === 'plate' ? 'primed' : s.prep }),
     hides: [],
   },
@@ -144,7 +147,8 @@ export const TABLE = {
     refuses: (s) => {
       const fault = soiledOrWet(s);
       if (fault) return fault;
-      if (s.material === 'plate') return s.finish === 'keyed' && s.prep !== 'none' ? undefined : 'unprepared-plate';
+      if (s.material === 'plate')
+        return s.finish === 'keyed' && s.prep !== 'none' ? undefined : 'unprepared-plate';
       return s.finish === 'keyed' || s.finish === 'wiped' || s.finish === 'tacky' ? undefined : 'no-grip';
     },
     leaves: lay('gel'),
@@ -165,10 +169,10 @@ export const TABLE = {
   draw: {
     wants: 'any cured film that is clean, slick ones too',
     refuses: (s) => {
+      if (s.material === 'stone') return 'top-over-stones';
       const fault = soiledOrWet(s);
       if (fault) return fault;
       if (s.material === 'plate') return 'unprepared-plate';
-      if (s.material === 'stone') return 'top-over-stones';
       return s.finish === 'shine' ? 'no-grip' : undefined;
     },
     leaves: lay('gel'),
@@ -226,14 +230,22 @@ export const TABLE = {
   'set-in-top': {
     wants: 'wet top coat',
     refuses: (s) =>
-      s.soil === 'oil' ? 'oil-before-layer' : s.phase === 'wet' && s.material === 'top' ? undefined : 'needs-wet',
+      s.soil === 'oil'
+        ? 'oil-before-layer'
+        : s.phase === 'wet' && s.material === 'top'
+          ? undefined
+          : 'needs-wet',
     leaves: () => ({ material: 'stone', phase: 'wet', finish: 'slick', soil: 'clean', prep: 'none' }),
     hides: ['colour', 'piece', 'finish'],
   },
   'set-in-bead': {
     wants: 'a wet bead of bedding gel',
     refuses: (s) =>
-      s.soil === 'oil' ? 'oil-before-layer' : s.phase === 'wet' && s.material === 'gel' ? undefined : 'needs-wet',
+      s.soil === 'oil'
+        ? 'oil-before-layer'
+        : s.phase === 'wet' && s.material === 'gel'
+          ? undefined
+          : 'needs-wet',
     leaves: () => ({ material: 'stone', phase: 'wet', finish: 'slick', soil: 'clean', prep: 'none' }),
     hides: ['colour', 'piece', 'finish'],
   },
@@ -281,6 +293,11 @@ const DECODED: Surface[] = MATERIALS.flatMap((material) =>
   ),
 );
 
+/** One flag for each surface code, for checks that run over whole grids. */
+export function flagSurfaces(is: (s: Surface) => boolean): Uint8Array {
+  return Uint8Array.from(DECODED, (s) => (is(s) ? 1 : 0));
+}
+
 interface Lookup {
   /** Index into REASONS plus one; 0 where it holds. */
   refuses: Uint8Array;
@@ -319,9 +336,14 @@ const FINISH_WORDS: Record<Surface['finish'], string> = {
 
 /** A surface in words: "cured top coat, slick, no-wipe, dusty". */
 export function surfaceWords(s: Surface): string {
-  const material = { plate: 'natural plate', tip: 'tip', gel: 'gel', top: 'top coat', piece: 'pieces', stone: 'stones' }[
-    s.material
-  ];
+  const material = {
+    plate: 'natural plate',
+    tip: 'tip',
+    gel: 'gel',
+    top: 'top coat',
+    piece: 'pieces',
+    stone: 'stones',
+  }[s.material];
   const words = [s.phase === 'bare' || s.material === 'tip' ? material : `${s.phase} ${material}`];
   if (s.phase !== 'wet' && s.material !== 'stone') words.push(FINISH_WORDS[s.finish]);
   if (s.soil === 'dust') words.push('dusty');

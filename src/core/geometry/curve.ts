@@ -50,7 +50,6 @@ export function clearToCover_mm(width_mm: number, thickness_mm: number, radius_m
 export function arcStiffness_mm4(radius_mm: number, half_angle: number, t_mm: number): number {
   const sin = Math.sin(half_angle);
   const cos = Math.cos(half_angle);
-  const ring =
-    radius_mm ** 3 * t_mm * (half_angle + sin * cos - (2 * sin * sin) / half_angle);
+  const ring = radius_mm ** 3 * t_mm * (half_angle + sin * cos - (2 * sin * sin) / half_angle);
   return ring + (radius_mm * t_mm ** 3 * (half_angle + sin * cos)) / 12;
 }

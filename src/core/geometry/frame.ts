@@ -23,6 +23,8 @@ export interface NailFrame {
   halfWidth_mm: (y_mm: number) => number;
 }
 
+const TABLE_STEPS = 600;
+
 export interface FrameInput {
   width_mm: number;
   arch_mm: number;
@@ -41,8 +43,7 @@ export function makeFrame(input: FrameInput): NailFrame {
   const definition = SHAPE_DEFINITIONS[input.shape];
   const taper = Math.min(half * definition.taper, input.free_mm + input.bed_mm * 0.35);
 
-  const halfWidth_mm = (y: number): number => {
-    if (y < 0 || y > length) return 0;
+  const exact = (y: number): number => {
     let share = 1;
     if (y < cuticle) {
       const rest = 1 - y / cuticle;
@@ -51,6 +52,16 @@ export function makeFrame(input: FrameInput): NailFrame {
     const start = length - taper;
     if (y > start) share = Math.min(share, definition.profile((y - start) / taper));
     return half * share;
+  };
+  // Asked for at every cell and pixel: read from a table fine enough that the lines between are no flaw.
+  const table = Float64Array.from({ length: TABLE_STEPS + 2 }, (_, i) =>
+    exact(Math.min(1, i / TABLE_STEPS) * length),
+  );
+  const halfWidth_mm = (y: number): number => {
+    if (y < 0 || y > length) return 0;
+    const at = (y / length) * TABLE_STEPS;
+    const i = Math.floor(at);
+    return table[i]! + (table[i + 1]! - table[i]!) * (at - i);
   };
 
   return {
@@ -108,7 +119,8 @@ export function outlineDistance_mm(frame: NailFrame, x: number, y: number): numb
   if (end <= 0) return end;
   const h = 0.05;
   const here = frame.halfWidth_mm(y);
-  const slope = (frame.halfWidth_mm(Math.min(y + h, frame.length_mm)) - frame.halfWidth_mm(Math.max(y - h, 0))) / (2 * h);
+  const slope =
+    (frame.halfWidth_mm(Math.min(y + h, frame.length_mm)) - frame.halfWidth_mm(Math.max(y - h, 0))) / (2 * h);
   const side = (here - Math.abs(x)) / Math.sqrt(1 + slope * slope);
   return side < 0 ? side : Math.min(side, end);
 }

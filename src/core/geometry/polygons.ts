@@ -34,7 +34,10 @@ export function polygonArea_mm2(points: readonly Point[]): number {
 }
 
 /** Area in mm² that several curves enclose together, and the part of it outside `outer`. */
-export function spill_mm2(curves: readonly (readonly Point[])[], outer: readonly Point[]): { all: number; out: number } {
+export function spill_mm2(
+  curves: readonly (readonly Point[])[],
+  outer: readonly Point[],
+): { all: number; out: number } {
   const rings = curves.map(ring);
   const together = rings.length > 1 ? clipping.union(rings[0]!, ...rings.slice(1)) : rings;
   return { all: area_mm2(together), out: area_mm2(clipping.difference(together, ring(outer))) };
@@ -71,7 +74,13 @@ export function disc(x: number, y: number, r_mm: number, steps = 20): Point[] {
 }
 
 /** A rectangle `width` × `length`, turned by `turn_deg`, about its middle. */
-export function rectangle(x: number, y: number, width_mm: number, length_mm: number, turn_deg: number): Point[] {
+export function rectangle(
+  x: number,
+  y: number,
+  width_mm: number,
+  length_mm: number,
+  turn_deg: number,
+): Point[] {
   const turn = (turn_deg * Math.PI) / 180;
   const cos = Math.cos(turn);
   const sin = Math.sin(turn);

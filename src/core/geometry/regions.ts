@@ -35,13 +35,17 @@ export function smileLine(frame: NailFrame, smile: Smile, laying: Laying = AS_DR
   return (x) => {
     const share = Math.max(-1, Math.min(1, x / half));
     return (
-      frame.bed_mm +
-      laying.scale * (smile.rise_mm - smile.depth_mm * share * share + (tilt * share) / 2)
+      frame.bed_mm + laying.scale * (smile.rise_mm - smile.depth_mm * share * share + (tilt * share) / 2)
     );
   };
 }
 
-export function smilePolyline(frame: NailFrame, smile: Smile, laying: Laying = AS_DRAWN, steps = 24): Point[] {
+export function smilePolyline(
+  frame: NailFrame,
+  smile: Smile,
+  laying: Laying = AS_DRAWN,
+  steps = 24,
+): Point[] {
   const line = smileLine(frame, smile, laying);
   const half = frame.arc_mm / 2;
   return Array.from({ length: steps + 1 }, (_, i) => {
@@ -50,13 +54,19 @@ export function smilePolyline(frame: NailFrame, smile: Smile, laying: Laying = A
   });
 }
 
+/** Distance to the outline, kept off the skin: the margin ends softly where the free edge leaves it. */
+function offSkin_mm(frame: NailFrame, x: number, y: number, margin_mm: number): number {
+  const fade = Math.max(0, Math.min(1, (frame.bed_mm + 1 - y) / 1));
+  return outlineDistance_mm(frame, x, y) - margin_mm * fade;
+}
+
 type Kind = Region['kind'];
 type Layer<K extends Kind> = (frame: NailFrame, region: Extract<Region, { kind: K }>, laying: Laying) => Area;
 
 const LAYERS: { [K in Kind]: Layer<K> } = {
   whole: (frame, _region, { margin_mm }) => ({
     polygons: [outlinePolygon(frame, margin_mm)],
-    distance_mm: (x, y) => outlineDistance_mm(frame, x, y) - (y < frame.bed_mm ? margin_mm : 0),
+    distance_mm: (x, y) => offSkin_mm(frame, x, y, margin_mm),
   }),
   band: (frame, region, { margin_mm }) => {
     const from = along_mm(frame, region.from);
@@ -70,7 +80,7 @@ const LAYERS: { [K in Kind]: Layer<K> } = {
       ],
       distance_mm: (x, y) =>
         Math.min(
-          outlineDistance_mm(frame, x, y) - (y < frame.bed_mm ? margin_mm : 0),
+          offSkin_mm(frame, x, y, margin_mm),
           region.from <= 0 ? Infinity : y - from,
           region.to >= 2 ? Infinity : to - y,
         ),
@@ -84,7 +94,10 @@ const LAYERS: { [K in Kind]: Layer<K> } = {
       polygons: [[...low.map((p) => ({ x: clampTo(frame, p), y: p.y })), ...edge.filter(unique)]],
       distance_mm: (x, y) => {
         const slope = (line(x + 0.05) - line(x - 0.05)) / 0.1;
-        return Math.min(outlineDistance_mm(frame, x, y), (y - line(x)) / Math.sqrt(1 + slope * slope));
+        return Math.min(
+          offSkin_mm(frame, x, y, laying.margin_mm),
+          (y - line(x)) / Math.sqrt(1 + slope * slope),
+        );
       },
     };
   },

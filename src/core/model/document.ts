@@ -69,16 +69,21 @@ export function referenceFaults(set: SetDocument): ReferenceFault[] {
   const builds = ids(set.builds, ['builds']);
   const looks = ids(set.looks, ['looks']);
 
-  for (const [role, id] of Object.entries(set.kit.roles)) refer(products, id, ['kit', 'roles', role], 'product');
+  for (const [role, id] of Object.entries(set.kit.roles))
+    refer(products, id, ['kit', 'roles', role], 'product');
   const keys = new Set<string>();
   set.looks.forEach((look, i) => {
-    if (keys.has(look.key)) faults.push({ path: ['looks', i, 'key'], message: `"${look.key}" is used twice` });
+    if (keys.has(look.key))
+      faults.push({ path: ['looks', i, 'key'], message: `"${look.key}" is used twice` });
     keys.add(look.key);
     ids(look.elements, ['looks', i, 'elements']);
     look.elements.forEach((element, j) => {
       const path = ['looks', i, 'elements', j];
       if ((RESERVED_ELEMENTS as readonly string[]).includes(element.id)) {
-        faults.push({ path: [...path, 'id'], message: `"${element.id}" is kept for the program's own steps` });
+        faults.push({
+          path: [...path, 'id'],
+          message: `"${element.id}" is kept for the program's own steps`,
+        });
       }
       for (const id of namedProducts(element)) refer(products, id, path, 'product');
     });

@@ -5,7 +5,10 @@ import { NAILS, type NailName } from './names';
 /** `nail/element/step#pass`: stable across replanning. */
 export const OperationId = z
   .string()
-  .regex(/^[a-z]+-[a-z]+\/[a-z0-9-]+\/[a-z0-9-]+#\d+$/, 'must be an operation such as left-ring/velvet/coat#1');
+  .regex(
+    /^[a-z]+-[a-z]+\/[a-z0-9-]+\/[a-z0-9-]+#\d+$/,
+    'must be an operation such as left-ring/velvet/coat#1',
+  );
 
 export const NailNameSchema = z.enum(NAILS as [NailName, ...NailName[]]);
 

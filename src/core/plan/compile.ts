@@ -3,12 +3,14 @@ import { wholePlace, type NailContext } from '../craft/context';
 import { CAUTIONS, HAND_S } from '../craft/handwork';
 import { techniqueOf, type Element } from '../craft/techniques';
 import { finish } from '../craft/techniques/finish';
+import type { Disc } from '../geometry/regions';
 import type { SetDocument } from '../model/document';
 import type { Edit } from '../model/edits';
 import type { NailName } from '../model/names';
 import type { Product } from '../model/product';
 import { craftEdges, lineUp, reaches, type Edge, type Strand } from './order';
-import { operationId, type Draft, type Operation } from './operation';
+import { rounded } from './finding';
+import { operationId, type Draft, type Operation, type Place, type PlacedPiece } from './operation';
 import { buildOf, contextOf, wornElements } from './prepare';
 
 /** An edit that could not be followed, and why. */
@@ -21,6 +23,8 @@ export interface EditFault {
 
 export interface Compiled {
   operations: Operation[];
+  /** Left out by the artist's edits; kept here to be named and brought back. */
+  skipped: Operation[];
   elements: Element[];
   context: NailContext;
   editFaults: EditFault[];
@@ -45,6 +49,11 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
   const filled = kept.filter((strand) => strand.drafts.length > 0);
   const operations = filled.flatMap((strand) =>
     strand.drafts.map((draft) => complete(name, strand.element, draft, context)),
+  );
+  const left = strands.flatMap((strand) =>
+    strand.drafts
+      .filter((draft) => skipped.has(idOf(name, strand.element, draft)))
+      .map((draft) => complete(name, strand.element, draft, context)),
   );
   const ranks = operations.map((_, i) => i);
   const soft = craftEdges(filled, context.frame, context.product);
@@ -85,7 +94,7 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
     else hard.push({ first, then });
   }
   const line = lineUp(ranks, hard, soft);
-  return { operations: line.map((i) => operations[i]!), elements, context, editFaults };
+  return { operations: line.map((i) => operations[i]!), skipped: left, elements, context, editFaults };
 }
 
 function strandsOf(set: SetDocument, context: NailContext, elements: readonly Element[]): Strand[] {
@@ -140,11 +149,38 @@ function complete(name: NailName, element: string, draft: Draft, context: NailCo
   };
   const caution = CAUTIONS[draft.verb];
   if (caution) operation.caution = caution;
+  if (operation.deposit?.kind === 'pieces') {
+    operation.deposit = { ...operation.deposit, pieces: operation.deposit.pieces.map(roundPlaces) };
+  }
+  operation.place = roundDiscs(operation.place);
   // Plain data: keys without a value would not survive a file.
   for (const key of Object.keys(operation) as (keyof Operation)[]) {
     if (operation[key] === undefined) delete operation[key];
   }
   return operation;
+}
+
+/** Places are rounded to a tenth of a micrometre, so that every machine writes the same plan. */
+function roundPlaces(piece: PlacedPiece): PlacedPiece {
+  return {
+    ...piece,
+    x_mm: rounded(piece.x_mm, 4),
+    y_mm: rounded(piece.y_mm, 4),
+    width_mm: rounded(piece.width_mm, 4),
+    length_mm: rounded(piece.length_mm, 4),
+    height_mm: rounded(piece.height_mm, 4),
+  };
+}
+
+function roundDiscs(place: Place): Place {
+  const round = (discs: Disc[]) =>
+    discs.map((d) => ({ x: rounded(d.x, 4), y: rounded(d.y, 4), r_mm: rounded(d.r_mm, 4) }));
+  return {
+    ...place,
+    scale: rounded(place.scale, 6),
+    ...(place.free ? { free: round(place.free) } : {}),
+    ...(place.around ? { around: round(place.around) } : {}),
+  };
 }
 
 function inserted(edit: Extract<Edit, { kind: 'insert' }>, context: NailContext): Operation {

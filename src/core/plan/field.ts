@@ -37,6 +37,8 @@ export interface Film {
   phase: Uint8Array;
   /** Lamp seconds that reached its bottom. */
   dose: Float32Array;
+  /** Nothing in it waits for light any more. */
+  settled: boolean;
 }
 
 /** A nail as a pile of films, first laid first. */
@@ -52,7 +54,12 @@ export interface NailField {
 
 const BARE: Surface = { material: 'plate', phase: 'bare', finish: 'shine', soil: 'clean', prep: 'none' };
 
-export function makeField(frame: NailFrame, edge: 'plate' | 'tip', plate_um: number, ownEdge_mm: number): NailField {
+export function makeField(
+  frame: NailFrame,
+  edge: 'plate' | 'tip',
+  plate_um: number,
+  ownEdge_mm: number,
+): NailField {
   const dx = frame.arc_mm / CELLS_X;
   const dy = frame.length_mm / CELLS_Y;
   const x = Float64Array.from({ length: CELLS_X }, (_, i) => (i + 0.5) * dx - frame.arc_mm / 2);
@@ -91,6 +98,7 @@ export function newFilm(operation: string, kind: Film['kind'], place: Place, pro
     t_um: new Float32Array(cells),
     phase: new Uint8Array(cells),
     dose: new Float32Array(cells),
+    settled: kind !== 'film',
   };
 }
 

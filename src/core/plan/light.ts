@@ -1,6 +1,6 @@
 import { FAMILIES } from '../craft/families';
 import { neededDose } from '../craft/cure';
-import { decode, encode } from '../craft/surfaces';
+import { decode, encode, flagSurfaces } from '../craft/surfaces';
 import type { Product } from '../model/product';
 import { CELLS_X, CELLS_Y, CURED, GELLED, NONE, WET, type NailField } from './field';
 
@@ -13,13 +13,16 @@ const TIP_DEPTH_UM = 4000;
  */
 export function shine(field: NailField, seconds: number, product: (id: string) => Product): void {
   const cells = CELLS_X * CELLS_Y;
+  const lowest = field.films.findIndex((film) => !film.settled);
+  if (lowest < 0) return;
   const above = new Float32Array(cells);
   // From the top film down, so that what lies above is summed as it is passed.
-  for (let f = field.films.length - 1; f >= 0; f -= 1) {
+  for (let f = field.films.length - 1; f >= lowest; f -= 1) {
     const film = field.films[f]!;
     const made = film.product ? product(film.product) : undefined;
     const depth = film.kind === 'tip' ? TIP_DEPTH_UM : made?.lamp?.depth_um;
     const needs = film.kind === 'film' && made ? neededDose(made) : undefined;
+    let open = false;
     for (let cell = 0; cell < cells; cell += 1) {
       const phase = film.phase[cell]!;
       if (phase === NONE) continue;
@@ -29,17 +32,24 @@ export function shine(field: NailField, seconds: number, product: (id: string) =
       film.dose[cell]! += seconds * Math.exp(-above[cell]!);
       // A billionth of slack: a dose that just meets its need in exact numbers must meet it here.
       if (film.dose[cell]! >= needs.cured * (1 - 1e-6)) film.phase[cell] = CURED;
-      else if (film.dose[cell]! >= needs.gelled * (1 - 1e-6)) film.phase[cell] = GELLED;
+      else {
+        if (film.dose[cell]! >= needs.gelled * (1 - 1e-6)) film.phase[cell] = GELLED;
+        open = true;
+      }
     }
+    film.settled = !open;
   }
   settleSurface(field, product);
 }
 
+/** By surface code: whether light still changes it. */
+const HARDENING = flagSurfaces((s) => s.phase === 'wet' || s.phase === 'gelled');
+
 /** After light, each wet or gelled surface takes the phase of the film that holds it. */
 function settleSurface(field: NailField, product: (id: string) => Product): void {
   for (let cell = 0; cell < CELLS_X * CELLS_Y; cell += 1) {
+    if (!HARDENING[field.surface[cell]!]) continue;
     const surface = decode(field.surface[cell]!);
-    if (surface.phase !== 'wet' && surface.phase !== 'gelled') continue;
     for (let f = field.films.length - 1; f >= 0; f -= 1) {
       const film = field.films[f]!;
       if (film.phase[cell] === NONE || film.kind !== 'film') continue;
@@ -57,5 +67,5 @@ function settleSurface(field: NailField, product: (id: string) => Product): void
 
 /** Whether any film of the nail still waits for light. */
 export function isWet(field: NailField): boolean {
-  return field.films.some((film) => film.kind === 'film' && film.phase.includes(WET));
+  return field.films.some((film) => !film.settled && film.phase.includes(WET));
 }

@@ -38,7 +38,12 @@ export interface PlacedPiece {
 /** What a film is coloured with. */
 export type Paint =
   | { kind: 'product' }
-  | { kind: 'blend'; direction: 'along' | 'across'; stops: { product: string; at: number }[]; mirror: boolean };
+  | {
+      kind: 'blend';
+      direction: 'along' | 'across';
+      stops: { product: string; at: number }[];
+      mirror: boolean;
+    };
 
 export type Deposit =
   /** An even film. */
@@ -84,7 +89,9 @@ export interface Operation {
 }
 
 /** What techniques and builds write; the compiler adds id, nail, element, class and caution. */
-export type Draft = Omit<Operation, 'id' | 'nail' | 'element' | 'pass' | 'class' | 'caution'> & { pass?: number };
+export type Draft = Omit<Operation, 'id' | 'nail' | 'element' | 'pass' | 'class' | 'caution'> & {
+  pass?: number;
+};
 
 export function operationId(nail: NailName, element: string, step: string, pass: number): string {
   return `${nail}/${element}/${step}#${pass}`;

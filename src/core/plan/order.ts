@@ -65,7 +65,11 @@ export function hardened(surface: Surface, film: Product | undefined, phase: 'ge
  * that does not decide either, as the look lists them. Each edge is a wish of the craft that an artist's own
  * edit may override.
  */
-export function craftEdges(strands: readonly Strand[], frame: NailFrame, product: (id: string) => Product): Edge[] {
+export function craftEdges(
+  strands: readonly Strand[],
+  frame: NailFrame,
+  product: (id: string) => Product,
+): Edge[] {
   const offsets: number[] = [];
   let offset = 0;
   for (const strand of strands) {
@@ -87,7 +91,10 @@ export function craftEdges(strands: readonly Strand[], frame: NailFrame, product
       if (into) {
         const [host, guest] = setsInto(facts[a]!, facts[b]!) === undefined ? [b, a] : [a, b];
         edges.push({ first: offsets[host]! + into.after, then: offsets[guest]! });
-        edges.push({ first: offsets[guest]! + strands[guest]!.drafts.length - 1, then: offsets[host]! + into.after + 1 });
+        edges.push({
+          first: offsets[guest]! + strands[guest]!.drafts.length - 1,
+          then: offsets[host]! + into.after + 1,
+        });
         continue;
       }
       const [first, then] = goesFirst(facts[a]!, facts[b]!) ? [a, b] : [b, a];
@@ -105,7 +112,12 @@ interface Facts {
 }
 
 function describe(strand: Strand, frame: NailFrame, product: (id: string) => Product): Facts {
-  const covers = strand.drafts.map((draft) => coverOf(frame, draft));
+  const known = new Map<string, Uint8Array>();
+  const covers = strand.drafts.map((draft) => {
+    const key = JSON.stringify(draft.place);
+    if (!known.has(key)) known.set(key, coverOf(frame, draft));
+    return known.get(key)!;
+  });
   const cover = new Uint8Array(LATTICE_X * LATTICE_Y);
   for (const one of covers) one.forEach((value, i) => (cover[i]! |= value));
   return { strand, surfaces: surfacesAlong(strand, product), covers, cover };
@@ -120,16 +132,19 @@ function setsInto(host: Facts, guest: Facts): { after: number } | undefined {
   const verb = guest.strand.drafts[0]?.verb;
   if (!verb) return undefined;
   const refuses = rowOf(verb).refuses;
-  if (refuses(START) === undefined || refuses(host.surfaces[host.surfaces.length - 1]!) === undefined) return undefined;
+  if (refuses(START) === undefined || refuses(host.surfaces[host.surfaces.length - 1]!) === undefined)
+    return undefined;
   const after = host.surfaces.findIndex(
-    (surface, i) => refuses(surface) === undefined && i + 1 < host.surfaces.length && meet(host.covers[i]!, guest.cover),
+    (surface, i) =>
+      refuses(surface) === undefined && i + 1 < host.surfaces.length && meet(host.covers[i]!, guest.cover),
   );
   return after >= 0 ? { after } : undefined;
 }
 
 function goesFirst(a: Facts, b: Facts): boolean {
   // The plate is prepared and built up before any art; care comes after all of it.
-  const rank = (facts: Facts) => (facts.strand.shows === 'ground' ? 0 : facts.strand.shows === 'care' ? 2 : 1);
+  const rank = (facts: Facts) =>
+    facts.strand.shows === 'ground' ? 0 : facts.strand.shows === 'care' ? 2 : 1;
   if (rank(a) !== rank(b)) return rank(a) < rank(b);
   if (goesAround(a, b)) return false;
   if (goesAround(b, a)) return true;

@@ -1,5 +1,6 @@
 import type { Point } from '../geometry/frame';
 import { rectangle } from '../geometry/polygons';
+import { polygonDistance_mm } from '../geometry/regions';
 import type { PlacedPiece } from './operation';
 
 /** The footprint of a piece, stone or charm as a closed curve in mm. */
@@ -21,4 +22,17 @@ export function pieceOutline(piece: PlacedPiece): Point[] {
 export function maskShare(angle: number): number {
   const up = Math.sin(angle);
   return up > 0 ? 0.86 + 0.14 * Math.abs(Math.cos(angle)) : 1 - 0.08 * Math.abs(Math.cos(angle));
+}
+
+/** Signed distance to a piece's edge in mm, positive inside; far off it is only known to be far. */
+export function pieceDistance(piece: PlacedPiece): (x: number, y: number) => number {
+  const reach = Math.hypot(piece.width_mm, piece.length_mm);
+  if (piece.shape === 'oval' && piece.width_mm === piece.length_mm) {
+    return (x, y) => piece.width_mm / 2 - Math.hypot(x - piece.x_mm, y - piece.y_mm);
+  }
+  const outline = pieceOutline(piece);
+  return (x, y) =>
+    Math.abs(x - piece.x_mm) > reach || Math.abs(y - piece.y_mm) > reach
+      ? -1e3
+      : polygonDistance_mm(outline, x, y);
 }

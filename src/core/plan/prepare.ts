@@ -58,6 +58,8 @@ export function contextOf(set: SetDocument, name: NailName, elements: readonly E
     role: (role) => product(set.kit.roles[role]),
     obstacles: [],
   };
-  context.obstacles = elements.flatMap((element) => techniqueOf(element.kind).obstacles?.(element, context) ?? []);
+  context.obstacles = elements.flatMap(
+    (element) => techniqueOf(element.kind).obstacles?.(element, context) ?? [],
+  );
   return context;
 }

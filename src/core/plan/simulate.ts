@@ -1,7 +1,15 @@
 import { areaOf } from '../craft/context';
-import { decode, lookup, REASONS, rowOf, surfaceWords, type Reason } from '../craft/surfaces';
+import {
+  decode,
+  flagSurfaces,
+  lookup,
+  REASONS,
+  rowOf,
+  SURFACE_COUNT,
+  surfaceWords,
+  type Reason,
+} from '../craft/surfaces';
 import { clearToCover_mm } from '../geometry/curve';
-import { polygonDistance_mm } from '../geometry/regions';
 import type { Product } from '../model/product';
 import {
   CELLS_X,
@@ -21,7 +29,7 @@ import {
 import type { Compiled } from './compile';
 import { isWet, shine } from './light';
 import type { Operation, PlacedPiece } from './operation';
-import { pieceOutline } from './pieces';
+import { pieceDistance } from './pieces';
 
 /** Smaller faults are not reported: a brush is not a ruler. */
 export const MIN_FAULT_MM2 = 0.4;
@@ -40,6 +48,8 @@ export interface Verdict {
 export interface StateAfter {
   wet: boolean;
   tacky: boolean;
+  /** The surface that most of the nail then has, in words. */
+  surface: string;
 }
 
 /** An operation, or light from a load that this nail was only along for. */
@@ -57,7 +67,13 @@ export function simulateNail(compiled: Compiled, edge: 'plate' | 'tip', steps: r
   const { context } = compiled;
   const { plate } = context.nail;
   const field = makeField(context.frame, edge, plate.thickness_mm * 1000, plate.free_edge_mm);
-  const run: Run = { field, product: context.product, covers: new Map(), verdicts: [], tipOn: edge === 'plate' };
+  const run: Run = {
+    field,
+    product: context.product,
+    covers: new Map(),
+    verdicts: [],
+    tipOn: edge === 'plate',
+  };
   const states: StateAfter[] = [];
   for (const step of steps) {
     if (!('operation' in step)) {
@@ -75,10 +91,17 @@ export function nominalSteps(operations: readonly Operation[]): Step[] {
   return operations.map((operation) => ({ operation }));
 }
 
+/** Share of each cell that an operation covers, and the cells it covers at all and by half or more. */
+interface Cover {
+  share: Float32Array;
+  touched: Uint16Array;
+  held: Uint16Array;
+}
+
 interface Run {
   field: NailField;
   product: (id: string) => Product;
-  covers: Map<string, Float32Array>;
+  covers: Map<string, Cover>;
   verdicts: Verdict[];
   tipOn: boolean;
 }
@@ -91,50 +114,57 @@ function apply(run: Run, operation: Operation, light_s?: number): void {
   if (operation.deposit) deposit(run, operation, cover);
   if (operation.removal) file(run, operation, cover);
   if (operation.verb === 'press-on') run.tipOn = true;
-  for (let cell = 0; cell < cover.length; cell += 1) {
-    if (cover[cell]! >= 0.5) field.surface[cell] = leaves[field.surface[cell]!]!;
-  }
+  for (const cell of cover.held) field.surface[cell] = leaves[field.surface[cell]!]!;
   if (operation.lamp) shine(field, light_s ?? operation.lamp.seconds, run.product);
 }
 
-/** Share of each cell that the operation covers, 0–1. Pieces cover their own outlines. */
-function coverOf(run: Run, operation: Operation): Float32Array {
+/** Pieces cover their own outlines, all else its place. */
+function coverOf(run: Run, operation: Operation): Cover {
   const { field } = run;
   const pieces = operation.deposit?.kind === 'pieces' ? operation.deposit.pieces : undefined;
-  const key = pieces ? operation.id : JSON.stringify(operation.place) + String(run.tipOn);
+  const key = pieces
+    ? operation.id
+    : `${run.tipOn || operation.verb === 'press-on'} ${JSON.stringify(operation.place)}`;
   const known = run.covers.get(key);
   if (known) return known;
-  const cover = new Float32Array(CELLS_X * CELLS_Y);
+  const share = new Float32Array(CELLS_X * CELLS_Y);
   const distance_mm = pieces ? piecesDistance(pieces) : areaOf(field.frame, operation.place).distance_mm;
   const { inside, onPlate, x, y, pitch_mm } = field.grid;
   // The tip is laid over bed and free edge; before it is on, there is only the plate.
   const there = run.tipOn || operation.verb === 'press-on' ? inside : onPlate;
-  for (let cell = 0; cell < cover.length; cell += 1) {
+  const touched: number[] = [];
+  for (let cell = 0; cell < share.length; cell += 1) {
     if (!there[cell]) continue;
     const d = distance_mm(x[cellX(cell)]!, y[cellY(cell)]!);
-    cover[cell] = Math.max(0, Math.min(1, 0.5 + d / pitch_mm));
+    share[cell] = Math.max(0, Math.min(1, 0.5 + d / pitch_mm));
+    if (share[cell]! > 0) touched.push(cell);
   }
+  const cover: Cover = {
+    share,
+    touched: Uint16Array.from(touched),
+    held: Uint16Array.from(touched.filter((cell) => share[cell]! >= 0.5)),
+  };
   run.covers.set(key, cover);
   return cover;
 }
 
 function piecesDistance(pieces: readonly PlacedPiece[]): (x: number, y: number) => number {
-  const outlines = pieces.map(pieceOutline);
-  return (x, y) => outlines.reduce((d, outline) => Math.max(d, polygonDistance_mm(outline, x, y)), -Infinity);
+  const distances = pieces.map(pieceDistance);
+  return (x, y) => distances.reduce((d, distance_mm) => Math.max(d, distance_mm(x, y)), -1e3);
 }
 
 /** Asks the table of surfaces at every cell and reports each reason once, with its area and middle. */
-function judge(run: Run, operation: Operation, cover: Float32Array): void {
+function judge(run: Run, operation: Operation, cover: Cover): void {
   const { field } = run;
   const refuses = lookup(operation.verb).refuses;
+  if (cover.held.every((cell) => refuses[field.surface[cell]!] === 0)) return;
   const area = new Float64Array(REASONS.length);
   const sumX = new Float64Array(REASONS.length);
   const sumY = new Float64Array(REASONS.length);
   const found = new Int32Array(REASONS.length).fill(-1);
   let covered = 0;
-  for (let cell = 0; cell < cover.length; cell += 1) {
-    const share = cover[cell]!;
-    if (share < 0.5) continue;
+  for (const cell of cover.held) {
+    const share = cover.share[cell]!;
     // A tip meets the plate only where there is plate; past it, it stands free.
     if (operation.verb === 'press-on' && !field.grid.onPlate[cell]) continue;
     covered += field.grid.cell_mm2 * share;
@@ -161,14 +191,13 @@ function judge(run: Run, operation: Operation, cover: Float32Array): void {
   });
 }
 
-function deposit(run: Run, operation: Operation, cover: Float32Array): void {
+function deposit(run: Run, operation: Operation, cover: Cover): void {
   const { field } = run;
   const what = operation.deposit!;
   if (what.kind === 'tip') {
     const fixing = newFilm(operation.id, 'film', operation.place, operation.product);
     const tip = newFilm(operation.id, 'tip', operation.place);
-    for (let cell = 0; cell < cover.length; cell += 1) {
-      if (cover[cell]! < 0.5) continue;
+    for (const cell of cover.held) {
       if (field.grid.onPlate[cell]) put(fixing, cell, what.fixing_um);
       put(tip, cell, tipThickness_um(field, cell, what));
       tip.phase[cell] = CURED;
@@ -176,16 +205,21 @@ function deposit(run: Run, operation: Operation, cover: Float32Array): void {
     field.films.push(fixing, tip);
     return;
   }
-  const film = newFilm(operation.id, what.kind === 'pieces' ? 'pieces' : 'film', operation.place, operation.product);
+  const film = newFilm(
+    operation.id,
+    what.kind === 'pieces' ? 'pieces' : 'film',
+    operation.place,
+    operation.product,
+  );
   if (operation.paint) film.paint = operation.paint;
   if (what.kind === 'pieces') film.pieces = what.pieces;
-  for (let cell = 0; cell < cover.length; cell += 1) {
-    const share = cover[cell]!;
-    if (share <= 0) continue;
+  const height = what.kind === 'pieces' ? piecesHeight(field, what.pieces, what.pressed) : undefined;
+  for (const cell of cover.touched) {
+    const share = cover.share[cell]!;
     if (what.kind === 'conformal') put(film, cell, what.t_um * share);
     else if (what.kind === 'level') put(film, cell, levelThickness_um(field, cell, what.t_um) * share);
-    else if (share >= 0.5) {
-      put(film, cell, piecesHeight_um(field, what.pieces, what.pressed, cell));
+    else if (share >= 0.5 && height) {
+      put(film, cell, height(field.grid.x[cellX(cell)]!, field.grid.y[cellY(cell)]!));
       film.phase[cell] = CURED;
     }
   }
@@ -218,7 +252,9 @@ function tipThickness_um(
 export function levelShare(frame: NailField['frame'], x_mm: number, y_mm: number): number {
   const apex = frame.bed_mm * 0.9;
   const along =
-    y_mm < apex ? 0.45 + 0.55 * Math.sin((Math.PI / 2) * Math.max(0, y_mm / apex)) : 1 - 0.5 * ((y_mm - apex) / (frame.length_mm - apex || 1));
+    y_mm < apex
+      ? 0.45 + 0.55 * Math.sin((Math.PI / 2) * Math.max(0, y_mm / apex))
+      : 1 - 0.5 * ((y_mm - apex) / (frame.length_mm - apex || 1));
   const half = frame.halfWidth_mm(Math.max(0, Math.min(y_mm, frame.length_mm))) || 1;
   const across = 1 - 0.5 * Math.min(1, (x_mm / half) ** 2);
   return along * across;
@@ -250,35 +286,39 @@ export function pieceStands_mm(frame: NailField['frame'], piece: PlacedPiece, pr
   return piece.height_mm + lift * (pressed ? piece.stiffness : Math.max(0.5, piece.stiffness));
 }
 
-function piecesHeight_um(field: NailField, pieces: readonly PlacedPiece[], pressed: boolean, cell: number): number {
-  const x = field.grid.x[cellX(cell)]!;
-  const y = field.grid.y[cellY(cell)]!;
-  let height = 0;
-  for (const piece of pieces) {
-    if (polygonDistance_mm(pieceOutline(piece), x, y) < -field.grid.pitch_mm / 2) continue;
-    if (piece.kind !== 'inlay') {
-      height = Math.max(height, piece.height_mm * 1000);
-      continue;
+/** Height in µm of the pieces over a point: what they are thick, and how far they stand off the curve there. */
+function piecesHeight(
+  field: NailField,
+  pieces: readonly PlacedPiece[],
+  pressed: boolean,
+): (x: number, y: number) => number {
+  const all = pieces.map((piece) => ({
+    piece,
+    distance_mm: pieceDistance(piece),
+    lift_mm: piece.kind === 'inlay' ? pieceStands_mm(field.frame, piece, pressed) - piece.height_mm : 0,
+    reach_mm: Math.hypot(piece.width_mm, piece.length_mm) / 2,
+  }));
+  return (x, y) => {
+    let height = 0;
+    for (const { piece, distance_mm, lift_mm, reach_mm } of all) {
+      if (distance_mm(x, y) < -field.grid.pitch_mm / 2) continue;
+      // The lift grows with the square of the distance from the piece's middle.
+      const off = Math.min(1, Math.hypot(x - piece.x_mm, y - piece.y_mm) / reach_mm);
+      height = Math.max(height, (piece.height_mm + lift_mm * off * off) * 1000);
     }
-    // The lift grows with the square of the distance from the piece's middle.
-    const reach = Math.hypot(piece.width_mm, piece.length_mm) / 2;
-    const off = Math.min(1, Math.hypot(x - piece.x_mm, y - piece.y_mm) / reach);
-    const lift = pieceStands_mm(field.frame, piece, pressed) - piece.height_mm;
-    height = Math.max(height, (piece.height_mm + lift * off * off) * 1000);
-  }
-  return height;
+    return height;
+  };
 }
 
 /** Takes the allowance off the surface and thins the free edge; what is filed into is bared. */
-function file(run: Run, operation: Operation, cover: Float32Array): void {
+function file(run: Run, operation: Operation, cover: Cover): void {
   const { field } = run;
   const { allowance_um, edge_um } = operation.removal!;
   const { bed_mm, length_mm } = field.frame;
   let area = 0;
   let sumX = 0;
   let sumY = 0;
-  for (let cell = 0; cell < cover.length; cell += 1) {
-    if (cover[cell]! < 0.5) continue;
+  for (const cell of cover.held) {
     const y = field.grid.y[cellY(cell)]!;
     let off = allowance_um;
     if (y > bed_mm + (length_mm - bed_mm) * 0.4) {
@@ -315,12 +355,23 @@ function file(run: Run, operation: Operation, cover: Float32Array): void {
   }
 }
 
+/** By surface code: a sticky layer that the lamp leaves. */
+const STICKY = flagSurfaces((s) => s.finish === 'tacky' && (s.phase === 'cured' || s.phase === 'gelled'));
+
 function stateOf(field: NailField): StateAfter {
   let tacky = 0;
+  const counts = new Uint16Array(SURFACE_COUNT);
+  let most = field.surface[0]!;
   for (let cell = 0; cell < field.surface.length; cell += 1) {
     if (!field.grid.inside[cell]) continue;
-    const surface = decode(field.surface[cell]!);
-    if (surface.finish === 'tacky' && (surface.phase === 'cured' || surface.phase === 'gelled')) tacky += 1;
+    const code = field.surface[cell]!;
+    counts[code]! += 1;
+    if (counts[code]! > counts[most]!) most = code;
+    tacky += STICKY[code]!;
   }
-  return { wet: isWet(field), tacky: tacky * field.grid.cell_mm2 >= MIN_FAULT_MM2 };
+  return {
+    wet: isWet(field),
+    tacky: tacky * field.grid.cell_mm2 >= MIN_FAULT_MM2,
+    surface: surfaceWords(decode(most)),
+  };
 }

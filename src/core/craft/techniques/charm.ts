@@ -89,7 +89,13 @@ export const charm = defineTechnique({
     { kind: 'number', path: 'across', words: 'Across', min: -1, max: 1, step: 0.05 },
     { kind: 'number', path: 'along', words: 'Along', min: 0, max: 2, step: 0.05 },
     { kind: 'number', path: 'turn_deg', words: 'Turn', unit: '°', min: -180, max: 180, step: 5 },
-    { ...FIT_FIELD, choices: [{ value: 'keep', words: 'Keep it' }, { value: 'drop', words: 'Leave it off' }] } as typeof FIT_FIELD,
+    {
+      ...FIT_FIELD,
+      choices: [
+        { value: 'keep', words: 'Keep it' },
+        { value: 'drop', words: 'Leave it off' },
+      ],
+    } as typeof FIT_FIELD,
     HAND_FIELD,
   ],
   fresh: (id) => ({
@@ -113,7 +119,10 @@ export const charm = defineTechnique({
   obstacles: (element, context) =>
     leftOff(element, context)
       ? []
-      : footprint(layCharm(element, context)).map((disc) => ({ ...disc, r_mm: disc.r_mm + STONE_CLEARANCE_MM })),
+      : footprint(layCharm(element, context)).map((disc) => ({
+          ...disc,
+          r_mm: disc.r_mm + STONE_CLEARANCE_MM,
+        })),
   plan: (element, context) => {
     if (leftOff(element, context)) return [];
     const bedding = context.role('bedding');

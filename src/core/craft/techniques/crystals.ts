@@ -19,7 +19,10 @@ const schema = z.strictObject({
   ...ELEMENT_BASE,
   kind: z.literal('crystals'),
   /** From the middle of the cuticle curve outwards; the pattern is laid to both sides. */
-  sizes: z.array(z.enum(STONE_SIZES as [StoneSize, ...StoneSize[]])).min(1).max(8),
+  sizes: z
+    .array(z.enum(STONE_SIZES as [StoneSize, ...StoneSize[]]))
+    .min(1)
+    .max(8),
   /** How far the stones' edges stand off the cuticle. */
   inset_mm: mm(0.1, 10),
   gap_mm: mm(0, 5),
@@ -73,7 +76,8 @@ export function layStones(element: Crystals, context: NailContext): PlacedPiece[
   for (const size of sizes.slice(1)) {
     const want = (previousSize + size) / 2 + element.gap_mm;
     let next = angle;
-    while (next < Math.PI / 2 && Math.hypot(at(next).x - previous.x, at(next).y - previous.y) < want) next += 0.01;
+    while (next < Math.PI / 2 && Math.hypot(at(next).x - previous.x, at(next).y - previous.y) < want)
+      next += 0.01;
     const fits = next < Math.PI / 2;
     if (!fits && element.fit === 'repeat') break;
     angle = fits ? next : angle + want / Math.max(1, room);
@@ -110,7 +114,10 @@ export const crystals = defineTechnique({
           kind: 'choice',
           path: '',
           words: 'Size',
-          choices: STONE_SIZES.map((size) => ({ value: size, words: `${size} · ${STONE_SIZES_MM[size]} mm` })),
+          choices: STONE_SIZES.map((size) => ({
+            value: size,
+            words: `${size} · ${STONE_SIZES_MM[size]} mm`,
+          })),
         },
       ],
       fresh: 'SS5',
@@ -180,7 +187,11 @@ export const crystals = defineTechnique({
         hand_s: HAND_S.bead * stones.length,
         reason: 'Each stone sits in a bead of its own; the top is taken around them and keeps their fire.',
       },
-      { ...set, verb: 'set-in-bead', reason: 'Set while the bead is wet; tweezers or a wax pen, largest first.' },
+      {
+        ...set,
+        verb: 'set-in-bead',
+        reason: 'Set while the bead is wet; tweezers or a wax pen, largest first.',
+      },
       flashOf(bedding, t_um, place, 'A flash fixes the stones before the brush comes near them.'),
     ];
   },

@@ -60,7 +60,8 @@ export const french = defineTechnique({
           paint: { kind: 'product' },
           deposit: { kind: 'conformal', t_um: coatOf(product) },
           hand_s: HAND_S.draw,
-          reason: 'The smile line is painted from both sides to the middle, so that left and right stay even.',
+          reason:
+            'The smile line is painted from both sides to the middle, so that left and right stay even.',
         },
         cureOf(product, coatOf(product), tip, 'cure-tip', pass),
       );

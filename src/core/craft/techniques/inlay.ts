@@ -63,7 +63,7 @@ function layPieces(element: Inlay, context: NailContext): PlacedPiece[] {
   }));
   if (element.fit !== 'repeat') return pieces;
   // Place as many as fit at their own size: the share of the arc, rounded, first pieces first.
-  const count = Math.max(1, Math.round((pieces.length * Math.min(1, frame.arc_mm / DRAWN_FOR_ARC_MM))));
+  const count = Math.max(1, Math.round(pieces.length * Math.min(1, frame.arc_mm / DRAWN_FOR_ARC_MM)));
   return pieces.slice(0, count);
 }
 
@@ -83,7 +83,15 @@ export const inlay = defineTechnique({
         { kind: 'colour', path: 'colour', words: 'Colour' },
         { kind: 'number', path: 'length_mm', words: 'Length', unit: 'mm', min: 0.2, max: 30, step: 0.1 },
         { kind: 'number', path: 'width_mm', words: 'Width', unit: 'mm', min: 0.1, max: 20, step: 0.1 },
-        { kind: 'number', path: 'thickness_mm', words: 'Thickness', unit: 'mm', min: 0.005, max: 3, step: 0.005 },
+        {
+          kind: 'number',
+          path: 'thickness_mm',
+          words: 'Thickness',
+          unit: 'mm',
+          min: 0.005,
+          max: 3,
+          step: 0.005,
+        },
         { kind: 'number', path: 'stiffness', words: 'Stiffness', min: 0, max: 1, step: 0.1 },
         { kind: 'number', path: 'across', words: 'Across', min: -1, max: 1, step: 0.05 },
         { kind: 'number', path: 'along', words: 'Along', min: 0, max: 2, step: 0.05 },
@@ -179,9 +187,10 @@ export const inlay = defineTechnique({
         verb: 'file',
         words: 'Level the cap with the file',
         place: whole,
-        removal: { allowance_um: element.filing_um, edge_um: 600 },
+        removal: { allowance_um: element.filing_um, edge_um: 660 },
         hand_s: HAND_S.file,
-        reason: 'Levelled with 100 then 180 grit, and the free edge thinned; the file must not reach the pieces.',
+        reason:
+          'Levelled with 100 then 180 grit, and the free edge thinned; the file must not reach the pieces.',
       },
       {
         step: 'brush',

@@ -1,0 +1,38 @@
+import { readFileSync, statSync } from 'node:fs';
+import { MAX_FILE_BYTES, parseSetText, tooLarge } from '../core/model/parse';
+import { fail, faultLine } from '../core/model/result';
+import { hasStop, planSet } from '../core/plan/planSet';
+
+/**
+ * `plan FILE [--pretty]`: the plan of a set file as JSON on standard output.
+ * Exit 0: nothing stops it. 1: something does. 2: the file cannot be read; faults with their path on standard error.
+ */
+function run(args: readonly string[]): number {
+  const pretty = args.includes('--pretty');
+  const unknown = args.find((arg) => arg.startsWith('--') && arg !== '--pretty');
+  const files = args.filter((arg) => !arg.startsWith('--'));
+  if (unknown || files.length !== 1) {
+    process.stderr.write(`${unknown ? `unknown option ${unknown}\n` : ''}usage: plan FILE [--pretty]\n`);
+    return 2;
+  }
+  const parsed = read(files[0]!);
+  if (!parsed.ok) {
+    for (const fault of parsed.faults) process.stderr.write(`${files[0]}: ${faultLine(fault)}\n`);
+    return 2;
+  }
+  const plan = planSet(parsed.value);
+  process.stdout.write(`${JSON.stringify(plan, null, pretty ? 2 : 0)}\n`);
+  return hasStop(plan) ? 1 : 0;
+}
+
+function read(file: string): ReturnType<typeof parseSetText> {
+  try {
+    const { size } = statSync(file);
+    if (size > MAX_FILE_BYTES) return fail('', tooLarge(size));
+    return parseSetText(readFileSync(file, 'utf8'));
+  } catch (error) {
+    return fail('', error instanceof Error ? error.message : 'cannot be read');
+  }
+}
+
+process.exitCode = run(process.argv.slice(2));

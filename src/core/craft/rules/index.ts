@@ -1,0 +1,41 @@
+import type { NailRule, SetRule } from '../rule';
+import { bareNails } from './bareNails';
+import { changes } from './changes';
+import { clearOverPieces } from './clearOverPieces';
+import { condition } from './condition';
+import { editsFollowed } from './editsFollowed';
+import { fit } from './fit';
+import { freeEdge } from './freeEdge';
+import { handsAlike } from './handsAlike';
+import { heat } from './heat';
+import { hiding } from './hiding';
+import { leftSticky } from './leftSticky';
+import { lostInGround } from './lostInGround';
+import { muddyMiddle } from './muddyMiddle';
+import { sealed } from './sealed';
+import { sittingKept } from './sittingKept';
+import { surfaces } from './surfaces';
+import { tipSize } from './tipSize';
+import { underCured } from './underCured';
+
+/** Every judgement on one nail: one file and one line each. */
+export const NAIL_RULES: readonly NailRule[] = [
+  condition,
+  surfaces,
+  underCured,
+  sealed,
+  clearOverPieces,
+  fit,
+  tipSize,
+  hiding,
+  lostInGround,
+  muddyMiddle,
+  freeEdge,
+  heat,
+  leftSticky,
+  changes,
+  editsFollowed,
+];
+
+/** Every judgement on the set as a whole. */
+export const SET_RULES: readonly SetRule[] = [handsAlike, bareNails, sittingKept];

@@ -1,0 +1,50 @@
+import { buildKindOf } from '../craft/builds';
+import type { SetDocument } from '../model/document';
+import type { NailName } from '../model/names';
+import { compileNail, editNail, type Compiled } from './compile';
+import { diagnoseNail } from './diagnose';
+import type { Finding } from './finding';
+import { buildOf, lookOf } from './prepare';
+import { nominalSteps, simulateNail, type Simulated, type Step } from './simulate';
+
+/** One nail compiled and run with the seconds its own operations ask for. */
+export interface NailPlan {
+  compiled: Compiled;
+  edge: 'plate' | 'tip';
+  nominal: Simulated;
+}
+
+export function planNail(set: SetDocument, name: NailName): NailPlan {
+  const compiled = compileNail(set, name);
+  const { edge } = buildKindOf(buildOf(set, set.nails[name]).kind);
+  return { compiled, edge, nominal: simulateNail(compiled, edge, nominalSteps(compiled.operations)) };
+}
+
+/** Runs a planned nail once more, as the sitting treats it. */
+export function replayNail(plan: NailPlan, steps: readonly Step[]): Simulated {
+  return simulateNail(plan.compiled, plan.edge, steps);
+}
+
+export function judgeNail(set: SetDocument, name: NailName, plan: NailPlan, simulated: Simulated): Finding[] {
+  return diagnoseNail({
+    set,
+    name,
+    context: plan.compiled.context,
+    elements: plan.compiled.elements,
+    compiled: plan.compiled,
+    operations: plan.compiled.operations,
+    field: simulated.field,
+    verdicts: simulated.verdicts,
+  });
+}
+
+/** All of a document that one nail's plan depends on, as text: equal text, equal plan. */
+export function nailKey(set: SetDocument, name: NailName, kit: string): string {
+  const nail = set.nails[name];
+  const edits = set.edits.filter((edit) => editNail(edit) === name);
+  return JSON.stringify([name, nail, lookOf(set, nail), buildOf(set, nail), set.practice, edits]) + kit;
+}
+
+export function kitKey(set: SetDocument): string {
+  return JSON.stringify([set.kit.products, set.kit.roles, set.kit.tips]);
+}

@@ -1,0 +1,105 @@
+import type { Kit, Product } from '../model/product';
+
+/**
+ * The generic kit that ships: plain products with guide figures (common practice), so that ten nails stand
+ * there before anyone types a number. A product's own direction replaces them.
+ */
+interface Shade {
+  id: string;
+  name: string;
+  colour: string;
+  coats: number;
+  /** Depth of light in µm: dark and filled colours cure more slowly. */
+  depth_um: number;
+  effect?: Product['effect'];
+}
+
+const SHADES: readonly Shade[] = [
+  { id: 'velvet-04', name: 'Velvet 04', colour: '#4a0f22', coats: 2, depth_um: 60 },
+  { id: 'plum-07', name: 'Plum 07', colour: '#5f2050', coats: 2, depth_um: 65 },
+  { id: 'ember-12', name: 'Ember 12', colour: '#b5392c', coats: 2, depth_um: 80 },
+  { id: 'amber-11', name: 'Amber 11', colour: '#e2942a', coats: 2, depth_um: 90 },
+  { id: 'ivory-02', name: 'Ivory 02', colour: '#f2e7d3', coats: 3, depth_um: 90 },
+  { id: 'blush-sheer', name: 'Blush sheer', colour: '#efc4b4', coats: 2, depth_um: 200, effect: 'sheer' },
+  { id: 'rose-nude', name: 'Rose nude', colour: '#d6a190', coats: 2, depth_um: 90 },
+  { id: 'lemon-05', name: 'Lemon 05', colour: '#ecd446', coats: 3, depth_um: 100 },
+  { id: 'violet-09', name: 'Violet 09', colour: '#5b3fa0', coats: 2, depth_um: 70 },
+  { id: 'night-blue', name: 'Night blue', colour: '#1c2a4f', coats: 2, depth_um: 60 },
+  { id: 'sage-03', name: 'Sage 03', colour: '#8fa08a', coats: 2, depth_um: 85 },
+];
+
+function shade({ id, name, colour, coats, depth_um, effect }: Shade): Product {
+  return {
+    id,
+    name,
+    family: 'gel-colour',
+    coat_um: 45,
+    lamp: { cure_s: 60, flash_s: 10, depth_um },
+    colour,
+    effect: effect ?? 'film',
+    coats_to_cover: coats,
+    judged_on: 'nail',
+  };
+}
+
+function liner(id: string, name: string, colour: string): Product {
+  return {
+    id,
+    name,
+    family: 'liner-gel',
+    coat_um: 40,
+    lamp: { cure_s: 30, flash_s: 8, depth_um: 90 },
+    colour,
+    effect: 'metallic',
+    coats_to_cover: 1,
+    judged_on: 'nail',
+  };
+}
+
+function gel(
+  id: string,
+  name: string,
+  family: Product['family'],
+  coat_um: number,
+  depth_um: number,
+  cure_s = 60,
+): Product {
+  return { id, name, family, coat_um, lamp: { cure_s, flash_s: 10, depth_um } };
+}
+
+export function genericKit(): Kit {
+  return {
+    products: [
+      ...SHADES.map(shade),
+      liner('gilt-liner', 'Gilt liner', '#c9993a'),
+      liner('silver-liner', 'Silver liner', '#b9bec4'),
+      gel('base-a', 'Base A', 'base-gel', 60, 300),
+      gel('builder-a', 'Clear builder A', 'builder-gel', 350, 700),
+      gel('bedding-a', 'Bedding gel A', 'bedding-gel', 150, 400),
+      gel('fixing-a', 'Fixing gel A', 'fixing-gel', 120, 500),
+      gel('top-a', 'No-wipe top A', 'top-no-wipe', 80, 400),
+      gel('matte-a', 'Matte top A', 'top-matte', 60, 250),
+      { id: 'dehydrator-a', name: 'dehydrator', family: 'dehydrator', dry_s: 15 },
+      { id: 'primer-a', name: 'acid-free primer', family: 'primer', dry_s: 30 },
+      { id: 'cleanser-a', name: 'cleanser', family: 'cleanser' },
+      { id: 'oil-a', name: 'Cuticle oil', family: 'oil' },
+    ],
+    lamps: [{ id: 'lamp-a', name: 'Table lamp A', programmes_s: [10, 30, 60, 90] }],
+    roles: {
+      dehydrator: 'dehydrator-a',
+      primer: 'primer-a',
+      base: 'base-a',
+      builder: 'builder-a',
+      bedding: 'bedding-a',
+      fixing: 'fixing-a',
+      top: 'top-a',
+      matte_top: 'matte-a',
+      cleanser: 'cleanser-a',
+      oil: 'oil-a',
+    },
+    tips: [17.5, 16.2, 15, 14, 13.1, 12.3, 11.5, 10.6, 9.7, 8.8, 8].map((width_mm, size) => ({
+      size,
+      width_mm,
+    })),
+  };
+}

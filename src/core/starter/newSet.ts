@@ -1,0 +1,60 @@
+import { buildKindOf } from '../craft/builds';
+import { FORMAT, VERSION, type SetDocument } from '../model/document';
+import { NAILS, type NailName } from '../model/names';
+import type { Nail } from '../model/nail';
+import { genericKit } from './kit';
+import { typicalPlate } from './hand';
+
+/** A new set: a typical hand and the generic kit, one plain look on all ten, so that nails stand there at once. */
+export function newSet(id: string, title: string): SetDocument {
+  const nails = Object.fromEntries(
+    NAILS.map((name): [NailName, Nail] => [
+      name,
+      {
+        plate: typicalPlate(name),
+        condition: 'sound',
+        start: { kind: 'bare' },
+        build: 'natural',
+        look: 'plain',
+        changes: [],
+      },
+    ]),
+  ) as Record<NailName, Nail>;
+  return {
+    format: FORMAT,
+    version: VERSION,
+    id,
+    title,
+    note: '',
+    nails,
+    looks: [
+      {
+        id: 'plain',
+        name: 'Rose nude',
+        key: 'a',
+        elements: [
+          {
+            id: 'colour',
+            kind: 'colour',
+            region: { kind: 'whole' },
+            fit: 'scale',
+            hand: 'mirror',
+            product: 'rose-nude',
+            passes: 'cover',
+          },
+        ],
+      },
+    ],
+    builds: [buildKindOf('natural-gel').fresh('natural'), buildKindOf('soft-gel-tip').fresh('tips')],
+    practice: {
+      base: 'leave',
+      stones: 'wet-top',
+      thumbs: 'apart',
+      wearer: 'client',
+      stronger_hand: 'right',
+      hands: 'alike',
+    },
+    kit: genericKit(),
+    edits: [],
+  };
+}
