@@ -23,7 +23,7 @@ export interface NailContext {
 }
 
 /** Finished gap between product and skin (common practice: set down about 0.79 mm short, then moved nearer). */
-export const SKIN_MARGIN_MM = 0.3;
+export const SKIN_MARGIN_MM = 0.25;
 
 /** Gap a fine brush leaves around a bedded stone. */
 export const STONE_CLEARANCE_MM = 0.15;

@@ -142,7 +142,7 @@ export const CURTAIN_UP_LOOKS: Look[] = [
       {
         id: 'spotlight',
         kind: 'finish',
-        region: { kind: 'oval', across: 0, along: 1.62, width_mm: 5, length_mm: 5, turn_deg: 0 },
+        region: { kind: 'tip', smile: { rise_mm: 1.4, depth_mm: 2.4, tilt_mm: 0 } },
         fit: 'scale',
         hand: 'mirror',
         finish: 'gloss',

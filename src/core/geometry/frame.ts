@@ -116,7 +116,10 @@ export function outlinePolygon(frame: NailFrame, inset_mm = 0, steps = 40): Poin
 /** Signed distance to the outline in mm, positive inside; approximate near corners, exact in sign. */
 export function outlineDistance_mm(frame: NailFrame, x: number, y: number): number {
   const end = Math.min(y, frame.length_mm - y);
-  if (end <= 0) return end;
+  if (end <= 0) {
+    const past = Math.abs(x) - frame.halfWidth_mm(Math.max(0, Math.min(y, frame.length_mm)));
+    return past > 0 ? -Math.hypot(end, past) : end;
+  }
   const h = 0.05;
   const here = frame.halfWidth_mm(y);
   const slope =

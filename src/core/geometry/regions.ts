@@ -56,7 +56,7 @@ export function smilePolyline(
 
 /** Distance to the outline, kept off the skin: the margin ends softly where the free edge leaves it. */
 function offSkin_mm(frame: NailFrame, x: number, y: number, margin_mm: number): number {
-  const fade = Math.max(0, Math.min(1, (frame.bed_mm + 1 - y) / 1));
+  const fade = Math.max(0, Math.min(1, (frame.bed_mm + 0.5 - y) / (0.5 + frame.bed_mm * 0.45)));
   return outlineDistance_mm(frame, x, y) - margin_mm * fade;
 }
 

@@ -1,0 +1,229 @@
+import { areaOf } from '../craft/context';
+import { overChannel, type Layer, type Pigment, type Triple } from '../colour/film';
+import { outlineDistance_mm } from '../geometry/frame';
+import type { Product } from '../model/product';
+import { groundAt, layerCache, pigmentAlong } from '../plan/pile';
+import type { Film, NailField } from '../plan/field';
+import { drawPiece, mix, noise, times, type Drawn } from './hardware';
+
+/** A nail seen from straight above, tip up; RGBA with straight alpha. */
+export interface NailPicture {
+  width: number;
+  height: number;
+  px_per_mm: number;
+  /** Room around the nail, in mm, for stones that stand over the edge. */
+  pad_mm: number;
+  data: Uint8ClampedArray<ArrayBuffer>;
+}
+
+export const PICTURE_PAD_MM = 0.6;
+
+interface Coat {
+  place: number;
+  pigmentAt: (x: number, y: number) => Pigment;
+  t_um: number;
+  metallic: boolean;
+}
+
+interface Sheen {
+  place: number;
+  matte: boolean;
+}
+
+/**
+ * Draws a nail from its columns: Kubelka–Munk colour of the pile, inlays at their depth in it, the C-curve's
+ * light and shade, gloss against matte, stones and charms standing out of it.
+ */
+export function drawNail(field: NailField, product: (id: string) => Product, px_per_mm: number): NailPicture {
+  const { frame } = field;
+  const width = Math.ceil((frame.width_mm + 2 * PICTURE_PAD_MM) * px_per_mm);
+  const height = Math.ceil((frame.length_mm + 2 * PICTURE_PAD_MM) * px_per_mm);
+  const data = new Uint8ClampedArray(width * height * 4);
+  const scene = sceneOf(field, product);
+  const distances = new Float64Array(scene.places.length);
+  const layerFor = layerCache();
+  const R = frame.radius_mm;
+  const round = Number.isFinite(R);
+  const half = frame.arc_mm / 2;
+
+  for (let row = 0; row < height; row += 1) {
+    const y = frame.length_mm + PICTURE_PAD_MM - (row + 0.5) / px_per_mm;
+    for (let column = 0; column < width; column += 1) {
+      const seen = (column + 0.5) / px_per_mm - PICTURE_PAD_MM - frame.width_mm / 2;
+      const beyond = round && Math.abs(seen) >= R;
+      const x = round ? (beyond ? Math.sign(seen) * (half + 0.3) : R * Math.asin(seen / R)) : seen;
+      const d = outlineDistance_mm(frame, x, y);
+      // Edges foreshorten towards the sidewalls: sharpness is judged in pixels on the screen.
+      const slant = round ? Math.max(0.25, Math.cos(Math.min(1.45, Math.abs(x) / R))) : 1;
+      const cover = clamp01(0.5 + d * px_per_mm * (Math.abs(x) > half * 0.6 ? slant : 1));
+      const standing = topmost(scene.standing, x, y, px_per_mm);
+      if (cover <= 0 && !standing) continue;
+
+      for (let p = 0; p < scene.places.length; p += 1) distances[p] = scene.places[p]!(x, y);
+      let colour: Triple = groundAt(field, x, y);
+      let glint = 0;
+      for (const item of scene.pile) {
+        if ('pieces' in item) {
+          for (const drawn of item.pieces) {
+            if (Math.abs(x - drawn.piece.x_mm) > drawn.reach_mm || Math.abs(y - drawn.piece.y_mm) > drawn.reach_mm) continue;
+            const share = clamp01(0.5 + drawn.distance_mm(x, y) * px_per_mm);
+            if (share > 0) colour = mix(colour, drawn.shade(x, y, colour), share);
+          }
+          continue;
+        }
+        const share = clamp01(0.5 + distances[item.place]! * px_per_mm);
+        if (share <= 0) continue;
+        colour = coat(colour, layerFor(item.pigmentAt(x, y), item.t_um), share);
+        if (item.metallic) glint = Math.max(glint, share);
+        else glint *= 1 - share;
+      }
+      let matte = scene.bareMatte;
+      for (const sheen of scene.sheens) {
+        const share = clamp01(0.5 + distances[sheen.place]! * px_per_mm);
+        matte += ((sheen.matte ? 1 : 0) - matte) * share;
+      }
+      colour = lit(colour, { across: x / half, along: y / frame.length_mm, d, matte, glint, x, y });
+      colour = shadowed(colour, scene.standing, x, y);
+      let alpha = cover;
+      if (standing) {
+        colour = mix(colour, standing.drawn.shade(x, y, colour), standing.share);
+        alpha = Math.max(alpha, standing.share);
+      }
+      const at = (row * width + column) * 4;
+      data[at] = encode(colour[0]);
+      data[at + 1] = encode(colour[1]);
+      data[at + 2] = encode(colour[2]);
+      data[at + 3] = Math.round(alpha * 255);
+    }
+  }
+  return { width, height, px_per_mm, pad_mm: PICTURE_PAD_MM, data };
+}
+
+interface Scene {
+  places: ((x: number, y: number) => number)[];
+  pile: (Coat | { pieces: Drawn[] })[];
+  sheens: Sheen[];
+  standing: Drawn[];
+  bareMatte: number;
+}
+
+/** What of the pile shows: coloured coats and inlays in order, the finish, and what stands out of it. */
+function sceneOf(field: NailField, product: (id: string) => Product): Scene {
+  const places: Scene['places'] = [];
+  const index = new Map<string, number>();
+  const placeOf = (film: Film) => {
+    const key = JSON.stringify(film.place);
+    if (!index.has(key)) {
+      index.set(key, places.length);
+      places.push(areaOf(field.frame, film.place).distance_mm);
+    }
+    return index.get(key)!;
+  };
+  const scene: Scene = { places, pile: [], sheens: [], standing: [], bareMatte: field.films.length === 0 ? 0.6 : 0 };
+  for (const film of field.films) {
+    if (film.pieces) {
+      const drawn = film.pieces.map(drawPiece);
+      const inlaid = drawn.filter((one) => one.piece.kind === 'inlay');
+      if (inlaid.length > 0) scene.pile.push({ pieces: inlaid });
+      scene.standing.push(...drawn.filter((one) => one.piece.kind !== 'inlay'));
+      continue;
+    }
+    const made = film.product ? product(film.product) : undefined;
+    if (film.paint) {
+      scene.pile.push({
+        place: placeOf(film),
+        pigmentAt: pigmentAlong(film, field.frame, product),
+        t_um: film.t_um.reduce((most, t) => Math.max(most, t), 0),
+        metallic: made?.effect === 'metallic',
+      });
+    }
+    scene.sheens.push({ place: placeOf(film), matte: made?.family === 'top-matte' });
+  }
+  return scene;
+}
+
+function coat(ground: Triple, layer: Layer, share: number): Triple {
+  return [
+    ground[0] + share * (overChannel(layer.R[0], layer.T[0], ground[0]) - ground[0]),
+    ground[1] + share * (overChannel(layer.R[1], layer.T[1], ground[1]) - ground[1]),
+    ground[2] + share * (overChannel(layer.R[2], layer.T[2], ground[2]) - ground[2]),
+  ];
+}
+
+interface Spot {
+  /** −1 … 1 over the curve. */
+  across: number;
+  /** 0 cuticle … 1 tip. */
+  along: number;
+  /** mm to the outline. */
+  d: number;
+  matte: number;
+  glint: number;
+  x: number;
+  y: number;
+}
+
+/** A window to the upper left: a long soft streak on gloss, a wide veil on matte, shade towards the sidewalls. */
+function lit(colour: Triple, spot: Spot): Triple {
+  const { across, along, d, matte, glint } = spot;
+  const side = Math.abs(across) ** 3;
+  const shade = 1.04 - 0.34 * side - 0.1 * across - 0.16 * Math.max(0, 0.16 - along) - 0.1 * Math.max(0, along - 0.75);
+  const rim = d < 0.35 ? 1 - 0.2 * (1 - Math.max(0, d) / 0.35) : 1;
+  let out = times(colour, shade * rim);
+  if (glint > 0) {
+    const grain = 0.8 + 0.55 * noise(spot.x * 11, spot.y * 11) + 0.5 * Math.exp(-(((across + 0.2) / 0.35) ** 2));
+    out = mix(out, times(out, grain), glint);
+  }
+  // The streak narrows towards both ends and follows the side of the nail.
+  const ends = band(along, 0.12, 0.3, 0.66, 0.9);
+  const bow = -0.46 + 0.1 * (along - 0.5) ** 2;
+  const streak = ends * Math.exp(-(((across - bow) / (0.085 + 0.05 * ends)) ** 2)) * 0.62;
+  const back = band(along, 0.25, 0.5, 0.7, 0.95) * Math.exp(-(((across - 0.68) / 0.09) ** 2)) * 0.13;
+  const crown = band(along, 0.02, 0.06, 0.09, 0.16) * Math.exp(-((across / 0.45) ** 2)) * 0.14;
+  const gloss = (streak + back + crown) * (1 - matte);
+  const veil = matte * (0.012 + 0.055 * Math.exp(-(((across + 0.3) / 0.5) ** 2)) * band(along, 0, 0.3, 0.7, 1.05));
+  return mix(out, [1, 0.985, 0.96], Math.min(0.9, gloss + veil));
+}
+
+/** 0 below a, 1 from b to c, 0 beyond d; soft between. */
+function band(t: number, a: number, b: number, c: number, d: number): number {
+  const up = clamp01((t - a) / (b - a));
+  const down = clamp01((d - t) / (d - c));
+  return up * up * (3 - 2 * up) * down * down * (3 - 2 * down);
+}
+
+function topmost(standing: readonly Drawn[], x: number, y: number, px_per_mm: number) {
+  for (let i = standing.length - 1; i >= 0; i -= 1) {
+    const drawn = standing[i]!;
+    if (Math.abs(x - drawn.piece.x_mm) > drawn.reach_mm || Math.abs(y - drawn.piece.y_mm) > drawn.reach_mm) continue;
+    const share = clamp01(0.5 + drawn.distance_mm(x, y) * px_per_mm);
+    if (share > 0) return { drawn, share };
+  }
+  return undefined;
+}
+
+/** What stands out throws a soft shadow down and to the right. */
+function shadowed(colour: Triple, standing: readonly Drawn[], x: number, y: number): Triple {
+  let dark = 0;
+  for (const drawn of standing) {
+    const off = Math.min(0.5, 0.18 + drawn.piece.height_mm * 0.15);
+    const reach = drawn.reach_mm + 1;
+    if (Math.abs(x - drawn.piece.x_mm) > reach || Math.abs(y - drawn.piece.y_mm) > reach) continue;
+    dark = Math.max(dark, clamp01(1 + drawn.distance_mm(x - off, y + off) / 0.45) * 0.5);
+  }
+  return dark > 0 ? times(colour, 1 - dark) : colour;
+}
+
+function clamp01(value: number): number {
+  return value < 0 ? 0 : value > 1 ? 1 : value;
+}
+
+/** Linear to sRGB bytes through a table: asked for at every pixel. */
+const ENCODED = Uint8Array.from({ length: 4097 }, (_, i) => {
+  const v = i / 4096;
+  return Math.round(255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055));
+});
+
+function encode(linear: number): number {
+  return ENCODED[Math.round(clamp01(linear) * 4096)]!;
+}

@@ -1,0 +1,60 @@
+import { techniqueOf } from '../craft/techniques';
+import { applyChange, type Change } from '../model/changes';
+import type { SetDocument } from '../model/document';
+import { planSitting, problemOf } from '../timing/sitting';
+import { NAILS } from '../model/names';
+import { planNail } from './nailPlan';
+
+/** A simplification, with what it would save. Every figure comes from planning the changed set. */
+export interface Shortening {
+  words: string;
+  saves_s: number;
+  change: Change;
+}
+
+/** What would shorten the sitting, most first. Only what saves at least half a minute is worth a word. */
+export function shorten(set: SetDocument): Shortening[] {
+  const now = total_s(set);
+  return candidates(set)
+    .flatMap(({ words, change }) => {
+      const next = applyChange(set, change);
+      if (!next.ok) return [];
+      return [{ words, change, saves_s: Math.round(now - total_s(next.value)) }];
+    })
+    .filter((one) => one.saves_s >= 30)
+    .sort((a, b) => b.saves_s - a.saves_s);
+}
+
+function total_s(set: SetDocument): number {
+  const works = NAILS.map((nail) => {
+    const plan = planNail(set, nail);
+    return { nail, operations: plan.compiled.operations, states: plan.nominal.states };
+  });
+  return planSitting(problemOf(set, works)).total_s;
+}
+
+function candidates(set: SetDocument): { words: string; change: Change }[] {
+  const out: { words: string; change: Change }[] = [];
+  if (set.practice.thumbs === 'apart') {
+    out.push({
+      words: 'Cure thumbs with the fingers, turned to the light',
+      change: { kind: 'practice', practice: { thumbs: 'with-fingers' } },
+    });
+  }
+  if (set.practice.stones === 'bedded') {
+    out.push({ words: 'Set stones in the wet top', change: { kind: 'practice', practice: { stones: 'wet-top' } } });
+  }
+  const worn = new Set(NAILS.map((nail) => set.nails[nail].look));
+  for (const look of set.looks) {
+    if (!worn.has(look.id)) continue;
+    for (const element of look.elements) {
+      // A look keeps at least one element that colours it.
+      if (look.elements.length === 1) continue;
+      out.push({
+        words: `${look.name} without its ${techniqueOf(element.kind).words.toLowerCase()}`,
+        change: { kind: 'remove-element', look: look.id, element: element.id },
+      });
+    }
+  }
+  return out;
+}

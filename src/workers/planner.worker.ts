@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { plannerApi } from './plannerApi';
+
+expose(plannerApi());
