@@ -1,0 +1,5 @@
+import { SetsView } from '@/ui/sets/SetsView';
+
+export default function Page() {
+  return <SetsView />;
+}

@@ -1,0 +1,5 @@
+import { CardView } from '@/ui/card/CardView';
+
+export default function Page() {
+  return <CardView />;
+}

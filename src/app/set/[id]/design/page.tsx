@@ -1,0 +1,5 @@
+import { DesignView } from '@/ui/design/DesignView';
+
+export default function Page() {
+  return <DesignView />;
+}

@@ -1,0 +1,5 @@
+import { LayersView } from '@/ui/layers/LayersView';
+
+export default function Page() {
+  return <LayersView />;
+}

@@ -1,0 +1,5 @@
+import { TimingView } from '@/ui/timing/TimingView';
+
+export default function Page() {
+  return <TimingView />;
+}

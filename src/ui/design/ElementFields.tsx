@@ -1,0 +1,154 @@
+'use client';
+import { ActionIcon, Button, ColorInput, NumberInput, Select, Switch } from '@mantine/core';
+import { IconPlus, IconX } from '@tabler/icons-react';
+import { readPath, writePath } from '@/core/craft/fieldPath';
+import type { Field } from '@/core/craft/technique';
+import { techniqueOf, type Element } from '@/core/craft/techniques';
+import type { SetDocument } from '@/core/model/document';
+import { useStudio, useStudioStore } from '../studio/studio';
+import classes from './DesignView.module.css';
+
+/** The editor of one element, made from the fields its technique declares. */
+export function ElementFields({ look, element }: { look: string; element: Element }) {
+  const store = useStudioStore();
+  const put = (next: unknown) => store.getState().change({ kind: 'put-element', look, element: next as Element });
+  return (
+    <div className={classes.fields}>
+      {techniqueOf(element.kind).fields.map((field) => (
+        <FieldInput
+          key={field.path}
+          field={field}
+          value={readPath(element, field.path)}
+          onChange={(value) => put(writePath(element, field.path, value))}
+        />
+      ))}
+    </div>
+  );
+}
+
+interface InputProps {
+  field: Field;
+  value: unknown;
+  onChange: (value: unknown) => void;
+}
+
+export function FieldInput({ field, value, onChange }: InputProps) {
+  const products = useStudio((s) => s.set.kit.products);
+  switch (field.kind) {
+    case 'number':
+      if (typeof value !== 'number') return null;
+      return (
+        <NumberInput
+          size="md"
+          label={field.words}
+          {...(field.unit ? { suffix: ` ${field.unit}` } : {})}
+          value={value}
+          min={field.min}
+          max={field.max}
+          step={field.step}
+          clampBehavior="strict"
+          onChange={(next) => typeof next === 'number' && onChange(next)}
+        />
+      );
+    case 'choice':
+      return (
+        <Select
+          size="md"
+          label={field.words}
+          allowDeselect={false}
+          data={field.choices.map((choice) => ({ value: String(choice.value), label: choice.words }))}
+          value={String(value)}
+          onChange={(next) => onChange(field.choices.find((choice) => String(choice.value) === next)?.value)}
+        />
+      );
+    case 'colour':
+      return (
+        <ColorInput size="md" label={field.words} value={String(value)} withEyeDropper={false} onChangeEnd={onChange} />
+      );
+    case 'product':
+      if (typeof value !== 'string') return null;
+      return (
+        <Select
+          size="md"
+          label={field.words}
+          allowDeselect={false}
+          searchable
+          data={products.filter((p) => field.families.includes(p.family)).map((p) => ({ value: p.id, label: p.name }))}
+          leftSection={<Dot products={products} id={value} />}
+          renderOption={({ option }) => (
+            <>
+              <Dot products={products} id={option.value} />
+              <span style={{ marginLeft: 10 }}>{option.label}</span>
+            </>
+          )}
+          value={value}
+          onChange={(next) => next && onChange(next)}
+        />
+      );
+    case 'switch':
+      return (
+        <Switch
+          size="md"
+          label={field.words}
+          checked={value === true}
+          onChange={(event) => onChange(event.currentTarget.checked)}
+          styles={{ body: { minHeight: 44, alignItems: 'center' } }}
+        />
+      );
+    case 'list':
+      return <ListInput field={field} value={value} onChange={onChange} />;
+  }
+}
+
+function Dot({ products, id }: { products: SetDocument['kit']['products']; id: string }) {
+  const colour = products.find((product) => product.id === id)?.colour;
+  return (
+    <span
+      aria-hidden
+      style={{ display: 'inline-block', width: 18, height: 18, borderRadius: 9, background: colour, border: '1px solid var(--line)' }}
+    />
+  );
+}
+
+function ListInput({ field, value, onChange }: Omit<InputProps, 'field'> & { field: Extract<Field, { kind: 'list' }> }) {
+  const items = Array.isArray(value) ? (value as unknown[]) : [];
+  const replace = (index: number, item: unknown) => onChange(items.map((one, i) => (i === index ? item : one)));
+  const wide = field.item.length > 3;
+  return (
+    <fieldset className={classes.wide} style={{ border: 0, margin: 0, padding: 0 }}>
+      <legend style={{ fontWeight: 600, padding: 0, marginBottom: 4 }}>{field.words}</legend>
+      {items.map((item, index) => (
+        <div key={index} className={wide ? classes.pieceItem : classes.listItem}>
+          {field.item.map((inner) => (
+            <div key={inner.path} style={{ flex: inner.kind === 'number' ? '0 0 90px' : 1, minWidth: 0 }}>
+              <FieldInput
+                field={wide || index === 0 ? inner : { ...inner, words: `${inner.words} ${index + 1}` }}
+                value={readPath(item, inner.path)}
+                onChange={(next) => replace(index, writePath(item, inner.path, next))}
+              />
+            </div>
+          ))}
+          <ActionIcon
+            size={44}
+            variant="subtle"
+            color="gray"
+            aria-label={`Take out ${index + 1}`}
+            disabled={items.length <= field.min}
+            onClick={() => onChange(items.filter((_, i) => i !== index))}
+          >
+            <IconX size={18} />
+          </ActionIcon>
+        </div>
+      ))}
+      <Button
+        variant="default"
+        h={44}
+        leftSection={<IconPlus size={18} />}
+        disabled={items.length >= field.max}
+        onClick={() => onChange([...items, field.fresh ?? items[items.length - 1]])}
+      >
+        One more
+      </Button>
+    </fieldset>
+  );
+}

@@ -1,0 +1,167 @@
+'use client';
+import { ActionIcon, Button, Menu } from '@mantine/core';
+import { IconArrowDown, IconArrowUp, IconDots, IconPlus, IconTrash } from '@tabler/icons-react';
+import { TECHNIQUES, techniqueOf, type Element } from '@/core/craft/techniques';
+import type { Look, SetDocument } from '@/core/model/document';
+import { useStudio, useStudioStore } from '../studio/studio';
+import { ElementFields } from './ElementFields';
+import { freeId, freshProducts } from './fresh';
+import classes from './DesignView.module.css';
+
+/** The open look: its elements from the top down, and the options of the open one. */
+export function LookEditor() {
+  const look = useStudio((s) => s.set.looks.find((one) => one.id === s.openLook) ?? s.set.looks[0]);
+  if (!look) {
+    return (
+      <section className={classes.editor} aria-label="Open look">
+        <p>Make a look first.</p>
+      </section>
+    );
+  }
+  return <OpenLook key={look.id} look={look} />;
+}
+
+function OpenLook({ look }: { look: Look }) {
+  const set = useStudio((s) => s.set);
+  const selected = useStudio((s) => s.selected);
+  const openElement = useStudio((s) => s.openElement);
+  const store = useStudioStore();
+  const { change } = store.getState();
+  const element = look.elements.find((one) => one.id === openElement) ?? look.elements[0];
+  const open = (id: string) => store.setState({ openElement: id });
+
+  function add(kind: string) {
+    const id = freeId(kind, [...look.elements, { id: 'top' }, { id: 'prep' }, { id: 'build' }, { id: 'care' }, { id: 'own' }]);
+    if (change({ kind: 'put-element', look: look.id, element: techniqueOf(kind).fresh(id, freshProducts(set)) })) open(id);
+  }
+
+  return (
+    <section className={classes.editor} aria-label="Open look">
+      <div className={classes.lookBar}>
+        <input
+          className={classes.lookTitle}
+          aria-label="Name of this look"
+          defaultValue={look.name}
+          onBlur={(event) => {
+            const name = event.target.value.trim().slice(0, 120);
+            if (name && name !== look.name) change({ kind: 'put-look', look: { ...look, name } });
+          }}
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        />
+        <Button
+          h={44}
+          variant="default"
+          disabled={selected.length === 0}
+          onClick={() => change({ kind: 'wear', nails: selected, look: look.id })}
+        >
+          Put on {selected.length === 1 ? 'this nail' : `${selected.length} nails`}
+        </Button>
+        <Menu position="bottom-end">
+          <Menu.Target>
+            <ActionIcon size={44} variant="subtle" color="gray" aria-label="More for this look">
+              <IconDots size={20} />
+            </ActionIcon>
+          </Menu.Target>
+          <Menu.Dropdown>
+            <Menu.Item
+              color="red"
+              onClick={() => {
+                if (change({ kind: 'remove-look', look: look.id })) {
+                  store.setState({ openLook: store.getState().set.looks[0]?.id, openElement: undefined });
+                }
+              }}
+            >
+              Remove this look
+            </Menu.Item>
+          </Menu.Dropdown>
+        </Menu>
+      </div>
+      <div className={classes.parts}>
+        <div style={{ minHeight: 0, overflowY: 'auto' }}>
+          <p className={classes.top} style={{ margin: 0 }}>
+            top
+          </p>
+          <ul className={classes.elements} aria-label="Elements, top first">
+            {[...look.elements].reverse().map((one) => (
+              <li key={one.id}>
+                <button
+                  type="button"
+                  className={classes.element}
+                  data-open={one.id === element?.id || undefined}
+                  data-testid={`element-${one.id}`}
+                  onClick={() => open(one.id)}
+                >
+                  <span className={classes.elementKind}>{techniqueOf(one.kind).words}</span>
+                  <span className={classes.elementSays}>{says(one, set)}</span>
+                </button>
+              </li>
+            ))}
+          </ul>
+          <Menu position="top-start">
+            <Menu.Target>
+              <Button variant="default" h={44} leftSection={<IconPlus size={18} />}>
+                Add
+              </Button>
+            </Menu.Target>
+            <Menu.Dropdown>
+              {TECHNIQUES.map((technique) => (
+                <Menu.Item key={technique.kind} onClick={() => add(technique.kind)} maw={340}>
+                  <strong>{technique.words}</strong>
+                  <br />
+                  <span style={{ color: 'var(--soft)' }}>{technique.blurb}</span>
+                </Menu.Item>
+              ))}
+            </Menu.Dropdown>
+          </Menu>
+        </div>
+        {element && (
+          <div className={classes.options} key={element.id}>
+            <p className={classes.blurb}>{techniqueOf(element.kind).blurb}</p>
+            <ElementFields look={look.id} element={element} />
+            <div className={classes.actions}>
+              <Button
+                variant="default"
+                h={44}
+                leftSection={<IconArrowUp size={18} />}
+                disabled={look.elements.indexOf(element) === look.elements.length - 1}
+                onClick={() =>
+                  change({ kind: 'move-element', look: look.id, element: element.id, to: look.elements.indexOf(element) + 1 })
+                }
+              >
+                Up
+              </Button>
+              <Button
+                variant="default"
+                h={44}
+                leftSection={<IconArrowDown size={18} />}
+                disabled={look.elements.indexOf(element) === 0}
+                onClick={() =>
+                  change({ kind: 'move-element', look: look.id, element: element.id, to: look.elements.indexOf(element) - 1 })
+                }
+              >
+                Down
+              </Button>
+              <Button
+                variant="default"
+                h={44}
+                leftSection={<IconTrash size={18} />}
+                onClick={() => change({ kind: 'remove-element', look: look.id, element: element.id })}
+              >
+                Take out
+              </Button>
+            </div>
+          </div>
+        )}
+      </div>
+    </section>
+  );
+}
+
+/** What an element says of itself in the list: the names of its products. */
+function says(element: Element, set: SetDocument): string {
+  const names = techniqueOf(element.kind)
+    .products(element)
+    .map((id) => set.kit.products.find((product) => product.id === id)?.name ?? id);
+  if (names.length > 0) return names.join(', ');
+  return element.id.replace(/-/g, ' ');
+}

@@ -1,0 +1,75 @@
+'use client';
+import { Button } from '@mantine/core';
+import { useDraggable } from '@dnd-kit/core';
+import { IconPlus } from '@tabler/icons-react';
+import { techniqueOf } from '@/core/craft/techniques';
+import type { Look } from '@/core/model/document';
+import { NailCanvas } from '../kit/NailCanvas';
+import { usePreview } from '../kit/usePictures';
+import { useStudio, useStudioStore } from '../studio/studio';
+import { freshProducts, freeId } from './fresh';
+import classes from './DesignView.module.css';
+
+const PX_PER_MM = 3.6;
+const KEYS = 'abcdefghijkl';
+
+/** The looks of this set as swatches, to drag or key onto nails. */
+export function LookTray() {
+  const looks = useStudio((s) => s.set.looks);
+  const store = useStudioStore();
+  function add() {
+    const { set, change } = store.getState();
+    const key = [...KEYS].find((one) => !set.looks.some((look) => look.key === one));
+    if (!key) return;
+    const id = freeId('look', set.looks);
+    const element = techniqueOf('colour').fresh('colour', freshProducts(set));
+    change({ kind: 'put-look', look: { id, name: 'New look', key, elements: [element] } });
+    store.setState({ openLook: id, openElement: 'colour' });
+  }
+  return (
+    <section className={classes.tray} aria-label="Looks">
+      <h2>Looks</h2>
+      <ul className={classes.looks}>
+        {looks.map((look) => (
+          <li key={look.id}>
+            <Swatch look={look} />
+          </li>
+        ))}
+      </ul>
+      <Button mt="sm" variant="default" h={44} leftSection={<IconPlus size={18} />} onClick={add} disabled={looks.length >= 12}>
+        New look
+      </Button>
+    </section>
+  );
+}
+
+/** A swatch: drag it onto a nail, or press its letter for the selected nails; a click opens it. */
+function Swatch({ look }: { look: Look }) {
+  const set = useStudio((s) => s.set);
+  const open = useStudio((s) => s.openLook === look.id);
+  const store = useStudioStore();
+  const { setNodeRef, listeners, attributes } = useDraggable({ id: look.id });
+  const trial = { ...set, nails: { ...set.nails, 'left-middle': { ...set.nails['left-middle'], look: look.id, changes: [] } } };
+  const mark = JSON.stringify([look, set.nails['left-middle'].build, set.builds, set.practice, set.kit.products, set.kit.roles]);
+  const picture = usePreview(trial, 'left-middle', PX_PER_MM * 2, mark);
+  return (
+    <button
+      ref={setNodeRef}
+      {...attributes}
+      {...listeners}
+      type="button"
+      className={classes.look}
+      data-open={open || undefined}
+      data-testid={`look-${look.id}`}
+      onClick={() => store.setState({ openLook: look.id, openElement: undefined })}
+    >
+      <span className={classes.swatch}>
+        <NailCanvas picture={picture} px_per_mm={PX_PER_MM} label="" />
+      </span>
+      <span className={classes.lookName}>
+        {look.name}
+        <span className={classes.lookKey}>{look.key.toUpperCase()}</span>
+      </span>
+    </button>
+  );
+}

@@ -1,0 +1,83 @@
+'use client';
+import { Select } from '@mantine/core';
+import type { Practice } from '@/core/model/practice';
+import { useStudio, useStudioStore } from '../studio/studio';
+
+interface School {
+  key: keyof Practice;
+  words: string;
+  choices: { value: string; label: string }[];
+}
+
+const SCHOOLS: readonly School[] = [
+  {
+    key: 'wearer',
+    words: 'Whose nails',
+    choices: [
+      { value: 'client', label: 'A client’s' },
+      { value: 'own', label: 'My own' },
+    ],
+  },
+  {
+    key: 'base',
+    words: 'Base before colour',
+    choices: [
+      { value: 'leave', label: 'Left tacky' },
+      { value: 'wipe', label: 'Wiped' },
+    ],
+  },
+  {
+    key: 'stones',
+    words: 'Stones',
+    choices: [
+      { value: 'wet-top', label: 'Set in wet top' },
+      { value: 'bedded', label: 'Bedded, top around' },
+    ],
+  },
+  {
+    key: 'thumbs',
+    words: 'Thumbs in the lamp',
+    choices: [
+      { value: 'apart', label: 'On their own' },
+      { value: 'with-fingers', label: 'With the fingers' },
+    ],
+  },
+  {
+    key: 'stronger_hand',
+    words: 'Stronger hand',
+    choices: [
+      { value: 'right', label: 'Right' },
+      { value: 'left', label: 'Left' },
+    ],
+  },
+  {
+    key: 'hands',
+    words: 'The two hands',
+    choices: [
+      { value: 'alike', label: 'Alike' },
+      { value: 'differ', label: 'Differ on purpose' },
+    ],
+  },
+];
+
+/** The artist's schools: choices the trade disagrees about. */
+export function PracticeFields() {
+  const practice = useStudio((s) => s.set.practice);
+  const store = useStudioStore();
+  return (
+    <fieldset style={{ border: 0, padding: 0, margin: '8px 0 0', display: 'grid', gap: 8 }}>
+      <legend style={{ fontFamily: 'var(--serif)', fontSize: 19, fontWeight: 600, padding: 0, marginBottom: 6 }}>How I work</legend>
+      {SCHOOLS.map((school) => (
+        <Select
+          key={school.key}
+          size="md"
+          label={school.words}
+          allowDeselect={false}
+          data={school.choices}
+          value={practice[school.key]}
+          onChange={(next) => next && store.getState().change({ kind: 'practice', practice: { [school.key]: next } })}
+        />
+      ))}
+    </fieldset>
+  );
+}

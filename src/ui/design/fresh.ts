@@ -1,0 +1,18 @@
+import type { FreshProducts } from '@/core/craft/technique';
+import type { SetDocument } from '@/core/model/document';
+
+/** Products of the kit that a new element starts with. */
+export function freshProducts(set: SetDocument): FreshProducts {
+  const colours = set.kit.products.filter((product) => product.family === 'gel-colour');
+  const liner = set.kit.products.find((product) => product.family === 'liner-gel');
+  const colour = colours[0]?.id ?? set.kit.roles.base;
+  const second = colours[1]?.id ?? colour;
+  return { colour, second, liner: liner?.id ?? second };
+}
+
+/** `name`, `name-2`, … whichever is free among the items. */
+export function freeId(name: string, items: readonly { id: string }[]): string {
+  let id = name;
+  for (let n = 2; items.some((item) => item.id === id); n += 1) id = `${name}-${n}`;
+  return id;
+}

@@ -1,0 +1,32 @@
+'use client';
+import { useEffect, useRef } from 'react';
+import type { NailPicture } from '@/core/picture/nailPicture';
+
+interface Props {
+  picture: NailPicture | undefined;
+  /** Shown size, in CSS px a mm; the picture itself may be finer. */
+  px_per_mm: number;
+  label: string;
+}
+
+/** A nail's picture at its true proportions. */
+export function NailCanvas({ picture, px_per_mm, label }: Props) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const context = canvas.current?.getContext('2d');
+    if (!picture || !context) return;
+    context.putImageData(new ImageData(picture.data, picture.width, picture.height), 0, 0);
+    performance.mark('nail-drawn');
+  }, [picture]);
+  const scale = picture ? px_per_mm / picture.px_per_mm : 0;
+  return (
+    <canvas
+      ref={canvas}
+      role="img"
+      aria-label={label}
+      width={picture?.width ?? 1}
+      height={picture?.height ?? 1}
+      style={{ width: (picture?.width ?? 1) * scale, height: (picture?.height ?? 1) * scale, display: 'block' }}
+    />
+  );
+}

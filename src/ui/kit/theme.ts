@@ -1,0 +1,23 @@
+'use client';
+import { createTheme, type MantineColorsTuple } from '@mantine/core';
+
+/** One deep lacquer accent. */
+const lacquer: MantineColorsTuple = [
+  '#fbeeee', '#f0d6d7', '#e0a9ac', '#d07a80', '#bf535b', '#a63a44', '#8a2532', '#741c28', '#5d131f', '#450b15',
+];
+/** Kept for light and curing, and for nothing else. */
+const cure: MantineColorsTuple = [
+  '#f3effb', '#e2d9f3', '#c3b0e6', '#a486d9', '#8863cd', '#7449c3', '#6539ae', '#552f94', '#462579', '#361a60',
+];
+
+export const theme = createTheme({
+  primaryColor: 'lacquer',
+  primaryShade: { light: 6, dark: 4 },
+  colors: { lacquer, cure },
+  fontFamily: "'Source Sans 3 Variable', 'Source Sans 3', sans-serif",
+  headings: { fontFamily: "'Brygada 1918 Variable', 'Brygada 1918', serif", fontWeight: '600' },
+  defaultRadius: 'sm',
+  cursorType: 'pointer',
+  autoContrast: true,
+  respectReducedMotion: true,
+});

@@ -1,0 +1,37 @@
+import type { Finding, Severity } from '@/core/plan/finding';
+
+/** Each severity has a word and a mark, so that colour never speaks alone. */
+export const SEVERITY: Record<Severity, { word: string; mark: string; variable: string }> = {
+  stop: { word: 'Stop', mark: '■', variable: 'var(--stop)' },
+  warn: { word: 'Look', mark: '▲', variable: 'var(--warn)' },
+  note: { word: 'Note', mark: '●', variable: 'var(--note)' },
+};
+
+export function countWords(findings: readonly Finding[]): string {
+  const stops = findings.filter((finding) => finding.severity === 'stop').length;
+  const warns = findings.filter((finding) => finding.severity === 'warn').length;
+  if (stops === 0 && warns === 0) return 'Nothing stops it';
+  const parts = [];
+  if (stops > 0) parts.push(`${stops} ${stops === 1 ? 'stop' : 'stops'}`);
+  if (warns > 0) parts.push(`${warns} to look at`);
+  return parts.join(', ');
+}
+
+/** "1 h 18 min", "45 min", "40 s". */
+export function timeWords(seconds: number): string {
+  if (seconds < 90) return `${Math.round(seconds)} s`;
+  const minutes = Math.round(seconds / 60);
+  if (minutes < 60) return `${minutes} min`;
+  const rest = minutes % 60;
+  return rest === 0 ? `${Math.floor(minutes / 60)} h` : `${Math.floor(minutes / 60)} h ${rest} min`;
+}
+
+/** "1:04:10", for a clock along the sitting. */
+export function clockWords(seconds: number): string {
+  const whole = Math.round(seconds);
+  const h = Math.floor(whole / 3600);
+  const m = Math.floor((whole % 3600) / 60);
+  const s = whole % 60;
+  const two = (n: number) => String(n).padStart(2, '0');
+  return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`;
+}

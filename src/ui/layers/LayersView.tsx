@@ -1,0 +1,120 @@
+'use client';
+import { Slider } from '@mantine/core';
+import { useEffect, useState } from 'react';
+import { NAILS, nailKey, nailWords } from '@/core/model/names';
+import type { Operation } from '@/core/plan/operation';
+import type { Stage } from '@/workers/plannerApi';
+import { getPlanner } from '@/workers/planner';
+import { FindingNote } from '../kit/FindingNote';
+import { NailCanvas } from '../kit/NailCanvas';
+import { SEVERITY } from '../kit/words';
+import { useStudio, useStudioStore } from '../studio/studio';
+import { SectionDrawing } from './SectionDrawing';
+import { StepDetail } from './StepDetail';
+import { StepStrip } from './StepStrip';
+import classes from './LayersView.module.css';
+
+const PX_PER_MM = 9;
+const NO_OPERATIONS: readonly Operation[] = [];
+
+/** In what order, and why? One nail's operations, its columns, and what is found. */
+export function LayersView() {
+  const focus = useStudio((s) => s.focus);
+  const plan = useStudio((s) => s.plan);
+  const mark = useStudio((s) => s.marks[s.focus]);
+  const store = useStudioStore();
+  const operations = plan?.operations[focus] ?? NO_OPERATIONS;
+  const [at, setAt] = useState<{ nail: string; id: string | undefined }>({ nail: focus, id: undefined });
+  const chosen = at.nail === focus ? operations.findIndex((one) => one.id === at.id) : -1;
+  const done = chosen >= 0 ? chosen + 1 : operations.length;
+  const [stage, setStage] = useState<Stage>();
+
+  useEffect(() => {
+    if (!mark || operations.length === 0) return undefined;
+    let stale = false;
+    void getPlanner()
+      .stage(focus, done, PX_PER_MM * 2)
+      .then((made) => {
+        if (!stale) setStage(made);
+      });
+    return () => {
+      stale = true;
+    };
+  }, [focus, mark, done, operations.length]);
+
+  const findings = plan?.findings.filter((finding) => finding.nail === focus) ?? [];
+  const current = operations[done - 1];
+  const choose = (index: number) => setAt({ nail: focus, id: operations[index]?.id });
+
+  return (
+    <div className={classes.view}>
+      <nav className={classes.nails} aria-label="Nails">
+        {NAILS.map((name) => {
+          const worst = plan?.findings.find((finding) => finding.nail === name && finding.severity !== 'note')?.severity;
+          return (
+            <button
+              key={name}
+              type="button"
+              aria-pressed={name === focus}
+              aria-label={nailWords(name)}
+              className={classes.nail}
+              onClick={() => store.getState().select([name])}
+            >
+              <b>{nailKey(name)}</b>
+              <span>{name.split('-')[1]}</span>
+              <span style={{ color: worst ? SEVERITY[worst].variable : undefined }} aria-hidden>
+                {worst ? SEVERITY[worst].mark : ' '}
+              </span>
+            </button>
+          );
+        })}
+      </nav>
+      <section className={classes.strip} aria-label="Steps">
+        <h2>
+          {nailWords(focus)} <small>{operations.length} steps, plate first</small>
+        </h2>
+        <StepStrip operations={operations} findings={findings} current={done - 1} onChoose={choose} />
+      </section>
+      <section className={classes.middle} aria-label="What is on the nail">
+        <div className={classes.drawings}>
+          <div className={classes.picture}>
+            <NailCanvas picture={stage?.picture} px_per_mm={PX_PER_MM} label={`${nailWords(focus)} after step ${done}`} />
+          </div>
+          <div className={classes.sections}>
+            <SectionDrawing title="Cuticle to tip" section={stage?.lengthwise} width={350} />
+            <SectionDrawing title="Side to side, at the apex" section={stage?.crosswise} width={350} />
+          </div>
+        </div>
+        <div className={classes.play}>
+          <label id="play-label">After step {done} of {operations.length}</label>
+          <Slider
+            aria-labelledby="play-label"
+            min={1}
+            max={Math.max(1, operations.length)}
+            value={Math.max(1, done)}
+            onChange={(value) => choose(value - 1)}
+            label={null}
+            size="lg"
+            thumbSize={26}
+            thumbLabel="Steps played"
+          />
+        </div>
+        {current && (
+          <StepDetail operations={operations} index={done - 1} surface={plan?.surfaces[focus][done - 1] ?? ''} onChoose={choose} />
+        )}
+      </section>
+      <aside className={classes.findings} aria-label="Findings">
+        <h2>What is found</h2>
+        {findings.length === 0 ? (
+          <p className={classes.quiet}>Nothing. Every layer has what it needs under it.</p>
+        ) : (
+          findings.map((finding) => (
+            <div key={finding.id} onFocus={() => finding.operation && setAt({ nail: focus, id: finding.operation })}>
+              <FindingNote finding={finding} onFix={(one) => store.getState().change(one.fix!.change)} />
+            </div>
+          ))
+        )}
+      </aside>
+    </div>
+  );
+}

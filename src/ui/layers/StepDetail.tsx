@@ -1,0 +1,98 @@
+'use client';
+import { Button } from '@mantine/core';
+import { IconArrowDown, IconArrowUp } from '@tabler/icons-react';
+import { rowOf } from '@/core/craft/surfaces';
+import type { Operation } from '@/core/plan/operation';
+import { editsAbout, moveChange } from '@/core/plan/reorder';
+import { useStudio, useStudioStore } from '../studio/studio';
+import classes from './LayersView.module.css';
+
+interface Props {
+  operations: readonly Operation[];
+  index: number;
+  surface: string;
+  onChoose: (index: number) => void;
+}
+
+/** Why a step stands where it does, what it meets and leaves, and what can be done with it. */
+export function StepDetail({ operations, index, surface, onChoose }: Props) {
+  const operation = operations[index]!;
+  const edits = useStudio((s) => s.set.edits);
+  const { change } = useStudioStore().getState();
+  const said = editsAbout(edits, operation.id);
+  const skippedHere = edits.filter((edit) => edit.kind === 'skip' && edit.a.startsWith(`${operation.nail}/`));
+  const move = (to: number) => {
+    const moved = moveChange(operations, index, to, edits);
+    if (moved) change(moved);
+  };
+  return (
+    <article className={classes.detail}>
+      <h3>{operation.words}</h3>
+      <p>{operation.reason}</p>
+      {operation.caution && <p className={classes.caution}>Caution: {operation.caution} Follow the product, your local code and your licence.</p>}
+      <dl>
+        <dt>Wants</dt>
+        <dd>{rowOf(operation.verb).wants}</dd>
+        <dt>Leaves</dt>
+        <dd>{surface}</dd>
+        {operation.deposit && 't_um' in operation.deposit && (
+          <>
+            <dt>Thickness</dt>
+            <dd>{Math.round(operation.deposit.t_um)} µm</dd>
+          </>
+        )}
+        {operation.lamp && (
+          <>
+            <dt>Lamp</dt>
+            <dd>
+              {operation.lamp.mode === 'cure' ? 'cure' : 'flash'}, {operation.lamp.seconds} s
+            </dd>
+          </>
+        )}
+      </dl>
+      <div className={classes.actions}>
+        <Button variant="default" h={44} leftSection={<IconArrowUp size={18} />} disabled={index === 0} onClick={() => move(index - 1)}>
+          Earlier
+        </Button>
+        <Button
+          variant="default"
+          h={44}
+          leftSection={<IconArrowDown size={18} />}
+          disabled={index === operations.length - 1}
+          onClick={() => move(index + 1)}
+        >
+          Later
+        </Button>
+        <Button
+          variant="default"
+          h={44}
+          onClick={() => {
+            change({ kind: 'add-edit', edit: { kind: 'skip', a: operation.id } });
+            onChoose(Math.max(0, index - 1));
+          }}
+        >
+          Leave it out
+        </Button>
+        {said.length > 0 && (
+          <Button
+            variant="default"
+            h={44}
+            onClick={() => change({ kind: 'many', changes: said.map((edit) => ({ kind: 'remove-edit' as const, edit })) })}
+          >
+            Back to the craft’s order
+          </Button>
+        )}
+        {skippedHere.map((edit) => (
+          <Button
+            key={JSON.stringify(edit)}
+            variant="default"
+            h={44}
+            onClick={() => change({ kind: 'remove-edit', edit })}
+          >
+            Bring back {edit.kind === 'skip' ? edit.a.split('/').slice(1).join(' ').replace(/#1$/, '').replace('-', ' ') : ''}
+          </Button>
+        ))}
+      </div>
+    </article>
+  );
+}

@@ -1,0 +1,173 @@
+'use client';
+import { ActionIcon, Button, Menu, TextInput } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { IconDots, IconFolderOpen, IconPlus, IconSearch } from '@tabler/icons-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState } from 'react';
+import { MAX_FILE_BYTES, parseSetText, tooLarge, writeSetText } from '@/core/model/parse';
+import { faultLine, type Fault } from '@/core/model/result';
+import { NAILS } from '@/core/model/names';
+import type { StoredSet } from '@/data/database';
+import { addNewSet, addSet, putBack, removeSet, restoreDemo, seedOnce, watchSets } from '@/data/sets';
+import { downloadText } from '../kit/download';
+import { SchemeButton } from '../studio/SetBar';
+import { LittleHands } from './LittleHands';
+import classes from './SetsView.module.css';
+
+/** Which one? Every set as a little pair of hands drawn from its real plan. */
+export function SetsView() {
+  const [sets, setSets] = useState<StoredSet[]>();
+  const [search, setSearch] = useState('');
+  const [faults, setFaults] = useState<{ file: string; list: Fault[] }>();
+  const input = useRef<HTMLInputElement>(null);
+  const router = useRouter();
+
+  useEffect(() => {
+    let stop: (() => void) | undefined;
+    let gone = false;
+    const fail = (error: unknown) =>
+      setFaults({ file: 'This browser’s store', list: [{ path: '', message: String(error) }] });
+    seedOnce().then(() => {
+      if (!gone) stop = watchSets(setSets, fail);
+    }, fail);
+    return () => {
+      gone = true;
+      stop?.();
+    };
+  }, []);
+
+  async function open(file: File) {
+    const text = file.size > MAX_FILE_BYTES ? undefined : await file.text();
+    const parsed = text === undefined ? undefined : parseSetText(text);
+    if (!parsed?.ok) {
+      setFaults({ file: file.name, list: parsed?.faults ?? [{ path: '', message: tooLarge(file.size) }] });
+      return;
+    }
+    setFaults(undefined);
+    router.push(`/set/${await addSet(parsed.value)}/design`);
+  }
+
+  async function remove(stored: StoredSet) {
+    await removeSet(stored.id);
+    notifications.show({
+      message: (
+        <>
+          “{stored.title}” is removed.{' '}
+          <Button variant="default" size="compact-md" onClick={() => void putBack(stored)}>
+            Put it back
+          </Button>
+        </>
+      ),
+    });
+  }
+
+  const wanted = search.trim().toLowerCase();
+  const shown = sets?.filter((one) => `${one.title} ${one.document.note}`.toLowerCase().includes(wanted));
+
+  return (
+    <main className={classes.page}>
+      <header className={classes.head}>
+        <div>
+          <h1 className={classes.name}>Merry Lacquer</h1>
+          <p className={classes.line}>Plan ten nails before the lamp is warm.</p>
+        </div>
+        <span className={classes.grow} />
+        <TextInput
+          aria-label="Search sets"
+          placeholder="Search"
+          leftSection={<IconSearch size={18} />}
+          size="md"
+          w={200}
+          value={search}
+          onChange={(event) => setSearch(event.currentTarget.value)}
+        />
+        <Button h={44} leftSection={<IconPlus size={18} />} onClick={async () => router.push(`/set/${await addNewSet()}/design`)}>
+          New set
+        </Button>
+        <Button h={44} variant="default" leftSection={<IconFolderOpen size={18} />} onClick={() => input.current?.click()}>
+          Open file
+        </Button>
+        <input
+          ref={input}
+          type="file"
+          accept=".json,application/json"
+          aria-label="Set file"
+          hidden
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = '';
+            if (file) void open(file);
+          }}
+        />
+        <Menu>
+          <Menu.Target>
+            <ActionIcon size={44} variant="subtle" color="gray" aria-label="More">
+              <IconDots size={22} />
+            </ActionIcon>
+          </Menu.Target>
+          <Menu.Dropdown>
+            <Menu.Item onClick={() => void restoreDemo()}>Restore the demo sets</Menu.Item>
+          </Menu.Dropdown>
+        </Menu>
+        <SchemeButton />
+      </header>
+
+      {faults && (
+        <section className={classes.faults} role="alert">
+          <h2>{faults.file} could not be opened</h2>
+          <ul>
+            {faults.list.map((fault) => (
+              <li key={`${fault.path}${fault.message}`}>{faultLine(fault)}</li>
+            ))}
+          </ul>
+          <p>Nothing that is stored here was touched.</p>
+          <Button variant="default" h={44} onClick={() => setFaults(undefined)}>
+            All right
+          </Button>
+        </section>
+      )}
+
+      {shown?.length === 0 && (
+        <p className={classes.none}>
+          {wanted ? `No set says “${search}”.` : 'No sets yet: make a new one, or restore the demo sets from the menu.'}
+        </p>
+      )}
+      <ul className={classes.list}>
+        {shown?.map((stored) => (
+          <li key={stored.id} className={classes.item}>
+            <Link href={`/set/${stored.id}/design`} className={classes.open}>
+              <LittleHands set={stored.document} revision={stored.revision} />
+              <h2>{stored.title}</h2>
+              <p className={classes.about}>{stored.document.note || looksWords(stored)}</p>
+            </Link>
+            <Menu position="bottom-end">
+              <Menu.Target>
+                <ActionIcon size={44} variant="subtle" color="gray" aria-label={`More for ${stored.title}`} className={classes.more}>
+                  <IconDots size={20} />
+                </ActionIcon>
+              </Menu.Target>
+              <Menu.Dropdown>
+                <Menu.Item onClick={() => void addSet({ ...stored.document, title: `${stored.title} (copy)`.slice(0, 120) })}>
+                  Make a copy
+                </Menu.Item>
+                <Menu.Item onClick={() => downloadText(`${stored.id}.lacquer.json`, writeSetText(stored.document))}>
+                  Export
+                </Menu.Item>
+                <Menu.Item color="red" onClick={() => void remove(stored)}>
+                  Remove
+                </Menu.Item>
+              </Menu.Dropdown>
+            </Menu>
+          </li>
+        ))}
+      </ul>
+    </main>
+  );
+}
+
+function looksWords({ document }: StoredSet): string {
+  const worn = new Set(NAILS.map((nail) => document.nails[nail].look));
+  const names = document.looks.filter((look) => worn.has(look.id)).map((look) => look.name);
+  return names.length > 0 ? names.join(', ') : 'No look on any nail yet';
+}

@@ -1,0 +1,33 @@
+'use client';
+import { Modal, Table } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
+
+const KEYS = [
+  ['1 – 5', 'left hand, little finger to thumb'],
+  ['6 – 0', 'right hand, thumb to little finger'],
+  ['Shift 1 – 0', 'add the nail to the selection'],
+  ['A – L', 'put the look with that letter on the selected nails'],
+  ['M', 'mirror the hand of the selected nail to the other hand'],
+  ['← →', 'the nail beside'],
+  ['Ctrl Z, Ctrl Y', 'undo, redo'],
+  ['Alt ↑ ↓', 'in Layers: move the step you are on'],
+  ['?', 'this list'],
+] as const;
+
+export function KeysHelp({ opened, onClose, onOpen }: { opened: boolean; onClose: () => void; onOpen: () => void }) {
+  useHotkeys([['shift+?', onOpen]], ['INPUT', 'TEXTAREA', 'SELECT'], false);
+  return (
+    <Modal opened={opened} onClose={onClose} title="Keys" centered size="lg">
+      <Table>
+        <Table.Tbody>
+          {KEYS.map(([keys, words]) => (
+            <Table.Tr key={keys}>
+              <Table.Td style={{ whiteSpace: 'nowrap', fontWeight: 600 }}>{keys}</Table.Td>
+              <Table.Td>{words}</Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+    </Modal>
+  );
+}

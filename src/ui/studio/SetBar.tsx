@@ -1,0 +1,128 @@
+'use client';
+import { ActionIcon, Button, Tooltip, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
+import {
+  IconArrowBackUp,
+  IconArrowForwardUp,
+  IconDownload,
+  IconHelp,
+  IconMoon,
+  IconSun,
+} from '@tabler/icons-react';
+import { useEffect, useState } from 'react';
+import { writeSetText } from '@/core/model/parse';
+import { downloadText } from '../kit/download';
+import { countWords, timeWords } from '../kit/words';
+import { KeysHelp } from './KeysHelp';
+import { useStudio, useUndo } from './studio';
+import classes from './SetBar.module.css';
+
+const SAVING_WORDS = {
+  saved: 'Saved',
+  saving: 'Saving …',
+  conflict: 'Waits for your choice',
+  failed: 'Not saved: export it to keep it',
+} as const;
+
+/** The bar over every view: title, what is found, how long, undo and redo, export. */
+export function SetBar() {
+  const set = useStudio((s) => s.set);
+  const plan = useStudio((s) => s.plan);
+  const saving = useStudio((s) => s.saving);
+  const planned_ms = useStudio((s) => s.planned_ms);
+  const undo = useUndo((s) => s.undo);
+  const redo = useUndo((s) => s.redo);
+  const canUndo = useUndo((s) => s.pastStates.length > 0);
+  const canRedo = useUndo((s) => s.futureStates.length > 0);
+  const [help, setHelp] = useState(false);
+
+  return (
+    <header className={classes.bar}>
+      <Title />
+      <span className={classes.saving} role="status">
+        {SAVING_WORDS[saving]}
+      </span>
+      <span className={classes.grow} />
+      {plan && (
+        <span className={classes.sum} data-testid="plan-sum" data-planned-ms={planned_ms}>
+          {timeWords(plan.sitting.total_s)} · {countWords(plan.findings)}
+        </span>
+      )}
+      <Tooltip label="Undo (Ctrl Z)">
+        <ActionIcon size={44} variant="subtle" color="gray" aria-label="Undo" disabled={!canUndo} onClick={() => undo()}>
+          <IconArrowBackUp size={22} />
+        </ActionIcon>
+      </Tooltip>
+      <Tooltip label="Redo (Ctrl Y)">
+        <ActionIcon size={44} variant="subtle" color="gray" aria-label="Redo" disabled={!canRedo} onClick={() => redo()}>
+          <IconArrowForwardUp size={22} />
+        </ActionIcon>
+      </Tooltip>
+      <Button
+        variant="default"
+        h={44}
+        leftSection={<IconDownload size={18} />}
+        onClick={() => downloadText(`${set.id}.lacquer.json`, writeSetText(set))}
+      >
+        Export
+      </Button>
+      <SchemeButton />
+      <Tooltip label="Keys (?)">
+        <ActionIcon size={44} variant="subtle" color="gray" aria-label="Keys" onClick={() => setHelp(true)}>
+          <IconHelp size={22} />
+        </ActionIcon>
+      </Tooltip>
+      <KeysHelp opened={help} onClose={() => setHelp(false)} onOpen={() => setHelp(true)} />
+    </header>
+  );
+}
+
+function Title() {
+  const title = useStudio((s) => s.set.title);
+  const change = useStudio((s) => s.change);
+  const [draft, setDraft] = useState(title);
+  const [shown, setShown] = useState(title);
+  if (shown !== title) {
+    setShown(title);
+    setDraft(title);
+  }
+  const commit = () => {
+    const words = draft.trim();
+    if (words && words !== title) change({ kind: 'rename', title: words.slice(0, 120) });
+    else setDraft(title);
+  };
+  return (
+    <input
+      className={classes.title}
+      aria-label="Title of this set"
+      value={draft}
+      size={Math.max(8, draft.length)}
+      onChange={(event) => setDraft(event.target.value)}
+      onBlur={commit}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') event.currentTarget.blur();
+        if (event.key === 'Escape') setDraft(title);
+      }}
+    />
+  );
+}
+
+export function SchemeButton() {
+  const { setColorScheme } = useMantineColorScheme();
+  const scheme = useComputedColorScheme('light', { getInitialValueInEffect: true });
+  const [mounted, setMounted] = useState(false);
+  useEffect(() => setMounted(true), []);
+  const dark = mounted && scheme === 'dark';
+  return (
+    <Tooltip label={dark ? 'Light' : 'Dark'}>
+      <ActionIcon
+        size={44}
+        variant="subtle"
+        color="gray"
+        aria-label={dark ? 'Light colours' : 'Dark colours'}
+        onClick={() => setColorScheme(dark ? 'light' : 'dark')}
+      >
+        {dark ? <IconSun size={22} /> : <IconMoon size={22} />}
+      </ActionIcon>
+    </Tooltip>
+  );
+}

@@ -1,0 +1,58 @@
+'use client';
+import { useEffect } from 'react';
+import { handOf, NAILS, type NailName } from '@/core/model/names';
+import { useStudioStore } from './studio';
+
+const TYPING = new Set(['INPUT', 'TEXTAREA', 'SELECT']);
+
+/** The keys of every view: 1–0 select, letters put a look on, M mirrors, Ctrl Z and Y undo and redo. */
+export function StudioKeys() {
+  const store = useStudioStore();
+  useEffect(() => {
+    function onKey(event: KeyboardEvent) {
+      const target = event.target as HTMLElement;
+      if (TYPING.has(target.tagName) || target.isContentEditable || target.closest('[role="dialog"]')) return;
+      const studio = store.getState();
+      if (event.ctrlKey || event.metaKey) {
+        const key = event.key.toLowerCase();
+        if (key === 'z' && !event.shiftKey) store.temporal.getState().undo();
+        else if (key === 'y' || (key === 'z' && event.shiftKey)) store.temporal.getState().redo();
+        else return;
+        event.preventDefault();
+        return;
+      }
+      if (event.altKey) return;
+      const digit = /^Digit(\d)$/.exec(event.code)?.[1];
+      if (digit !== undefined) {
+        const nail = NAILS[(Number(digit) + 9) % 10]!;
+        studio.select(event.shiftKey ? toggled(studio.selected, nail) : [nail]);
+        event.preventDefault();
+        return;
+      }
+      if (event.shiftKey) return;
+      if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
+        if (target.closest('[role="slider"], [role="option"], [role="radiogroup"], [data-keeps-arrows]')) return;
+        const at = NAILS.indexOf(studio.focus) + (event.key === 'ArrowLeft' ? -1 : 1);
+        studio.select([NAILS[(at + 10) % 10]!]);
+        event.preventDefault();
+        return;
+      }
+      if (event.key === 'm') {
+        studio.change({ kind: 'mirror', from: handOf(studio.focus) });
+        return;
+      }
+      const look = studio.set.looks.find((one) => one.key === event.key);
+      if (look && studio.selected.length > 0) {
+        studio.change({ kind: 'wear', nails: studio.selected, look: look.id });
+        store.setState({ openLook: look.id, openElement: undefined });
+      }
+    }
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [store]);
+  return null;
+}
+
+export function toggled(selected: readonly NailName[], nail: NailName): NailName[] {
+  return selected.includes(nail) ? selected.filter((one) => one !== nail) : [...selected, nail];
+}

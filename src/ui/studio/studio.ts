@@ -1,0 +1,80 @@
+'use client';
+import { createContext, useContext } from 'react';
+import { temporal, type TemporalState } from 'zundo';
+import { createStore, useStore, type StoreApi } from 'zustand';
+import { applyChange, type Change } from '@/core/model/changes';
+import type { SetDocument } from '@/core/model/document';
+import type { NailName } from '@/core/model/names';
+import { faultLine } from '@/core/model/result';
+import type { Plan } from '@/core/plan/planSet';
+
+export type Saving = 'saved' | 'saving' | 'conflict' | 'failed';
+
+/** All that the views of one open set share. Only `set` is undone and stored; the rest is derived or fleeting. */
+export interface Studio {
+  set: SetDocument;
+  plan: Plan | undefined;
+  /** Changes when a nail's picture would. */
+  marks: Partial<Record<NailName, string>>;
+  planned_ms: number | undefined;
+  saving: Saving;
+  selected: NailName[];
+  /** The look whose elements are open in Design. */
+  openLook: string | undefined;
+  openElement: string | undefined;
+  /** The nail that Layers shows. */
+  focus: NailName;
+  refused: string | undefined;
+  change: (change: Change) => boolean;
+  select: (nails: NailName[]) => void;
+}
+
+type UndoState = Pick<Studio, 'set'>;
+export type StudioStore = StoreApi<Studio> & { temporal: StoreApi<TemporalState<UndoState>> };
+
+export function createStudio(set: SetDocument): StudioStore {
+  return createStore<Studio>()(
+    temporal(
+      (write, read): Studio => ({
+        set,
+        plan: undefined,
+        marks: {},
+        planned_ms: undefined,
+        saving: 'saved',
+        selected: ['left-ring'],
+        openLook: set.nails['left-ring'].look ?? set.looks[0]?.id,
+        openElement: undefined,
+        focus: 'left-ring',
+        refused: undefined,
+        change: (change) => {
+          const next = applyChange(read().set, change);
+          if (next.ok) write({ set: next.value, refused: undefined });
+          else write({ refused: faultLine(next.faults[0]!) });
+          return next.ok;
+        },
+        select: (nails) => {
+          const last = nails[nails.length - 1];
+          const look = last ? read().set.nails[last].look : undefined;
+          write({ selected: nails, ...(last ? { focus: last } : {}), ...(look ? { openLook: look, openElement: undefined } : {}) });
+        },
+      }),
+      { partialize: ({ set: document }) => ({ set: document }), equality: (a, b) => a.set === b.set, limit: 200 },
+    ),
+  );
+}
+
+export const StudioContext = createContext<StudioStore | undefined>(undefined);
+
+export function useStudioStore(): StudioStore {
+  const store = useContext(StudioContext);
+  if (!store) throw new Error('a view of a set stands inside StudioShell');
+  return store;
+}
+
+export function useStudio<T>(pick: (studio: Studio) => T): T {
+  return useStore(useStudioStore(), pick);
+}
+
+export function useUndo<T>(pick: (state: TemporalState<UndoState>) => T): T {
+  return useStore(useStudioStore().temporal, pick);
+}

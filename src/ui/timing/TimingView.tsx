@@ -1,0 +1,96 @@
+'use client';
+import { Button } from '@mantine/core';
+import { useEffect, useState } from 'react';
+import type { SetDocument } from '@/core/model/document';
+import type { Shortening } from '@/core/plan/shorten';
+import { getPlanner } from '@/workers/planner';
+import { timeWords } from '../kit/words';
+import { useStudio, useStudioStore } from '../studio/studio';
+import { Lanes } from './Lanes';
+import { LoadList } from './LoadList';
+import classes from './TimingView.module.css';
+
+/** How long, and who waits? */
+export function TimingView() {
+  const plan = useStudio((s) => s.plan);
+  const set = useStudio((s) => s.set);
+  if (!plan) return <p className={classes.view}>Planning …</p>;
+  const { sitting } = plan;
+  const over = Math.round((sitting.total_s / sitting.lower_bound_s - 1) * 100);
+  return (
+    <div className={classes.view}>
+      <header className={classes.head}>
+        <div>
+          <p className={classes.total} data-testid="total">
+            {timeWords(sitting.total_s)}
+          </p>
+          <p className={classes.range}>
+            between {timeWords(sitting.low_s)} and {timeWords(sitting.high_s)}, with quick or slow hands
+          </p>
+        </div>
+        <dl className={classes.figures}>
+          <div>
+            <dt>One hand, then the other</dt>
+            <dd>{timeWords(sitting.hand_after_hand_s)}</dd>
+          </div>
+          <div>
+            <dt>Cannot be under</dt>
+            <dd>
+              {timeWords(sitting.lower_bound_s)} <small>{over > 0 ? `${over} % less` : 'this is as short as can be'}</small>
+            </dd>
+          </div>
+          <div>
+            <dt>Hands at work</dt>
+            <dd>{timeWords(sitting.hand_work_s)}</dd>
+          </div>
+          <div>
+            <dt>Lamp on</dt>
+            <dd>
+              {timeWords(sitting.lamp_s)} <small>{sitting.loads.length} loads</small>
+            </dd>
+          </div>
+        </dl>
+      </header>
+      <Lanes sitting={sitting} operations={plan.operations} />
+      <div className={classes.lower}>
+        <LoadList sitting={sitting} />
+        <Shorter set={set} />
+      </div>
+    </div>
+  );
+}
+
+/** What would shorten it, most first; each can be taken at once and undone. */
+function Shorter({ set }: { set: SetDocument }) {
+  const [list, setList] = useState<Shortening[]>();
+  const store = useStudioStore();
+  useEffect(() => {
+    let stale = false;
+    void getPlanner()
+      .shorten(set)
+      .then((made) => {
+        if (!stale) setList(made);
+      });
+    return () => {
+      stale = true;
+    };
+  }, [set]);
+  return (
+    <section className={classes.shorter} aria-label="What would shorten it">
+      <h2>What would shorten it</h2>
+      {!list && <p className={classes.soft}>Trying it without …</p>}
+      {list?.length === 0 && <p className={classes.soft}>Nothing that saves half a minute.</p>}
+      <ul>
+        {list?.map((one) => (
+          <li key={one.words}>
+            <span className={classes.saves}>{timeWords(one.saves_s)}</span>
+            <span>{one.words}</span>
+            <Button variant="default" h={44} onClick={() => store.getState().change(one.change)}>
+              Do it
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
