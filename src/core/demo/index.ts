@@ -1,9 +1,11 @@
 import type { SetDocument } from '../model/document';
 import { curtainUp } from './curtainUp';
+import { matinee } from './matinee';
 import { understudy } from './understudy';
 
 /** The demo sets, all of a made-up theatre. */
 export const DEMO_SETS: readonly { id: string; make: () => SetDocument }[] = [
   { id: 'curtain-up', make: curtainUp },
+  { id: 'matinee', make: matinee },
   { id: 'understudy', make: understudy },
 ];

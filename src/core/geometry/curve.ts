@@ -42,14 +42,3 @@ export function clearToCover_mm(width_mm: number, thickness_mm: number, radius_m
   const outer = radius_mm + thickness_mm;
   return Math.sqrt(outer * outer + (width_mm * width_mm) / 4) - radius_mm;
 }
-
-/**
- * Second moment of a thin arc `t` thick about its own neutral axis (Roark, thin arc):
- * R³t(α + sinα·cosα − 2sin²α/α) + Rt³(α + sinα·cosα)/12, in mm⁴. Used as a ratio only.
- */
-export function arcStiffness_mm4(radius_mm: number, half_angle: number, t_mm: number): number {
-  const sin = Math.sin(half_angle);
-  const cos = Math.cos(half_angle);
-  const ring = radius_mm ** 3 * t_mm * (half_angle + sin * cos - (2 * sin * sin) / half_angle);
-  return ring + (radius_mm * t_mm ** 3 * (half_angle + sin * cos)) / 12;
-}

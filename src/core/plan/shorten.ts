@@ -47,9 +47,8 @@ function candidates(set: SetDocument): { words: string; change: Change }[] {
   const worn = new Set(NAILS.map((nail) => set.nails[nail].look));
   for (const look of set.looks) {
     if (!worn.has(look.id)) continue;
-    for (const element of look.elements) {
-      // A look keeps at least one element that colours it.
-      if (look.elements.length === 1) continue;
+    // The lowest element is the ground of the look: without it there is none.
+    for (const element of look.elements.slice(1)) {
       out.push({
         words: `${look.name} without its ${techniqueOf(element.kind).words.toLowerCase()}`,
         change: { kind: 'remove-element', look: look.id, element: element.id },

@@ -1,9 +1,10 @@
 'use client';
 import { DndContext, DragOverlay, KeyboardSensor, PointerSensor, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
+import { useElementSize } from '@mantine/hooks';
 import { useState, type ReactNode } from 'react';
 import { NAILS, nailKey, nailWords, type NailName } from '@/core/model/names';
 import type { Laid } from '@/core/picture/spread';
-import { HandsSpread } from '../kit/HandsSpread';
+import { HandsSpread, spreadScale } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { SEVERITY } from '../kit/words';
 import { useStudio } from '../studio/studio';
@@ -13,14 +14,17 @@ import { LookEditor } from './LookEditor';
 import { LookTray } from './LookTray';
 import classes from './DesignView.module.css';
 
-const PX_PER_MM = 7;
+const MOST_PX_PER_MM = 7;
+const EDGE_PX = 16;
 
 /** What shall they wear? Ten nails, the looks to put on them, and the open look's elements. */
 export function DesignView() {
   const set = useStudio((s) => s.set);
   const marks = useStudio((s) => s.marks);
   const change = useStudio((s) => s.change);
-  const pictures = usePictures(marks, PX_PER_MM * FINENESS);
+  const { ref, width } = useElementSize();
+  const px_per_mm = spreadScale(set, (width || 1196) - EDGE_PX, MOST_PX_PER_MM);
+  const pictures = usePictures(marks, px_per_mm * FINENESS);
   const [dragged, setDragged] = useState<string>();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -39,11 +43,11 @@ export function DesignView() {
       }}
     >
       <div className={classes.view}>
-        <section className={classes.spread} aria-label="Ten nails">
+        <section ref={ref} className={classes.spread} aria-label="Ten nails">
           <HandsSpread
             set={set}
             pictures={pictures}
-            px_per_mm={PX_PER_MM}
+            px_per_mm={px_per_mm}
             around={(laid, picture) => <SpreadNail laid={laid}>{picture}</SpreadNail>}
           />
         </section>

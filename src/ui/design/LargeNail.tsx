@@ -15,7 +15,7 @@ import { FieldInput } from './ElementFields';
 import { PracticeFields } from './PracticeFields';
 import classes from './DesignView.module.css';
 
-const HEIGHT_PX = 210;
+const HEIGHT_PX = 168;
 
 /** The nail in focus, large, with its own choices and how it is built. */
 export function LargeNail() {
@@ -49,7 +49,7 @@ export function LargeNail() {
   const targets = selected.length > 0 ? selected : [focus];
   return (
     <aside className={classes.large} aria-label="The nail in focus">
-      <h2 style={{ textTransform: 'capitalize' }}>{nailWords(focus)}</h2>
+      <h2>{nailWords(focus)}</h2>
       <div className={classes.stage}>
         <NailCanvas picture={picture} px_per_mm={px_per_mm} label={`${nailWords(focus)}, large`} />
       </div>

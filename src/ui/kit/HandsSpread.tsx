@@ -16,6 +16,12 @@ interface Props {
   around?: (laid: Laid, picture: ReactNode) => ReactNode;
 }
 
+/** The scale at which a set's spread fits a width, in steps coarse enough that pictures are not drawn anew for a pixel. */
+export function spreadScale(set: SetDocument, width_px: number, most: number): number {
+  const fits = width_px / spreadOf(set).width_mm;
+  return Math.min(most, Math.max(1, Math.floor(fits * 10) / 10));
+}
+
 /** Ten nails lying as on two hands, true to scale, on the quiet shapes of their fingers. */
 export function HandsSpread({ set, pictures, px_per_mm, around }: Props) {
   const spread = useMemo(() => spreadOf(set), [set]);

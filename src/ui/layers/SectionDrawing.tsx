@@ -8,8 +8,8 @@ interface Props {
   width: number;
 }
 
-const FILM_PX = 62;
-const FACTORS = [1, 2, 5, 10, 15, 20, 30, 40, 60, 80, 120];
+const FILM_PX = 78;
+const FACTORS = [1, 2, 3, 4, 5, 8, 10, 15, 20, 30, 40, 60, 80, 120];
 
 /** A cut through the columns, heights exaggerated by a stated factor. */
 export function SectionDrawing({ title, section, width }: Props) {

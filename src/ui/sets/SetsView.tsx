@@ -134,10 +134,10 @@ export function SetsView() {
         </p>
       )}
       <ul className={classes.list}>
-        {shown?.map((stored) => (
-          <li key={stored.id} className={classes.item}>
+        {shown?.map((stored, i) => (
+          <li key={stored.id} className={classes.item} data-first={i === 0 || undefined}>
             <Link href={`/set/${stored.id}/design`} className={classes.open}>
-              <LittleHands set={stored.document} revision={stored.revision} />
+              <LittleHands set={stored.document} revision={stored.revision} width={i === 0 ? 1160 : 560} />
               <h2>{stored.title}</h2>
               <p className={classes.about}>{stored.document.note || looksWords(stored)}</p>
             </Link>

@@ -86,7 +86,7 @@ export function Lanes({ sitting, operations }: { sitting: Sitting; operations: R
           `${clockWords(told.start_s)}  ${told.words}`
         ) : (
           <>
-            <span className={classes.swatchWork} /> hand work <span className={classes.swatchLight} /> light <span> gaps: waiting</span>
+            <span className={classes.swatchWork} /> hand work <span className={classes.swatchLight} /> light <span className={classes.gaps}>gaps: waiting</span>
           </>
         )}
       </figcaption>

@@ -1,4 +1,4 @@
-import { neededDose } from '../cure';
+import { gelDepth, neededDose } from '../cure';
 import type { NailRule } from '../rule';
 import { CURED, NONE } from '../../plan/field';
 import { rounded } from '../../plan/finding';
@@ -24,6 +24,8 @@ export const underCured: NailRule = {
       });
       if (area < MIN_FAULT_MM2) return [];
       const operation = operations.find((one) => one.id === film.operation)!;
+      const depth_um = product.lamp!.depth_um;
+      const hard_um = gelDepth(depth_um, least * Math.exp(thickest / depth_um), need.cured);
       const share = rounded((least / need.cured) * 100, 0);
       return [
         {
@@ -33,7 +35,7 @@ export const underCured: NailRule = {
           message:
             share === 0
               ? `${operation.words} never sees the lamp.`
-              : `${operation.words} is not cured through: ${Math.round(thickest)} µm gets ${share} % of its light.`,
+              : `${operation.words} is not cured through: of ${Math.round(thickest)} µm only ${Math.round(hard_um)} harden.`,
           reason: 'Under-cured gel is soft and lumpy, lifts early, and is the main road to allergy.',
           figure: {
             words: 'light at the bottom',

@@ -1,0 +1,84 @@
+import fc from 'fast-check';
+import { makeFrame, outlineDistance_mm, outlinePolygon } from './frame';
+import { disc, outside_mm2, overlap_mm2, polygonArea_mm2, rectangle, uncovered_mm2 } from './polygons';
+import { AS_DRAWN, layRegion, leaveFree, polygonDistance_mm, smileLine } from './regions';
+import { SHAPES } from './shape';
+
+const frame = (shape: (typeof SHAPES)[number] = 'almond') =>
+  makeFrame({ width_mm: 12, arch_mm: 3, bed_mm: 12, free_mm: 6, radiusAlong_mm: 60, shape });
+
+describe('the outline', () => {
+  it.each(SHAPES)('%s: full width on the bed, none past the ends, and its distance agrees with its curve', (shape) => {
+    const nail = frame(shape);
+    expect(nail.halfWidth_mm(nail.bed_mm * 0.6)).toBeCloseTo(nail.arc_mm / 2, 1);
+    expect(nail.halfWidth_mm(-0.01)).toBe(0);
+    expect(nail.halfWidth_mm(nail.length_mm + 0.01)).toBe(0);
+    const polygon = outlinePolygon(nail, 0, 200);
+    fc.assert(
+      fc.property(fc.double({ min: -9, max: 9, noNaN: true }), fc.double({ min: -2, max: 20, noNaN: true }), (x, y) => {
+        const exact = polygonDistance_mm(polygon, x, y);
+        if (Math.abs(exact) < 0.12) return;
+        expect(Math.sign(outlineDistance_mm(nail, x, y))).toBe(Math.sign(exact));
+      }),
+    );
+  });
+
+  it('pointed shapes are narrower near the tip than square ones', () => {
+    const near = 17;
+    expect(frame('stiletto').halfWidth_mm(near)).toBeLessThan(frame('almond').halfWidth_mm(near));
+    expect(frame('almond').halfWidth_mm(near)).toBeLessThan(frame('square').halfWidth_mm(near));
+  });
+});
+
+describe('regions', () => {
+  it('a smile line has its rise in the middle, its depth at the ends, its tilt between them', () => {
+    const nail = frame();
+    const line = smileLine(nail, { rise_mm: 0.5, depth_mm: 2, tilt_mm: 1 });
+    const half = nail.arc_mm / 2;
+    expect(line(0)).toBeCloseTo(nail.bed_mm + 0.5, 9);
+    expect((line(half) + line(-half)) / 2).toBeCloseTo(nail.bed_mm - 1.5, 9);
+    expect(line(half) - line(-half)).toBeCloseTo(1, 9);
+  });
+
+  it('is turned over on the other hand: left for right, and nothing else', () => {
+    const nail = frame();
+    const region = { kind: 'tip', smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 2 } } as const;
+    const drawn = layRegion(nail, region);
+    const turned = layRegion(nail, region, { ...AS_DRAWN, mirror: true });
+    fc.assert(
+      fc.property(fc.double({ min: -7, max: 7, noNaN: true }), fc.double({ min: 0, max: 18, noNaN: true }), (x, y) => {
+        expect(turned.distance_mm(-x, y)).toBeCloseTo(drawn.distance_mm(x, y), 9);
+      }),
+    );
+  });
+
+  it('bands that share an edge part the nail: their areas add up to it', () => {
+    const nail = frame('square');
+    const whole = polygonArea_mm2(outlinePolygon(nail));
+    const low = layRegion(nail, { kind: 'band', from: 0, to: 1 });
+    const high = layRegion(nail, { kind: 'band', from: 1, to: 2 });
+    const outline = outlinePolygon(nail);
+    const sum = overlap_mm2(low.polygons[0]!, outline) + overlap_mm2(high.polygons[0]!, outline);
+    expect(sum).toBeCloseTo(whole, 0);
+    expect(overlap_mm2(low.polygons[0]!, high.polygons[0]!)).toBeLessThan(0.05);
+  });
+
+  it('leaves discs free, and what lies in a hole is not covered', () => {
+    const nail = frame();
+    const whole = layRegion(nail, { kind: 'whole' });
+    const around = leaveFree(whole, [{ x: 0, y: 6, r_mm: 1 }], 0.15);
+    expect(whole.distance_mm(0, 6)).toBeGreaterThan(0);
+    expect(around.distance_mm(0, 6)).toBeLessThan(0);
+    expect(uncovered_mm2(disc(0, 6, 0.8), [whole])).toBeCloseTo(0, 6);
+    expect(uncovered_mm2(disc(0, 6, 0.8), [around])).toBeCloseTo(polygonArea_mm2(disc(0, 6, 0.8)), 3);
+  });
+});
+
+describe('areas', () => {
+  it('of simple figures are what school geometry says', () => {
+    expect(polygonArea_mm2(rectangle(1, 2, 3, 4, 30))).toBeCloseTo(12, 3);
+    expect(polygonArea_mm2(disc(0, 0, 2, 400))).toBeCloseTo(Math.PI * 4, 2);
+    expect(overlap_mm2(rectangle(0, 0, 2, 2, 0), rectangle(1, 1, 2, 2, 0))).toBeCloseTo(1, 6);
+    expect(outside_mm2(rectangle(0, 0, 2, 2, 0), rectangle(1, 1, 2, 2, 0))).toBeCloseTo(3, 6);
+  });
+});

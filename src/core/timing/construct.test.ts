@@ -1,0 +1,252 @@
+import fc from 'fast-check';
+import type { Hand } from '../model/names';
+import { lowerBound_s } from './bound';
+import { construct, POLICIES, runPolicy } from './construct';
+import { programme_s, type Chain, type Problem, type Schedule, type Task } from './problem';
+
+const paint = (id: string, seconds: number, open_s?: number): Task => ({
+  operation: id,
+  hand_s: seconds,
+  class: 'paint',
+  rank: 0,
+  dusty: false,
+  wait_s: 0,
+  ...(open_s === undefined ? {} : { open_s }),
+  wet: true,
+  tacky: false,
+});
+const light = (id: string, seconds: number, mode: 'cure' | 'flash' = 'cure'): Task => ({
+  operation: id,
+  hand_s: 0,
+  class: 'light',
+  rank: 1,
+  dusty: false,
+  light: { mode, seconds },
+  wait_s: 0,
+  wet: false,
+  tacky: true,
+});
+const chain = (nail: string, hand: Hand, tasks: Task[]): Chain => ({ nail, hand, thumb: nail.includes('thumb'), tasks });
+const problem = (chains: Chain[], over: Partial<Problem> = {}): Problem => ({
+  chains,
+  lamps: [{ id: 'lamp', programmes_s: [] }],
+  thumbs: 'apart',
+  wearer: 'client',
+  slower: { left: 1, right: 1 },
+  changeover_s: 0,
+  ...over,
+});
+
+const coats = (nail: string, hand: Hand, list: [number, number][]) =>
+  chain(
+    nail,
+    hand,
+    list.flatMap(([p, c], i) => [paint(`${nail}/p${i}`, p), light(`${nail}/c${i}`, c)]),
+  );
+
+/** Johnson's rule (1954) for two machines: the shortest makespan of jobs (work, light), each with its own carrier. */
+function johnson(jobs: [number, number][]): number {
+  const first = jobs.filter(([a, b]) => a <= b).sort((x, y) => x[0] - y[0]);
+  const last = jobs.filter(([a, b]) => a > b).sort((x, y) => y[1] - x[1]);
+  let worked = 0;
+  let lit = 0;
+  for (const [a, b] of [...first, ...last]) {
+    worked += a;
+    lit = Math.max(lit, worked) + b;
+  }
+  return lit;
+}
+
+describe('small sittings with known answers', () => {
+  it('one coat: left 120 and 60, right 90 and 30 take 240', () => {
+    const p = problem([coats('left-ring', 'left', [[120, 60]]), coats('right-ring', 'right', [[90, 30]])]);
+    expect(construct(p).total_s).toBe(240);
+    expect(lowerBound_s(p)).toBe(240);
+  });
+
+  const two = [
+    coats('left-ring', 'left', [[40, 60], [40, 60]]),
+    coats('right-ring', 'right', [[40, 60], [40, 60]]),
+  ];
+  it.each([
+    ['one lamp', {}, 280],
+    ['two lamps', { lamps: [{ id: 'a', programmes_s: [] }, { id: 'b', programmes_s: [] }] }, 240],
+    ['one’s own hands', { wearer: 'own' as const }, 400],
+  ])('two hands, two coats of 40 and 60, %s', (_words, over, expected) => {
+    expect(construct(problem(two, over)).total_s).toBe(expected);
+  });
+
+  const three = (open?: number) =>
+    ['left-index', 'left-middle', 'left-ring'].map((nail) =>
+      chain(nail, 'left', [paint(`${nail}/p`, 20, open), light(`${nail}/f`, 10, 'flash')]),
+    );
+  it('three nails of one hand, paint 20 and flash 10: 80 within an open time of 25, 70 without', () => {
+    expect(construct(problem(three(25))).total_s).toBe(80);
+    expect(construct(problem(three(25))).broken).toEqual([]);
+    expect(construct(problem(three())).total_s).toBe(70);
+  });
+
+  it('Johnson’s rule on (10,20), (30,60), (50,20) gives 120, and no order of two hands beats it', () => {
+    expect(johnson([[10, 20], [30, 60], [50, 20]])).toBe(120);
+    fc.assert(
+      fc.property(
+        fc.tuple(fc.integer({ min: 1, max: 90 }), fc.integer({ min: 1, max: 90 })),
+        fc.tuple(fc.integer({ min: 1, max: 90 }), fc.integer({ min: 1, max: 90 })),
+        (left, right) => {
+          const p = problem([coats('left-ring', 'left', [left]), coats('right-ring', 'right', [right])]);
+          expect(construct(p).total_s).toBe(johnson([left, right]));
+        },
+      ),
+    );
+  });
+});
+
+describe('programmes', () => {
+  it('takes the shortest that is long enough, or several of the longest', () => {
+    expect(programme_s([10, 30, 60], 25)).toBe(30);
+    expect(programme_s([10, 30, 60], 60)).toBe(60);
+    expect(programme_s([10, 30, 60], 75)).toBe(90);
+    expect(programme_s([], 47)).toBe(47);
+  });
+});
+
+const FINGERS = ['little', 'ring', 'middle', 'index', 'thumb'];
+
+/** Sittings of any shape: some coats a nail, flashes, waits, dust, open times. */
+const anyProblem: fc.Arbitrary<Problem> = fc
+  .record({
+    nails: fc.array(
+      fc.record({
+        hand: fc.constantFrom<Hand>('left', 'right'),
+        finger: fc.constantFrom(...FINGERS),
+        rounds: fc.array(
+          fc.record({
+            work: fc.integer({ min: 1, max: 60 }),
+            light: fc.integer({ min: 5, max: 90 }),
+            flash: fc.boolean(),
+            wait: fc.integer({ min: 0, max: 40 }),
+            dusty: fc.boolean(),
+            open: fc.option(fc.integer({ min: 5, max: 80 }), { nil: undefined }),
+            product: fc.constantFrom('a', 'b', 'c'),
+          }),
+          { maxLength: 4 },
+        ),
+      }),
+      { minLength: 1, maxLength: 10 },
+    ),
+    lamps: fc.integer({ min: 1, max: 2 }),
+    programmes: fc.constantFrom<number[]>([], [10, 30, 60]),
+    thumbs: fc.constantFrom<'apart' | 'with-fingers'>('apart', 'with-fingers'),
+    wearer: fc.constantFrom<'client' | 'own'>('client', 'own'),
+    slower: fc.constantFrom(1, 1.3),
+    changeover: fc.constantFrom(0, 6),
+  })
+  .map(({ nails, lamps, programmes, thumbs, wearer, slower, changeover }) => {
+    const seen = new Map<string, Chain>();
+    for (const nail of nails) {
+      const name = `${nail.hand}-${nail.finger}`;
+      seen.set(
+        name,
+        chain(
+          name,
+          nail.hand,
+          nail.rounds.flatMap((round, i) => [
+            ...(round.dusty
+              ? [{ ...paint(`${name}/d${i}`, round.work), dusty: true, wet: false, tacky: false, class: 'file' }]
+              : []),
+            { ...paint(`${name}/p${i}`, round.work, round.open), class: round.product, wait_s: round.flash ? 0 : round.wait },
+            light(`${name}/l${i}`, round.light, round.flash ? 'flash' : 'cure'),
+            { ...paint(`${name}/w${i}`, 3), class: 'wipe', wet: false, tacky: false },
+          ]),
+        ),
+      );
+    }
+    return problem([...seen.values()], {
+      lamps: Array.from({ length: lamps }, (_, i) => ({ id: `lamp-${i}`, programmes_s: programmes })),
+      thumbs,
+      wearer,
+      slower: { left: 1, right: slower },
+      changeover_s: changeover,
+    });
+  });
+
+function clash(a: { start_s: number; end_s: number }, b: { start_s: number; end_s: number }): boolean {
+  return a.start_s < b.end_s - 1e-9 && b.start_s < a.end_s - 1e-9;
+}
+
+function everyPair<T>(items: readonly T[], check: (a: T, b: T) => void): void {
+  items.forEach((a, i) => items.slice(i + 1).forEach((b) => check(a, b)));
+}
+
+function checkFeasible(p: Problem, s: Schedule): void {
+  // Each task is done once, in the order of its chain.
+  for (const one of p.chains) {
+    let free = 0;
+    for (const task of one.tasks) {
+      const done = task.light
+        ? s.loads.filter((load) => load.operations.includes(task.operation))
+        : s.strokes.filter((stroke) => stroke.operation === task.operation);
+      expect(done).toHaveLength(1);
+      expect(done[0]!.start_s).toBeGreaterThanOrEqual(free - 1e-9);
+      expect(done[0]!.end_s - done[0]!.start_s).toBeGreaterThanOrEqual((task.light?.seconds ?? task.hand_s) - 1e-9);
+      free = done[0]!.end_s + task.wait_s;
+    }
+  }
+  // One artist; a lamp takes one load; a hand is in one lamp at a time, and not worked on meanwhile.
+  everyPair(s.strokes, (a, b) => expect(clash(a, b)).toBe(false));
+  everyPair(s.loads, (a, b) => {
+    if (a.lamp === b.lamp || a.hand === b.hand) expect(clash(a, b)).toBe(false);
+  });
+  for (const stroke of s.strokes) {
+    for (const load of s.loads) {
+      if (load.hand === stroke.hand || p.wearer === 'own') expect(clash(stroke, load)).toBe(false);
+    }
+  }
+}
+
+describe('any sitting', () => {
+  it('is feasible under every policy and never under the bound', () => {
+    fc.assert(
+      fc.property(anyProblem, fc.constantFrom(...POLICIES), (p, policy) => {
+        const schedule = runPolicy(p, policy);
+        checkFeasible(p, schedule);
+        expect(schedule.total_s).toBeGreaterThanOrEqual(lowerBound_s(p) - 1e-6);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('is the same each time', () => {
+    fc.assert(
+      fc.property(anyProblem, (p) => {
+        expect(construct(p)).toEqual(construct(structuredClone(p)));
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('files beside no wet or tacky nail, unless it says so', () => {
+    fc.assert(
+      fc.property(anyProblem, (p) => {
+        const s = construct(p);
+        const said = new Set(s.broken.map((broken) => broken.operation));
+        const done = new Map<string, number>();
+        for (const stroke of s.strokes) done.set(stroke.operation, stroke.end_s);
+        for (const load of s.loads) for (const id of load.operations) done.set(id, load.end_s);
+        for (const one of p.chains) {
+          for (const task of one.tasks) {
+            if (!task.dusty || said.has(task.operation)) continue;
+            const start = s.strokes.find((stroke) => stroke.operation === task.operation)!.start_s;
+            for (const beside of p.chains) {
+              if (beside === one || beside.hand !== one.hand) continue;
+              const before = beside.tasks.filter((t) => done.get(t.operation)! <= start + 1e-9);
+              const last = before[before.length - 1];
+              expect(last?.wet || last?.tacky || false).toBe(false);
+            }
+          }
+        }
+      }),
+      { numRuns: 150 },
+    );
+  });
+});
