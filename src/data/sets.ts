@@ -1,9 +1,7 @@
 import { liveQuery } from 'dexie';
-import { DEMO_SETS } from '@/core/demo';
 import type { SetDocument } from '@/core/model/document';
 import { parseSet } from '@/core/model/parse';
 import { fail, ok, type Result } from '@/core/model/result';
-import { newSet } from '@/core/starter/newSet';
 import { db, type StoredSet } from './database';
 
 export interface OpenedSet {
@@ -12,38 +10,6 @@ export interface OpenedSet {
 }
 
 export type SaveOutcome = { kind: 'saved'; revision: number } | { kind: 'changed-elsewhere'; stored: OpenedSet } | { kind: 'gone' };
-
-const SEEDED = 'seeded';
-
-/** Puts the demo sets into a fresh store. One that was seeded before is left alone, even if it was emptied. */
-export async function seedOnce(): Promise<void> {
-  await db().transaction('rw', db().sets, db().facts, async () => {
-    if (await db().facts.get(SEEDED)) return;
-    if ((await db().sets.count()) === 0) await putDemo();
-    await db().facts.put({ key: SEEDED, value: 'yes' });
-  });
-}
-
-/** Brings the demo sets back as they were; all other sets stay. */
-export async function restoreDemo(): Promise<void> {
-  await db().transaction('rw', db().sets, putDemo);
-}
-
-async function putDemo(): Promise<void> {
-  const now = Date.now();
-  for (const [i, demo] of DEMO_SETS.entries()) {
-    const stored = await db().sets.get(demo.id);
-    const document = demo.make();
-    await db().sets.put({
-      id: demo.id,
-      title: document.title,
-      // The first demo set stands first in the list, which runs from the latest change.
-      changed_at: now - i,
-      revision: (stored?.revision ?? 0) + 1,
-      document,
-    });
-  }
-}
 
 /** Every stored set, latest change first, each time anything in the store changes. */
 export function watchSets(onChange: (sets: StoredSet[]) => void, onError: (error: unknown) => void): () => void {
@@ -59,9 +25,16 @@ export function watchSet(id: string, onChange: (stored: StoredSet | undefined) =
 
 /** Opens a set; what an older version of the program stored is migrated. */
 export async function openSet(id: string): Promise<Result<OpenedSet>> {
-  const stored = await db().sets.get(id);
+  const stored = (await db().sets.get(id)) ?? (await seeded(id));
   if (!stored) return fail('', `There is no set "${id}" in this browser.`);
   return opened(stored);
+}
+
+/** A link may lead to a demo set before the list of sets was ever opened. */
+async function seeded(id: string): Promise<StoredSet | undefined> {
+  const { seedOnce } = await import('./starting');
+  await seedOnce();
+  return db().sets.get(id);
 }
 
 export function opened(stored: StoredSet): Result<OpenedSet> {
@@ -98,10 +71,6 @@ async function freeId(wanted: string): Promise<string> {
   let id = wanted;
   for (let n = 2; await db().sets.get(id); n += 1) id = `${wanted.slice(0, 36)}-${n}`;
   return id;
-}
-
-export async function addNewSet(): Promise<string> {
-  return addSet(newSet('set', 'New set'));
 }
 
 export async function removeSet(id: string): Promise<void> {

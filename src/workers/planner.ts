@@ -1,10 +1,19 @@
 import { wrap, type Remote } from 'comlink';
 import type { PlannerApi } from './plannerApi';
 
-let planner: Remote<PlannerApi> | undefined;
+const started = new Map<string, Remote<PlannerApi>>();
 
-/** The page's planner: one worker, started when it is first needed. */
-export function getPlanner(): Remote<PlannerApi> {
-  planner ??= wrap<PlannerApi>(new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }));
-  return planner;
+function worker(name: string): Remote<PlannerApi> {
+  let remote = started.get(name);
+  if (!remote) {
+    remote = wrap<PlannerApi>(new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }));
+    started.set(name, remote);
+  }
+  return remote;
 }
+
+/** Plans sittings. */
+export const getPlanner = () => worker('planner');
+
+/** Draws nails. A worker of its own, so that a picture never waits for a sitting to be planned. */
+export const getPainter = () => worker('painter');

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { SHAPES, type Shape } from '../geometry/shape';
 import type { Plate } from '../model/nail';
 import { Id, Words } from '../model/primitives';

@@ -1,4 +1,4 @@
-import { disc } from '../geometry/polygons';
+import { disc } from '../geometry/figures';
 import { layRegion, leaveFree, smileLine, type Area, type Disc } from '../geometry/regions';
 import type { NailFrame } from '../geometry/frame';
 import type { Nail } from '../model/nail';

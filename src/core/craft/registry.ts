@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 type SchemasOf<T extends readonly { schema: z.ZodObject }[]> = { -readonly [K in keyof T]: T[K]['schema'] };
 

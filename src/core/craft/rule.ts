@@ -4,7 +4,9 @@ import type { SetDocument } from '../model/document';
 import type { NailName } from '../model/names';
 import type { Compiled } from '../plan/compile';
 import type { NailField } from '../plan/field';
-import type { FindingDraft } from '../plan/finding';
+import type { FindingDraft, Fix } from '../plan/finding';
+import { lookOf } from '../plan/prepare';
+import type { Change } from '../model/changes';
 import type { Operation } from '../plan/operation';
 import type { Verdict } from '../plan/simulate';
 import type { Sitting } from '../timing/sitting';
@@ -39,6 +41,32 @@ export interface SetRule {
   codes: readonly string[];
   asks: string;
   check: (set: SetCase) => FindingDraft[];
+}
+
+/**
+ * The change that gives an element other options: on its look, or on this nail alone where the nail already
+ * has options of its own for it. Undefined where the nail wears no such element.
+ */
+export function adjust(nail: NailCase, id: string, options: Record<string, number | string | boolean>): Change | undefined {
+  const look = lookOf(nail.set, nail.context.nail);
+  const element = look?.elements.find((one) => one.id === id);
+  if (!look || !element) return undefined;
+  const own = nail.context.nail.changes.find((one) => one.element === id);
+  if (own && 'options' in own) {
+    return { kind: 'nail-change', nail: nail.name, change: { element: id, options: { ...own.options, ...options } } };
+  }
+  return { kind: 'put-element', look: look.id, element: { ...element, ...options } as Element };
+}
+
+/** A fix that adjusts an element, or nothing where it cannot be adjusted. */
+export function adjusting(
+  nail: NailCase,
+  id: string,
+  options: Record<string, number | string | boolean>,
+  words: string,
+): { fix?: Fix } {
+  const change = adjust(nail, id, options);
+  return change ? { fix: { words, change } } : {};
 }
 
 /** The film layer that an operation laid, below which the pile can be read. */

@@ -24,17 +24,17 @@ const surface = (over: Partial<Surface>): Surface => ({
 
 describe('the table of surfaces', () => {
   it('has a code for every surface, there and back', () => {
-    for (let code = 0; code < SURFACE_COUNT; code += 1) expect(encode(decode(code))).toBe(code);
+    const codes = Array.from({ length: SURFACE_COUNT }, (_, code) => code);
+    expect(codes.map((code) => encode(decode(code)))).toEqual(codes);
   });
 
   it('answers the same from its typed tables as from its rows', () => {
     for (const verb of VERBS) {
       const { refuses, leaves } = lookup(verb);
-      for (let code = 0; code < SURFACE_COUNT; code += 1) {
-        const reason = rowOf(verb).refuses(decode(code));
-        expect(refuses[code]).toBe(reason ? REASONS.indexOf(reason) + 1 : 0);
-        expect(decode(leaves[code]!)).toEqual(rowOf(verb).leaves(decode(code)));
-      }
+      const codes = Array.from({ length: SURFACE_COUNT }, (_, code) => code);
+      const reasons = codes.map((code) => rowOf(verb).refuses(decode(code)));
+      expect(Array.from(refuses)).toEqual(reasons.map((reason) => (reason ? REASONS.indexOf(reason) + 1 : 0)));
+      expect(Array.from(leaves)).toEqual(codes.map((code) => encode(rowOf(verb).leaves(decode(code)))));
     }
   });
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Disc } from '../geometry/regions';
 import { Id } from '../model/primitives';
 import { Region } from '../model/region';

@@ -1,5 +1,6 @@
 import clipping, { type MultiPolygon, type Polygon } from 'polygon-clipping';
 import type { Point } from './frame';
+import { disc } from './figures';
 import type { Area } from './regions';
 
 /** Polygons for exact areas; the boolean work itself is polygon-clipping's. */
@@ -63,35 +64,4 @@ export function uncovered_mm2(inner: readonly Point[], areas: readonly Area[]): 
     if (left.length === 0) return 0;
   }
   return area_mm2(left);
-}
-
-/** A disc as a polygon. */
-export function disc(x: number, y: number, r_mm: number, steps = 20): Point[] {
-  return Array.from({ length: steps }, (_, i) => {
-    const angle = (2 * Math.PI * i) / steps;
-    return { x: x + r_mm * Math.cos(angle), y: y + r_mm * Math.sin(angle) };
-  });
-}
-
-/** A rectangle `width` × `length`, turned by `turn_deg`, about its middle. */
-export function rectangle(
-  x: number,
-  y: number,
-  width_mm: number,
-  length_mm: number,
-  turn_deg: number,
-): Point[] {
-  const turn = (turn_deg * Math.PI) / 180;
-  const cos = Math.cos(turn);
-  const sin = Math.sin(turn);
-  return [
-    [-1, -1],
-    [1, -1],
-    [1, 1],
-    [-1, 1],
-  ].map(([i, j]) => {
-    const px = (i! * width_mm) / 2;
-    const py = (j! * length_mm) / 2;
-    return { x: x + px * cos - py * sin, y: y + px * sin + py * cos };
-  });
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { makeFrame, outlineDistance_mm, outlinePolygon } from './frame';
-import { disc, outside_mm2, overlap_mm2, polygonArea_mm2, rectangle, uncovered_mm2 } from './polygons';
+import { disc, rectangle } from './figures';
+import { outside_mm2, overlap_mm2, polygonArea_mm2, uncovered_mm2 } from './polygons';
 import { AS_DRAWN, layRegion, leaveFree, polygonDistance_mm, smileLine } from './regions';
 import { SHAPES } from './shape';
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { Build } from '../craft/builds';
 import { Element } from '../craft/techniques';
 import { RESERVED_ELEMENTS } from '../plan/operation';

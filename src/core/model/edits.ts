@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { Id, seconds, Words } from './primitives';
 import { NAILS, type NailName } from './names';
 
@@ -35,3 +35,14 @@ export const Edit = z.discriminatedUnion('kind', [
   }),
 ]);
 export type Edit = z.infer<typeof Edit>;
+
+/** The nail an edit is about, from the operation it names first. */
+export function editNail(edit: Edit): string {
+  return pointers(edit)[0]!.split('/')[0]!;
+}
+
+/** The operations an edit names. */
+export function pointers(edit: Edit): string[] {
+  if (edit.kind === 'before') return [edit.a, edit.b];
+  return [edit.kind === 'insert' ? edit.after : edit.a];
+}

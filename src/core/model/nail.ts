@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { Id, mm } from './primitives';
 
 export const PLATE_OUTLINES = ['round', 'square'] as const;

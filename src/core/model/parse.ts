@@ -71,5 +71,7 @@ function issueFault(issue: Issue): Fault {
 
 /** A set as the text of its file: two spaces, one final newline, always in the same order. */
 export function writeSetText(set: SetDocument): string {
-  return `${JSON.stringify(set, null, 2)}\n`;
+  // Parsing puts every key where the schema has it, whatever order edits left them in.
+  const parsed = SetShape.safeParse(set);
+  return `${JSON.stringify(parsed.success ? parsed.data : set, null, 2)}\n`;
 }

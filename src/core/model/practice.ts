@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** The artist's schools. Each is a choice the trade disagrees about; the defaults and reasons stand in docs/craft.md. */
 export const Practice = z.strictObject({

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** Ids stand inside operation ids (`nail/element/step#pass`), so they carry no slash and no hash. */
 export const Id = z

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { Colour, Id, seconds, Words } from './primitives';
 
 /** Families the craft tells apart; what each leaves behind stands in craft/families.ts. */

@@ -4,6 +4,7 @@ import { outlineDistance_mm } from '../geometry/frame';
 import type { Product } from '../model/product';
 import { groundAt, layerCache, pigmentAlong } from '../plan/pile';
 import type { Film, NailField } from '../plan/field';
+import { PICTURE_PAD_MM } from './spread';
 import { drawPiece, mix, noise, times, type Drawn } from './hardware';
 
 /** A nail seen from straight above, tip up; RGBA with straight alpha. */
@@ -16,7 +17,7 @@ export interface NailPicture {
   data: Uint8ClampedArray<ArrayBuffer>;
 }
 
-export const PICTURE_PAD_MM = 0.6;
+const SHADOW_MM = 0.45;
 
 interface Coat {
   place: number;
@@ -57,7 +58,12 @@ export function drawNail(field: NailField, product: (id: string) => Product, px_
       const slant = round ? Math.max(0.25, Math.cos(Math.min(1.45, Math.abs(x) / R))) : 1;
       const cover = clamp01(0.5 + d * px_per_mm * (Math.abs(x) > half * 0.6 ? slant : 1));
       const standing = topmost(scene.standing, x, y, px_per_mm);
-      if (cover <= 0 && !standing) continue;
+      if (cover <= 0 && !standing) {
+        // A soft shadow on what lies beneath, cast like the rest to the lower right.
+        const under = outlineDistance_mm(frame, x - SHADOW_MM * 0.4, y + SHADOW_MM);
+        data[(row * width + column) * 4 + 3] = 70 * clamp01(1 + under / SHADOW_MM) ** 2;
+        continue;
+      }
 
       for (let p = 0; p < scene.places.length; p += 1) distances[p] = scene.places[p]!(x, y);
       let colour: Triple = groundAt(field, x, y);

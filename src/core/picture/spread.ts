@@ -2,6 +2,9 @@ import type { SetDocument } from '../model/document';
 import { fingerOf, handOf, NAILS, type Finger, type NailName } from '../model/names';
 import { buildOf, frameOf } from '../plan/prepare';
 
+/** Room around a nail's picture, for stones that stand over its edge. */
+export const PICTURE_PAD_MM = 0.6;
+
 /** One nail as it lies on the spread: its cuticle's middle, in mm from the upper left, and how it is turned. */
 export interface Laid {
   name: NailName;

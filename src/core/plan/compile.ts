@@ -5,7 +5,7 @@ import { techniqueOf, type Element } from '../craft/techniques';
 import { finish } from '../craft/techniques/finish';
 import type { Disc } from '../geometry/regions';
 import type { SetDocument } from '../model/document';
-import type { Edit } from '../model/edits';
+import { editNail, pointers, type Edit } from '../model/edits';
 import type { NailName } from '../model/names';
 import type { Product } from '../model/product';
 import { craftEdges, lineUp, reaches, type Edge, type Strand } from './order';
@@ -169,6 +169,7 @@ function roundPlaces(piece: PlacedPiece): PlacedPiece {
     width_mm: rounded(piece.width_mm, 4),
     length_mm: rounded(piece.length_mm, 4),
     height_mm: rounded(piece.height_mm, 4),
+    turn_deg: rounded(piece.turn_deg, 4),
   };
 }
 
@@ -196,14 +197,4 @@ function inserted(edit: Extract<Edit, { kind: 'insert' }>, context: NailContext)
   if (edit.verb === 'cure' || edit.verb === 'flash') draft.lamp = { mode: edit.verb, seconds: edit.seconds };
   if (edit.verb === 'rest') draft.wait_s = edit.seconds;
   return complete(context.name, 'own', draft, context);
-}
-
-/** The nail an edit is about, from the operation it names first. */
-export function editNail(edit: Edit): string {
-  return pointers(edit)[0]!.split('/')[0]!;
-}
-
-function pointers(edit: Edit): string[] {
-  if (edit.kind === 'before') return [edit.a, edit.b];
-  return [edit.kind === 'insert' ? edit.after : edit.a];
 }

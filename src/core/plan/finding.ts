@@ -40,5 +40,6 @@ export type FindingDraft = Omit<Finding, 'id' | 'code' | 'nail'> & { code?: stri
 /** Figures are rounded where they leave the core, so that every machine prints the same plan. */
 export function rounded(value: number, digits = 3): number {
   const scale = 10 ** digits;
-  return Math.round(value * scale) / scale;
+  // Adding nought turns −0, which no file can hold, into 0.
+  return Math.round(value * scale) / scale + 0;
 }

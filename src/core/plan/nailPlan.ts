@@ -1,10 +1,10 @@
 import { buildKindOf } from '../craft/builds';
 import type { SetDocument } from '../model/document';
 import type { NailName } from '../model/names';
-import { compileNail, editNail, type Compiled } from './compile';
+import { compileNail, type Compiled } from './compile';
 import { diagnoseNail } from './diagnose';
 import type { Finding } from './finding';
-import { buildOf, lookOf } from './prepare';
+import { buildOf } from './prepare';
 import { nominalSteps, simulateNail, type Simulated, type Step } from './simulate';
 
 /** One nail compiled and run with the seconds its own operations ask for. */
@@ -36,15 +36,4 @@ export function judgeNail(set: SetDocument, name: NailName, plan: NailPlan, simu
     field: simulated.field,
     verdicts: simulated.verdicts,
   });
-}
-
-/** All of a document that one nail's plan depends on, as text: equal text, equal plan. */
-export function nailKey(set: SetDocument, name: NailName, kit: string): string {
-  const nail = set.nails[name];
-  const edits = set.edits.filter((edit) => editNail(edit) === name);
-  return JSON.stringify([name, nail, lookOf(set, nail), buildOf(set, nail), set.practice, edits]) + kit;
-}
-
-export function kitKey(set: SetDocument): string {
-  return JSON.stringify([set.kit.products, set.kit.roles, set.kit.tips]);
 }

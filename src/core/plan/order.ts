@@ -4,6 +4,7 @@ import { rowOf, type Shown, type Surface } from '../craft/surfaces';
 import type { NailFrame } from '../geometry/frame';
 import type { Product } from '../model/product';
 import type { Draft } from './operation';
+import { piecesDistance } from './pieces';
 
 /** One element's operations, in the order its technique asks for. */
 export interface Strand {
@@ -23,13 +24,16 @@ const LATTICE_Y = 24;
 
 /** Sampled cover of one operation, to see whether and how far two of them meet. */
 function coverOf(frame: NailFrame, draft: Draft): Uint8Array {
-  const area = areaOf(frame, draft.place);
+  const distance_mm =
+    draft.deposit?.kind === 'pieces'
+      ? piecesDistance(draft.deposit.pieces)
+      : areaOf(frame, draft.place).distance_mm;
   const cover = new Uint8Array(LATTICE_X * LATTICE_Y);
   for (let j = 0; j < LATTICE_Y; j += 1) {
     for (let i = 0; i < LATTICE_X; i += 1) {
       const x = (((i + 0.5) / LATTICE_X) * 2 - 1) * (frame.arc_mm / 2);
       const y = ((j + 0.5) / LATTICE_Y) * frame.length_mm;
-      if (Math.abs(x) < frame.halfWidth_mm(y) && area.distance_mm(x, y) > -0.4) cover[j * LATTICE_X + i] = 1;
+      if (Math.abs(x) < frame.halfWidth_mm(y) && distance_mm(x, y) > -0.4) cover[j * LATTICE_X + i] = 1;
     }
   }
   return cover;
@@ -114,7 +118,7 @@ interface Facts {
 function describe(strand: Strand, frame: NailFrame, product: (id: string) => Product): Facts {
   const known = new Map<string, Uint8Array>();
   const covers = strand.drafts.map((draft) => {
-    const key = JSON.stringify(draft.place);
+    const key = draft.deposit?.kind === 'pieces' ? draft.step : JSON.stringify(draft.place);
     if (!known.has(key)) known.set(key, coverOf(frame, draft));
     return known.get(key)!;
   });

@@ -1,5 +1,5 @@
 import type { Point } from '../geometry/frame';
-import { rectangle } from '../geometry/polygons';
+import { rectangle } from '../geometry/figures';
 import { polygonDistance_mm } from '../geometry/regions';
 import type { PlacedPiece } from './operation';
 
@@ -35,4 +35,10 @@ export function pieceDistance(piece: PlacedPiece): (x: number, y: number) => num
     Math.abs(x - piece.x_mm) > reach || Math.abs(y - piece.y_mm) > reach
       ? -1e3
       : polygonDistance_mm(outline, x, y);
+}
+
+/** The same for several pieces: to the nearest edge of whichever is under the point. */
+export function piecesDistance(pieces: readonly PlacedPiece[]): (x: number, y: number) => number {
+  const distances = pieces.map(pieceDistance);
+  return (x, y) => distances.reduce((d, distance_mm) => Math.max(d, distance_mm(x, y)), -1e3);
 }

@@ -4,7 +4,8 @@ import { replaySteps } from '../timing/replay';
 import { planSitting, problemOf, type Sitting } from '../timing/sitting';
 import { diagnoseSet, sortFindings } from './diagnose';
 import { rounded, type Finding } from './finding';
-import { judgeNail, kitKey, nailKey, planNail, replayNail, type NailPlan } from './nailPlan';
+import { nailKeys } from './nailKey';
+import { judgeNail, planNail, replayNail, type NailPlan } from './nailPlan';
 import type { Operation } from './operation';
 import { repairNail } from './repair';
 import type { Simulated } from './simulate';
@@ -16,12 +17,6 @@ export interface Plan {
   surfaces: Record<NailName, string[]>;
   findings: Finding[];
   sitting: Sitting;
-}
-
-/** A plan with the simulated nails behind it, for pictures and sections. */
-export interface PlanWithFields {
-  plan: Plan;
-  nails: Record<NailName, NailPlan & { replayed: Simulated }>;
 }
 
 /** Keeps what was planned, so that an edit to one nail replans that nail only. Results are the same without it. */
@@ -42,12 +37,8 @@ const MEMO_SIZE = 120;
  * saves work.
  */
 export function planSet(set: SetDocument, options: { memo?: PlanMemo } = {}): Plan {
-  return planWithFields(set, options.memo).plan;
-}
-
-export function planWithFields(set: SetDocument, memo: PlanMemo = newMemo()): PlanWithFields {
-  const kit = kitKey(set);
-  const keys = record((name) => nailKey(set, name, kit));
+  const memo = options.memo ?? newMemo();
+  const keys = nailKeys(set);
   const planned = record((name) => recall(memo.nails, keys[name], () => planNail(set, name)));
   const works = NAILS.map((nail) => ({
     nail,
@@ -74,13 +65,10 @@ export function planWithFields(set: SetDocument, memo: PlanMemo = newMemo()): Pl
     all,
   );
   return {
-    plan: {
-      operations,
-      surfaces: record((name) => judged[name].replayed.states.map((state) => state.surface)),
-      findings,
-      sitting,
-    },
-    nails: record((name) => ({ ...planned[name], replayed: judged[name].replayed })),
+    operations,
+    surfaces: record((name) => judged[name].replayed.states.map((state) => state.surface)),
+    findings,
+    sitting,
   };
 }
 
@@ -88,7 +76,8 @@ function record<T>(make: (name: NailName) => T): Record<NailName, T> {
   return Object.fromEntries(NAILS.map((name) => [name, make(name)])) as Record<NailName, T>;
 }
 
-function recall<T>(store: Map<string, T>, key: string, make: () => T): T {
+/** The value stored under a key, or made and stored; the oldest entries leave when the store is full. */
+export function recall<T>(store: Map<string, T>, key: string, make: () => T): T {
   const known = store.get(key);
   if (known !== undefined) {
     // Moved to the end: the oldest entries leave first.

@@ -1,8 +1,7 @@
 import { applyChange, type Change } from '../model/changes';
 import type { SetDocument } from '../model/document';
-import type { Edit, INSERTABLE_VERBS } from '../model/edits';
+import { editNail, type Edit, type INSERTABLE_VERBS } from '../model/edits';
 import type { NailName } from '../model/names';
-import { editNail } from './compile';
 import type { Finding, Fix } from './finding';
 import { judgeNail, planNail, type NailPlan } from './nailPlan';
 import { parseOperationId } from './operation';

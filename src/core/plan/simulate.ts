@@ -29,7 +29,7 @@ import {
 import type { Compiled } from './compile';
 import { isWet, shine } from './light';
 import type { Operation, PlacedPiece } from './operation';
-import { pieceDistance } from './pieces';
+import { pieceDistance, piecesDistance } from './pieces';
 
 /** Smaller faults are not reported: a brush is not a ruler. */
 export const MIN_FAULT_MM2 = 0.4;
@@ -146,11 +146,6 @@ function coverOf(run: Run, operation: Operation): Cover {
   };
   run.covers.set(key, cover);
   return cover;
-}
-
-function piecesDistance(pieces: readonly PlacedPiece[]): (x: number, y: number) => number {
-  const distances = pieces.map(pieceDistance);
-  return (x, y) => distances.reduce((d, distance_mm) => Math.max(d, distance_mm(x, y)), -1e3);
 }
 
 /** Asks the table of surfaces at every cell and reports each reason once, with its area and middle. */

@@ -20,11 +20,11 @@ const EDGE_PX = 16;
 /** What shall they wear? Ten nails, the looks to put on them, and the open look's elements. */
 export function DesignView() {
   const set = useStudio((s) => s.set);
-  const marks = useStudio((s) => s.marks);
+  const focus = useStudio((s) => s.focus);
   const change = useStudio((s) => s.change);
   const { ref, width } = useElementSize();
   const px_per_mm = spreadScale(set, (width || 1196) - EDGE_PX, MOST_PX_PER_MM);
-  const pictures = usePictures(marks, px_per_mm * FINENESS);
+  const pictures = usePictures(set, px_per_mm * FINENESS);
   const [dragged, setDragged] = useState<string>();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -53,7 +53,7 @@ export function DesignView() {
         </section>
         <LookTray />
         <LookEditor />
-        <LargeNail />
+        <LargeNail picture={pictures[focus]} />
       </div>
       <DragOverlay dropAnimation={null}>
         {dragged && <div className={classes.dragged}>{set.looks.find((look) => look.id === dragged)?.name}</div>}

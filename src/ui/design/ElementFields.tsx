@@ -1,10 +1,11 @@
 'use client';
-import { ActionIcon, Button, ColorInput, NumberInput, Select, Switch } from '@mantine/core';
+import { ActionIcon, Button, Checkbox } from '@mantine/core';
 import { IconPlus, IconX } from '@tabler/icons-react';
 import { readPath, writePath } from '@/core/craft/fieldPath';
 import type { Field } from '@/core/craft/technique';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { SetDocument } from '@/core/model/document';
+import { Choice, ColourInput, FigureInput } from '../kit/Inputs';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './DesignView.module.css';
 
@@ -38,56 +39,35 @@ export function FieldInput({ field, value, onChange }: InputProps) {
     case 'number':
       if (typeof value !== 'number') return null;
       return (
-        <NumberInput
-          size="md"
-          label={field.words}
-          {...(field.unit ? { suffix: ` ${field.unit}` } : {})}
-          value={value}
-          min={field.min}
-          max={field.max}
-          step={field.step}
-          clampBehavior="strict"
-          onChange={(next) => typeof next === 'number' && onChange(next)}
-        />
+        <FigureInput label={field.words} unit={field.unit} value={value} min={field.min} max={field.max} step={field.step} onChange={onChange} />
       );
     case 'choice':
       return (
-        <Select
-          size="md"
+        <Choice
           label={field.words}
-          allowDeselect={false}
-          data={field.choices.map((choice) => ({ value: String(choice.value), label: choice.words }))}
+          choices={field.choices.map((choice) => ({ value: String(choice.value), label: choice.words }))}
           value={String(value)}
           onChange={(next) => onChange(field.choices.find((choice) => String(choice.value) === next)?.value)}
         />
       );
     case 'colour':
       return (
-        <ColorInput size="md" label={field.words} value={String(value)} withEyeDropper={false} onChangeEnd={onChange} />
+        <ColourInput label={field.words} value={String(value)} onChange={onChange} />
       );
     case 'product':
       if (typeof value !== 'string') return null;
       return (
-        <Select
-          size="md"
+        <Choice
           label={field.words}
-          allowDeselect={false}
-          searchable
-          data={products.filter((p) => field.families.includes(p.family)).map((p) => ({ value: p.id, label: p.name }))}
+          choices={products.filter((p) => field.families.includes(p.family)).map((p) => ({ value: p.id, label: p.name }))}
           leftSection={<Dot products={products} id={value} />}
-          renderOption={({ option }) => (
-            <>
-              <Dot products={products} id={option.value} />
-              <span style={{ marginLeft: 10 }}>{option.label}</span>
-            </>
-          )}
           value={value}
-          onChange={(next) => next && onChange(next)}
+          onChange={onChange}
         />
       );
     case 'switch':
       return (
-        <Switch
+        <Checkbox
           size="md"
           label={field.words}
           checked={value === true}

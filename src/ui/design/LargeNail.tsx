@@ -1,13 +1,12 @@
 'use client';
-import { Button, Checkbox, NumberInput, Select } from '@mantine/core';
-import { useEffect, useState } from 'react';
+import { Button, Checkbox } from '@mantine/core';
 import { BUILDS, buildKindOf } from '@/core/craft/builds';
 import { techniqueOf } from '@/core/craft/techniques';
 import { SHAPE_DEFINITIONS, SHAPES, type Shape } from '@/core/geometry/shape';
 import { lookOf } from '@/core/plan/prepare';
 import { handOf, mirrorOf, nailWords } from '@/core/model/names';
 import type { NailPicture } from '@/core/picture/nailPicture';
-import { getPlanner } from '@/workers/planner';
+import { Choice, FigureInput } from '../kit/Inputs';
 import { NailCanvas } from '../kit/NailCanvas';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { readPath, writePath } from '@/core/craft/fieldPath';
@@ -18,32 +17,17 @@ import classes from './DesignView.module.css';
 const HEIGHT_PX = 168;
 
 /** The nail in focus, large, with its own choices and how it is built. */
-export function LargeNail() {
+export function LargeNail({ picture }: { picture: NailPicture | undefined }) {
   const set = useStudio((s) => s.set);
   const focus = useStudio((s) => s.focus);
   const selected = useStudio((s) => s.selected);
-  const mark = useStudio((s) => s.marks[s.focus]);
   const store = useStudioStore();
   const { change } = store.getState();
-  const [picture, setPicture] = useState<NailPicture>();
   const nail = set.nails[focus];
   const build = set.builds.find((one) => one.id === nail.build)!;
   const kind = buildKindOf(build.kind);
   const length_mm = nail.plate.bed_mm + kind.free_mm(build, nail.plate);
   const px_per_mm = Math.min(14, HEIGHT_PX / (length_mm + 1.2));
-
-  useEffect(() => {
-    if (!mark) return undefined;
-    let stale = false;
-    void getPlanner()
-      .picture(focus, px_per_mm * 2)
-      .then((made) => {
-        if (!stale) setPicture(made);
-      });
-    return () => {
-      stale = true;
-    };
-  }, [focus, mark, px_per_mm]);
 
   const look = lookOf(set, nail);
   const targets = selected.length > 0 ? selected : [focus];
@@ -57,21 +41,17 @@ export function LargeNail() {
         {nail.plate.width_mm} mm wide, {length_mm.toFixed(1)} mm long
       </p>
       <div className={classes.own}>
-        <Select
-          size="md"
+        <Choice
           label={targets.length > 1 ? `Build of ${targets.length} nails` : 'Build'}
-          allowDeselect={false}
-          data={set.builds.map((one) => ({ value: one.id, label: one.name }))}
+          choices={set.builds.map((one) => ({ value: one.id, label: one.name }))}
           value={nail.build}
-          onChange={(next) => next && change({ kind: 'use-build', nails: targets, build: next })}
+          onChange={(next) => change({ kind: 'use-build', nails: targets, build: next })}
         />
-        <Select
-          size="md"
+        <Choice
           label={`Shape of ${build.name.toLowerCase()}`}
-          allowDeselect={false}
-          data={SHAPES.map((shape) => ({ value: shape, label: SHAPE_DEFINITIONS[shape].words }))}
+          choices={SHAPES.map((shape) => ({ value: shape, label: SHAPE_DEFINITIONS[shape].words }))}
           value={build.shape}
-          onChange={(next) => next && change({ kind: 'put-build', build: { ...build, shape: next as Shape } })}
+          onChange={(next) => change({ kind: 'put-build', build: { ...build, shape: next as Shape } })}
         />
         {kind.fields.map((field) => (
           <FieldInput
@@ -82,15 +62,14 @@ export function LargeNail() {
           />
         ))}
         {kind.edge === 'plate' && (
-          <NumberInput
-            size="md"
+          <FigureInput
             label="Own free edge of this nail"
-            suffix=" mm"
+            unit="mm"
             value={nail.plate.free_edge_mm}
             min={0}
             max={30}
             step={0.5}
-            onChange={(next) => typeof next === 'number' && change({ kind: 'plate', nail: focus, plate: { free_edge_mm: next } })}
+            onChange={(next) => change({ kind: 'plate', nail: focus, plate: { free_edge_mm: next } })}
           />
         )}
         {look && look.elements.length > 1 && (

@@ -1,8 +1,9 @@
 'use client';
-import { ActionIcon, Button, Menu } from '@mantine/core';
-import { IconArrowDown, IconArrowUp, IconDots, IconPlus, IconTrash } from '@tabler/icons-react';
+import { Button } from '@mantine/core';
+import { IconArrowDown, IconArrowUp, IconPlus, IconTrash } from '@tabler/icons-react';
 import { TECHNIQUES, techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/model/document';
+import { MoreMenu } from '../kit/MoreMenu';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { ElementFields } from './ElementFields';
 import { freeId, freshProducts } from './fresh';
@@ -56,25 +57,21 @@ function OpenLook({ look }: { look: Look }) {
         >
           Put on {selected.length === 1 ? 'this nail' : `${selected.length} nails`}
         </Button>
-        <Menu position="bottom-end">
-          <Menu.Target>
-            <ActionIcon size={44} variant="subtle" color="gray" aria-label="More for this look">
-              <IconDots size={20} />
-            </ActionIcon>
-          </Menu.Target>
-          <Menu.Dropdown>
-            <Menu.Item
-              color="red"
-              onClick={() => {
+        <MoreMenu
+          label="More for this look"
+          entries={[
+            {
+              key: 'remove',
+              words: 'Remove this look',
+              danger: true,
+              onPick: () => {
                 if (change({ kind: 'remove-look', look: look.id })) {
                   store.setState({ openLook: store.getState().set.looks[0]?.id, openElement: undefined });
                 }
-              }}
-            >
-              Remove this look
-            </Menu.Item>
-          </Menu.Dropdown>
-        </Menu>
+              },
+            },
+          ]}
+        />
       </div>
       <div className={classes.parts}>
         <div style={{ minHeight: 0, overflowY: 'auto' }}>
@@ -97,22 +94,21 @@ function OpenLook({ look }: { look: Look }) {
               </li>
             ))}
           </ul>
-          <Menu position="top-start">
-            <Menu.Target>
-              <Button variant="default" h={44} leftSection={<IconPlus size={18} />}>
-                Add
-              </Button>
-            </Menu.Target>
-            <Menu.Dropdown>
-              {TECHNIQUES.map((technique) => (
-                <Menu.Item key={technique.kind} onClick={() => add(technique.kind)} maw={340}>
+          <MoreMenu
+            label="Add an element"
+            face={{ words: 'Add', icon: <IconPlus size={18} /> }}
+            entries={TECHNIQUES.map((technique) => ({
+              key: technique.kind,
+              words: (
+                <>
                   <strong>{technique.words}</strong>
                   <br />
                   <span style={{ color: 'var(--soft)' }}>{technique.blurb}</span>
-                </Menu.Item>
-              ))}
-            </Menu.Dropdown>
-          </Menu>
+                </>
+              ),
+              onPick: () => add(technique.kind),
+            }))}
+          />
         </div>
         {element && (
           <div className={classes.options} key={element.id}>

@@ -2,15 +2,18 @@
 import { Button } from '@mantine/core';
 import { useDraggable } from '@dnd-kit/core';
 import { IconPlus } from '@tabler/icons-react';
+import { useMemo } from 'react';
 import { techniqueOf } from '@/core/craft/techniques';
 import type { Look } from '@/core/model/document';
 import { NailCanvas } from '../kit/NailCanvas';
-import { usePreview } from '../kit/usePictures';
+import { FINENESS, usePicture } from '../kit/usePictures';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { freshProducts, freeId } from './fresh';
 import classes from './DesignView.module.css';
 
 const PX_PER_MM = 3.6;
+/** Swatches show a look on this nail. */
+const SHOWN_ON = 'left-middle';
 const KEYS = 'abcdefghijkl';
 
 /** The looks of this set as swatches, to drag or key onto nails. */
@@ -49,9 +52,11 @@ function Swatch({ look }: { look: Look }) {
   const open = useStudio((s) => s.openLook === look.id);
   const store = useStudioStore();
   const { setNodeRef, listeners, attributes } = useDraggable({ id: look.id });
-  const trial = { ...set, nails: { ...set.nails, 'left-middle': { ...set.nails['left-middle'], look: look.id, changes: [] } } };
-  const mark = JSON.stringify([look, set.nails['left-middle'].build, set.builds, set.practice, set.kit.products, set.kit.roles]);
-  const picture = usePreview(trial, 'left-middle', PX_PER_MM * 2, mark);
+  const trial = useMemo(() => {
+    const nail = { ...set.nails[SHOWN_ON], look: look.id, changes: [] };
+    return { ...set, nails: { ...set.nails, [SHOWN_ON]: nail }, edits: [] };
+  }, [set, look.id]);
+  const picture = usePicture(trial, SHOWN_ON, PX_PER_MM * FINENESS);
   return (
     <button
       ref={setNodeRef}

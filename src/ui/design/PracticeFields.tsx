@@ -1,6 +1,6 @@
 'use client';
-import { Select } from '@mantine/core';
 import type { Practice } from '@/core/model/practice';
+import { Choice } from '../kit/Inputs';
 import { useStudio, useStudioStore } from '../studio/studio';
 
 interface School {
@@ -68,14 +68,12 @@ export function PracticeFields() {
     <fieldset style={{ border: 0, padding: 0, margin: '8px 0 0', display: 'grid', gap: 8 }}>
       <legend style={{ fontFamily: 'var(--serif)', fontSize: 19, fontWeight: 600, padding: 0, marginBottom: 6 }}>How I work</legend>
       {SCHOOLS.map((school) => (
-        <Select
+        <Choice
           key={school.key}
-          size="md"
           label={school.words}
-          allowDeselect={false}
-          data={school.choices}
+          choices={school.choices}
           value={practice[school.key]}
-          onChange={(next) => next && store.getState().change({ kind: 'practice', practice: { [school.key]: next } })}
+          onChange={(next) => store.getState().change({ kind: 'practice', practice: { [school.key]: next } })}
         />
       ))}
     </fieldset>

@@ -2,8 +2,7 @@
 import { useId, useMemo, type ReactNode } from 'react';
 import type { SetDocument } from '@/core/model/document';
 import { nailWords } from '@/core/model/names';
-import { spreadOf, type Laid } from '@/core/picture/spread';
-import { PICTURE_PAD_MM } from '@/core/picture/nailPicture';
+import { PICTURE_PAD_MM, spreadOf, type Laid } from '@/core/picture/spread';
 import { NailCanvas } from './NailCanvas';
 import type { Pictures } from './usePictures';
 import classes from './HandsSpread.module.css';

@@ -1,13 +1,13 @@
 'use client';
 import { MantineProvider } from '@mantine/core';
-import { Notifications } from '@mantine/notifications';
 import type { ReactNode } from 'react';
+import { NotificationPlace } from './notify';
 import { theme } from './theme';
 
 export function Providers({ children }: { children: ReactNode }) {
   return (
     <MantineProvider theme={theme} defaultColorScheme="auto">
-      <Notifications position="bottom-center" autoClose={6000} />
+      <NotificationPlace />
       {children}
     </MantineProvider>
   );

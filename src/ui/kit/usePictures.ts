@@ -1,26 +1,28 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { NailPicture } from '@/core/picture/nailPicture';
 import type { SetDocument } from '@/core/model/document';
 import { NAILS, type NailName } from '@/core/model/names';
-import { getPlanner } from '@/workers/planner';
+import { kitKey, nailKey, nailKeys } from '@/core/plan/nailKey';
+import { getPainter } from '@/workers/planner';
 
 export type Pictures = Partial<Record<NailName, NailPicture>>;
 
 /** Pictures are drawn finer than they are shown, so that edges stay smooth on dense screens. */
-export const FINENESS = 2;
+export const FINENESS = 1.5;
 
-/** The open set's ten pictures; only nails whose mark changed are drawn again. */
-export function usePictures(marks: Partial<Record<NailName, string>>, px_per_mm: number): Pictures {
+/** A set's ten pictures; after a change only the nails that look different are drawn again. */
+export function usePictures(set: SetDocument, px_per_mm: number): Pictures {
   const [pictures, setPictures] = useState<Pictures>({});
   const drawn = useRef<Partial<Record<NailName, string>>>({});
   useEffect(() => {
     let stale = false;
+    const marks = nailKeys(set);
     async function draw() {
       for (const name of NAILS) {
-        const mark = marks[name] && `${marks[name]}|${px_per_mm}`;
-        if (!mark || drawn.current[name] === mark) continue;
-        const picture = await getPlanner().picture(name, px_per_mm);
+        const mark = `${marks[name]}|${px_per_mm}`;
+        if (drawn.current[name] === mark) continue;
+        const picture = await getPainter().picture(set, name, px_per_mm);
         if (stale) return;
         drawn.current[name] = mark;
         setPictures((before) => ({ ...before, [name]: picture }));
@@ -30,21 +32,22 @@ export function usePictures(marks: Partial<Record<NailName, string>>, px_per_mm:
     return () => {
       stale = true;
     };
-  }, [marks, px_per_mm]);
+  }, [set, px_per_mm]);
   return pictures;
 }
 
-/** One nail of any set, in its finished look, drawn again when `mark` changes. */
-export function usePreview(set: SetDocument, name: NailName, px_per_mm: number, mark: string): NailPicture | undefined {
+/** One nail of any set, drawn again when it would look different. */
+export function usePicture(set: SetDocument, name: NailName, px_per_mm: number): NailPicture | undefined {
   const [picture, setPicture] = useState<NailPicture>();
+  const mark = useMemo(() => nailKey(set, name, kitKey(set)), [set, name]);
   const latest = useRef(set);
   useEffect(() => {
     latest.current = set;
   }, [set]);
   useEffect(() => {
     let stale = false;
-    void getPlanner()
-      .preview(latest.current, name, px_per_mm)
+    void getPainter()
+      .picture(latest.current, name, px_per_mm)
       .then((made) => {
         if (!stale) setPicture(made);
       });

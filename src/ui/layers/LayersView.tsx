@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { NAILS, nailKey, nailWords } from '@/core/model/names';
 import type { Operation } from '@/core/plan/operation';
 import type { Stage } from '@/workers/plannerApi';
-import { getPlanner } from '@/workers/planner';
+import { getPainter } from '@/workers/planner';
 import { FindingNote } from '../kit/FindingNote';
 import { NailCanvas } from '../kit/NailCanvas';
 import { SEVERITY } from '../kit/words';
@@ -21,7 +21,7 @@ const NO_OPERATIONS: readonly Operation[] = [];
 export function LayersView() {
   const focus = useStudio((s) => s.focus);
   const plan = useStudio((s) => s.plan);
-  const mark = useStudio((s) => s.marks[s.focus]);
+  const set = useStudio((s) => s.set);
   const store = useStudioStore();
   const operations = plan?.operations[focus] ?? NO_OPERATIONS;
   const [at, setAt] = useState<{ nail: string; id: string | undefined }>({ nail: focus, id: undefined });
@@ -30,17 +30,17 @@ export function LayersView() {
   const [stage, setStage] = useState<Stage>();
 
   useEffect(() => {
-    if (!mark || operations.length === 0) return undefined;
+    if (operations.length === 0) return undefined;
     let stale = false;
-    void getPlanner()
-      .stage(focus, done, PX_PER_MM * 2)
+    void getPainter()
+      .stage(set, focus, done, PX_PER_MM * 2)
       .then((made) => {
         if (!stale) setStage(made);
       });
     return () => {
       stale = true;
     };
-  }, [focus, mark, done, operations.length]);
+  }, [focus, set, done, operations.length]);
 
   const findings = plan?.findings.filter((finding) => finding.nail === focus) ?? [];
   const current = operations[done - 1];

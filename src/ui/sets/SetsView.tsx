@@ -1,7 +1,6 @@
 'use client';
-import { ActionIcon, Button, Menu, TextInput } from '@mantine/core';
-import { notifications } from '@mantine/notifications';
-import { IconDots, IconFolderOpen, IconPlus, IconSearch } from '@tabler/icons-react';
+import { Button, TextInput } from '@mantine/core';
+import { IconFolderOpen, IconPlus, IconSearch } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
@@ -9,8 +8,11 @@ import { MAX_FILE_BYTES, parseSetText, tooLarge, writeSetText } from '@/core/mod
 import { faultLine, type Fault } from '@/core/model/result';
 import { NAILS } from '@/core/model/names';
 import type { StoredSet } from '@/data/database';
-import { addNewSet, addSet, putBack, removeSet, restoreDemo, seedOnce, watchSets } from '@/data/sets';
+import { addSet, putBack, removeSet, watchSets } from '@/data/sets';
+import { addNewSet, restoreDemo, seedOnce } from '@/data/starting';
 import { downloadText } from '../kit/download';
+import { MoreMenu } from '../kit/MoreMenu';
+import { notify } from '../kit/notify';
 import { SchemeButton } from '../studio/SetBar';
 import { LittleHands } from './LittleHands';
 import classes from './SetsView.module.css';
@@ -50,16 +52,14 @@ export function SetsView() {
 
   async function remove(stored: StoredSet) {
     await removeSet(stored.id);
-    notifications.show({
-      message: (
-        <>
-          “{stored.title}” is removed.{' '}
-          <Button variant="default" size="compact-md" onClick={() => void putBack(stored)}>
-            Put it back
-          </Button>
-        </>
-      ),
-    });
+    notify(
+      <>
+        “{stored.title}” is removed.{' '}
+        <Button variant="default" h={44} onClick={() => void putBack(stored)}>
+          Put it back
+        </Button>
+      </>,
+    );
   }
 
   const wanted = search.trim().toLowerCase();
@@ -100,16 +100,10 @@ export function SetsView() {
             if (file) void open(file);
           }}
         />
-        <Menu>
-          <Menu.Target>
-            <ActionIcon size={44} variant="subtle" color="gray" aria-label="More">
-              <IconDots size={22} />
-            </ActionIcon>
-          </Menu.Target>
-          <Menu.Dropdown>
-            <Menu.Item onClick={() => void restoreDemo()}>Restore the demo sets</Menu.Item>
-          </Menu.Dropdown>
-        </Menu>
+        <MoreMenu
+          label="More"
+          entries={[{ key: 'demo', words: 'Restore the demo sets', onPick: () => void restoreDemo() }]}
+        />
         <SchemeButton />
       </header>
 
@@ -137,28 +131,28 @@ export function SetsView() {
         {shown?.map((stored, i) => (
           <li key={stored.id} className={classes.item} data-first={i === 0 || undefined}>
             <Link href={`/set/${stored.id}/design`} className={classes.open}>
-              <LittleHands set={stored.document} revision={stored.revision} width={i === 0 ? 1160 : 560} />
+              <LittleHands set={stored.document} width={i === 0 ? 1160 : 560} />
               <h2>{stored.title}</h2>
               <p className={classes.about}>{stored.document.note || looksWords(stored)}</p>
             </Link>
-            <Menu position="bottom-end">
-              <Menu.Target>
-                <ActionIcon size={44} variant="subtle" color="gray" aria-label={`More for ${stored.title}`} className={classes.more}>
-                  <IconDots size={20} />
-                </ActionIcon>
-              </Menu.Target>
-              <Menu.Dropdown>
-                <Menu.Item onClick={() => void addSet({ ...stored.document, title: `${stored.title} (copy)`.slice(0, 120) })}>
-                  Make a copy
-                </Menu.Item>
-                <Menu.Item onClick={() => downloadText(`${stored.id}.lacquer.json`, writeSetText(stored.document))}>
-                  Export
-                </Menu.Item>
-                <Menu.Item color="red" onClick={() => void remove(stored)}>
-                  Remove
-                </Menu.Item>
-              </Menu.Dropdown>
-            </Menu>
+            <span className={classes.more}>
+              <MoreMenu
+                label={`More for ${stored.title}`}
+                entries={[
+                  {
+                    key: 'copy',
+                    words: 'Make a copy',
+                    onPick: () => void addSet({ ...stored.document, title: `${stored.title} (copy)`.slice(0, 120) }),
+                  },
+                  {
+                    key: 'export',
+                    words: 'Export',
+                    onPick: () => downloadText(`${stored.id}.lacquer.json`, writeSetText(stored.document)),
+                  },
+                  { key: 'remove', words: 'Remove', danger: true, onPick: () => void remove(stored) },
+                ]}
+              />
+            </span>
           </li>
         ))}
       </ul>

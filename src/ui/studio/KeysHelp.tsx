@@ -1,6 +1,5 @@
 'use client';
 import { Modal, Table } from '@mantine/core';
-import { useHotkeys } from '@mantine/hooks';
 
 const KEYS = [
   ['1 – 5', 'left hand, little finger to thumb'],
@@ -14,10 +13,9 @@ const KEYS = [
   ['?', 'this list'],
 ] as const;
 
-export function KeysHelp({ opened, onClose, onOpen }: { opened: boolean; onClose: () => void; onOpen: () => void }) {
-  useHotkeys([['shift+?', onOpen]], ['INPUT', 'TEXTAREA', 'SELECT'], false);
+export function KeysHelp({ onClose }: { onClose: () => void }) {
   return (
-    <Modal opened={opened} onClose={onClose} title="Keys" centered size="lg">
+    <Modal opened onClose={onClose} title="Keys" centered size="lg">
       <Table>
         <Table.Tbody>
           {KEYS.map(([keys, words]) => (

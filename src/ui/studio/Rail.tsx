@@ -27,6 +27,7 @@ export function Rail({ id }: { id: string }) {
           <Link
             key={to}
             href={`/set/${id}/${to}`}
+            prefetch={false}
             className={classes.item}
             data-here={here || undefined}
             aria-current={here ? 'page' : undefined}

@@ -1,5 +1,5 @@
 'use client';
-import { ActionIcon, Button, Tooltip, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
+import { ActionIcon, Button, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
 import {
   IconArrowBackUp,
   IconArrowForwardUp,
@@ -8,13 +8,16 @@ import {
   IconMoon,
   IconSun,
 } from '@tabler/icons-react';
+import { useHotkeys } from '@mantine/hooks';
 import { useEffect, useState } from 'react';
 import { writeSetText } from '@/core/model/parse';
 import { downloadText } from '../kit/download';
 import { countWords, timeWords } from '../kit/words';
-import { KeysHelp } from './KeysHelp';
+import dynamic from 'next/dynamic';
 import { useStudio, useUndo } from './studio';
 import classes from './SetBar.module.css';
+
+const KeysHelp = dynamic(() => import('./KeysHelp').then((module) => module.KeysHelp), { ssr: false });
 
 const SAVING_WORDS = {
   saved: 'Saved',
@@ -34,6 +37,7 @@ export function SetBar() {
   const canUndo = useUndo((s) => s.pastStates.length > 0);
   const canRedo = useUndo((s) => s.futureStates.length > 0);
   const [help, setHelp] = useState(false);
+  useHotkeys([['shift+?', () => setHelp(true)]], ['INPUT', 'TEXTAREA', 'SELECT'], false);
 
   return (
     <header className={classes.bar}>
@@ -47,16 +51,14 @@ export function SetBar() {
           {timeWords(plan.sitting.total_s)} · {countWords(plan.findings)}
         </span>
       )}
-      <Tooltip label="Undo (Ctrl Z)">
-        <ActionIcon size={44} variant="subtle" color="gray" aria-label="Undo" disabled={!canUndo} onClick={() => undo()}>
+        <ActionIcon size={44} variant="subtle" color="gray" aria-label="Undo" title="Undo (Ctrl Z)" disabled={!canUndo} onClick={() => undo()}>
           <IconArrowBackUp size={22} />
         </ActionIcon>
-      </Tooltip>
-      <Tooltip label="Redo (Ctrl Y)">
-        <ActionIcon size={44} variant="subtle" color="gray" aria-label="Redo" disabled={!canRedo} onClick={() => redo()}>
+      
+        <ActionIcon size={44} variant="subtle" color="gray" aria-label="Redo" title="Redo (Ctrl Y)" disabled={!canRedo} onClick={() => redo()}>
           <IconArrowForwardUp size={22} />
         </ActionIcon>
-      </Tooltip>
+      
       <Button
         variant="default"
         h={44}
@@ -66,12 +68,11 @@ export function SetBar() {
         Export
       </Button>
       <SchemeButton />
-      <Tooltip label="Keys (?)">
-        <ActionIcon size={44} variant="subtle" color="gray" aria-label="Keys" onClick={() => setHelp(true)}>
+        <ActionIcon size={44} variant="subtle" color="gray" aria-label="Keys" title="Keys (?)" onClick={() => setHelp(true)}>
           <IconHelp size={22} />
         </ActionIcon>
-      </Tooltip>
-      <KeysHelp opened={help} onClose={() => setHelp(false)} onOpen={() => setHelp(true)} />
+      
+      {help && <KeysHelp onClose={() => setHelp(false)} />}
     </header>
   );
 }
@@ -113,7 +114,6 @@ export function SchemeButton() {
   useEffect(() => setMounted(true), []);
   const dark = mounted && scheme === 'dark';
   return (
-    <Tooltip label={dark ? 'Light' : 'Dark'}>
       <ActionIcon
         size={44}
         variant="subtle"
@@ -123,6 +123,6 @@ export function SchemeButton() {
       >
         {dark ? <IconSun size={22} /> : <IconMoon size={22} />}
       </ActionIcon>
-    </Tooltip>
+    
   );
 }

@@ -1,11 +1,11 @@
 'use client';
-import { Button, Modal, Text } from '@mantine/core';
-import { notifications } from '@mantine/notifications';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { faultLine, type Fault } from '@/core/model/result';
 import { addSet, openSet, type OpenedSet } from '@/data/sets';
+import { notify } from '../kit/notify';
 import { keepPlanned } from './keepPlanned';
 import { keepStored, type Conflict, type Keeper } from './keepStored';
 import { createStudio, StudioContext, type StudioStore } from './studio';
@@ -13,6 +13,8 @@ import { Rail } from './Rail';
 import { SetBar } from './SetBar';
 import { StudioKeys } from './StudioKeys';
 import classes from './StudioShell.module.css';
+
+const ConflictChoice = dynamic(() => import('./ConflictChoice').then((module) => module.ConflictChoice), { ssr: false });
 
 type Opening = { kind: 'opening' } | { kind: 'open'; opened: OpenedSet } | { kind: 'faulty'; faults: Fault[] };
 
@@ -59,7 +61,7 @@ function OpenStudio({ opened, children }: { opened: OpenedSet; children: ReactNo
   useEffect(() => {
     const stopPlanning = keepPlanned(store);
     keeper.current = keepStored(store, opened.revision, setConflict, () =>
-      notifications.show({ message: 'Changed in another tab: shown here too. Undo brings yours back.' }),
+      notify('Changed in another tab: shown here too. Undo brings yours back.'),
     );
     return () => {
       stopPlanning();
@@ -71,7 +73,7 @@ function OpenStudio({ opened, children }: { opened: OpenedSet; children: ReactNo
     () =>
       store.subscribe((state, before) => {
         if (state.refused && state.refused !== before.refused) {
-          notifications.show({ color: 'red', title: 'That cannot be', message: state.refused });
+          notify(state.refused, 'That cannot be');
         }
       }),
     [store],
@@ -95,41 +97,19 @@ function OpenStudio({ opened, children }: { opened: OpenedSet; children: ReactNo
           <main className={classes.view}>{children}</main>
         </div>
       </div>
-      <Modal
-        opened={conflict !== undefined}
-        onClose={() => undefined}
-        withCloseButton={false}
-        title="This set was changed in another tab"
-        centered
-      >
-        <Text mb="md">Both hold changes that the other does not have. Nothing is lost until you choose.</Text>
-        <Button
-          fullWidth
-          mb="sm"
-          size="md"
-          onClick={() => {
-            keeper.current?.takeTheirs(conflict!.theirs);
+      {conflict && (
+        <ConflictChoice
+          onTakeTheirs={() => {
+            keeper.current?.takeTheirs(conflict.theirs);
             setConflict(undefined);
           }}
-        >
-          Take the other tab’s set
-        </Button>
-        <Button
-          fullWidth
-          mb="sm"
-          size="md"
-          variant="default"
-          onClick={() => {
-            keeper.current?.rebase(conflict!.theirs.revision);
+          onKeepMine={() => {
+            keeper.current?.rebase(conflict.theirs.revision);
             setConflict(undefined);
           }}
-        >
-          Keep mine here
-        </Button>
-        <Button fullWidth size="md" variant="default" onClick={() => void keepMineAsCopy(conflict!.theirs)}>
-          Keep both: mine as a copy
-        </Button>
-      </Modal>
+          onKeepBoth={() => void keepMineAsCopy(conflict.theirs)}
+        />
+      )}
     </StudioContext.Provider>
   );
 }

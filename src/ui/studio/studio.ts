@@ -14,8 +14,6 @@ export type Saving = 'saved' | 'saving' | 'conflict' | 'failed';
 export interface Studio {
   set: SetDocument;
   plan: Plan | undefined;
-  /** Changes when a nail's picture would. */
-  marks: Partial<Record<NailName, string>>;
   planned_ms: number | undefined;
   saving: Saving;
   selected: NailName[];
@@ -38,7 +36,6 @@ export function createStudio(set: SetDocument): StudioStore {
       (write, read): Studio => ({
         set,
         plan: undefined,
-        marks: {},
         planned_ms: undefined,
         saving: 'saved',
         selected: ['left-ring'],

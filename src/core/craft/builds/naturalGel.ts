@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { BUILD_BASE, defineBuild } from '../build';
 import { coatOf, cureOf, wholePlace, wipeDraft } from '../context';
 import { HAND_S } from '../handwork';

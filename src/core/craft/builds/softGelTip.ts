@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { mm } from '../../model/primitives';
 import type { Draft } from '../../plan/operation';
 import { BUILD_BASE, defineBuild } from '../build';

@@ -1,4 +1,4 @@
-import type { NailCase, NailRule } from '../rule';
+import { adjusting, type NailCase, type NailRule } from '../rule';
 import type { Operation } from '../../plan/operation';
 import { rounded, type FindingDraft } from '../../plan/finding';
 import { levelShare, pieceStands_mm } from '../../plan/simulate';
@@ -8,10 +8,18 @@ import { cellAt } from '../../plan/field';
 /** More than this under the pieces and the strength is built below them, where it does not help (common practice). */
 const MAX_BELOW_UM = 420;
 
+/** Clear left over the worst corner after filing is aimed at this when a thicker cap is offered. */
+const SPARE_UM = 40;
+const MOST_CAP_UM = 3000;
+
+/** A bed no thicker than this is not what is too thick. */
+const THIN_BED_UM = 80;
+
 interface Cover {
-  piece: number;
   stands_um: number;
   clear_um: number;
+  /** Share of the cap's thickness that lies over the worst corner. */
+  share: number;
 }
 
 /** Clear over each piece at its worst corner, before filing. */
@@ -20,10 +28,10 @@ function covers(nail: NailCase, laid: Operation, cap: Operation): Cover[] {
   if (deposit?.kind !== 'pieces' || cap.deposit?.kind !== 'level') return [];
   const t_um = cap.deposit.t_um;
   const { frame } = nail.context;
-  return deposit.pieces.map((piece, index) => {
+  return deposit.pieces.map((piece) => {
     const stands_um = pieceStands_mm(frame, piece, deposit.pressed) * 1000;
     const least = Math.min(...pieceOutline(piece).map((point) => levelShare(frame, point.x, point.y)));
-    return { piece: index, stands_um, clear_um: t_um * least - stands_um };
+    return { stands_um, clear_um: t_um * least - stands_um, share: least };
   });
 }
 
@@ -48,24 +56,12 @@ function judgeCover(nail: NailCase, laid: Operation, cap: Operation, allowance_u
   const all = covers(nail, laid, cap);
   const worst = all.reduce((a, b) => (b.clear_um < a.clear_um ? b : a));
   const about = { operation: cap.id, element: laid.element };
-  const element = nail.elements.find((one) => one.id === laid.element);
-  const enough =
-    Math.ceil((worst.stands_um + allowance_um + 40 - worst.clear_um - worst.stands_um) / 10) * 10;
-  const thicker =
-    element?.kind === 'inlay' && nail.context.nail.look
-      ? Math.ceil((element.cap_um + Math.max(0, enough) / 0.6) / 10) * 10
-      : undefined;
+  const needed_um = Math.max(...all.map((one) => (one.stands_um + allowance_um + SPARE_UM) / one.share));
+  const thicker = Math.ceil(needed_um / 10) * 10;
   const fix =
-    element?.kind === 'inlay' && thicker !== undefined && thicker <= 3000
-      ? {
-          words: `Lay the cap ${thicker} µm thick`,
-          change: {
-            kind: 'put-element' as const,
-            look: nail.context.nail.look!,
-            element: { ...element, cap_um: thicker },
-          },
-        }
-      : undefined;
+    thicker <= MOST_CAP_UM
+      ? adjusting(nail, laid.element, { cap_um: thicker }, `Lay the cap ${thicker} µm thick`)
+      : {};
   if (worst.clear_um < 0) {
     const count = all.filter((one) => one.clear_um < 0).length;
     return [
@@ -83,7 +79,7 @@ function judgeCover(nail: NailCase, laid: Operation, cap: Operation, allowance_u
           is: 'at least',
           unit: 'µm',
         },
-        ...(fix ? { fix } : {}),
+        ...fix,
       },
     ];
   }
@@ -102,7 +98,7 @@ function judgeCover(nail: NailCase, laid: Operation, cap: Operation, allowance_u
           is: 'at least',
           unit: 'µm',
         },
-        ...(fix ? { fix } : {}),
+        ...fix,
       },
     ];
   }
@@ -113,7 +109,8 @@ function judgeBelow(nail: NailCase, laid: Operation): FindingDraft[] {
   const at = nail.field.films.findIndex((film) => film.operation === laid.id);
   const deposit = laid.deposit;
   if (at < 0 || deposit?.kind !== 'pieces') return [];
-  const element = nail.elements.find((one) => one.id === laid.element);
+  const bedding = nail.operations.find((one) => one.element === laid.element && one.verb === 'bed')?.deposit;
+  const bed = bedding?.kind === 'conformal' ? bedding.t_um : 0;
   let most = 0;
   for (const piece of deposit.pieces) {
     const cell = cellAt(nail.field, piece.x_mm, piece.y_mm);
@@ -143,18 +140,7 @@ function judgeBelow(nail: NailCase, laid: Operation): FindingDraft[] {
         is: 'at most',
         unit: 'µm',
       },
-      ...(element?.kind === 'inlay' && element.bed_um > 80 && nail.context.nail.look
-        ? {
-            fix: {
-              words: 'Lay the bed 60 µm thin',
-              change: {
-                kind: 'put-element' as const,
-                look: nail.context.nail.look,
-                element: { ...element, bed_um: 60 },
-              },
-            },
-          }
-        : {}),
+      ...(bed > THIN_BED_UM ? adjusting(nail, laid.element, { bed_um: 60 }, 'Lay the bed 60 µm thin') : {}),
     },
   ];
 }

@@ -2,7 +2,7 @@ import { coatOf } from '../context';
 import { pigmentOf } from '../../colour/pigments';
 import { GROUNDS, HIDING_RATIO, layerOf, over } from '../../colour/film';
 import { luminance } from '../../colour/space';
-import type { NailRule } from '../rule';
+import { adjusting, type NailRule } from '../rule';
 import { rounded, type FindingDraft } from '../../plan/finding';
 import type { Product } from '../../model/product';
 
@@ -20,7 +20,8 @@ export function contrastOnNail(product: Product, t_um: number): number {
 export const hiding: NailRule = {
   codes: ['see-through'],
   asks: 'Does each colour cover in the passes planned?',
-  check: ({ elements, operations, context }) => {
+  check: (nail) => {
+    const { elements, operations, context } = nail;
     const findings: FindingDraft[] = [];
     for (const element of elements) {
       const coats = operations.filter((one) => one.element === element.id && one.paint && one.deposit);
@@ -40,23 +41,12 @@ export const hiding: NailRule = {
         const ratio = contrastOnNail(product, t_um);
         if (ratio >= SHOWS_THROUGH) continue;
         const passes = Math.ceil(((product.coats_to_cover ?? 2) * coatOf(product)) / (t_um / own.length));
-        const look = context.nail.look;
         const fix =
-          look && (element.kind === 'colour' || element.kind === 'french')
-            ? {
-                words: 'Lay as many coats as it needs',
-                change: {
-                  kind: 'put-element' as const,
-                  look,
-                  element: { ...element, passes: 'cover' as const },
-                },
-              }
-            : look && element.kind === 'ombre' && element.passes < 3 && passes <= 3
-              ? {
-                  words: 'Lay three passes',
-                  change: { kind: 'put-element' as const, look, element: { ...element, passes: 3 } },
-                }
-              : undefined;
+          'passes' in element && element.kind !== 'ombre'
+            ? adjusting(nail, element.id, { passes: 'cover' }, 'Lay as many coats as it needs')
+            : element.kind === 'ombre' && element.passes < 3 && passes <= 3
+              ? adjusting(nail, element.id, { passes: 3 }, 'Lay three passes')
+              : {};
         findings.push({
           code: 'see-through',
           severity: ratio < 0.85 ? 'stop' : 'warn',
@@ -71,7 +61,7 @@ export const hiding: NailRule = {
             is: 'at least',
             unit: '',
           },
-          ...(fix ? { fix } : {}),
+          ...fix,
         });
       }
     }

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { across_mm, along_mm } from '../../geometry/frame';
 import { Across, Along, Colour, mm, Words } from '../../model/primitives';
 import type { PlacedPiece } from '../../plan/operation';

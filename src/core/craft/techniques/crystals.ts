@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Disc } from '../../geometry/regions';
 import { Colour, mm } from '../../model/primitives';
 import type { Draft, PlacedPiece } from '../../plan/operation';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Draft } from '../../plan/operation';
 import { coatOf, cureOf, placeOf, wipeDraft } from '../context';
 import { HAND_S } from '../handwork';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { Id, mm } from '../../model/primitives';
 import { Smile } from '../../model/region';
 import type { Draft, Place } from '../../plan/operation';

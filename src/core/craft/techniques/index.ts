@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import { unionOf } from '../registry';
 import type { Technique } from '../technique';
 import { charm } from './charm';

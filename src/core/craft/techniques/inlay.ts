@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { across_mm, along_mm } from '../../geometry/frame';
 import { Across, Along, Colour, mm } from '../../model/primitives';
 import type { Draft, PlacedPiece } from '../../plan/operation';
@@ -116,7 +116,7 @@ export const inlay = defineTechnique({
     hand: 'mirror' as const,
     pieces: [-0.3, 0.05, 0.35].map((across, i) => ({
       across,
-      along: 0.6 + 0.3 * i,
+      along: 0.5 + 0.2 * i,
       length_mm: 4,
       width_mm: 1,
       thickness_mm: 0.04,
@@ -128,7 +128,7 @@ export const inlay = defineTechnique({
     })),
     bed_um: 60,
     press: true,
-    cap_um: 350,
+    cap_um: 450,
     filing_um: 80,
   }),
   products: () => [],

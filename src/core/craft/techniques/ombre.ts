@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { Id } from '../../model/primitives';
 import type { Draft } from '../../plan/operation';
 import { coatOf, cureOf, isMirrored, placeOf } from '../context';

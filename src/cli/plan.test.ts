@@ -1,0 +1,54 @@
+import { execFileSync, spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { curtainUp } from '@/core/demo/curtainUp';
+import { understudy } from '@/core/demo/understudy';
+import { writeSetText } from '@/core/model/parse';
+import { planSet } from '@/core/plan/planSet';
+
+const folder = mkdtempSync(join(tmpdir(), 'lacquer-'));
+function put(name: string, text: string): string {
+  const file = join(folder, name);
+  writeFileSync(file, text);
+  return file;
+}
+const run = (...args: string[]) =>
+  spawnSync(process.execPath, ['--import', 'tsx', 'src/cli/plan.ts', ...args], { encoding: 'utf8', maxBuffer: 1e8 });
+
+jest.setTimeout(60_000);
+
+describe('plan FILE', () => {
+  it('prints the plan that the core makes, and exits 0 when nothing stops it', () => {
+    const out = execFileSync(process.execPath, ['--import', 'tsx', 'src/cli/plan.ts', put('up.json', writeSetText(curtainUp()))], {
+      encoding: 'utf8',
+      maxBuffer: 1e8,
+    });
+    expect(JSON.parse(out)).toEqual(planSet(curtainUp()));
+    expect(out.trim().split('\n')).toHaveLength(1);
+  });
+
+  it('exits 1 when something is at stop, pretty or not', () => {
+    const result = run(put('under.json', writeSetText(understudy())), '--pretty');
+    expect(result.status).toBe(1);
+    expect(result.stdout.split('\n').length).toBeGreaterThan(100);
+    expect(JSON.parse(result.stdout)).toEqual(planSet(understudy()));
+  });
+
+  it.each([
+    ['a broken file', '{', /this is not JSON/],
+    ['a wrong value', writeSetText({ ...curtainUp(), title: '' }), /: title: /],
+    ['a file too large', ' '.repeat(9 * 1024 * 1024), /9\.0 MB/],
+  ])('exits 2 on %s, with the path on standard error and nothing on standard output', (_words, text, message) => {
+    const result = run(put('bad.json', text));
+    expect(result.status).toBe(2);
+    expect(result.stderr).toMatch(message);
+    expect(result.stdout).toBe('');
+  });
+
+  it('exits 2 without a file, on one that is not there, and on an unknown option', () => {
+    expect(run().status).toBe(2);
+    expect(run(join(folder, 'none.json')).stderr).toMatch(/ENOENT/);
+    expect(run('--fancy', 'x').stderr).toMatch(/unknown option --fancy/);
+  });
+});

@@ -1,0 +1,21 @@
+import type { SetDocument } from '../model/document';
+import { editNail } from '../model/edits';
+import { NAILS, type NailName } from '../model/names';
+import { buildOf, lookOf } from './prepare';
+
+/** All of a document that one nail's plan depends on, as text: equal text, equal plan. */
+export function nailKey(set: SetDocument, name: NailName, kit: string): string {
+  const nail = set.nails[name];
+  const edits = set.edits.filter((edit) => editNail(edit) === name);
+  return JSON.stringify([name, nail, lookOf(set, nail), buildOf(set, nail), set.practice, edits]) + kit;
+}
+
+export function kitKey(set: SetDocument): string {
+  return JSON.stringify([set.kit.products, set.kit.roles, set.kit.tips]);
+}
+
+/** For each nail a mark that changes when its plan and picture would. */
+export function nailKeys(set: SetDocument): Record<NailName, string> {
+  const kit = kitKey(set);
+  return Object.fromEntries(NAILS.map((name) => [name, nailKey(set, name, kit)])) as Record<NailName, string>;
+}

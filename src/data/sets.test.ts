@@ -1,0 +1,85 @@
+import 'fake-indexeddb/auto';
+import { curtainUp } from '@/core/demo/curtainUp';
+import { db } from './database';
+import { addSet, openSet, putBack, removeSet, saveSet } from './sets';
+import { addNewSet, restoreDemo, seedOnce } from './starting';
+
+beforeEach(async () => {
+  await db().sets.clear();
+  await db().facts.clear();
+});
+
+const titles = async () => (await db().sets.orderBy('changed_at').reverse().toArray()).map((one) => one.title);
+
+describe('the browser’s store', () => {
+  it('is seeded once with the demo sets, and left alone after', async () => {
+    await seedOnce();
+    expect(await titles()).toEqual(['Curtain Up', 'Matinée', 'Understudy']);
+    await removeSet('matinee');
+    await seedOnce();
+    expect(await titles()).toEqual(['Curtain Up', 'Understudy']);
+  });
+
+  it('does not seed over sets that are there', async () => {
+    await addSet({ ...curtainUp(), id: 'mine', title: 'Mine' });
+    await seedOnce();
+    expect(await titles()).toEqual(['Mine']);
+  });
+
+  it('restores the demo as it was and keeps the rest', async () => {
+    await seedOnce();
+    const opened = await openSet('curtain-up');
+    if (!opened.ok) throw new Error('not opened');
+    await saveSet({ ...opened.value.set, title: 'Spoilt' }, opened.value.revision);
+    await addNewSet();
+    await restoreDemo();
+    expect((await titles()).sort()).toEqual(['Curtain Up', 'Matinée', 'New set', 'Understudy']);
+  });
+
+  it('saves over what it read, and nothing else: a second tab is told', async () => {
+    const id = await addSet(curtainUp());
+    const first = await openSet(id);
+    const second = await openSet(id);
+    if (!first.ok || !second.ok) throw new Error('not opened');
+    expect(await saveSet({ ...first.value.set, title: 'From one' }, first.value.revision)).toEqual({ kind: 'saved', revision: 2 });
+    const outcome = await saveSet({ ...second.value.set, title: 'From two' }, second.value.revision);
+    expect(outcome).toMatchObject({ kind: 'changed-elsewhere', stored: { revision: 2, set: { title: 'From one' } } });
+    expect(await titles()).toEqual(['From one']);
+  });
+
+  it('says that a set is gone rather than bring it back in silence', async () => {
+    await seedOnce();
+    await removeSet('curtain-up');
+    expect(await saveSet(curtainUp(), 1)).toEqual({ kind: 'gone' });
+    expect(await openSet('curtain-up')).toMatchObject({ ok: false });
+  });
+
+  it('is seeded too when a link leads straight to a demo set', async () => {
+    expect(await openSet('understudy')).toMatchObject({ ok: true, value: { set: { title: 'Understudy' } } });
+    expect(await openSet('nowhere')).toMatchObject({ ok: false, faults: [{ message: 'There is no set "nowhere" in this browser.' }] });
+  });
+
+  it('gives a second file of the same id an id of its own, inside and out', async () => {
+    expect([await addSet(curtainUp()), await addSet(curtainUp())]).toEqual(['curtain-up', 'curtain-up-2']);
+    const second = await openSet('curtain-up-2');
+    expect(second.ok && second.value.set.id).toBe('curtain-up-2');
+  });
+
+  it('puts back what was removed, whole', async () => {
+    const id = await addSet(curtainUp());
+    const stored = (await db().sets.get(id))!;
+    await removeSet(id);
+    await putBack(stored);
+    expect(await db().sets.get(id)).toEqual(stored);
+  });
+
+  it('tells a stored set that is broken by its path, and leaves it there', async () => {
+    const id = await addSet(curtainUp());
+    const stored = (await db().sets.get(id))!;
+    const broken = structuredClone(stored);
+    broken.document.nails['left-ring'].look = 'ghost';
+    await db().sets.put(broken);
+    expect(await openSet(id)).toMatchObject({ ok: false, faults: [{ path: 'nails.left-ring.look' }] });
+    expect(await db().sets.get(id)).toEqual(broken);
+  });
+});

@@ -1,0 +1,83 @@
+'use client';
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useState, type ReactNode } from 'react';
+
+/*
+ * The browser's own controls in Mantine's dress: they are at home on a tablet, work by keyboard everywhere,
+ * and spare the page a popover engine.
+ */
+
+interface ChoiceProps {
+  label: string;
+  value: string;
+  choices: readonly { value: string; label: string }[];
+  onChange: (value: string) => void;
+  leftSection?: ReactNode;
+}
+
+export function Choice({ label, value, choices, onChange, leftSection }: ChoiceProps) {
+  return (
+    <NativeSelect
+      size="md"
+      label={label}
+      value={value}
+      leftSection={leftSection}
+      data={choices.map((choice) => ({ ...choice }))}
+      onChange={(event) => onChange(event.currentTarget.value)}
+    />
+  );
+}
+
+interface FigureProps {
+  label: string;
+  value: number;
+  unit?: string | undefined;
+  min: number;
+  max: number;
+  step: number;
+  onChange: (value: number) => void;
+}
+
+/** A number with its unit. What is typed counts once it is a number within its limits. */
+export function FigureInput({ label, value, unit, min, max, step, onChange }: FigureProps) {
+  const [draft, setDraft] = useState<string>();
+  const typed = draft === undefined ? value : Number(draft);
+  const good = draft !== '' && Number.isFinite(typed) && typed >= min && typed <= max;
+  return (
+    <TextInput
+      size="md"
+      type="number"
+      label={unit ? `${label}, ${unit}` : label}
+      min={min}
+      max={max}
+      step={step}
+      value={draft ?? String(Math.round(value * 1000) / 1000)}
+      error={good ? undefined : `${min} to ${max}`}
+      onChange={(event) => {
+        const next = event.currentTarget.value;
+        setDraft(next);
+        const number = Number(next);
+        if (next !== '' && Number.isFinite(number) && number >= min && number <= max) onChange(number);
+      }}
+      onBlur={() => setDraft(undefined)}
+    />
+  );
+}
+
+/** A colour of the artist's own; it counts when the picker closes or the field is left. */
+export function ColourInput({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
+  const [draft, setDraft] = useState<string>();
+  return (
+    <TextInput
+      size="md"
+      type="color"
+      label={label}
+      value={draft ?? value}
+      onChange={(event) => {
+        setDraft(event.currentTarget.value);
+        onChange(event.currentTarget.value);
+      }}
+      onBlur={() => setDraft(undefined)}
+    />
+  );
+}
