@@ -14,16 +14,23 @@ function put(name: string, text: string): string {
   return file;
 }
 const run = (...args: string[]) =>
-  spawnSync(process.execPath, ['--import', 'tsx', 'src/cli/plan.ts', ...args], { encoding: 'utf8', maxBuffer: 1e8 });
+  spawnSync(process.execPath, ['--import', 'tsx', 'src/cli/plan.ts', ...args], {
+    encoding: 'utf8',
+    maxBuffer: 1e8,
+  });
 
 jest.setTimeout(60_000);
 
 describe('plan FILE', () => {
   it('prints the plan that the core makes, and exits 0 when nothing stops it', () => {
-    const out = execFileSync(process.execPath, ['--import', 'tsx', 'src/cli/plan.ts', put('up.json', writeSetText(curtainUp()))], {
-      encoding: 'utf8',
-      maxBuffer: 1e8,
-    });
+    const out = execFileSync(
+      process.execPath,
+      ['--import', 'tsx', 'src/cli/plan.ts', put('up.json', writeSetText(curtainUp()))],
+      {
+        encoding: 'utf8',
+        maxBuffer: 1e8,
+      },
+    );
     expect(JSON.parse(out)).toEqual(planSet(curtainUp()));
     expect(out.trim().split('\n')).toHaveLength(1);
   });
@@ -39,12 +46,15 @@ describe('plan FILE', () => {
     ['a broken file', '{', /this is not JSON/],
     ['a wrong value', writeSetText({ ...curtainUp(), title: '' }), /: title: /],
     ['a file too large', ' '.repeat(9 * 1024 * 1024), /9\.0 MB/],
-  ])('exits 2 on %s, with the path on standard error and nothing on standard output', (_words, text, message) => {
-    const result = run(put('bad.json', text));
-    expect(result.status).toBe(2);
-    expect(result.stderr).toMatch(message);
-    expect(result.stdout).toBe('');
-  });
+  ])(
+    'exits 2 on %s, with the path on standard error and nothing on standard output',
+    (_words, text, message) => {
+      const result = run(put('bad.json', text));
+      expect(result.status).toBe(2);
+      expect(result.stderr).toMatch(message);
+      expect(result.stdout).toBe('');
+    },
+  );
 
   it('exits 2 without a file, on one that is not there, and on an unknown option', () => {
     expect(run().status).toBe(2);

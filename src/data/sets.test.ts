@@ -9,7 +9,8 @@ beforeEach(async () => {
   await db().facts.clear();
 });
 
-const titles = async () => (await db().sets.orderBy('changed_at').reverse().toArray()).map((one) => one.title);
+const titles = async () =>
+  (await db().sets.orderBy('changed_at').reverse().toArray()).map((one) => one.title);
 
 describe('the browser’s store', () => {
   it('is seeded once with the demo sets, and left alone after', async () => {
@@ -41,9 +42,15 @@ describe('the browser’s store', () => {
     const first = await openSet(id);
     const second = await openSet(id);
     if (!first.ok || !second.ok) throw new Error('not opened');
-    expect(await saveSet({ ...first.value.set, title: 'From one' }, first.value.revision)).toEqual({ kind: 'saved', revision: 2 });
+    expect(await saveSet({ ...first.value.set, title: 'From one' }, first.value.revision)).toEqual({
+      kind: 'saved',
+      revision: 2,
+    });
     const outcome = await saveSet({ ...second.value.set, title: 'From two' }, second.value.revision);
-    expect(outcome).toMatchObject({ kind: 'changed-elsewhere', stored: { revision: 2, set: { title: 'From one' } } });
+    expect(outcome).toMatchObject({
+      kind: 'changed-elsewhere',
+      stored: { revision: 2, set: { title: 'From one' } },
+    });
     expect(await titles()).toEqual(['From one']);
   });
 
@@ -56,7 +63,10 @@ describe('the browser’s store', () => {
 
   it('is seeded too when a link leads straight to a demo set', async () => {
     expect(await openSet('understudy')).toMatchObject({ ok: true, value: { set: { title: 'Understudy' } } });
-    expect(await openSet('nowhere')).toMatchObject({ ok: false, faults: [{ message: 'There is no set "nowhere" in this browser.' }] });
+    expect(await openSet('nowhere')).toMatchObject({
+      ok: false,
+      faults: [{ message: 'There is no set "nowhere" in this browser.' }],
+    });
   });
 
   it('gives a second file of the same id an id of its own, inside and out', async () => {

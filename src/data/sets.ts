@@ -9,11 +9,18 @@ export interface OpenedSet {
   revision: number;
 }
 
-export type SaveOutcome = { kind: 'saved'; revision: number } | { kind: 'changed-elsewhere'; stored: OpenedSet } | { kind: 'gone' };
+export type SaveOutcome =
+  { kind: 'saved'; revision: number } | { kind: 'changed-elsewhere'; stored: OpenedSet } | { kind: 'gone' };
 
 /** Every stored set, latest change first, each time anything in the store changes. */
-export function watchSets(onChange: (sets: StoredSet[]) => void, onError: (error: unknown) => void): () => void {
-  const subscription = liveQuery(() => db().sets.orderBy('changed_at').reverse().toArray()).subscribe(onChange, onError);
+export function watchSets(
+  onChange: (sets: StoredSet[]) => void,
+  onError: (error: unknown) => void,
+): () => void {
+  const subscription = liveQuery(() => db().sets.orderBy('changed_at').reverse().toArray()).subscribe(
+    onChange,
+    onError,
+  );
   return () => subscription.unsubscribe();
 }
 

@@ -6,7 +6,9 @@ const started = new Map<string, Remote<PlannerApi>>();
 function worker(name: string): Remote<PlannerApi> {
   let remote = started.get(name);
   if (!remote) {
-    remote = wrap<PlannerApi>(new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }));
+    remote = wrap<PlannerApi>(
+      new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }),
+    );
     started.set(name, remote);
   }
   return remote;

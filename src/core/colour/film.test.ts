@@ -53,8 +53,12 @@ describe('a film after Kubelka and Munk', () => {
         (r, coats, ground) => {
           const pigment = filmPigment(grey(r), coats, 50, ground);
           const ks = pigment.K[0] / pigment.S[0];
-          expect(contrastRatio(ks, pigment.S[0] * 50 * coats, GROUNDS[ground])).toBeGreaterThanOrEqual(HIDING_RATIO - 1e-9);
-          expect(contrastRatio(ks, pigment.S[0] * 50 * (coats - 1), GROUNDS[ground])).toBeLessThan(HIDING_RATIO);
+          expect(contrastRatio(ks, pigment.S[0] * 50 * coats, GROUNDS[ground])).toBeGreaterThanOrEqual(
+            HIDING_RATIO - 1e-9,
+          );
+          expect(contrastRatio(ks, pigment.S[0] * 50 * (coats - 1), GROUNDS[ground])).toBeLessThan(
+            HIDING_RATIO,
+          );
         },
       ),
     );
@@ -136,11 +140,25 @@ describe('colour differences', () => {
 
 describe('a product’s pigment', () => {
   it('shows the product’s colour once it hides', () => {
-    const product = { id: 'a', name: 'A', family: 'gel-colour', colour: '#b5392c', coats_to_cover: 2, coat_um: 45 } as const;
+    const product = {
+      id: 'a',
+      name: 'A',
+      family: 'gel-colour',
+      colour: '#b5392c',
+      coats_to_cover: 2,
+      coat_um: 45,
+    } as const;
     expect(hexOf(masstone(pigmentOf(product)))).toBe('#b5392c');
   });
   it('of a sheer darkens a ground without hiding it', () => {
-    const sheer = pigmentOf({ id: 's', name: 'S', family: 'gel-colour', colour: '#efc4b4', effect: 'sheer', coat_um: 45 });
+    const sheer = pigmentOf({
+      id: 's',
+      name: 'S',
+      family: 'gel-colour',
+      colour: '#efc4b4',
+      effect: 'sheer',
+      coat_um: 45,
+    });
     expect(sheer.S).toEqual([0, 0, 0]);
     const seen = over(layerOf(sheer, 90), grey(1));
     expect(hexOf(seen)).toBe('#efc4b4');

@@ -3,7 +3,10 @@ export function readPath(value: unknown, path: string): unknown {
   if (path === '') return value;
   return path
     .split('.')
-    .reduce<unknown>((at, key) => (at !== null && typeof at === 'object' ? (at as Record<string, unknown>)[key] : undefined), value);
+    .reduce<unknown>(
+      (at, key) => (at !== null && typeof at === 'object' ? (at as Record<string, unknown>)[key] : undefined),
+      value,
+    );
 }
 
 /** A copy of the value with another value at a dotted path; nothing on the way is altered. */

@@ -47,13 +47,21 @@ export interface SetRule {
  * The change that gives an element other options: on its look, or on this nail alone where the nail already
  * has options of its own for it. Undefined where the nail wears no such element.
  */
-export function adjust(nail: NailCase, id: string, options: Record<string, number | string | boolean>): Change | undefined {
+export function adjust(
+  nail: NailCase,
+  id: string,
+  options: Record<string, number | string | boolean>,
+): Change | undefined {
   const look = lookOf(nail.set, nail.context.nail);
   const element = look?.elements.find((one) => one.id === id);
   if (!look || !element) return undefined;
   const own = nail.context.nail.changes.find((one) => one.element === id);
   if (own && 'options' in own) {
-    return { kind: 'nail-change', nail: nail.name, change: { element: id, options: { ...own.options, ...options } } };
+    return {
+      kind: 'nail-change',
+      nail: nail.name,
+      change: { element: id, options: { ...own.options, ...options } },
+    };
   }
   return { kind: 'put-element', look: look.id, element: { ...element, ...options } as Element };
 }

@@ -33,7 +33,9 @@ describe('the table of surfaces', () => {
       const { refuses, leaves } = lookup(verb);
       const codes = Array.from({ length: SURFACE_COUNT }, (_, code) => code);
       const reasons = codes.map((code) => rowOf(verb).refuses(decode(code)));
-      expect(Array.from(refuses)).toEqual(reasons.map((reason) => (reason ? REASONS.indexOf(reason) + 1 : 0)));
+      expect(Array.from(refuses)).toEqual(
+        reasons.map((reason) => (reason ? REASONS.indexOf(reason) + 1 : 0)),
+      );
       expect(Array.from(leaves)).toEqual(codes.map((code) => encode(rowOf(verb).leaves(decode(code)))));
     }
   });

@@ -14,12 +14,16 @@ describe('C-curve', () => {
 
   it('goes through both sidewalls and the crown, also past a half circle', () => {
     fc.assert(
-      fc.property(fc.double({ min: 4, max: 25, noNaN: true }), fc.double({ min: 0.05, max: 12, noNaN: true }), (w, s) => {
-        const { radius_mm, half_angle, arc_mm } = curveOf(w, s);
-        expect(2 * radius_mm * Math.sin(half_angle)).toBeCloseTo(w, 6);
-        expect(radius_mm * (1 - Math.cos(half_angle))).toBeCloseTo(s, 6);
-        expect(arc_mm).toBeGreaterThan(w);
-      }),
+      fc.property(
+        fc.double({ min: 4, max: 25, noNaN: true }),
+        fc.double({ min: 0.05, max: 12, noNaN: true }),
+        (w, s) => {
+          const { radius_mm, half_angle, arc_mm } = curveOf(w, s);
+          expect(2 * radius_mm * Math.sin(half_angle)).toBeCloseTo(w, 6);
+          expect(radius_mm * (1 - Math.cos(half_angle))).toBeCloseTo(s, 6);
+          expect(arc_mm).toBeGreaterThan(w);
+        },
+      ),
     );
   });
 });

@@ -9,20 +9,27 @@ const frame = (shape: (typeof SHAPES)[number] = 'almond') =>
   makeFrame({ width_mm: 12, arch_mm: 3, bed_mm: 12, free_mm: 6, radiusAlong_mm: 60, shape });
 
 describe('the outline', () => {
-  it.each(SHAPES)('%s: full width on the bed, none past the ends, and its distance agrees with its curve', (shape) => {
-    const nail = frame(shape);
-    expect(nail.halfWidth_mm(nail.bed_mm * 0.6)).toBeCloseTo(nail.arc_mm / 2, 1);
-    expect(nail.halfWidth_mm(-0.01)).toBe(0);
-    expect(nail.halfWidth_mm(nail.length_mm + 0.01)).toBe(0);
-    const polygon = outlinePolygon(nail, 0, 200);
-    fc.assert(
-      fc.property(fc.double({ min: -9, max: 9, noNaN: true }), fc.double({ min: -2, max: 20, noNaN: true }), (x, y) => {
-        const exact = polygonDistance_mm(polygon, x, y);
-        if (Math.abs(exact) < 0.12) return;
-        expect(Math.sign(outlineDistance_mm(nail, x, y))).toBe(Math.sign(exact));
-      }),
-    );
-  });
+  it.each(SHAPES)(
+    '%s: full width on the bed, none past the ends, and its distance agrees with its curve',
+    (shape) => {
+      const nail = frame(shape);
+      expect(nail.halfWidth_mm(nail.bed_mm * 0.6)).toBeCloseTo(nail.arc_mm / 2, 1);
+      expect(nail.halfWidth_mm(-0.01)).toBe(0);
+      expect(nail.halfWidth_mm(nail.length_mm + 0.01)).toBe(0);
+      const polygon = outlinePolygon(nail, 0, 200);
+      fc.assert(
+        fc.property(
+          fc.double({ min: -9, max: 9, noNaN: true }),
+          fc.double({ min: -2, max: 20, noNaN: true }),
+          (x, y) => {
+            const exact = polygonDistance_mm(polygon, x, y);
+            if (Math.abs(exact) < 0.12) return;
+            expect(Math.sign(outlineDistance_mm(nail, x, y))).toBe(Math.sign(exact));
+          },
+        ),
+      );
+    },
+  );
 
   it('pointed shapes are narrower near the tip than square ones', () => {
     const near = 17;
@@ -47,9 +54,13 @@ describe('regions', () => {
     const drawn = layRegion(nail, region);
     const turned = layRegion(nail, region, { ...AS_DRAWN, mirror: true });
     fc.assert(
-      fc.property(fc.double({ min: -7, max: 7, noNaN: true }), fc.double({ min: 0, max: 18, noNaN: true }), (x, y) => {
-        expect(turned.distance_mm(-x, y)).toBeCloseTo(drawn.distance_mm(x, y), 9);
-      }),
+      fc.property(
+        fc.double({ min: -7, max: 7, noNaN: true }),
+        fc.double({ min: 0, max: 18, noNaN: true }),
+        (x, y) => {
+          expect(turned.distance_mm(-x, y)).toBeCloseTo(drawn.distance_mm(x, y), 9);
+        },
+      ),
     );
   });
 

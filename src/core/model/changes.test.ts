@@ -28,7 +28,10 @@ describe('changes', () => {
     start.nails['left-ring'].look = 'velvet';
     start.nails['right-ring'].plate.width_mm = 10.4;
     const next = applyChange(start, { kind: 'mirror', from: 'left' });
-    expect(next.ok && next.value.nails['right-ring']).toMatchObject({ look: 'velvet', plate: { width_mm: 10.4 } });
+    expect(next.ok && next.value.nails['right-ring']).toMatchObject({
+      look: 'velvet',
+      plate: { width_mm: 10.4 },
+    });
   });
 
   it('move-element changes the place of one element and keeps the rest in order', () => {
@@ -50,7 +53,13 @@ describe('changes', () => {
 
   it('edits are statements: said twice they stand once, and go again', () => {
     const edit = { kind: 'skip', a: 'left-ring/prep/buff#1' } as const;
-    const once = apply({ kind: 'many', changes: [{ kind: 'add-edit', edit }, { kind: 'add-edit', edit: { a: edit.a, kind: 'skip' } }] });
+    const once = apply({
+      kind: 'many',
+      changes: [
+        { kind: 'add-edit', edit },
+        { kind: 'add-edit', edit: { a: edit.a, kind: 'skip' } },
+      ],
+    });
     expect(once.edits).toEqual([edit]);
     const next = applyChange(once, { kind: 'remove-edit', edit });
     expect(next.ok && next.value.edits).toEqual([]);
@@ -60,7 +69,10 @@ describe('changes', () => {
     const set = curtainUp();
     const before = structuredClone(set);
     const refused = applyChange(set, { kind: 'plate', nail: 'left-ring', plate: { width_mm: 0 } });
-    expect(refused).toEqual({ ok: false, faults: [{ path: 'nails.left-ring.plate.width_mm', message: 'must be at least 4 mm' }] });
+    expect(refused).toEqual({
+      ok: false,
+      faults: [{ path: 'nails.left-ring.plate.width_mm', message: 'must be at least 4 mm' }],
+    });
     expect(applyChange(set, { kind: 'wear', nails: ['left-ring'], look: 'ghost' }).ok).toBe(false);
     expect(set).toEqual(before);
   });
@@ -78,15 +90,33 @@ describe('changes', () => {
     const nail = fc.constantFrom(...NAILS);
     const look = fc.constantFrom('velvet', 'footlights', 'tickets', 'mask', 'chandelier');
     const change: fc.Arbitrary<Change> = fc.oneof(
-      fc.record({ kind: fc.constant('wear' as const), nails: fc.array(nail, { minLength: 1 }), look: fc.option(look) }),
-      fc.record({ kind: fc.constant('mirror' as const), from: fc.constantFrom('left' as const, 'right' as const) }),
+      fc.record({
+        kind: fc.constant('wear' as const),
+        nails: fc.array(nail, { minLength: 1 }),
+        look: fc.option(look),
+      }),
+      fc.record({
+        kind: fc.constant('mirror' as const),
+        from: fc.constantFrom('left' as const, 'right' as const),
+      }),
       fc.record({ kind: fc.constant('remove-look' as const), look }),
-      fc.record({ kind: fc.constant('use-build' as const), nails: fc.array(nail), build: fc.constantFrom('natural', 'tips') }),
-      fc.record({ kind: fc.constant('remove-element' as const), look, element: fc.constantFrom('velvet', 'stubs', 'glow') }),
+      fc.record({
+        kind: fc.constant('use-build' as const),
+        nails: fc.array(nail),
+        build: fc.constantFrom('natural', 'tips'),
+      }),
+      fc.record({
+        kind: fc.constant('remove-element' as const),
+        look,
+        element: fc.constantFrom('velvet', 'stubs', 'glow'),
+      }),
       fc.record({
         kind: fc.constant('nail-change' as const),
         nail,
-        change: fc.record({ element: fc.constantFrom('velvet', 'stubs'), leave_off: fc.constant(true as const) }),
+        change: fc.record({
+          element: fc.constantFrom('velvet', 'stubs'),
+          leave_off: fc.constant(true as const),
+        }),
       }),
     );
     fc.assert(

@@ -31,7 +31,11 @@ describe('reading a set', () => {
     ['nothing', 'null', /one JSON object/],
     ['another format', '{"format":"recipe","version":1}', /^format: must be/],
     ['no version', '{"format":"merry-lacquer-set"}', /^version: must be a whole number/],
-    ['a newer version', '{"format":"merry-lacquer-set","version":99}', /^version: is 99; this program reads up to 1/],
+    [
+      'a newer version',
+      '{"format":"merry-lacquer-set","version":99}',
+      /^version: is 99; this program reads up to 1/,
+    ],
   ])('refuses %s', (_words, text, message) => {
     const parsed = parseSetText(text);
     expect(parsed.ok).toBe(false);
@@ -45,22 +49,66 @@ describe('reading a set', () => {
   });
 
   it.each<[string, (set: ReturnType<typeof curtainUp>) => void, RegExp]>([
-    ['an unknown key', (s) => Object.assign(s.nails['left-ring'].plate, { glitter: 1 }), /^nails\.left-ring\.plate\.glitter: is not a key/],
-    ['a nail of 0 mm', (s) => (s.nails['left-ring'].plate.width_mm = 0), /^nails\.left-ring\.plate\.width_mm: must be at least 4 mm/],
-    ['a nail of 400 mm', (s) => (s.nails['left-ring'].plate.width_mm = 400), /^nails\.left-ring\.plate\.width_mm: must be at most 25 mm/],
-    ['a look that does not exist', (s) => (s.nails['right-thumb'].look = 'ghost'), /^nails\.right-thumb\.look: no look "ghost"/],
-    ['a colour that is none', (s) => (s.kit.products[0]!.colour = 'plum'), /^kit\.products\.0\.colour: must be a colour/],
-    ['a product that does not exist', (s) => Object.assign(s.looks[0]!.elements[0]!, { product: 'ghost' }), /^looks\.0\.elements\.0: no product "ghost"/],
-    ['a build that does not exist', (s) => (s.nails['left-ring'].build = 'ghost'), /^nails\.left-ring\.build: no build "ghost"/],
+    [
+      'an unknown key',
+      (s) => Object.assign(s.nails['left-ring'].plate, { glitter: 1 }),
+      /^nails\.left-ring\.plate\.glitter: is not a key/,
+    ],
+    [
+      'a nail of 0 mm',
+      (s) => (s.nails['left-ring'].plate.width_mm = 0),
+      /^nails\.left-ring\.plate\.width_mm: must be at least 4 mm/,
+    ],
+    [
+      'a nail of 400 mm',
+      (s) => (s.nails['left-ring'].plate.width_mm = 400),
+      /^nails\.left-ring\.plate\.width_mm: must be at most 25 mm/,
+    ],
+    [
+      'a look that does not exist',
+      (s) => (s.nails['right-thumb'].look = 'ghost'),
+      /^nails\.right-thumb\.look: no look "ghost"/,
+    ],
+    [
+      'a colour that is none',
+      (s) => (s.kit.products[0]!.colour = 'plum'),
+      /^kit\.products\.0\.colour: must be a colour/,
+    ],
+    [
+      'a product that does not exist',
+      (s) => Object.assign(s.looks[0]!.elements[0]!, { product: 'ghost' }),
+      /^looks\.0\.elements\.0: no product "ghost"/,
+    ],
+    [
+      'a build that does not exist',
+      (s) => (s.nails['left-ring'].build = 'ghost'),
+      /^nails\.left-ring\.build: no build "ghost"/,
+    ],
     ['an id used twice', (s) => (s.looks[1]!.id = s.looks[0]!.id), /^looks\.1\.id: .* is used twice/],
-    ['an id kept for the program', (s) => (s.looks[0]!.elements[0]!.id = 'prep'), /^looks\.0\.elements\.0\.id: .* is kept/],
-    ['a technique that is none', (s) => Object.assign(s.looks[0]!.elements[0]!, { kind: 'sparkle' }), /^looks\.0\.elements\.0\.kind/],
+    [
+      'an id kept for the program',
+      (s) => (s.looks[0]!.elements[0]!.id = 'prep'),
+      /^looks\.0\.elements\.0\.id: .* is kept/,
+    ],
+    [
+      'a technique that is none',
+      (s) => Object.assign(s.looks[0]!.elements[0]!, { kind: 'sparkle' }),
+      /^looks\.0\.elements\.0\.kind/,
+    ],
     ['a missing nail', (s) => delete (s.nails as Partial<typeof s.nails>)['left-ring'], /^nails\.left-ring/],
-    ['an edit that names no operation', (s) => (s.edits = [{ kind: 'skip', a: 'ring' }]), /^edits\.0\.a: must be an operation/],
-    ['ombre stops out of order', (s) => {
-      const glow = s.looks[1]!.elements[0]!;
-      if (glow.kind === 'ombre') glow.stops.reverse();
-    }, /^looks\.1\.elements\.0\.stops: must lie in rising order/],
+    [
+      'an edit that names no operation',
+      (s) => (s.edits = [{ kind: 'skip', a: 'ring' }]),
+      /^edits\.0\.a: must be an operation/,
+    ],
+    [
+      'ombre stops out of order',
+      (s) => {
+        const glow = s.looks[1]!.elements[0]!;
+        if (glow.kind === 'ombre') glow.stops.reverse();
+      },
+      /^looks\.1\.elements\.0\.stops: must lie in rising order/,
+    ],
   ])('refuses %s, with its path', (_words, change, message) => {
     expect(fault(change)).toMatch(message);
   });

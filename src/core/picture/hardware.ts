@@ -42,7 +42,11 @@ const SHADERS: Record<PlacedPiece['kind'], Shader> = {
       const toLight = Math.cos(angle - 2.2);
       // The table in the middle mirrors the sky; crown facets alternate around it.
       const table = radius < 0.48;
-      const spark = table ? (px + py < -0.1 ? 1.25 : 0.62) : 0.62 + 0.55 * toLight + (facet % 2 ? 0.14 : -0.1);
+      const spark = table
+        ? px + py < -0.1
+          ? 1.25
+          : 0.62
+        : 0.62 + 0.55 * toLight + (facet % 2 ? 0.14 : -0.1);
       const rim = radius > 0.88 ? 0.7 : 1;
       const body = times(colour, Math.max(0.12, spark) * rim);
       const through: Triple = [ground[0] * 1.4, ground[1] * 1.4, ground[2] * 1.4];

@@ -60,7 +60,9 @@ export function drawNail(field: NailField, product: (id: string) => Product, px_
       const standing = topmost(scene.standing, x, y, px_per_mm);
       if (cover <= 0 && !standing) {
         // A soft shadow on what lies beneath, cast like the rest to the lower right.
-        const under = outlineDistance_mm(frame, x - SHADOW_MM * 0.4, y + SHADOW_MM);
+        const up = y + SHADOW_MM;
+        const under =
+          outlineDistance_mm(frame, x - SHADOW_MM * 0.4, Math.max(up, 0.3)) - Math.max(0, 0.3 - up);
         data[(row * width + column) * 4 + 3] = 70 * clamp01(1 + under / SHADOW_MM) ** 2;
         continue;
       }
@@ -71,7 +73,11 @@ export function drawNail(field: NailField, product: (id: string) => Product, px_
       for (const item of scene.pile) {
         if ('pieces' in item) {
           for (const drawn of item.pieces) {
-            if (Math.abs(x - drawn.piece.x_mm) > drawn.reach_mm || Math.abs(y - drawn.piece.y_mm) > drawn.reach_mm) continue;
+            if (
+              Math.abs(x - drawn.piece.x_mm) > drawn.reach_mm ||
+              Math.abs(y - drawn.piece.y_mm) > drawn.reach_mm
+            )
+              continue;
             const share = clamp01(0.5 + drawn.distance_mm(x, y) * px_per_mm);
             if (share > 0) colour = mix(colour, drawn.shade(x, y, colour), share);
           }
@@ -125,7 +131,13 @@ function sceneOf(field: NailField, product: (id: string) => Product): Scene {
     }
     return index.get(key)!;
   };
-  const scene: Scene = { places, pile: [], sheens: [], standing: [], bareMatte: field.films.length === 0 ? 0.6 : 0 };
+  const scene: Scene = {
+    places,
+    pile: [],
+    sheens: [],
+    standing: [],
+    bareMatte: field.films.length === 0 ? 0.6 : 0,
+  };
   for (const film of field.films) {
     if (film.pieces) {
       const drawn = film.pieces.map(drawPiece);
@@ -173,11 +185,13 @@ interface Spot {
 function lit(colour: Triple, spot: Spot): Triple {
   const { across, along, d, matte, glint } = spot;
   const side = Math.abs(across) ** 3;
-  const shade = 1.04 - 0.34 * side - 0.1 * across - 0.16 * Math.max(0, 0.16 - along) - 0.1 * Math.max(0, along - 0.75);
+  const shade =
+    1.04 - 0.34 * side - 0.1 * across - 0.16 * Math.max(0, 0.16 - along) - 0.1 * Math.max(0, along - 0.75);
   const rim = d < 0.35 ? 1 - 0.2 * (1 - Math.max(0, d) / 0.35) : 1;
   let out = times(colour, shade * rim);
   if (glint > 0) {
-    const grain = 0.8 + 0.55 * noise(spot.x * 11, spot.y * 11) + 0.5 * Math.exp(-(((across + 0.2) / 0.35) ** 2));
+    const grain =
+      0.8 + 0.55 * noise(spot.x * 11, spot.y * 11) + 0.5 * Math.exp(-(((across + 0.2) / 0.35) ** 2));
     out = mix(out, times(out, grain), glint);
   }
   // The streak narrows towards both ends and follows the side of the nail.
@@ -187,7 +201,8 @@ function lit(colour: Triple, spot: Spot): Triple {
   const back = band(along, 0.25, 0.5, 0.7, 0.95) * Math.exp(-(((across - 0.68) / 0.09) ** 2)) * 0.13;
   const crown = band(along, 0.02, 0.06, 0.09, 0.16) * Math.exp(-((across / 0.45) ** 2)) * 0.14;
   const gloss = (streak + back + crown) * (1 - matte);
-  const veil = matte * (0.012 + 0.055 * Math.exp(-(((across + 0.3) / 0.5) ** 2)) * band(along, 0, 0.3, 0.7, 1.05));
+  const veil =
+    matte * (0.012 + 0.055 * Math.exp(-(((across + 0.3) / 0.5) ** 2)) * band(along, 0, 0.3, 0.7, 1.05));
   return mix(out, [1, 0.985, 0.96], Math.min(0.9, gloss + veil));
 }
 
@@ -201,7 +216,8 @@ function band(t: number, a: number, b: number, c: number, d: number): number {
 function topmost(standing: readonly Drawn[], x: number, y: number, px_per_mm: number) {
   for (let i = standing.length - 1; i >= 0; i -= 1) {
     const drawn = standing[i]!;
-    if (Math.abs(x - drawn.piece.x_mm) > drawn.reach_mm || Math.abs(y - drawn.piece.y_mm) > drawn.reach_mm) continue;
+    if (Math.abs(x - drawn.piece.x_mm) > drawn.reach_mm || Math.abs(y - drawn.piece.y_mm) > drawn.reach_mm)
+      continue;
     const share = clamp01(0.5 + drawn.distance_mm(x, y) * px_per_mm);
     if (share > 0) return { drawn, share };
   }

@@ -31,14 +31,19 @@ export function lengthwise(field: NailField, product: (id: string) => Product): 
   const middle = Math.floor(CELLS_X / 2);
   const cells = Array.from({ length: CELLS_Y }, (_, j) => j * CELLS_X + middle);
   const ground = Array.from(field.grid.y, (y) =>
-    field.frame.radiusAlong_mm > 0 ? -sagitta_mm(field.frame.radiusAlong_mm, y - field.frame.bed_mm * 0.5) : 0,
+    field.frame.radiusAlong_mm > 0
+      ? -sagitta_mm(field.frame.radiusAlong_mm, y - field.frame.bed_mm * 0.5)
+      : 0,
   );
   return cut(field, product, cells, Array.from(field.grid.y), ground);
 }
 
 /** From sidewall to sidewall at the apex. */
 export function crosswise(field: NailField, product: (id: string) => Product): Section {
-  const j = Math.min(CELLS_Y - 1, Math.floor(((field.frame.bed_mm * 0.85) / field.frame.length_mm) * CELLS_Y));
+  const j = Math.min(
+    CELLS_Y - 1,
+    Math.floor(((field.frame.bed_mm * 0.85) / field.frame.length_mm) * CELLS_Y),
+  );
   const cells = Array.from({ length: CELLS_X }, (_, i) => j * CELLS_X + i);
   const R = field.frame.radius_mm;
   const seen = Array.from(field.grid.x, (x) => (Number.isFinite(R) ? R * Math.sin(x / R) : x));
@@ -56,12 +61,14 @@ function cut(
   const films = field.films
     .map((film): SectionFilm => {
       const made = film.product ? product(film.product) : undefined;
-      const coloured = film.pieces?.[0]?.colour ?? (film.paint && made ? hexOf(masstone(pigmentOf(made))) : undefined);
+      const coloured =
+        film.pieces?.[0]?.colour ?? (film.paint && made ? hexOf(masstone(pigmentOf(made))) : undefined);
       const phases = cells.map((cell) => film.phase[cell]!).filter((phase) => phase !== NONE);
       const least = Math.min(CURED, ...phases);
       return {
         operation: film.operation,
-        words: film.kind === 'tip' ? 'tip' : film.kind === 'pieces' ? film.pieces![0]!.words : (made?.name ?? ''),
+        words:
+          film.kind === 'tip' ? 'tip' : film.kind === 'pieces' ? film.pieces![0]!.words : (made?.name ?? ''),
         kind: film.kind,
         ...(coloured ? { colour: coloured } : {}),
         phase: least === CURED ? 'cured' : least === GELLED ? 'gelled' : 'wet',

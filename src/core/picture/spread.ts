@@ -42,7 +42,8 @@ const BELOW_MM = 9;
 /** Ten nails lying as on two hands, true to scale. */
 export function spreadOf(set: SetDocument): Spread {
   const frames = NAILS.map((name) => frameOf(set.nails[name], buildOf(set, set.nails[name])));
-  const reach = Math.max(...NAILS.map((name, i) => frames[i]!.length_mm - REST[fingerOf(name)].drop_mm)) + 1.5;
+  const reach =
+    Math.max(...NAILS.map((name, i) => frames[i]!.length_mm - REST[fingerOf(name)].drop_mm)) + 1.5;
   let x = 3;
   const nails = NAILS.map((name, i): Laid => {
     const frame = frames[i]!;

@@ -24,7 +24,9 @@ describe('compile', () => {
       const ids = compileNail(set, name).operations.map((operation) => operation.id);
       expect(new Set(ids).size).toBe(ids.length);
       for (const id of ids) expect(parseOperationId(id)?.nail).toBe(name);
-      expect(compileNail(structuredClone(set), name).operations.map((operation) => operation.id)).toEqual(ids);
+      expect(compileNail(structuredClone(set), name).operations.map((operation) => operation.id)).toEqual(
+        ids,
+      );
     }
   });
 
@@ -84,18 +86,27 @@ describe('the order follows from the table, not from the list', () => {
   });
 
   it('sets bedded stones before a top that is taken around them', () => {
-    const set = setWearing([element('crystals', { id: 'stones' }), element('colour')], (one) => (one.practice.stones = 'bedded'));
+    const set = setWearing(
+      [element('crystals', { id: 'stones' }), element('colour')],
+      (one) => (one.practice.stones = 'bedded'),
+    );
     const list = steps(set);
     expect(at(list, 'top/coat#1')).toBeGreaterThan(at(list, 'stones/flash#1'));
-    expect(compileNail(set, 'left-ring').operations.find((one) => one.element === 'top')!.place.free).toHaveLength(5);
+    expect(
+      compileNail(set, 'left-ring').operations.find((one) => one.element === 'top')!.place.free,
+    ).toHaveLength(5);
     expect(findingsOn(set)).toEqual([]);
   });
 
   it('keeps the listing where two colours could go either way', () => {
     const one = element('colour', { id: 'one', product: 'plum-07' });
     const two = element('colour', { id: 'two', product: 'ember-12' });
-    expect(at(steps(setWearing([one, two])), 'two/coat#1')).toBeGreaterThan(at(steps(setWearing([one, two])), 'one/cure#2'));
-    expect(at(steps(setWearing([two, one])), 'one/coat#1')).toBeGreaterThan(at(steps(setWearing([two, one])), 'two/cure#2'));
+    expect(at(steps(setWearing([one, two])), 'two/coat#1')).toBeGreaterThan(
+      at(steps(setWearing([one, two])), 'one/cure#2'),
+    );
+    expect(at(steps(setWearing([two, one])), 'one/coat#1')).toBeGreaterThan(
+      at(steps(setWearing([two, one])), 'two/cure#2'),
+    );
   });
 });
 
@@ -116,7 +127,15 @@ describe('the artist’s edits', () => {
     set.edits = [
       { kind: 'skip', a: op('prep/buff#1') },
       { kind: 'hold', a: op('stones/set#1') },
-      { kind: 'insert', id: 'look', nail: 'left-ring', after: op('colour/cure#1'), verb: 'rest', seconds: 20, words: 'Look at it' },
+      {
+        kind: 'insert',
+        id: 'look',
+        nail: 'left-ring',
+        after: op('colour/cure#1'),
+        verb: 'rest',
+        seconds: 20,
+        words: 'Look at it',
+      },
     ];
     const list = steps(set);
     expect(list).not.toContain('prep/buff#1');
@@ -132,24 +151,32 @@ describe('the artist’s edits', () => {
       { kind: 'before', a: op('colour/coat#1'), b: op('colour/coat#2') },
       { kind: 'skip', a: op('glitter/coat#1') },
     ];
-    expect(compileNail(set, 'left-ring').editFaults.map((fault) => fault.kind)).toEqual(['circle', 'points-nowhere']);
-    expect(findingsOn(set).map((finding) => finding.code)).toEqual(expect.arrayContaining(['edit-circle', 'edit-lost']));
+    expect(compileNail(set, 'left-ring').editFaults.map((fault) => fault.kind)).toEqual([
+      'circle',
+      'points-nowhere',
+    ]);
+    expect(findingsOn(set).map((finding) => finding.code)).toEqual(
+      expect.arrayContaining(['edit-circle', 'edit-lost']),
+    );
   });
 
   it('never lose an operation, whatever they say', () => {
     const set = base();
     const ids = compileNail(set, 'left-ring').operations.map((operation) => operation.id);
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.constantFrom(...ids), fc.constantFrom(...ids)), { maxLength: 12 }), (pairs) => {
-        set.edits = pairs.filter(([a, b]) => a !== b).map(([a, b]) => ({ kind: 'before', a, b }));
-        const { operations, editFaults } = compileNail(set, 'left-ring');
-        expect(operations.map((operation) => operation.id).sort()).toEqual([...ids].sort());
-        const place = new Map(operations.map((operation, i) => [operation.id, i]));
-        for (const edit of set.edits) {
-          if (edit.kind !== 'before' || editFaults.some((fault) => fault.edit === edit)) continue;
-          expect(place.get(edit.a)!).toBeLessThan(place.get(edit.b)!);
-        }
-      }),
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom(...ids), fc.constantFrom(...ids)), { maxLength: 12 }),
+        (pairs) => {
+          set.edits = pairs.filter(([a, b]) => a !== b).map(([a, b]) => ({ kind: 'before', a, b }));
+          const { operations, editFaults } = compileNail(set, 'left-ring');
+          expect(operations.map((operation) => operation.id).sort()).toEqual([...ids].sort());
+          const place = new Map(operations.map((operation, i) => [operation.id, i]));
+          for (const edit of set.edits) {
+            if (edit.kind !== 'before' || editFaults.some((fault) => fault.edit === edit)) continue;
+            expect(place.get(edit.a)!).toBeLessThan(place.get(edit.b)!);
+          }
+        },
+      ),
       { numRuns: 60 },
     );
   });
@@ -157,7 +184,16 @@ describe('the artist’s edits', () => {
 
 describe('lining up', () => {
   it('keeps hard edges, drops soft ones that would close a circle', () => {
-    expect(lineUp([0, 1, 2], [{ first: 2, then: 0 }], [{ first: 0, then: 1 }, { first: 1, then: 2 }])).toEqual([2, 0, 1]);
+    expect(
+      lineUp(
+        [0, 1, 2],
+        [{ first: 2, then: 0 }],
+        [
+          { first: 0, then: 1 },
+          { first: 1, then: 2 },
+        ],
+      ),
+    ).toEqual([2, 0, 1]);
     expect(reaches([[1], [2], []], 0, 2)).toBe(true);
     expect(reaches([[1], [2], []], 2, 0)).toBe(false);
   });

@@ -43,8 +43,16 @@ describe('planSet', () => {
     for (const demo of DEMO_SETS) {
       const { operations, sitting } = planSet(demo.make());
       const all = NAILS.flatMap((name) => operations[name]);
-      const done = [...sitting.strokes.map((s) => s.operation), ...sitting.loads.flatMap((load) => load.operations)];
-      expect(done.sort()).toEqual(all.filter((one) => one.hand_s > 0 || one.lamp).map((one) => one.id).sort());
+      const done = [
+        ...sitting.strokes.map((s) => s.operation),
+        ...sitting.loads.flatMap((load) => load.operations),
+      ];
+      expect(done.sort()).toEqual(
+        all
+          .filter((one) => one.hand_s > 0 || one.lamp)
+          .map((one) => one.id)
+          .sort(),
+      );
       for (const stroke of sitting.strokes) {
         for (const load of sitting.loads) {
           if (load.hand !== stroke.hand) continue;
@@ -88,7 +96,9 @@ describe('Understudy', () => {
     plan.findings.some((finding) => finding.code === code && finding.nail === nail);
 
   it('shows at least ten different findings', () => {
-    const codes = new Set(plan.findings.filter((finding) => finding.severity !== 'note').map((finding) => finding.code));
+    const codes = new Set(
+      plan.findings.filter((finding) => finding.severity !== 'note').map((finding) => finding.code),
+    );
     expect(codes.size).toBeGreaterThanOrEqual(10);
   });
 
@@ -140,7 +150,8 @@ describe('beside the plan', () => {
     const all = NAILS.flatMap((name) => operations[name]);
     const lines = benchCard(sitting, all);
     expect(lines.flatMap((line) => line.operations).sort()).toEqual(all.map((one) => one.id).sort());
-    for (let i = 1; i < lines.length; i += 1) expect(lines[i]!.start_s).toBeGreaterThanOrEqual(lines[i - 1]!.start_s);
+    for (let i = 1; i < lines.length; i += 1)
+      expect(lines[i]!.start_s).toBeGreaterThanOrEqual(lines[i - 1]!.start_s);
     expect(lines.length).toBeLessThan(all.length * 0.7);
   });
 

@@ -22,13 +22,20 @@ export function moveChange(
   const stale = edits.filter((one) => one.kind === 'before' && (one.a === moved.id || one.b === moved.id));
   return {
     kind: 'many',
-    changes: [...stale.map((one): Change => ({ kind: 'remove-edit', edit: one })), { kind: 'add-edit', edit }],
+    changes: [
+      ...stale.map((one): Change => ({ kind: 'remove-edit', edit: one })),
+      { kind: 'add-edit', edit },
+    ],
   };
 }
 
 /** The edits that speak about an operation. */
 export function editsAbout(edits: readonly Edit[], id: string): Edit[] {
   return edits.filter((edit) =>
-    edit.kind === 'before' ? edit.a === id || edit.b === id : edit.kind === 'insert' ? edit.after === id : edit.a === id,
+    edit.kind === 'before'
+      ? edit.a === id || edit.b === id
+      : edit.kind === 'insert'
+        ? edit.after === id
+        : edit.a === id,
   );
 }

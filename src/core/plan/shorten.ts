@@ -42,7 +42,10 @@ function candidates(set: SetDocument): { words: string; change: Change }[] {
     });
   }
   if (set.practice.stones === 'bedded') {
-    out.push({ words: 'Set stones in the wet top', change: { kind: 'practice', practice: { stones: 'wet-top' } } });
+    out.push({
+      words: 'Set stones in the wet top',
+      change: { kind: 'practice', practice: { stones: 'wet-top' } },
+    });
   }
   const worn = new Set(NAILS.map((nail) => set.nails[nail].look));
   for (const look of set.looks) {

@@ -47,12 +47,18 @@ describe('the simulated columns', () => {
     const plain = setWearing([element('colour')]);
     fc.assert(
       fc.property(
-        fc.constantFrom(compiled(plain), compiled(setWearing([element('ombre')])), compiled(setWearing([element('finish')]))).chain(
-          (c) => fc.tuple(fc.constant(c), fc.shuffledSubarray(c.operations, { minLength: 2 })),
-        ),
+        fc
+          .constantFrom(
+            compiled(plain),
+            compiled(setWearing([element('ombre')])),
+            compiled(setWearing([element('finish')])),
+          )
+          .chain((c) => fc.tuple(fc.constant(c), fc.shuffledSubarray(c.operations, { minLength: 2 }))),
         ([c, operations]) => {
           const expected = walk(operations, c.context.product);
-          const found = run(c, operations).verdicts.map((verdict) => `${verdict.operation} ${verdict.reason}`);
+          const found = run(c, operations).verdicts.map(
+            (verdict) => `${verdict.operation} ${verdict.reason}`,
+          );
           for (const one of expected) expect(found).toContain(one);
         },
       ),
@@ -69,13 +75,16 @@ describe('the simulated columns', () => {
     );
     fc.assert(
       fc.property(
-        fc.constantFrom(...everything).chain(({ c, edge }) =>
-          fc.tuple(fc.constant(c), fc.constant(edge), fc.shuffledSubarray(c.operations)),
-        ),
+        fc
+          .constantFrom(...everything)
+          .chain(({ c, edge }) =>
+            fc.tuple(fc.constant(c), fc.constant(edge), fc.shuffledSubarray(c.operations)),
+          ),
         ([c, edge, operations]) => {
           const { field, states, verdicts } = run(c, operations, edge);
           expect(states).toHaveLength(operations.length);
-          for (const film of field.films) expect(film.t_um.every((t) => t >= 0 && Number.isFinite(t))).toBe(true);
+          for (const film of field.films)
+            expect(film.t_um.every((t) => t >= 0 && Number.isFinite(t))).toBe(true);
           for (const verdict of verdicts) expect(verdict.area_mm2).toBeGreaterThan(0);
         },
       ),
@@ -102,7 +111,11 @@ describe('the simulated columns', () => {
       ...c.operations.filter((one) => one.element === 'colour'),
     ];
     const [verdict] = run(c, wrong).verdicts;
-    expect(verdict).toMatchObject({ operation: 'left-ring/colour/coat#1', reason: 'no-grip', found: 'cured top coat, slick, no-wipe' });
+    expect(verdict).toMatchObject({
+      operation: 'left-ring/colour/coat#1',
+      reason: 'no-grip',
+      found: 'cured top coat, slick, no-wipe',
+    });
     expect(verdict!.where).toMatch(/free edge/);
     // An ellipse of 5 × 4 mm has 15.7 mm².
     expect(verdict!.area_mm2).toBeGreaterThan(13);
@@ -111,7 +124,11 @@ describe('the simulated columns', () => {
 
   it('leave a film uncured that was laid too thick for its time, and cure it with more light', () => {
     const set = setWearing([element('colour', { passes: 1 })]);
-    set.kit.products.find((product) => product.id === 'velvet-04')!.lamp = { cure_s: 60, flash_s: 10, depth_um: 40 };
+    set.kit.products.find((product) => product.id === 'velvet-04')!.lamp = {
+      cure_s: 60,
+      flash_s: 10,
+      depth_um: 40,
+    };
     const c = compiled(set);
     const coat = c.operations.find((one) => one.element === 'colour')!;
     coat.deposit = { kind: 'conformal', t_um: 130 };

@@ -7,7 +7,10 @@ import type { Finding } from '../plan/finding';
 import { newSet } from '../starter/newSet';
 
 /** Sets for tests: a new set with one look of the given elements on every nail. */
-export function setWearing(elements: Element[], change: (set: SetDocument) => void = () => undefined): SetDocument {
+export function setWearing(
+  elements: Element[],
+  change: (set: SetDocument) => void = () => undefined,
+): SetDocument {
   const set = newSet('test', 'Test');
   set.looks[0]!.elements = elements;
   change(set);

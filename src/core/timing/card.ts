@@ -25,7 +25,8 @@ export function benchCard(sitting: Sitting, operations: readonly Operation[]): C
   const lines: Omit<CardLine, 'number'>[] = [];
   for (const { operation, hand, start_s, end_s } of strokes) {
     const last = lines[lines.length - 1];
-    const same = last?.kind === 'work' && last.hand === hand && byId.get(last.operations[0]!)?.class === operation.class;
+    const same =
+      last?.kind === 'work' && last.hand === hand && byId.get(last.operations[0]!)?.class === operation.class;
     if (same && last.words === operation.words) {
       last.nails = last.nails.includes(operation.nail) ? last.nails : [...last.nails, operation.nail];
       last.operations.push(operation.id);

@@ -26,7 +26,12 @@ const light = (id: string, seconds: number, mode: 'cure' | 'flash' = 'cure'): Ta
   wet: false,
   tacky: true,
 });
-const chain = (nail: string, hand: Hand, tasks: Task[]): Chain => ({ nail, hand, thumb: nail.includes('thumb'), tasks });
+const chain = (nail: string, hand: Hand, tasks: Task[]): Chain => ({
+  nail,
+  hand,
+  thumb: nail.includes('thumb'),
+  tasks,
+});
 const problem = (chains: Chain[], over: Partial<Problem> = {}): Problem => ({
   chains,
   lamps: [{ id: 'lamp', programmes_s: [] }],
@@ -65,12 +70,27 @@ describe('small sittings with known answers', () => {
   });
 
   const two = [
-    coats('left-ring', 'left', [[40, 60], [40, 60]]),
-    coats('right-ring', 'right', [[40, 60], [40, 60]]),
+    coats('left-ring', 'left', [
+      [40, 60],
+      [40, 60],
+    ]),
+    coats('right-ring', 'right', [
+      [40, 60],
+      [40, 60],
+    ]),
   ];
   it.each([
     ['one lamp', {}, 280],
-    ['two lamps', { lamps: [{ id: 'a', programmes_s: [] }, { id: 'b', programmes_s: [] }] }, 240],
+    [
+      'two lamps',
+      {
+        lamps: [
+          { id: 'a', programmes_s: [] },
+          { id: 'b', programmes_s: [] },
+        ],
+      },
+      240,
+    ],
     ['one’s own hands', { wearer: 'own' as const }, 400],
   ])('two hands, two coats of 40 and 60, %s', (_words, over, expected) => {
     expect(construct(problem(two, over)).total_s).toBe(expected);
@@ -87,7 +107,13 @@ describe('small sittings with known answers', () => {
   });
 
   it('Johnson’s rule on (10,20), (30,60), (50,20) gives 120, and no order of two hands beats it', () => {
-    expect(johnson([[10, 20], [30, 60], [50, 20]])).toBe(120);
+    expect(
+      johnson([
+        [10, 20],
+        [30, 60],
+        [50, 20],
+      ]),
+    ).toBe(120);
     fc.assert(
       fc.property(
         fc.tuple(fc.integer({ min: 1, max: 90 }), fc.integer({ min: 1, max: 90 })),
@@ -152,9 +178,21 @@ const anyProblem: fc.Arbitrary<Problem> = fc
           nail.hand,
           nail.rounds.flatMap((round, i) => [
             ...(round.dusty
-              ? [{ ...paint(`${name}/d${i}`, round.work), dusty: true, wet: false, tacky: false, class: 'file' }]
+              ? [
+                  {
+                    ...paint(`${name}/d${i}`, round.work),
+                    dusty: true,
+                    wet: false,
+                    tacky: false,
+                    class: 'file',
+                  },
+                ]
               : []),
-            { ...paint(`${name}/p${i}`, round.work, round.open), class: round.product, wait_s: round.flash ? 0 : round.wait },
+            {
+              ...paint(`${name}/p${i}`, round.work, round.open),
+              class: round.product,
+              wait_s: round.flash ? 0 : round.wait,
+            },
             light(`${name}/l${i}`, round.light, round.flash ? 'flash' : 'cure'),
             { ...paint(`${name}/w${i}`, 3), class: 'wipe', wet: false, tacky: false },
           ]),
@@ -188,7 +226,9 @@ function checkFeasible(p: Problem, s: Schedule): void {
         : s.strokes.filter((stroke) => stroke.operation === task.operation);
       expect(done).toHaveLength(1);
       expect(done[0]!.start_s).toBeGreaterThanOrEqual(free - 1e-9);
-      expect(done[0]!.end_s - done[0]!.start_s).toBeGreaterThanOrEqual((task.light?.seconds ?? task.hand_s) - 1e-9);
+      expect(done[0]!.end_s - done[0]!.start_s).toBeGreaterThanOrEqual(
+        (task.light?.seconds ?? task.hand_s) - 1e-9,
+      );
       free = done[0]!.end_s + task.wait_s;
     }
   }

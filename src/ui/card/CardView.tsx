@@ -1,8 +1,9 @@
 'use client';
 import { Button } from '@mantine/core';
-import { IconPrinter } from '@tabler/icons-react';
+import { IconDownload, IconPrinter } from '@tabler/icons-react';
 import { fingerOf, NAILS } from '@/core/model/names';
 import { benchCard } from '@/core/timing/card';
+import { downloadText } from '../kit/download';
 import { clockWords, countWords, timeWords } from '../kit/words';
 import { useStudio } from '../studio/studio';
 import classes from './CardView.module.css';
@@ -12,7 +13,10 @@ export function CardView() {
   const set = useStudio((s) => s.set);
   const plan = useStudio((s) => s.plan);
   if (!plan) return <p className={classes.scroll}>Planning …</p>;
-  const lines = benchCard(plan.sitting, NAILS.flatMap((name) => plan.operations[name]));
+  const lines = benchCard(
+    plan.sitting,
+    NAILS.flatMap((name) => plan.operations[name]),
+  );
   const cautions = [...new Set(lines.flatMap((line) => (line.caution ? [line.caution] : [])))];
   return (
     <div className={classes.scroll} tabIndex={0} role="region" aria-label="Bench card">
@@ -21,11 +25,27 @@ export function CardView() {
           <div>
             <h1>{set.title}</h1>
             <p>
-              {timeWords(plan.sitting.total_s)}, between {timeWords(plan.sitting.low_s)} and {timeWords(plan.sitting.high_s)} ·{' '}
-              {plan.sitting.loads.length} lamp loads · {countWords(plan.findings)}
+              {timeWords(plan.sitting.total_s)}, between {timeWords(plan.sitting.low_s)} and{' '}
+              {timeWords(plan.sitting.high_s)} · {plan.sitting.loads.length} lamp loads ·{' '}
+              {countWords(plan.findings)}
             </p>
           </div>
-          <Button className={classes.print} h={44} leftSection={<IconPrinter size={18} />} onClick={() => window.print()}>
+          <Button
+            className={classes.print}
+            variant="default"
+            h={44}
+            ml="auto"
+            leftSection={<IconDownload size={18} />}
+            onClick={() => downloadText(`${set.id}.plan.json`, `${JSON.stringify(plan, null, 2)}\n`)}
+          >
+            Plan as file
+          </Button>
+          <Button
+            className={classes.print}
+            h={44}
+            leftSection={<IconPrinter size={18} />}
+            onClick={() => window.print()}
+          >
             Print
           </Button>
         </header>

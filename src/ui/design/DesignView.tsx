@@ -1,5 +1,13 @@
 'use client';
-import { DndContext, DragOverlay, KeyboardSensor, PointerSensor, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  DndContext,
+  DragOverlay,
+  KeyboardSensor,
+  PointerSensor,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
 import { useElementSize } from '@mantine/hooks';
 import { useState, type ReactNode } from 'react';
 import { NAILS, nailKey, nailWords, type NailName } from '@/core/model/names';
@@ -56,7 +64,9 @@ export function DesignView() {
         <LargeNail picture={pictures[focus]} />
       </div>
       <DragOverlay dropAnimation={null}>
-        {dragged && <div className={classes.dragged}>{set.looks.find((look) => look.id === dragged)?.name}</div>}
+        {dragged && (
+          <div className={classes.dragged}>{set.looks.find((look) => look.id === dragged)?.name}</div>
+        )}
       </DragOverlay>
     </DndContext>
   );
@@ -91,7 +101,10 @@ function SpreadNail({ laid, children }: { laid: Laid; children: ReactNode }) {
   );
 }
 
-function worstOf(findings: readonly { severity: 'stop' | 'warn' | 'note'; nail?: NailName }[] | undefined, nail: NailName) {
+function worstOf(
+  findings: readonly { severity: 'stop' | 'warn' | 'note'; nail?: NailName }[] | undefined,
+  nail: NailName,
+) {
   const own = findings?.filter((finding) => finding.nail === nail && finding.severity !== 'note');
   return own?.find((finding) => finding.severity === 'stop')?.severity ?? own?.[0]?.severity;
 }

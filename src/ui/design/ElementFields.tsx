@@ -12,7 +12,8 @@ import classes from './DesignView.module.css';
 /** The editor of one element, made from the fields its technique declares. */
 export function ElementFields({ look, element }: { look: string; element: Element }) {
   const store = useStudioStore();
-  const put = (next: unknown) => store.getState().change({ kind: 'put-element', look, element: next as Element });
+  const put = (next: unknown) =>
+    store.getState().change({ kind: 'put-element', look, element: next as Element });
   return (
     <div className={classes.fields}>
       {techniqueOf(element.kind).fields.map((field) => (
@@ -39,7 +40,15 @@ export function FieldInput({ field, value, onChange }: InputProps) {
     case 'number':
       if (typeof value !== 'number') return null;
       return (
-        <FigureInput label={field.words} unit={field.unit} value={value} min={field.min} max={field.max} step={field.step} onChange={onChange} />
+        <FigureInput
+          label={field.words}
+          unit={field.unit}
+          value={value}
+          min={field.min}
+          max={field.max}
+          step={field.step}
+          onChange={onChange}
+        />
       );
     case 'choice':
       return (
@@ -51,15 +60,15 @@ export function FieldInput({ field, value, onChange }: InputProps) {
         />
       );
     case 'colour':
-      return (
-        <ColourInput label={field.words} value={String(value)} onChange={onChange} />
-      );
+      return <ColourInput label={field.words} value={String(value)} onChange={onChange} />;
     case 'product':
       if (typeof value !== 'string') return null;
       return (
         <Choice
           label={field.words}
-          choices={products.filter((p) => field.families.includes(p.family)).map((p) => ({ value: p.id, label: p.name }))}
+          choices={products
+            .filter((p) => field.families.includes(p.family))
+            .map((p) => ({ value: p.id, label: p.name }))}
           leftSection={<Dot products={products} id={value} />}
           value={value}
           onChange={onChange}
@@ -85,14 +94,26 @@ function Dot({ products, id }: { products: SetDocument['kit']['products']; id: s
   return (
     <span
       aria-hidden
-      style={{ display: 'inline-block', width: 18, height: 18, borderRadius: 9, background: colour, border: '1px solid var(--line)' }}
+      style={{
+        display: 'inline-block',
+        width: 18,
+        height: 18,
+        borderRadius: 9,
+        background: colour,
+        border: '1px solid var(--line)',
+      }}
     />
   );
 }
 
-function ListInput({ field, value, onChange }: Omit<InputProps, 'field'> & { field: Extract<Field, { kind: 'list' }> }) {
+function ListInput({
+  field,
+  value,
+  onChange,
+}: Omit<InputProps, 'field'> & { field: Extract<Field, { kind: 'list' }> }) {
   const items = Array.isArray(value) ? (value as unknown[]) : [];
-  const replace = (index: number, item: unknown) => onChange(items.map((one, i) => (i === index ? item : one)));
+  const replace = (index: number, item: unknown) =>
+    onChange(items.map((one, i) => (i === index ? item : one)));
   const wide = field.item.length > 3;
   return (
     <fieldset className={classes.wide} style={{ border: 0, margin: 0, padding: 0 }}>

@@ -58,7 +58,9 @@ export function LargeNail({ picture }: { picture: NailPicture | undefined }) {
             key={field.path}
             field={field}
             value={readPath(build, field.path)}
-            onChange={(value) => change({ kind: 'put-build', build: writePath(build, field.path, value) as typeof build })}
+            onChange={(value) =>
+              change({ kind: 'put-build', build: writePath(build, field.path, value) as typeof build })
+            }
           />
         ))}
         {kind.edge === 'plate' && (
@@ -88,7 +90,11 @@ export function LargeNail({ picture }: { picture: NailPicture | undefined }) {
                     change(
                       off
                         ? { kind: 'clear-nail-change', nail: focus, element: element.id }
-                        : { kind: 'nail-change', nail: focus, change: { element: element.id, leave_off: true } },
+                        : {
+                            kind: 'nail-change',
+                            nail: focus,
+                            change: { element: element.id, leave_off: true },
+                          },
                     )
                   }
                 />

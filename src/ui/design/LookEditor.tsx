@@ -32,8 +32,18 @@ function OpenLook({ look }: { look: Look }) {
   const open = (id: string) => store.setState({ openElement: id });
 
   function add(kind: string) {
-    const id = freeId(kind, [...look.elements, { id: 'top' }, { id: 'prep' }, { id: 'build' }, { id: 'care' }, { id: 'own' }]);
-    if (change({ kind: 'put-element', look: look.id, element: techniqueOf(kind).fresh(id, freshProducts(set)) })) open(id);
+    const id = freeId(kind, [
+      ...look.elements,
+      { id: 'top' },
+      { id: 'prep' },
+      { id: 'build' },
+      { id: 'care' },
+      { id: 'own' },
+    ]);
+    if (
+      change({ kind: 'put-element', look: look.id, element: techniqueOf(kind).fresh(id, freshProducts(set)) })
+    )
+      open(id);
   }
 
   return (
@@ -121,7 +131,12 @@ function OpenLook({ look }: { look: Look }) {
                 leftSection={<IconArrowUp size={18} />}
                 disabled={look.elements.indexOf(element) === look.elements.length - 1}
                 onClick={() =>
-                  change({ kind: 'move-element', look: look.id, element: element.id, to: look.elements.indexOf(element) + 1 })
+                  change({
+                    kind: 'move-element',
+                    look: look.id,
+                    element: element.id,
+                    to: look.elements.indexOf(element) + 1,
+                  })
                 }
               >
                 Up
@@ -132,7 +147,12 @@ function OpenLook({ look }: { look: Look }) {
                 leftSection={<IconArrowDown size={18} />}
                 disabled={look.elements.indexOf(element) === 0}
                 onClick={() =>
-                  change({ kind: 'move-element', look: look.id, element: element.id, to: look.elements.indexOf(element) - 1 })
+                  change({
+                    kind: 'move-element',
+                    look: look.id,
+                    element: element.id,
+                    to: look.elements.indexOf(element) - 1,
+                  })
                 }
               >
                 Down

@@ -39,7 +39,14 @@ export function LookTray() {
           </li>
         ))}
       </ul>
-      <Button mt="sm" variant="default" h={44} leftSection={<IconPlus size={18} />} onClick={add} disabled={looks.length >= 12}>
+      <Button
+        mt="sm"
+        variant="default"
+        h={44}
+        leftSection={<IconPlus size={18} />}
+        onClick={add}
+        disabled={looks.length >= 12}
+      >
         New look
       </Button>
     </section>

@@ -66,7 +66,11 @@ export function PracticeFields() {
   const store = useStudioStore();
   return (
     <fieldset style={{ border: 0, padding: 0, margin: '8px 0 0', display: 'grid', gap: 8 }}>
-      <legend style={{ fontFamily: 'var(--serif)', fontSize: 19, fontWeight: 600, padding: 0, marginBottom: 6 }}>How I work</legend>
+      <legend
+        style={{ fontFamily: 'var(--serif)', fontSize: 19, fontWeight: 600, padding: 0, marginBottom: 6 }}
+      >
+        How I work
+      </legend>
       {SCHOOLS.map((school) => (
         <Choice
           key={school.key}

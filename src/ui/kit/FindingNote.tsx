@@ -16,7 +16,11 @@ export function FindingNote({ finding, onFix, showNail = false }: Props) {
   const { word, mark, variable } = SEVERITY[finding.severity];
   const { figure } = finding;
   return (
-    <article className={classes.note} data-code={finding.code} style={{ '--tone': variable } as React.CSSProperties}>
+    <article
+      className={classes.note}
+      data-code={finding.code}
+      style={{ '--tone': variable } as React.CSSProperties}
+    >
       <p className={classes.head}>
         <span aria-hidden>{mark}</span> {word}
         {showNail && finding.nail ? ` · ${nailWords(finding.nail)}` : ''}

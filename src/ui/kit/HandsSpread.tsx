@@ -40,7 +40,14 @@ export function HandsSpread({ set, pictures, px_per_mm, around }: Props) {
             <stop offset="0.35" stopColor="#fff" />
             <stop offset="1" stopColor="#000" />
           </linearGradient>
-          <mask id={`${fade}m`} maskUnits="userSpaceOnUse" x="0" y="0" width={spread.width_mm} height={spread.height_mm}>
+          <mask
+            id={`${fade}m`}
+            maskUnits="userSpaceOnUse"
+            x="0"
+            y="0"
+            width={spread.width_mm}
+            height={spread.height_mm}
+          >
             <rect width={spread.width_mm} height={spread.height_mm} fill={`url(#${fade})`} />
           </mask>
         </defs>

@@ -65,7 +65,15 @@ export function FigureInput({ label, value, unit, min, max, step, onChange }: Fi
 }
 
 /** A colour of the artist's own; it counts when the picker closes or the field is left. */
-export function ColourInput({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
+export function ColourInput({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+}) {
   const [draft, setDraft] = useState<string>();
   return (
     <TextInput

@@ -18,7 +18,13 @@ export function MenuPanel({ opened, label, entries, onClose }: Props) {
       </Menu.Target>
       <Menu.Dropdown aria-label={label}>
         {entries.map((entry) => (
-          <Menu.Item key={entry.key} mih={44} maw={360} {...(entry.danger ? { color: 'red' } : {})} onClick={entry.onPick}>
+          <Menu.Item
+            key={entry.key}
+            mih={44}
+            maw={360}
+            {...(entry.danger ? { color: 'red' } : {})}
+            onClick={entry.onPick}
+          >
             {entry.words}
           </Menu.Item>
         ))}

@@ -25,18 +25,40 @@ export function MoreMenu({ label, entries, face }: Props) {
   const [state, setState] = useState<'unloaded' | 'open' | 'closed'>('unloaded');
   const toggle = () => setState((before) => (before === 'open' ? 'closed' : 'open'));
   const button = face ? (
-    <Button variant="default" h={44} leftSection={face.icon} onClick={toggle} aria-haspopup="menu" aria-expanded={state === 'open'}>
+    <Button
+      variant="default"
+      h={44}
+      leftSection={face.icon}
+      onClick={toggle}
+      aria-haspopup="menu"
+      aria-expanded={state === 'open'}
+    >
       {face.words}
     </Button>
   ) : (
-    <ActionIcon size={44} variant="subtle" color="gray" aria-label={label} onClick={toggle} aria-haspopup="menu" aria-expanded={state === 'open'}>
+    <ActionIcon
+      size={44}
+      variant="subtle"
+      color="gray"
+      aria-label={label}
+      onClick={toggle}
+      aria-haspopup="menu"
+      aria-expanded={state === 'open'}
+    >
       <IconDots size={22} />
     </ActionIcon>
   );
   return (
     <span style={{ position: 'relative', display: 'inline-block' }}>
       {button}
-      {state !== 'unloaded' && <MenuPanel opened={state === 'open'} label={label} entries={entries} onClose={() => setState('closed')} />}
+      {state !== 'unloaded' && (
+        <MenuPanel
+          opened={state === 'open'}
+          label={label}
+          entries={entries}
+          onClose={() => setState('closed')}
+        />
+      )}
     </span>
   );
 }

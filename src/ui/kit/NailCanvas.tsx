@@ -26,7 +26,11 @@ export function NailCanvas({ picture, px_per_mm, label }: Props) {
       aria-label={label}
       width={picture?.width ?? 1}
       height={picture?.height ?? 1}
-      style={{ width: (picture?.width ?? 1) * scale, height: (picture?.height ?? 1) * scale, display: 'block' }}
+      style={{
+        width: (picture?.width ?? 1) * scale,
+        height: (picture?.height ?? 1) * scale,
+        display: 'block',
+      }}
     />
   );
 }

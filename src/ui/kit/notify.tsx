@@ -7,7 +7,9 @@ import type { ReactNode } from 'react';
 /** Whether anything was ever said: until then the notifications stay unloaded. */
 const said = createStore<{ any: boolean }>(() => ({ any: false }));
 
-const Notifications = dynamic(() => import('@mantine/notifications').then((module) => module.Notifications), { ssr: false });
+const Notifications = dynamic(() => import('@mantine/notifications').then((module) => module.Notifications), {
+  ssr: false,
+});
 
 export function NotificationPlace() {
   const any = useStore(said, (state) => state.any);
@@ -16,5 +18,7 @@ export function NotificationPlace() {
 
 export function notify(message: ReactNode, title?: string): void {
   said.setState({ any: true });
-  void import('@mantine/notifications').then(({ notifications }) => notifications.show({ message, ...(title ? { title, color: 'red' } : {}) }));
+  void import('@mantine/notifications').then(({ notifications }) =>
+    notifications.show({ message, ...(title ? { title, color: 'red' } : {}) }),
+  );
 }

@@ -3,11 +3,29 @@ import { createTheme, type MantineColorsTuple } from '@mantine/core';
 
 /** One deep lacquer accent. */
 const lacquer: MantineColorsTuple = [
-  '#fbeeee', '#f0d6d7', '#e0a9ac', '#d07a80', '#bf535b', '#a63a44', '#8a2532', '#741c28', '#5d131f', '#450b15',
+  '#fbeeee',
+  '#f0d6d7',
+  '#e0a9ac',
+  '#d07a80',
+  '#bf535b',
+  '#a63a44',
+  '#8a2532',
+  '#741c28',
+  '#5d131f',
+  '#450b15',
 ];
 /** Kept for light and curing, and for nothing else. */
 const cure: MantineColorsTuple = [
-  '#f3effb', '#e2d9f3', '#c3b0e6', '#a486d9', '#8863cd', '#7449c3', '#6539ae', '#552f94', '#462579', '#361a60',
+  '#f3effb',
+  '#e2d9f3',
+  '#c3b0e6',
+  '#a486d9',
+  '#8863cd',
+  '#7449c3',
+  '#6539ae',
+  '#552f94',
+  '#462579',
+  '#361a60',
 ];
 
 export const theme = createTheme({

@@ -50,7 +50,9 @@ export function LayersView() {
     <div className={classes.view}>
       <nav className={classes.nails} aria-label="Nails">
         {NAILS.map((name) => {
-          const worst = plan?.findings.find((finding) => finding.nail === name && finding.severity !== 'note')?.severity;
+          const worst = plan?.findings.find(
+            (finding) => finding.nail === name && finding.severity !== 'note',
+          )?.severity;
           return (
             <button
               key={name}
@@ -78,7 +80,11 @@ export function LayersView() {
       <section className={classes.middle} aria-label="What is on the nail">
         <div className={classes.drawings}>
           <div className={classes.picture}>
-            <NailCanvas picture={stage?.picture} px_per_mm={PX_PER_MM} label={`${nailWords(focus)} after step ${done}`} />
+            <NailCanvas
+              picture={stage?.picture}
+              px_per_mm={PX_PER_MM}
+              label={`${nailWords(focus)} after step ${done}`}
+            />
           </div>
           <div className={classes.sections}>
             <SectionDrawing title="Cuticle to tip" section={stage?.lengthwise} width={350} />
@@ -86,7 +92,9 @@ export function LayersView() {
           </div>
         </div>
         <div className={classes.play}>
-          <label id="play-label">After step {done} of {operations.length}</label>
+          <label id="play-label">
+            After step {done} of {operations.length}
+          </label>
           <Slider
             aria-labelledby="play-label"
             min={1}
@@ -100,7 +108,12 @@ export function LayersView() {
           />
         </div>
         {current && (
-          <StepDetail operations={operations} index={done - 1} surface={plan?.surfaces[focus][done - 1] ?? ''} onChoose={choose} />
+          <StepDetail
+            operations={operations}
+            index={done - 1}
+            surface={plan?.surfaces[focus][done - 1] ?? ''}
+            onChoose={choose}
+          />
         )}
       </section>
       <aside className={classes.findings} aria-label="Findings">
@@ -109,7 +122,10 @@ export function LayersView() {
           <p className={classes.quiet}>Nothing. Every layer has what it needs under it.</p>
         ) : (
           findings.map((finding) => (
-            <div key={finding.id} onFocus={() => finding.operation && setAt({ nail: focus, id: finding.operation })}>
+            <div
+              key={finding.id}
+              onFocus={() => finding.operation && setAt({ nail: focus, id: finding.operation })}
+            >
               <FindingNote finding={finding} onFix={(one) => store.getState().change(one.fix!.change)} />
             </div>
           ))

@@ -45,8 +45,18 @@ export function SectionDrawing({ title, section, width }: Props) {
         <span>{title}</span>
         <span>films ×{factor}</span>
       </figcaption>
-      <svg viewBox={`0 0 ${width} ${height}`} width="100%" role="img" aria-label={`${title}: ${films.length} films`}>
-        <polygon points={[...plate, ...under].join(' ')} fill="var(--skin)" stroke="var(--skin-line)" strokeWidth={0.8} />
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        width="100%"
+        role="img"
+        aria-label={`${title}: ${films.length} films`}
+      >
+        <polygon
+          points={[...plate, ...under].join(' ')}
+          fill="var(--skin)"
+          stroke="var(--skin-line)"
+          strokeWidth={0.8}
+        />
         {shapes.map(({ film, points }, i) => (
           <polygon
             key={`${film.operation}${i}`}

@@ -29,7 +29,11 @@ export function StepDetail({ operations, index, surface, onChoose }: Props) {
     <article className={classes.detail}>
       <h3>{operation.words}</h3>
       <p>{operation.reason}</p>
-      {operation.caution && <p className={classes.caution}>Caution: {operation.caution} Follow the product, your local code and your licence.</p>}
+      {operation.caution && (
+        <p className={classes.caution}>
+          Caution: {operation.caution} Follow the product, your local code and your licence.
+        </p>
+      )}
       <dl>
         <dt>Wants</dt>
         <dd>{rowOf(operation.verb).wants}</dd>
@@ -51,7 +55,13 @@ export function StepDetail({ operations, index, surface, onChoose }: Props) {
         )}
       </dl>
       <div className={classes.actions}>
-        <Button variant="default" h={44} leftSection={<IconArrowUp size={18} />} disabled={index === 0} onClick={() => move(index - 1)}>
+        <Button
+          variant="default"
+          h={44}
+          leftSection={<IconArrowUp size={18} />}
+          disabled={index === 0}
+          onClick={() => move(index - 1)}
+        >
           Earlier
         </Button>
         <Button
@@ -77,7 +87,9 @@ export function StepDetail({ operations, index, surface, onChoose }: Props) {
           <Button
             variant="default"
             h={44}
-            onClick={() => change({ kind: 'many', changes: said.map((edit) => ({ kind: 'remove-edit' as const, edit })) })}
+            onClick={() =>
+              change({ kind: 'many', changes: said.map((edit) => ({ kind: 'remove-edit' as const, edit })) })
+            }
           >
             Back to the craft’s order
           </Button>
@@ -89,7 +101,10 @@ export function StepDetail({ operations, index, surface, onChoose }: Props) {
             h={44}
             onClick={() => change({ kind: 'remove-edit', edit })}
           >
-            Bring back {edit.kind === 'skip' ? edit.a.split('/').slice(1).join(' ').replace(/#1$/, '').replace('-', ' ') : ''}
+            Bring back{' '}
+            {edit.kind === 'skip'
+              ? edit.a.split('/').slice(1).join(' ').replace(/#1$/, '').replace('-', ' ')
+              : ''}
           </Button>
         ))}
       </div>

@@ -109,7 +109,11 @@ function Step({ operation, index, current, worst, onChoose, onMove }: StepProps)
           {operation.words}
         </span>
         <span className={classes.seconds}>
-          {light ? `${operation.lamp!.seconds} s light` : operation.wait_s ? `${operation.hand_s} + ${operation.wait_s} s` : `${operation.hand_s} s`}
+          {light
+            ? `${operation.lamp!.seconds} s light`
+            : operation.wait_s
+              ? `${operation.hand_s} + ${operation.wait_s} s`
+              : `${operation.hand_s} s`}
         </span>
       </button>
     </li>

@@ -82,10 +82,19 @@ export function SetsView() {
           value={search}
           onChange={(event) => setSearch(event.currentTarget.value)}
         />
-        <Button h={44} leftSection={<IconPlus size={18} />} onClick={async () => router.push(`/set/${await addNewSet()}/design`)}>
+        <Button
+          h={44}
+          leftSection={<IconPlus size={18} />}
+          onClick={async () => router.push(`/set/${await addNewSet()}/design`)}
+        >
           New set
         </Button>
-        <Button h={44} variant="default" leftSection={<IconFolderOpen size={18} />} onClick={() => input.current?.click()}>
+        <Button
+          h={44}
+          variant="default"
+          leftSection={<IconFolderOpen size={18} />}
+          onClick={() => input.current?.click()}
+        >
           Open file
         </Button>
         <input
@@ -124,7 +133,9 @@ export function SetsView() {
 
       {shown?.length === 0 && (
         <p className={classes.none}>
-          {wanted ? `No set says “${search}”.` : 'No sets yet: make a new one, or restore the demo sets from the menu.'}
+          {wanted
+            ? `No set says “${search}”.`
+            : 'No sets yet: make a new one, or restore the demo sets from the menu.'}
         </p>
       )}
       <ul className={classes.list}>
@@ -142,7 +153,8 @@ export function SetsView() {
                   {
                     key: 'copy',
                     words: 'Make a copy',
-                    onPick: () => void addSet({ ...stored.document, title: `${stored.title} (copy)`.slice(0, 120) }),
+                    onPick: () =>
+                      void addSet({ ...stored.document, title: `${stored.title} (copy)`.slice(0, 120) }),
                   },
                   {
                     key: 'export',

@@ -10,7 +10,13 @@ interface Props {
 /** Two tabs changed the same set: nothing is written until the artist has chosen. */
 export function ConflictChoice({ onTakeTheirs, onKeepMine, onKeepBoth }: Props) {
   return (
-    <Modal opened onClose={() => undefined} withCloseButton={false} title="This set was changed in another tab" centered>
+    <Modal
+      opened
+      onClose={() => undefined}
+      withCloseButton={false}
+      title="This set was changed in another tab"
+      centered
+    >
       <Text mb="md">Both hold changes that the other does not have. Nothing is lost until you choose.</Text>
       <Button fullWidth mb="sm" h={44} onClick={onKeepBoth}>
         Keep both: mine as a copy

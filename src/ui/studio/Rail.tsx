@@ -1,5 +1,11 @@
 'use client';
-import { IconClock, IconHandFinger, IconLayersIntersect, IconListCheck, IconPalette } from '@tabler/icons-react';
+import {
+  IconClock,
+  IconHandFinger,
+  IconLayersIntersect,
+  IconListCheck,
+  IconPalette,
+} from '@tabler/icons-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import classes from './Rail.module.css';

@@ -51,14 +51,30 @@ export function SetBar() {
           {timeWords(plan.sitting.total_s)} · {countWords(plan.findings)}
         </span>
       )}
-        <ActionIcon size={44} variant="subtle" color="gray" aria-label="Undo" title="Undo (Ctrl Z)" disabled={!canUndo} onClick={() => undo()}>
-          <IconArrowBackUp size={22} />
-        </ActionIcon>
-      
-        <ActionIcon size={44} variant="subtle" color="gray" aria-label="Redo" title="Redo (Ctrl Y)" disabled={!canRedo} onClick={() => redo()}>
-          <IconArrowForwardUp size={22} />
-        </ActionIcon>
-      
+      <ActionIcon
+        size={44}
+        variant="subtle"
+        color="gray"
+        aria-label="Undo"
+        title="Undo (Ctrl Z)"
+        disabled={!canUndo}
+        onClick={() => undo()}
+      >
+        <IconArrowBackUp size={22} />
+      </ActionIcon>
+
+      <ActionIcon
+        size={44}
+        variant="subtle"
+        color="gray"
+        aria-label="Redo"
+        title="Redo (Ctrl Y)"
+        disabled={!canRedo}
+        onClick={() => redo()}
+      >
+        <IconArrowForwardUp size={22} />
+      </ActionIcon>
+
       <Button
         variant="default"
         h={44}
@@ -68,10 +84,17 @@ export function SetBar() {
         Export
       </Button>
       <SchemeButton />
-        <ActionIcon size={44} variant="subtle" color="gray" aria-label="Keys" title="Keys (?)" onClick={() => setHelp(true)}>
-          <IconHelp size={22} />
-        </ActionIcon>
-      
+      <ActionIcon
+        size={44}
+        variant="subtle"
+        color="gray"
+        aria-label="Keys"
+        title="Keys (?)"
+        onClick={() => setHelp(true)}
+      >
+        <IconHelp size={22} />
+      </ActionIcon>
+
       {help && <KeysHelp onClose={() => setHelp(false)} />}
     </header>
   );
@@ -114,15 +137,14 @@ export function SchemeButton() {
   useEffect(() => setMounted(true), []);
   const dark = mounted && scheme === 'dark';
   return (
-      <ActionIcon
-        size={44}
-        variant="subtle"
-        color="gray"
-        aria-label={dark ? 'Light colours' : 'Dark colours'}
-        onClick={() => setColorScheme(dark ? 'light' : 'dark')}
-      >
-        {dark ? <IconSun size={22} /> : <IconMoon size={22} />}
-      </ActionIcon>
-    
+    <ActionIcon
+      size={44}
+      variant="subtle"
+      color="gray"
+      aria-label={dark ? 'Light colours' : 'Dark colours'}
+      onClick={() => setColorScheme(dark ? 'light' : 'dark')}
+    >
+      {dark ? <IconSun size={22} /> : <IconMoon size={22} />}
+    </ActionIcon>
   );
 }

@@ -31,7 +31,8 @@ export function StudioKeys() {
       }
       if (event.shiftKey) return;
       if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
-        if (target.closest('[role="slider"], [role="option"], [role="radiogroup"], [data-keeps-arrows]')) return;
+        if (target.closest('[role="slider"], [role="option"], [role="radiogroup"], [data-keeps-arrows]'))
+          return;
         const at = NAILS.indexOf(studio.focus) + (event.key === 'ArrowLeft' ? -1 : 1);
         studio.select([NAILS[(at + 10) % 10]!]);
         event.preventDefault();

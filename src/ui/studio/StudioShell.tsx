@@ -14,9 +14,12 @@ import { SetBar } from './SetBar';
 import { StudioKeys } from './StudioKeys';
 import classes from './StudioShell.module.css';
 
-const ConflictChoice = dynamic(() => import('./ConflictChoice').then((module) => module.ConflictChoice), { ssr: false });
+const ConflictChoice = dynamic(() => import('./ConflictChoice').then((module) => module.ConflictChoice), {
+  ssr: false,
+});
 
-type Opening = { kind: 'opening' } | { kind: 'open'; opened: OpenedSet } | { kind: 'faulty'; faults: Fault[] };
+type Opening =
+  { kind: 'opening' } | { kind: 'open'; opened: OpenedSet } | { kind: 'faulty'; faults: Fault[] };
 
 /** The frame of one open set: rail, bar, and the view. Opens it from the store and keeps it saved and planned. */
 export function StudioShell({ id, children }: { id: string; children: ReactNode }) {
@@ -26,7 +29,9 @@ export function StudioShell({ id, children }: { id: string; children: ReactNode 
     openSet(decodeURIComponent(id)).then(
       (result) => {
         if (stale) return;
-        setOpening(result.ok ? { kind: 'open', opened: result.value } : { kind: 'faulty', faults: result.faults });
+        setOpening(
+          result.ok ? { kind: 'open', opened: result.value } : { kind: 'faulty', faults: result.faults },
+        );
       },
       (error: unknown) => {
         if (!stale) setOpening({ kind: 'faulty', faults: [{ path: '', message: String(error) }] });

@@ -52,10 +52,18 @@ export function createStudio(set: SetDocument): StudioStore {
         select: (nails) => {
           const last = nails[nails.length - 1];
           const look = last ? read().set.nails[last].look : undefined;
-          write({ selected: nails, ...(last ? { focus: last } : {}), ...(look ? { openLook: look, openElement: undefined } : {}) });
+          write({
+            selected: nails,
+            ...(last ? { focus: last } : {}),
+            ...(look ? { openLook: look, openElement: undefined } : {}),
+          });
         },
       }),
-      { partialize: ({ set: document }) => ({ set: document }), equality: (a, b) => a.set === b.set, limit: 200 },
+      {
+        partialize: ({ set: document }) => ({ set: document }),
+        equality: (a, b) => a.set === b.set,
+        limit: 200,
+      },
     ),
   );
 }

@@ -21,13 +21,26 @@ interface Bar {
 }
 
 /** Lanes for both hands, artist and lamp. Light is violet and striped, work is ink. */
-export function Lanes({ sitting, operations }: { sitting: Sitting; operations: Record<NailName, Operation[]> }) {
+export function Lanes({
+  sitting,
+  operations,
+}: {
+  sitting: Sitting;
+  operations: Record<NailName, Operation[]>;
+}) {
   const [told, setTold] = useState<Bar>();
-  const words = new Map(Object.values(operations).flatMap((list) => list.map((one) => [one.id, one] as const)));
+  const words = new Map(
+    Object.values(operations).flatMap((list) => list.map((one) => [one.id, one] as const)),
+  );
   const bars: Bar[] = [];
   for (const stroke of sitting.strokes) {
     const operation = words.get(stroke.operation)!;
-    const bar = { start_s: stroke.start_s, end_s: stroke.end_s, words: `${nailWords(operation.nail)}: ${operation.words}`, light: false };
+    const bar = {
+      start_s: stroke.start_s,
+      end_s: stroke.end_s,
+      words: `${nailWords(operation.nail)}: ${operation.words}`,
+      light: false,
+    };
     bars.push({ ...bar, lane: stroke.hand === 'left' ? 0 : 2 }, { ...bar, lane: 1 });
   }
   for (const load of sitting.loads) {
@@ -46,16 +59,35 @@ export function Lanes({ sitting, operations }: { sitting: Sitting; operations: R
   const height = TOP + LANES.length * LANE + 4;
   return (
     <figure className={classes.lanes}>
-      <svg viewBox={`0 0 ${WIDTH} ${height}`} width="100%" role="img" aria-label="Lanes of the sitting" onPointerLeave={() => setTold(undefined)}>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${height}`}
+        width="100%"
+        role="img"
+        aria-label="Lanes of the sitting"
+        onPointerLeave={() => setTold(undefined)}
+      >
         <defs>
-          <pattern id="light" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <pattern
+            id="light"
+            width="6"
+            height="6"
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
             <rect width="6" height="6" fill="var(--cure)" />
             <line x1="0" y1="0" x2="0" y2="6" stroke="var(--cure-soft)" strokeWidth="2" />
           </pattern>
         </defs>
         {ticks.map((tick) => (
           <g key={tick}>
-            <line x1={LEFT + tick * k} x2={LEFT + tick * k} y1={TOP - 4} y2={height} stroke="var(--line)" strokeWidth={1} />
+            <line
+              x1={LEFT + tick * k}
+              x2={LEFT + tick * k}
+              y1={TOP - 4}
+              y2={height}
+              stroke="var(--line)"
+              strokeWidth={1}
+            />
             <text x={LEFT + tick * k + 4} y={14} className={classes.tick}>
               {clockWords(tick)}
             </text>
@@ -66,7 +98,14 @@ export function Lanes({ sitting, operations }: { sitting: Sitting; operations: R
             <text x={LEFT - 12} y={TOP + i * LANE + 27} className={classes.lane} textAnchor="end">
               {lane}
             </text>
-            <line x1={LEFT} x2={WIDTH} y1={TOP + (i + 1) * LANE} y2={TOP + (i + 1) * LANE} stroke="var(--line)" strokeWidth={0.6} />
+            <line
+              x1={LEFT}
+              x2={WIDTH}
+              y1={TOP + (i + 1) * LANE}
+              y2={TOP + (i + 1) * LANE}
+              stroke="var(--line)"
+              strokeWidth={0.6}
+            />
           </g>
         ))}
         {bars.map((bar, i) => (
@@ -86,7 +125,8 @@ export function Lanes({ sitting, operations }: { sitting: Sitting; operations: R
           `${clockWords(told.start_s)}  ${told.words}`
         ) : (
           <>
-            <span className={classes.swatchWork} /> hand work <span className={classes.swatchLight} /> light <span className={classes.gaps}>gaps: waiting</span>
+            <span className={classes.swatchWork} /> hand work <span className={classes.swatchLight} /> light{' '}
+            <span className={classes.gaps}>gaps: waiting</span>
           </>
         )}
       </figcaption>

@@ -36,7 +36,8 @@ export function TimingView() {
           <div>
             <dt>Cannot be under</dt>
             <dd>
-              {timeWords(sitting.lower_bound_s)} <small>{over > 0 ? `${over} % less` : 'this is as short as can be'}</small>
+              {timeWords(sitting.lower_bound_s)}{' '}
+              <small>{over > 0 ? `${over} % less` : 'this is as short as can be'}</small>
             </dd>
           </div>
           <div>

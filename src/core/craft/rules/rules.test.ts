@@ -74,14 +74,20 @@ describe('the rules', () => {
     expect(find(large, 'too-large').figure!.value).toBe(14);
     const over = setWearing([element('charm', { id: 'a' }), element('charm', { id: 'b', along: 0.85 })]);
     expect(codesOn(over)).toContain('pieces-overlap');
-    const beside = setWearing([element('charm', { id: 'a', along: 0.4, length_mm: 2 }), element('charm', { id: 'b', along: 1.1, length_mm: 2 })]);
+    const beside = setWearing([
+      element('charm', { id: 'a', along: 0.4, length_mm: 2 }),
+      element('charm', { id: 'b', along: 1.1, length_mm: 2 }),
+    ]);
     expect(codesOn(beside)).not.toContain('pieces-overlap');
   });
 
   it('region-off-the-plate: a motif drawn past the sidewall', () => {
     const set = setWearing([
       element('colour'),
-      element('finish', { id: 'spot', region: { kind: 'oval', across: 0.9, along: 0.5, width_mm: 7, length_mm: 4, turn_deg: 0 } }),
+      element('finish', {
+        id: 'spot',
+        region: { kind: 'oval', across: 0.9, along: 0.5, width_mm: 7, length_mm: 4, turn_deg: 0 },
+      }),
     ]);
     expect(codesOn(set)).toContain('region-off-the-plate');
   });
@@ -115,7 +121,10 @@ describe('the rules', () => {
   it('muddy-middle: far-apart hues lose their colour, near ones keep it, a bridge helps', () => {
     const fade = (...products: string[]) =>
       setWearing([
-        element('ombre', { stops: products.map((product, i) => ({ product, at: i / (products.length - 1) })), passes: 3 }),
+        element('ombre', {
+          stops: products.map((product, i) => ({ product, at: i / (products.length - 1) })),
+          passes: 3,
+        }),
       ]);
     expect(codesOn(fade('lemon-05', 'violet-09'))).toContain('muddy-middle');
     expect(codesOn(fade('amber-11', 'ember-12'))).not.toContain('muddy-middle');
@@ -162,7 +171,9 @@ describe('the rules', () => {
   });
 
   it('no-service: broken skin is left out', () => {
-    expect(codesOn(setWearing([], (set) => (set.nails['left-ring'].condition = 'broken-skin')))).toContain('no-service');
+    expect(codesOn(setWearing([], (set) => (set.nails['left-ring'].condition = 'broken-skin')))).toContain(
+      'no-service',
+    );
   });
 
   it('change-lost and change-misfit: a nail’s own changes that no longer fit', () => {

@@ -1,0 +1,62 @@
+import { expect, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+
+/** Opens a demo set in a fresh browser and waits until it is planned and drawn. */
+export async function openDemo(page: Page, title: string, view = 'Design'): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('heading', { name: title }).click();
+  await planned(page);
+  if (view !== 'Design') {
+    await page
+      .getByRole('navigation', { name: 'Views of this set' })
+      .getByRole('link', { name: view })
+      .click();
+    await expect(page).toHaveURL(new RegExp(`/${view.toLowerCase()}$`));
+  }
+}
+
+export async function planned(page: Page): Promise<void> {
+  await expect(page.getByTestId('plan-sum')).toBeVisible();
+}
+
+/** The pixels of a nail on the spread, as text to compare. */
+export function pixels(page: Page, nail: string): Promise<string> {
+  return page
+    .getByTestId(`nail-${nail}`)
+    .locator('canvas')
+    .evaluate((canvas) => (canvas as HTMLCanvasElement).toDataURL());
+}
+
+/** Waits until the nail is drawn and looks other than before; returns its pixels. */
+export async function drawnAnew(page: Page, nail: string, before: string): Promise<string> {
+  await expect.poll(() => pixels(page, nail)).not.toBe(before);
+  return pixels(page, nail);
+}
+
+export async function exported(page: Page, button = 'Export'): Promise<{ path: string; text: string }> {
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: button }).click();
+  const path = await (await download).path();
+  return { path, text: readFileSync(path, 'utf8') };
+}
+
+/** Drags by the mouse in small steps, as a hand does. */
+export async function drag(
+  page: Page,
+  from: { x: number; y: number },
+  to: { x: number; y: number },
+): Promise<void> {
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 4, from.y + 8, { steps: 4 });
+  await page.mouse.move(to.x, to.y, { steps: 20 });
+  await page.mouse.move(to.x, to.y + 2, { steps: 3 });
+  await page.mouse.up();
+}
+
+export async function middleOf(page: Page, testId: string): Promise<{ x: number; y: number }> {
+  const target = page.getByTestId(testId);
+  await target.scrollIntoViewIfNeeded();
+  const box = (await target.boundingBox())!;
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}

@@ -1,0 +1,114 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { openDemo, pixels, planned } from './helpers';
+
+for (const scheme of ['light', 'dark'] as const) {
+  test.describe(`${scheme} colours`, () => {
+    test.use({ colorScheme: scheme });
+    for (const view of ['Sets', 'Design', 'Layers', 'Timing', 'Card']) {
+      test(`axe finds nothing on ${view}`, async ({ page }) => {
+        if (view === 'Sets') {
+          await page.goto('/');
+          await expect(page.getByRole('heading', { name: 'Understudy' })).toBeVisible();
+        } else {
+          await openDemo(page, 'Understudy', view);
+          await planned(page);
+        }
+        await page.waitForTimeout(1200);
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(
+          violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(' | ')}`),
+        ).toEqual([]);
+      });
+    }
+  });
+}
+
+test('nothing scrolls the frame at 1280 × 800', async ({ page }) => {
+  for (const view of ['Design', 'Layers', 'Timing', 'Card']) {
+    await openDemo(page, 'Curtain Up', view);
+    const size = await page.evaluate(() => [
+      document.documentElement.scrollWidth,
+      document.documentElement.scrollHeight,
+    ]);
+    expect(size).toEqual([1280, 800]);
+  }
+});
+
+test('a newcomer sees ten nails at once in a new set', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New set' }).click();
+  await planned(page);
+  for (const nail of ['left-little', 'left-thumb', 'right-thumb', 'right-little']) {
+    await expect.poll(async () => (await pixels(page, nail)).length).toBeGreaterThan(1000);
+  }
+  await expect(page.getByTestId('plan-sum')).toContainText('Nothing stops it');
+});
+
+test('a whole task by the keyboard alone', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /Curtain Up/ })).toBeVisible();
+  await page.getByRole('link', { name: /Curtain Up/ }).focus();
+  await page.keyboard.press('Enter');
+  await planned(page);
+  // Both ring fingers in velvet, then the left hand mirrored.
+  await page.keyboard.press('2');
+  await page.keyboard.press('Shift+Digit9');
+  await page.keyboard.press('a');
+  await expect(page.getByTestId('nail-left-ring')).toHaveAttribute('aria-label', /House velvet/);
+  await expect(page.getByTestId('nail-right-ring')).toHaveAttribute('aria-label', /House velvet/);
+  await page.keyboard.press('4');
+  await page.keyboard.press('b');
+  await page.keyboard.press('m');
+  await expect(page.getByTestId('nail-right-index')).toHaveAttribute('aria-label', /Footlights/);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByTestId('nail-right-index')).toHaveAttribute('aria-label', /Proscenium/);
+  await page.keyboard.press('Control+y');
+  await expect(page.getByTestId('nail-right-index')).toHaveAttribute('aria-label', /Footlights/);
+  // Over to Layers; a step moved with Alt and an arrow.
+  await page.getByRole('link', { name: 'Layers' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/layers$/);
+  await page.keyboard.press('3');
+  await page.getByTestId('step-stones-set-1').focus();
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(page.locator('[data-code="needs-wet"]')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-code="needs-wet"]')).toBeHidden();
+});
+
+test('a nail leaves an element off, a look is made, and both survive a reload', async ({ page }) => {
+  await openDemo(page, 'Curtain Up');
+  await page.getByTestId('nail-left-ring').click();
+  const before = await pixels(page, 'left-ring');
+  await page.getByRole('checkbox', { name: 'Inlay' }).uncheck();
+  await expect.poll(() => pixels(page, 'left-ring')).not.toBe(before);
+  await page.getByRole('button', { name: 'New look' }).click();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('menuitem', { name: /Crystals/ }).click();
+  await expect(page.getByTestId('element-crystals')).toBeVisible();
+  await expect(page.getByText('Saved')).toBeVisible();
+  await page.reload();
+  await planned(page);
+  await expect(page.getByTestId('look-look')).toBeVisible();
+  await page.getByTestId('nail-left-ring').click();
+  await expect(page.getByRole('checkbox', { name: 'Inlay' })).not.toBeChecked();
+});
+
+test('the slider plays the nail up, and the bench card prints its lines', async ({ page }) => {
+  await openDemo(page, 'Curtain Up', 'Layers');
+  const canvas = page.getByRole('img', { name: /after step/ });
+  await expect(canvas).toBeVisible();
+  const finished = await canvas.evaluate((one) => (one as HTMLCanvasElement).toDataURL());
+  await page.getByRole('slider').focus();
+  await page.keyboard.press('Home');
+  await expect(page.getByText(/After step 1 of/)).toBeVisible();
+  await expect
+    .poll(() => canvas.evaluate((one) => (one as HTMLCanvasElement).toDataURL()))
+    .not.toBe(finished);
+  await page.getByRole('link', { name: 'Card' }).click();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Views of this set' })).toBeHidden();
+  await expect(page.getByRole('row').nth(1)).toBeVisible();
+  expect(await page.getByRole('row').count()).toBeGreaterThan(40);
+});
