@@ -67,7 +67,8 @@ test('the plan route refuses with path, and plans what is good', async ({ reques
     data: JSON.stringify(good()),
     headers: { 'content-type': 'text/plain' },
   });
-  expect(await fine.json()).toMatchObject({ sitting: { total_s: expect.any(Number) as number } });
+  const plan = (await fine.json()) as { sitting: { total_s: number } };
+  expect(plan.sitting.total_s).toBeGreaterThan(1800);
 });
 
 test('two tabs on one set: the other follows, and a clash waits for a choice', async ({ page, context }) => {
@@ -81,11 +82,7 @@ test('two tabs on one set: the other follows, and a clash waits for a choice', a
   await expect(page.getByText('Saved')).toBeVisible();
   await expect(other.getByTestId('nail-left-ring')).toHaveAttribute('aria-label', /House velvet/);
 
-  // Both change while neither can see the other's save: hold the second tab's store still.
-  await other.evaluate(() => {
-    const put = IDBObjectStore.prototype.put;
-    (window as unknown as { release: () => void }).release = () => (IDBObjectStore.prototype.put = put);
-  });
+  // Both change at the same moment.
   await Promise.all([
     page
       .getByTestId('nail-left-index')

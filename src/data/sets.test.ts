@@ -61,8 +61,7 @@ describe('the browser’s store', () => {
     expect(await openSet('curtain-up')).toMatchObject({ ok: false });
   });
 
-  it('is seeded too when a link leads straight to a demo set', async () => {
-    expect(await openSet('understudy')).toMatchObject({ ok: true, value: { set: { title: 'Understudy' } } });
+  it('says which set it does not have', async () => {
     expect(await openSet('nowhere')).toMatchObject({
       ok: false,
       faults: [{ message: 'There is no set "nowhere" in this browser.' }],

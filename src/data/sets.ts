@@ -32,16 +32,9 @@ export function watchSet(id: string, onChange: (stored: StoredSet | undefined) =
 
 /** Opens a set; what an older version of the program stored is migrated. */
 export async function openSet(id: string): Promise<Result<OpenedSet>> {
-  const stored = (await db().sets.get(id)) ?? (await seeded(id));
+  const stored = await db().sets.get(id);
   if (!stored) return fail('', `There is no set "${id}" in this browser.`);
   return opened(stored);
-}
-
-/** A link may lead to a demo set before the list of sets was ever opened. */
-async function seeded(id: string): Promise<StoredSet | undefined> {
-  const { seedOnce } = await import('./starting');
-  await seedOnce();
-  return db().sets.get(id);
 }
 
 export function opened(stored: StoredSet): Result<OpenedSet> {

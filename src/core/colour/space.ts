@@ -1,13 +1,13 @@
 import { converter, differenceCiede2000, formatHex, parse, type Rgb } from 'culori/fn';
-import { modeLab65, modeLch65, modeLrgb, modeRgb, modeXyz65, useMode } from 'culori/fn';
+import { modeLab65, modeLch65, modeLrgb, modeRgb, modeXyz65, useMode as registerMode } from 'culori/fn';
 import { clampReflectance, type Triple } from './film';
 
 /** Colour spaces and differences come from culori; here stand only the conversions the films need. */
-useMode(modeRgb);
-useMode(modeXyz65);
-useMode(modeLab65);
-useMode(modeLch65);
-const toLinear = useMode(modeLrgb);
+registerMode(modeRgb);
+registerMode(modeXyz65);
+registerMode(modeLab65);
+registerMode(modeLch65);
+const toLinear = registerMode(modeLrgb);
 const toRgb = converter('rgb');
 const toLch = converter('lch65');
 const ciede2000 = differenceCiede2000();

@@ -154,10 +154,9 @@ function complete(name: NailName, element: string, draft: Draft, context: NailCo
   }
   operation.place = roundDiscs(operation.place);
   // Plain data: keys without a value would not survive a file.
-  for (const key of Object.keys(operation) as (keyof Operation)[]) {
-    if (operation[key] === undefined) delete operation[key];
-  }
-  return operation;
+  return Object.fromEntries(
+    Object.entries(operation).filter(([, value]) => value !== undefined),
+  ) as unknown as Operation;
 }
 
 /** Places are rounded to a tenth of a micrometre, so that every machine writes the same plan. */

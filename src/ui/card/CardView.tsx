@@ -23,7 +23,7 @@ export function CardView() {
       <article className={classes.card}>
         <header className={classes.head}>
           <div>
-            <h1>{set.title}</h1>
+            <h2>{set.title}</h2>
             <p>
               {timeWords(plan.sitting.total_s)}, between {timeWords(plan.sitting.low_s)} and{' '}
               {timeWords(plan.sitting.high_s)} · {plan.sitting.loads.length} lamp loads ·{' '}
@@ -52,7 +52,7 @@ export function CardView() {
         <table className={classes.lines}>
           <thead>
             <tr>
-              <th scope="col" aria-label="Done" />
+              <th scope="col">Done</th>
               <th scope="col">At</th>
               <th scope="col">Hand</th>
               <th scope="col">Nails</th>
@@ -74,7 +74,7 @@ export function CardView() {
           </tbody>
         </table>
         <footer className={classes.foot}>
-          <h2>Take care</h2>
+          <h3>Take care</h3>
           <ul>
             {cautions.map((caution) => (
               <li key={caution}>{caution}</li>

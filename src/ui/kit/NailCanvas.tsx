@@ -6,6 +6,7 @@ interface Props {
   picture: NailPicture | undefined;
   /** Shown size, in CSS px a mm; the picture itself may be finer. */
   px_per_mm: number;
+  /** Empty where the words beside it already say what it is. */
   label: string;
 }
 
@@ -22,8 +23,7 @@ export function NailCanvas({ picture, px_per_mm, label }: Props) {
   return (
     <canvas
       ref={canvas}
-      role="img"
-      aria-label={label}
+      {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
       width={picture?.width ?? 1}
       height={picture?.height ?? 1}
       style={{

@@ -9,7 +9,7 @@ import {
   IconSun,
 } from '@tabler/icons-react';
 import { useHotkeys } from '@mantine/hooks';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { writeSetText } from '@/core/model/parse';
 import { downloadText } from '../kit/download';
 import { countWords, timeWords } from '../kit/words';
@@ -115,27 +115,27 @@ function Title() {
     else setDraft(title);
   };
   return (
-    <input
-      className={classes.title}
-      aria-label="Title of this set"
-      value={draft}
-      size={Math.max(8, draft.length)}
-      onChange={(event) => setDraft(event.target.value)}
-      onBlur={commit}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
-        if (event.key === 'Escape') setDraft(title);
-      }}
-    />
+    <h1 className={classes.heading}>
+      <input
+        className={classes.title}
+        aria-label="Title of this set"
+        value={draft}
+        size={Math.max(8, draft.length)}
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur();
+          if (event.key === 'Escape') setDraft(title);
+        }}
+      />
+    </h1>
   );
 }
 
 export function SchemeButton() {
   const { setColorScheme } = useMantineColorScheme();
   const scheme = useComputedColorScheme('light', { getInitialValueInEffect: true });
-  const [mounted, setMounted] = useState(false);
-  useEffect(() => setMounted(true), []);
-  const dark = mounted && scheme === 'dark';
+  const dark = scheme === 'dark';
   return (
     <ActionIcon
       size={44}

@@ -3,7 +3,7 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { faultLine, type Fault } from '@/core/model/result';
+import { faultLine, type Fault, type Result } from '@/core/model/result';
 import { addSet, openSet, type OpenedSet } from '@/data/sets';
 import { notify } from '../kit/notify';
 import { keepPlanned } from './keepPlanned';
@@ -26,7 +26,7 @@ export function StudioShell({ id, children }: { id: string; children: ReactNode 
   const [opening, setOpening] = useState<Opening>({ kind: 'opening' });
   useEffect(() => {
     let stale = false;
-    openSet(decodeURIComponent(id)).then(
+    openOrSeed(decodeURIComponent(id)).then(
       (result) => {
         if (stale) return;
         setOpening(
@@ -55,6 +55,15 @@ export function StudioShell({ id, children }: { id: string; children: ReactNode 
     );
   }
   return <OpenStudio opened={opening.opened}>{children}</OpenStudio>;
+}
+
+/** A link may lead to a demo set before the list of sets was ever opened. */
+async function openOrSeed(id: string): Promise<Result<OpenedSet>> {
+  const found = await openSet(id);
+  if (found.ok) return found;
+  const { seedOnce } = await import('@/data/starting');
+  await seedOnce();
+  return openSet(id);
 }
 
 function OpenStudio({ opened, children }: { opened: OpenedSet; children: ReactNode }) {

@@ -1,0 +1,41 @@
+import { curtainUp } from '../src/core/demo/curtainUp';
+import { applyChange } from '../src/core/model/changes';
+import { drawNail } from '../src/core/picture/nailPicture';
+import { planNail } from '../src/core/plan/nailPlan';
+import { newMemo, planSet } from '../src/core/plan/planSet';
+
+/** Median milliseconds of the core's main jobs on the main demo set. */
+const runs = Number(process.argv[2] ?? 25);
+const set = curtainUp();
+
+function median_ms(job: (i: number) => unknown): number {
+  for (let i = 0; i < 4; i += 1) job(i);
+  const times = Array.from({ length: runs }, (_, i) => {
+    const start = performance.now();
+    job(i);
+    return performance.now() - start;
+  }).sort((a, b) => a - b);
+  return Math.round(times[Math.floor(runs / 2)]! * 10) / 10;
+}
+
+const memo = newMemo();
+planSet(set, { memo });
+const { field } = planNail(set, 'left-ring').nominal;
+const product = (id: string) => set.kit.products.find((one) => one.id === id)!;
+
+process.stdout.write(
+  JSON.stringify({
+    plan_ms: median_ms(() => planSet(set)),
+    replan_one_nail_ms: median_ms((i) => {
+      // A width that was never planned before, so that nothing is remembered.
+      const next = applyChange(set, {
+        kind: 'plate',
+        nail: 'left-ring',
+        plate: { width_mm: 11 + (i + Math.random()) / 100 },
+      });
+      if (next.ok) planSet(next.value, { memo });
+    }),
+    picture_ms: median_ms(() => drawNail(field, product, 10)),
+    one_nail_ms: median_ms(() => planNail(set, 'left-ring')),
+  }),
+);

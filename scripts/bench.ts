@@ -1,0 +1,135 @@
+import { execFileSync, spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { chromium } from '@playwright/test';
+
+/**
+ * Prints JSON: planning and edits on this machine, in Node (bundled as it ships) and in the browser. All of
+ * it is measured in one run; the ratios say more than the milliseconds, which depend on the machine.
+ */
+const PORT = 4320;
+const RUNS = 25;
+
+interface NodeFigures {
+  plan_ms: number;
+  replan_one_nail_ms: number;
+  picture_ms: number;
+  one_nail_ms: number;
+}
+
+/** The measuring code is bundled, as the page's worker is, so that no loader stands in its way. */
+function inNode(): NodeFigures {
+  const out = join(mkdtempSync(join(tmpdir(), 'lacquer-bench-')), 'bench.cjs');
+  execFileSync('npx', [
+    'esbuild',
+    'scripts/bench-core.ts',
+    '--bundle',
+    '--platform=node',
+    `--outfile=${out}`,
+    '--log-level=error',
+  ]);
+  return JSON.parse(execFileSync(process.execPath, [out, String(RUNS)], { encoding: 'utf8' })) as NodeFigures;
+}
+
+async function inBrowser() {
+  const server = spawn('npx', ['next', 'start', '-p', String(PORT)], { stdio: 'ignore', detached: true });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  try {
+    const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+    const address = `http://localhost:${PORT}/set/curtain-up/design`;
+    for (let i = 0; i < 60; i += 1) {
+      const up = await page.goto(address).then(
+        () => true,
+        () => false,
+      );
+      if (up) break;
+      await new Promise((done) => setTimeout(done, 500));
+    }
+    await page.getByTestId('plan-sum').waitFor();
+    await page.waitForTimeout(3000);
+
+    const edits: number[] = [];
+    const plans: number[] = [];
+    for (let i = 0; i < 12; i += 1) {
+      await page.evaluate(() => {
+        performance.clearMarks();
+        window.addEventListener('keydown', () => performance.mark('key'), { capture: true, once: true });
+      });
+      await page.keyboard.press('bcde'[i % 4]!);
+      await page.waitForFunction(() => performance.getEntriesByName('nail-drawn').length > 0);
+      edits.push(
+        await page.evaluate(
+          () =>
+            performance.getEntriesByName('nail-drawn')[0]!.startTime -
+            performance.getEntriesByName('key')[0]!.startTime,
+        ),
+      );
+      await page.waitForTimeout(900);
+      plans.push(Number(await page.getByTestId('plan-sum').getAttribute('data-planned-ms')));
+    }
+
+    // A second visit: the store is seeded, and nothing but the set's page is asked for.
+    const scripts = new Map<string, number>();
+    page.on('response', async (response) => {
+      if (!response.url().endsWith('.js') || response.fromServiceWorker()) return;
+      const body = await response.body().catch(() => Buffer.alloc(0));
+      // Workers start beside the page and do not hold up its first paint; they are counted on their own.
+      scripts.set(response.url(), gzipSync(body).length);
+    });
+    const workers = new Set<string>();
+    page.on('worker', (worker) => workers.add(worker.url()));
+    await page.reload();
+    await page.getByTestId('plan-sum').waitFor();
+    await page.waitForTimeout(1500);
+    const first = [...scripts]
+      .filter(([url]) => !workers.has(url))
+      .reduce((sum, [, bytes]) => sum + bytes, 0);
+    return {
+      edit_to_picture_ms: median(edits),
+      edit_to_picture_worst_ms: Math.round(Math.max(...edits)),
+      replan_in_worker_ms: median(plans),
+      first_load_js_kB: Math.round(first / 100) / 10,
+    };
+  } finally {
+    await browser.close();
+    if (server.pid) process.kill(-server.pid);
+  }
+}
+
+function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return Math.round(sorted[Math.floor(sorted.length / 2)]! * 10) / 10;
+}
+
+const node = inNode();
+const browser = process.argv.includes('--no-browser') ? undefined : await inBrowser();
+process.stdout.write(
+  `${JSON.stringify(
+    {
+      node,
+      ...(browser ? { browser } : {}),
+      ratios: {
+        plan_to_limit_300_ms: round(node.plan_ms / 300),
+        replan_to_plan: round(node.replan_one_nail_ms / node.plan_ms),
+        ten_nails_to_one: round(node.plan_ms / node.one_nail_ms),
+        ...(browser
+          ? {
+              edit_to_limit_120_ms: round(browser.edit_to_picture_ms / 120),
+              first_load_to_limit_300_kB: round(browser.first_load_js_kB / 300),
+            }
+          : {}),
+      },
+    },
+    null,
+    2,
+  )}\n`,
+);
+
+function round(value: number): number {
+  return Math.round(value * 100) / 100;
+}
