@@ -23,6 +23,9 @@ export type Field =
   | { kind: 'colour'; path: string; words: string }
   | { kind: 'product'; path: string; words: string; families: readonly string[] }
   | { kind: 'switch'; path: string; words: string }
+  | { kind: 'region'; path: string; words: string }
+  /** A part that may be missing (null); switched on it starts as `fresh` says. */
+  | { kind: 'optional'; path: string; words: string; fresh: (products: FreshProducts) => unknown }
   | { kind: 'list'; path: string; words: string; item: Field[]; fresh: unknown; min: number; max: number };
 
 /** A technique of the craft: its schema, its words, its editor fields and how it becomes operations. */
@@ -76,6 +79,8 @@ export const FIT_FIELD: Field = {
     { value: 'drop', words: 'Leave it off' },
   ],
 };
+
+export const REGION_FIELD: Field = { kind: 'region', path: 'region', words: 'Where' };
 
 export const HAND_FIELD: Field = {
   kind: 'choice',

@@ -5,6 +5,9 @@ import { readPath, writePath } from '@/core/craft/fieldPath';
 import type { Field } from '@/core/craft/technique';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { SetDocument } from '@/core/model/document';
+import type { Region } from '@/core/model/region';
+import { freshProducts } from './fresh';
+import { RegionInput } from './RegionInput';
 import { Choice, ColourInput, FigureInput } from '../kit/Inputs';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './DesignView.module.css';
@@ -84,9 +87,34 @@ export function FieldInput({ field, value, onChange }: InputProps) {
           styles={{ body: { minHeight: 44, alignItems: 'center' } }}
         />
       );
+    case 'region':
+      return <RegionInput words={field.words} value={value as Region} onChange={onChange} />;
+    case 'optional':
+      return <OptionalInput field={field} on={value !== null && value !== undefined} onChange={onChange} />;
     case 'list':
       return <ListInput field={field} value={value} onChange={onChange} />;
   }
+}
+
+function OptionalInput({
+  field,
+  on,
+  onChange,
+}: {
+  field: Extract<Field, { kind: 'optional' }>;
+  on: boolean;
+  onChange: (value: unknown) => void;
+}) {
+  const set = useStudio((s) => s.set);
+  return (
+    <Checkbox
+      size="md"
+      label={field.words}
+      checked={on}
+      onChange={() => onChange(on ? null : field.fresh(freshProducts(set)))}
+      styles={{ body: { minHeight: 44, alignItems: 'center' } }}
+    />
+  );
 }
 
 function Dot({ products, id }: { products: SetDocument['kit']['products']; id: string }) {

@@ -22,7 +22,7 @@ export function Rail({ id }: { id: string }) {
   const path = usePathname();
   return (
     <nav className={classes.rail} aria-label="Views of this set">
-      <Link href="/" className={classes.item}>
+      <Link href="/" prefetch={false} className={classes.item}>
         <IconHandFinger size={24} stroke={1.5} aria-hidden />
         Sets
       </Link>

@@ -3,7 +3,7 @@ import { Id } from '../../model/primitives';
 import type { Draft } from '../../plan/operation';
 import { coatOf, cureOf, passesOf, placeOf } from '../context';
 import { HAND_S } from '../handwork';
-import { defineTechnique, ELEMENT_BASE, HAND_FIELD } from '../technique';
+import { defineTechnique, ELEMENT_BASE, HAND_FIELD, REGION_FIELD } from '../technique';
 
 const schema = z.strictObject({
   ...ELEMENT_BASE,
@@ -33,6 +33,7 @@ export const colour = defineTechnique({
         { value: 3, words: 'Three' },
       ],
     },
+    REGION_FIELD,
     HAND_FIELD,
   ],
   fresh: (id, products) => ({

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { Draft } from '../../plan/operation';
 import { coatOf, cureOf, placeOf, wipeDraft } from '../context';
 import { HAND_S } from '../handwork';
-import { defineTechnique, ELEMENT_BASE } from '../technique';
+import { defineTechnique, ELEMENT_BASE, HAND_FIELD, REGION_FIELD } from '../technique';
 
 const schema = z.strictObject({
   ...ELEMENT_BASE,
@@ -27,6 +27,8 @@ export const finish = defineTechnique({
         { value: 'matte', words: 'Matte' },
       ],
     },
+    REGION_FIELD,
+    HAND_FIELD,
   ],
   fresh: (id) => ({
     id,

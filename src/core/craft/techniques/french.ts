@@ -27,6 +27,12 @@ export const french = defineTechnique({
     { kind: 'number', path: 'smile.rise_mm', words: 'Rise', unit: 'mm', min: -8, max: 8, step: 0.1 },
     { kind: 'number', path: 'smile.depth_mm', words: 'Depth', unit: 'mm', min: 0, max: 8, step: 0.1 },
     { kind: 'number', path: 'smile.tilt_mm', words: 'Tilt', unit: 'mm', min: -4, max: 4, step: 0.1 },
+    {
+      kind: 'optional',
+      path: 'liner',
+      words: 'Thin liner along it',
+      fresh: (products) => ({ product: products.liner, width_mm: 0.4 }),
+    },
     { kind: 'product', path: 'liner.product', words: 'Liner', families: ['liner-gel', 'gel-colour'] },
     { kind: 'number', path: 'liner.width_mm', words: 'Liner width', unit: 'mm', min: 0.1, max: 2, step: 0.1 },
     HAND_FIELD,

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { Id } from '../../model/primitives';
 import type { Draft } from '../../plan/operation';
 import { coatOf, cureOf, isMirrored, placeOf } from '../context';
-import { defineTechnique, ELEMENT_BASE, HAND_FIELD } from '../technique';
+import { defineTechnique, ELEMENT_BASE, HAND_FIELD, REGION_FIELD } from '../technique';
 
 const Stop = z.strictObject({ product: Id, at: z.number().min(0).max(1) });
 
@@ -58,6 +58,7 @@ export const ombre = defineTechnique({
         { value: 3, words: 'Three' },
       ],
     },
+    REGION_FIELD,
     HAND_FIELD,
   ],
   fresh: (id, products) => ({
