@@ -28,7 +28,8 @@ export function must(command, args) {
  * packages of other systems.
  */
 export function installPackages() {
-  if (!existsSync(new URL('../node_modules/.package-lock.json', import.meta.url))) must('npm', ['install', '--no-save']);
+  if (!existsSync(new URL('../node_modules/.package-lock.json', import.meta.url)))
+    must('npm', ['install', '--no-save']);
 }
 
 /** Debian's Chromium, for the browser tests. */

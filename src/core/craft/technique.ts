@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { Disc } from '../geometry/regions';
 import { Id } from '../model/primitives';
 import { Region } from '../model/region';
-import type { Draft, PlacedPiece } from '../plan/operation';
+import type { Draft } from '../plan/operation';
 import type { NailContext } from './context';
 import type { Shown } from './surfaces';
 
@@ -54,11 +54,6 @@ export interface FreshProducts {
   colour: string;
   second: string;
   liner: string;
-}
-
-/** The pieces an operation lays, if any. */
-export function piecesOf(draft: Pick<Draft, 'deposit'>): PlacedPiece[] {
-  return draft.deposit?.kind === 'pieces' ? draft.deposit.pieces : [];
 }
 
 /** Keeps the exact schema, so that the element union can be made from the registry. */

@@ -87,14 +87,6 @@ export function across_mm(frame: NailFrame, across: number): number {
   return (across * frame.arc_mm) / 2;
 }
 
-/** The inverse of `along_mm` and `across_mm`. */
-export function landmarksOf(frame: NailFrame, point: Point): { across: number; along: number } {
-  const free = frame.length_mm - frame.bed_mm;
-  const along =
-    point.y <= frame.bed_mm ? point.y / frame.bed_mm : 1 + (free > 0 ? (point.y - frame.bed_mm) / free : 0);
-  return { across: (2 * point.x) / frame.arc_mm, along };
-}
-
 /** Where a point of the unrolled nail is seen from straight above, in mm from the middle. */
 export function seenFromAbove_mm(frame: NailFrame, x_mm: number): number {
   return Number.isFinite(frame.radius_mm) ? frame.radius_mm * Math.sin(x_mm / frame.radius_mm) : x_mm;

@@ -21,8 +21,3 @@ export const SHAPE_DEFINITIONS: Record<Shape, ShapeDefinition> = {
   coffin: { words: 'Coffin', taper: 2.6, profile: (t) => (t > 0.985 ? 0.47 : 1 - 0.52 * t ** 1.12) },
   stiletto: { words: 'Stiletto', taper: 3.4, profile: (t) => Math.max(0, 1 - t ** 1.28) ** 0.98 },
 };
-
-/** How square the end is: shapes whose profile ends open keep a straight edge at the tip. */
-export function endWidth(shape: Shape): number {
-  return SHAPE_DEFINITIONS[shape].profile(1);
-}

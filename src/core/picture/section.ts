@@ -2,6 +2,7 @@ import { pigmentOf } from '../colour/pigments';
 import { masstone } from '../colour/film';
 import { hexOf } from '../colour/space';
 import { sagitta_mm } from '../geometry/curve';
+import { seenFromAbove_mm } from '../geometry/frame';
 import type { Product } from '../model/product';
 import { CELLS_X, CELLS_Y, CURED, GELLED, height_um, NONE, type Film, type NailField } from '../plan/field';
 import { rounded } from '../plan/finding';
@@ -46,7 +47,7 @@ export function crosswise(field: NailField, product: (id: string) => Product): S
   );
   const cells = Array.from({ length: CELLS_X }, (_, i) => j * CELLS_X + i);
   const R = field.frame.radius_mm;
-  const seen = Array.from(field.grid.x, (x) => (Number.isFinite(R) ? R * Math.sin(x / R) : x));
+  const seen = Array.from(field.grid.x, (x) => seenFromAbove_mm(field.frame, x));
   const ground = Array.from(field.grid.x, (x) => (Number.isFinite(R) ? R * Math.cos(x / R) - R : 0));
   return cut(field, product, cells, seen, ground);
 }

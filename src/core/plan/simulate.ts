@@ -9,7 +9,7 @@ import {
   surfaceWords,
   type Reason,
 } from '../craft/surfaces';
-import { clearToCover_mm } from '../geometry/curve';
+import { clearToCover_mm, edgeLift_mm } from '../geometry/curve';
 import type { Product } from '../model/product';
 import {
   CELLS_X,
@@ -277,7 +277,7 @@ export function pieceStands_mm(frame: NailField['frame'], piece: PlacedPiece, pr
   const lift =
     clearToCover_mm(across, piece.height_mm, frame.radius_mm) -
     piece.height_mm +
-    (frame.radiusAlong_mm > 0 ? (along * along) / (8 * frame.radiusAlong_mm) : 0);
+    edgeLift_mm(0, frame.radius_mm, along, frame.radiusAlong_mm);
   return piece.height_mm + lift * (pressed ? piece.stiffness : Math.max(0.5, piece.stiffness));
 }
 

@@ -20,7 +20,7 @@ const SHADES: readonly Shade[] = [
   { id: 'ember-12', name: 'Ember 12', colour: '#b5392c', coats: 2, depth_um: 80 },
   { id: 'amber-11', name: 'Amber 11', colour: '#e2942a', coats: 2, depth_um: 90 },
   { id: 'ivory-02', name: 'Ivory 02', colour: '#f2e7d3', coats: 3, depth_um: 90 },
-  { id: 'blush-sheer', name: 'Blush sheer', colour: '#f8e0d8', coats: 2, depth_um: 200, effect: 'sheer' },
+  { id: 'blush-sheer', name: 'Blush sheer', colour: '#fbeee8', coats: 2, depth_um: 200, effect: 'sheer' },
   { id: 'rose-nude', name: 'Rose nude', colour: '#d6a190', coats: 2, depth_um: 90 },
   { id: 'lemon-05', name: 'Lemon 05', colour: '#ecd446', coats: 3, depth_um: 100 },
   { id: 'violet-09', name: 'Violet 09', colour: '#5b3fa0', coats: 2, depth_um: 70 },

@@ -54,8 +54,14 @@ export const lostInGround: NailRule = {
           2,
           -2,
         );
+        // A line is seen against what lies on either side of it.
+        const off = operation.place.along_smile_mm / 2 + 0.3;
+        const beside = line.flatMap((p) => [
+          { x: p.x, y: p.y - off },
+          { x: p.x, y: p.y + off },
+        ]);
         const most = Math.max(
-          ...line.map((p) => difference(own, colourAt(field, p.x, p.y, context.product, at))),
+          ...beside.map((p) => difference(own, colourAt(field, p.x, p.y, context.product, at))),
         );
         if (most < MIN_DIFFERENCE) add(operation, `The liner in ${product.name}`, most);
       }

@@ -15,7 +15,6 @@ const ALL = [colour, ombre, french, inlay, crystals, charm, finish] as const;
 /** One element of a look; which options it has follows from its `kind`. */
 export const Element = unionOf(ALL);
 export type Element = z.infer<typeof Element>;
-export type ElementKind = Element['kind'];
 
 /** The registry is used through the common shape: an element only ever meets its own technique. */
 export const TECHNIQUES = ALL as unknown as readonly Technique<Element>[];

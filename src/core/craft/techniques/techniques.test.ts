@@ -1,0 +1,228 @@
+import fc from 'fast-check';
+import { DEMO_SETS } from '../../demo';
+import { pieceOutline } from '../../plan/pieces';
+import { overlap_mm2 } from '../../geometry/polygons';
+import { NAILS, type NailName } from '../../model/names';
+import { contextOf } from '../../plan/prepare';
+import type { Draft, PlacedPiece } from '../../plan/operation';
+import { codesOn, element, setWearing } from '../../testing/sets';
+import { readPath, writePath } from '../fieldPath';
+import type { Field } from '../technique';
+import { Element, TECHNIQUES, techniqueOf } from './index';
+
+const PRODUCTS = { colour: 'velvet-04', second: 'amber-11', liner: 'gilt-liner' };
+const contexts = DEMO_SETS.flatMap((demo) => {
+  const set = demo.make();
+  return NAILS.map((name) => contextOf(set, name, []));
+});
+const on = (name: NailName, change: Parameters<typeof setWearing>[1] = () => undefined) =>
+  contextOf(setWearing([], change), name, []);
+const laid = (drafts: readonly Draft[]): PlacedPiece[] =>
+  drafts.flatMap((draft) => (draft.deposit?.kind === 'pieces' ? draft.deposit.pieces : []));
+
+describe.each(TECHNIQUES.map((technique) => [technique.kind, technique] as const))(
+  '%s',
+  (_kind, technique) => {
+    const fresh = technique.fresh('one', PRODUCTS);
+
+    it('starts as an element that its own schema and the union take', () => {
+      expect(technique.schema.safeParse(fresh).success).toBe(true);
+      expect(Element.safeParse(fresh)).toEqual({ success: true, data: fresh });
+      expect(techniqueOf(technique.kind)).toBe(technique);
+    });
+
+    it('has words and a blurb that end as sentences do', () => {
+      expect(technique.words.length).toBeGreaterThan(2);
+      expect(technique.blurb).toMatch(/\.$/);
+    });
+
+    it('has editor fields that address values of a fresh element, within their limits', () => {
+      const check = (fields: readonly Field[], value: unknown) => {
+        for (const field of fields) {
+          const found = readPath(value, field.path);
+          expect(found).toBeDefined();
+          if (field.kind === 'number') {
+            expect(found).toBeGreaterThanOrEqual(field.min);
+            expect(found).toBeLessThanOrEqual(field.max);
+          }
+          if (field.kind === 'choice') expect(field.choices.map((choice) => choice.value)).toContain(found);
+          if (field.kind === 'list') check(field.item, (found as unknown[])[0]);
+        }
+      };
+      check(technique.fields, fresh);
+    });
+
+    it('stays valid when a number field is moved anywhere between its limits', () => {
+      for (const field of technique.fields) {
+        if (field.kind !== 'number') continue;
+        for (const value of [field.min, (field.min + field.max) / 2, field.max]) {
+          expect(Element.safeParse(writePath(fresh, field.path, value)).success).toBe(true);
+        }
+      }
+    });
+
+    it('plans on every nail of every demo set: each step once, films with a thickness, each with its reason', () => {
+      for (const context of contexts) {
+        const drafts = technique.plan(fresh, context);
+        const ids = drafts.map((draft) => `${draft.step}#${draft.pass ?? 1}`);
+        expect(new Set(ids).size).toBe(ids.length);
+        for (const draft of drafts) {
+          expect(draft.words.length).toBeGreaterThan(3);
+          expect(draft.reason.length).toBeGreaterThan(10);
+          expect(draft.hand_s).toBeGreaterThanOrEqual(0);
+          if (draft.deposit && 't_um' in draft.deposit) expect(draft.deposit.t_um).toBeGreaterThan(0);
+          if (draft.lamp) expect(draft.lamp.seconds).toBeGreaterThan(0);
+          if (draft.product) expect(context.product(draft.product)).toBeDefined();
+        }
+      }
+    });
+
+    it('gives no stop on a typical finger over a plain colour', () => {
+      const set = setWearing([
+        element('colour', { id: 'ground', product: 'sage-03' }),
+        technique.fresh('one', PRODUCTS),
+      ]);
+      expect(codesOn(set, 'left-middle')).toEqual([]);
+    });
+  },
+);
+
+describe('crystals', () => {
+  it('lie in order along the cuticle, the same to both sides, the first in the middle', () => {
+    const stones = laid(
+      techniqueOf('crystals').plan(element('crystals', { fit: 'keep' }), on('left-middle')),
+    );
+    expect(stones).toHaveLength(5);
+    expect(stones[0]!.x_mm).toBe(0);
+    for (let i = 1; i < stones.length; i += 2) {
+      expect(stones[i]!.x_mm).toBeCloseTo(-stones[i + 1]!.x_mm, 9);
+      expect(stones[i]!.y_mm).toBeCloseTo(stones[i + 1]!.y_mm, 9);
+      expect(stones[i]!.y_mm).toBeGreaterThanOrEqual(stones[0]!.y_mm);
+    }
+  });
+
+  it('never overlap where as many as fit are placed', () => {
+    const sizes = fc.array(fc.constantFrom('SS3' as const, 'SS5' as const, 'SS7' as const, 'SS9' as const), {
+      minLength: 1,
+      maxLength: 8,
+    });
+    fc.assert(
+      fc.property(
+        sizes,
+        fc.constantFrom<NailName>('left-little', 'left-thumb', 'right-ring'),
+        (list, name) => {
+          const stones = laid(
+            techniqueOf('crystals').plan(element('crystals', { sizes: list, fit: 'repeat' }), on(name)),
+          );
+          stones.forEach((a, i) =>
+            stones
+              .slice(i + 1)
+              .forEach((b) => expect(overlap_mm2(pieceOutline(a), pieceOutline(b))).toBeLessThan(0.15)),
+          );
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('take smaller stock sizes on a small nail, never an odd size between', () => {
+    const little = laid(
+      techniqueOf('crystals').plan(element('crystals', { sizes: ['SS9'], fit: 'scale' }), on('left-little')),
+    );
+    expect(little[0]!.width_mm).toBe(1.75);
+  });
+
+  it('are bedded with a bead each, or set into the top, as the artist works', () => {
+    const bedded = on('left-ring', (set) => (set.practice.stones = 'bedded'));
+    expect(
+      techniqueOf('crystals')
+        .plan(element('crystals'), bedded)
+        .map((draft) => draft.step),
+    ).toEqual(['bead', 'set', 'flash']);
+    expect(
+      techniqueOf('crystals')
+        .plan(element('crystals'), on('left-ring'))
+        .map((draft) => draft.step),
+    ).toEqual(['set']);
+    expect(techniqueOf('crystals').obstacles!(element('crystals'), bedded)).toHaveLength(5);
+    expect(techniqueOf('crystals').obstacles!(element('crystals'), on('left-ring'))).toEqual([]);
+  });
+});
+
+describe('meeting a smaller nail and the other hand', () => {
+  const pieces = element('inlay').pieces;
+
+  it('scale shrinks the pieces in their measure, keep does not', () => {
+    const shrunk = laid(techniqueOf('inlay').plan(element('inlay', { fit: 'scale' }), on('left-little')));
+    const kept = laid(techniqueOf('inlay').plan(element('inlay', { fit: 'keep' }), on('left-little')));
+    expect(kept[0]!.length_mm).toBe(pieces[0]!.length_mm);
+    expect(shrunk[0]!.length_mm).toBeLessThan(kept[0]!.length_mm);
+    expect(shrunk[0]!.length_mm / shrunk[0]!.width_mm).toBeCloseTo(kept[0]!.length_mm / kept[0]!.width_mm, 9);
+  });
+
+  it('repeat places fewer, drop none', () => {
+    const repeated = laid(techniqueOf('inlay').plan(element('inlay', { fit: 'repeat' }), on('left-little')));
+    expect(repeated).toHaveLength(2);
+    expect(repeated[0]!.length_mm).toBe(pieces[0]!.length_mm);
+    for (const kind of ['inlay', 'crystals', 'charm'] as const) {
+      expect(
+        techniqueOf(kind).plan(
+          element(kind, { fit: 'drop' }),
+          on('left-little', (set) => (set.nails['left-little'].plate.width_mm = 8)),
+        ),
+      ).toEqual([]);
+      expect(techniqueOf(kind).plan(element(kind, { fit: 'drop' }), on('left-thumb'))).not.toEqual([]);
+    }
+  });
+
+  it('mirror turns places and angles over on the right hand only; same leaves them', () => {
+    const left = laid(techniqueOf('inlay').plan(element('inlay'), on('left-ring')));
+    const right = laid(techniqueOf('inlay').plan(element('inlay'), on('right-ring')));
+    const same = laid(techniqueOf('inlay').plan(element('inlay', { hand: 'same' }), on('right-ring')));
+    left.forEach((piece, i) => {
+      expect(right[i]!.x_mm).toBeCloseTo(-piece.x_mm, 12);
+      expect(right[i]!.turn_deg).toBeCloseTo(-piece.turn_deg, 12);
+      expect(same[i]!.x_mm).toBeCloseTo(piece.x_mm, 12);
+    });
+  });
+
+  it('a ready charm keeps its size on every nail', () => {
+    for (const name of NAILS) {
+      expect(laid(techniqueOf('charm').plan(element('charm', { fit: 'scale' }), on(name)))[0]!.width_mm).toBe(
+        4,
+      );
+    }
+  });
+});
+
+describe('passes', () => {
+  it('an ombre is laid in the passes asked for, each cured, slowest colour deciding', () => {
+    const drafts = techniqueOf('ombre').plan(element('ombre', { passes: 3 }), on('left-ring'));
+    expect(drafts.map((draft) => draft.step)).toEqual(['blend', 'cure', 'blend', 'cure', 'blend', 'cure']);
+  });
+
+  it('a French without liner has none, with one it is drawn and cured after the tip', () => {
+    const without = techniqueOf('french').plan(element('french', { liner: null }), on('left-ring'));
+    expect(without.some((draft) => draft.step === 'liner')).toBe(false);
+    const drafts = techniqueOf('french').plan(element('french'), on('left-ring'));
+    expect(drafts.slice(-2).map((draft) => draft.step)).toEqual(['liner', 'cure-liner']);
+    expect(drafts[drafts.length - 2]!.place.along_smile_mm).toBe(0.4);
+  });
+
+  it('a wipe top is wiped after its cure, a no-wipe is not', () => {
+    const wipe = on('left-ring', (set) => {
+      set.kit.products.find((product) => product.id === 'top-a')!.family = 'top-wipe';
+    });
+    const gloss = element('finish', { finish: 'gloss' });
+    expect(
+      techniqueOf('finish')
+        .plan(gloss, wipe)
+        .map((draft) => draft.step),
+    ).toEqual(['coat', 'cure', 'wipe']);
+    expect(
+      techniqueOf('finish')
+        .plan(gloss, on('left-ring'))
+        .map((draft) => draft.step),
+    ).toEqual(['coat', 'cure']);
+  });
+});

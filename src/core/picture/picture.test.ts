@@ -1,0 +1,162 @@
+import { curtainUp } from '../demo/curtainUp';
+import type { SetDocument } from '../model/document';
+import { handOf, NAILS, type NailName } from '../model/names';
+import { height_um } from '../plan/field';
+import { planNail } from '../plan/nailPlan';
+import { nominalSteps, simulateNail } from '../plan/simulate';
+import { element, setWearing } from '../testing/sets';
+import { drawNail, type NailPicture } from './nailPicture';
+import { crosswise, lengthwise } from './section';
+import { PICTURE_PAD_MM, spreadOf } from './spread';
+
+const PX = 8;
+function draw(set: SetDocument, name: NailName = 'left-ring') {
+  const { nominal, compiled } = planNail(set, name);
+  return { picture: drawNail(nominal.field, compiled.context.product, PX), field: nominal.field };
+}
+function at(picture: NailPicture, across: number, along: number): [number, number, number, number] {
+  const column = Math.round(picture.width / 2 + (across * picture.width) / 2);
+  const row = Math.round(picture.height * (1 - along));
+  const i = (row * picture.width + column) * 4;
+  return [picture.data[i]!, picture.data[i + 1]!, picture.data[i + 2]!, picture.data[i + 3]!];
+}
+describe('a nail’s picture', () => {
+  it('has the nail’s true proportions and is clear outside it', () => {
+    const { picture, field } = draw(setWearing([element('colour')]));
+    expect(picture.width).toBe(Math.ceil((field.frame.width_mm + 2 * PICTURE_PAD_MM) * PX));
+    expect(picture.height).toBe(Math.ceil((field.frame.length_mm + 2 * PICTURE_PAD_MM) * PX));
+    expect(at(picture, 0, 0.5)[3]).toBe(255);
+    expect(at(picture, 0.96, 0.97)[3]).toBe(0);
+    expect(at(picture, -0.99, 0.5)[3]).toBeLessThan(60);
+  });
+
+  it('shows the colour that was laid', () => {
+    const [r, g, b] = at(draw(setWearing([element('colour', { product: 'sage-03' })])).picture, 0.25, 0.5);
+    expect(g).toBeGreaterThan(r);
+    expect(g).toBeGreaterThan(b);
+    const [r2, g2, b2] = at(
+      draw(setWearing([element('colour', { product: 'ember-12' })])).picture,
+      0.25,
+      0.5,
+    );
+    expect(r2).toBeGreaterThan(2 * g2);
+    expect(r2).toBeGreaterThan(2 * b2);
+  });
+
+  it('runs from one colour to the other along an ombre', () => {
+    const set = setWearing([
+      element('ombre', {
+        stops: [
+          { product: 'amber-11', at: 0.1 },
+          { product: 'plum-07', at: 0.9 },
+        ],
+      }),
+    ]);
+    const { picture } = draw(set);
+    expect(at(picture, 0.25, 0.2)[0]).toBeGreaterThan(at(picture, 0.25, 0.8)[0] + 40);
+  });
+
+  it('lets the bed show through one coat of a colour that needs three', () => {
+    const one = at(
+      draw(setWearing([element('colour', { product: 'ivory-02', passes: 1 })])).picture,
+      0.25,
+      0.4,
+    );
+    const three = at(
+      draw(setWearing([element('colour', { product: 'ivory-02', passes: 3 })])).picture,
+      0.25,
+      0.4,
+    );
+    // The bed is pink: seen through, blue and green fall behind red.
+    expect(one[0] - one[2]).toBeGreaterThan(three[0] - three[2]);
+  });
+
+  it('is duller matte than glossy', () => {
+    const gloss = draw(setWearing([element('colour')])).picture;
+    const matte = draw(setWearing([element('colour'), element('finish', { finish: 'matte' })])).picture;
+    const streak = (picture: NailPicture) =>
+      at(picture, -0.42, 0.5)
+        .slice(0, 3)
+        .reduce((a, b) => a + b);
+    expect(streak(gloss)).toBeGreaterThan(streak(matte) + 150);
+  });
+
+  it('shows a stone standing out of it where it was set', () => {
+    const plain = draw(setWearing([element('colour')])).picture;
+    const stones = draw(setWearing([element('colour'), element('crystals', { sizes: ['SS16'] })])).picture;
+    const y = (0.6 + 3.9 / 2 + PICTURE_PAD_MM) / (plain.height / PX);
+    const [r] = at(plain, 0, y);
+    const [rs] = at(stones, 0, y);
+    expect(Math.abs(rs - r)).toBeGreaterThan(40);
+  });
+
+  it('is the same each time', () => {
+    const set = curtainUp();
+    for (const name of ['left-ring', 'right-thumb'] as const) {
+      expect(
+        Buffer.from(draw(set, name).picture.data).equals(Buffer.from(draw(curtainUp(), name).picture.data)),
+      ).toBe(true);
+    }
+  });
+});
+
+describe('the cuts', () => {
+  const set = curtainUp();
+  const { nominal, compiled } = planNail(set, 'left-ring');
+
+  it('carry the films of the columns, in order, and as high as they are', () => {
+    const section = lengthwise(nominal.field, compiled.context.product);
+    const sums = section.at_mm.map((_, i) => section.films.reduce((sum, film) => sum + film.t_um[i]!, 0));
+    const middle = 28 / 2;
+    section.at_mm.forEach((_, j) =>
+      expect(sums[j]).toBeCloseTo(height_um(nominal.field, j * 28 + middle), 0),
+    );
+    expect(section.films.map((film) => film.words)).toEqual(
+      expect.arrayContaining([
+        'Base A',
+        'Fixing gel A',
+        'tip',
+        'Velvet 04',
+        'Clear builder A',
+        'No-wipe top A',
+      ]),
+    );
+  });
+
+  it('say what is still wet half-way', () => {
+    const until = compiled.operations.findIndex((one) => one.verb === 'cap') + 1;
+    const { field } = simulateNail(compiled, 'tip', nominalSteps(compiled.operations.slice(0, until)));
+    const films = crosswise(field, compiled.context.product).films;
+    expect(films[films.length - 1]!.phase).toBe('wet');
+    expect(films[0]!.phase).toBe('cured');
+  });
+
+  it('follow the C-curve across: highest in the middle', () => {
+    const { ground_mm, at_mm } = crosswise(nominal.field, compiled.context.product);
+    const middle = ground_mm.length / 2;
+    expect(ground_mm[0]!).toBeLessThan(ground_mm[middle]!);
+    expect(at_mm[0]).toBeCloseTo(-at_mm[at_mm.length - 1]!, 3);
+  });
+});
+
+describe('the spread', () => {
+  it('lays ten nails from left to right, none over another, the middle finger highest of each hand', () => {
+    const { nails, width_mm, height_mm } = spreadOf(curtainUp());
+    expect(nails.map((nail) => nail.name)).toEqual(NAILS);
+    for (let i = 1; i < nails.length; i += 1) {
+      const gap = nails[i]!.x_mm - nails[i - 1]!.x_mm - (nails[i]!.finger_mm + nails[i - 1]!.finger_mm) / 2;
+      expect(gap).toBeGreaterThan(0);
+    }
+    for (const hand of ['left', 'right'] as const) {
+      const own = nails.filter((nail) => handOf(nail.name) === hand);
+      const top = own.reduce((a, b) => (b.cuticle_mm - b.length_mm < a.cuticle_mm - a.length_mm ? b : a));
+      expect(top.name).toBe(`${hand}-middle`);
+    }
+    for (const nail of nails) {
+      expect(nail.x_mm - nail.finger_mm / 2).toBeGreaterThan(0);
+      expect(nail.x_mm + nail.finger_mm / 2).toBeLessThan(width_mm);
+      expect(nail.cuticle_mm - nail.length_mm).toBeGreaterThan(0);
+      expect(nail.cuticle_mm).toBeLessThan(height_mm);
+    }
+  });
+});

@@ -1,0 +1,122 @@
+import { applyChange } from '../model/changes';
+import type { Edit } from '../model/edits';
+import type { SetDocument } from '../model/document';
+import { element, setWearing } from '../testing/sets';
+import { judgeNail, planNail } from './nailPlan';
+import { repairNail } from './repair';
+import { editsAbout, moveChange } from './reorder';
+
+const repaired = (set: SetDocument) => {
+  const plan = planNail(set, 'left-ring');
+  return repairNail(set, 'left-ring', plan, judgeNail(set, 'left-ring', plan, plan.nominal));
+};
+const withEdits = (edits: Edit[], elements = [element('colour'), element('inlay')]) =>
+  setWearing(elements, (set) => (set.edits = edits));
+
+describe('repair', () => {
+  it.each<[string, Edit]>([
+    ['unprepared-plate', { kind: 'skip', a: 'left-ring/prep/buff#1' }],
+    ['dust-under-layer', { kind: 'skip', a: 'left-ring/prep/brush#1' }],
+    ['uncured-covered', { kind: 'skip', a: 'left-ring/build/cure-base#1' }],
+    ['tacky-filed', { kind: 'skip', a: 'left-ring/inlay/wipe#1' }],
+    ['oil-before-layer', { kind: 'before', a: 'left-ring/care/oil#1', b: 'left-ring/colour/coat#1' }],
+    ['no-grip', { kind: 'before', a: 'left-ring/top/cure#1', b: 'left-ring/colour/coat#1' }],
+  ])('of %s takes back the edit that made it', (code, edit) => {
+    // Wiping and brushing both take dust: without the wipe too, the brush is missed.
+    const edits: Edit[] =
+      code === 'dust-under-layer' ? [edit, { kind: 'skip', a: 'left-ring/prep/wipe#1' }] : [edit];
+    const finding = repaired(withEdits(edits)).find((one) => one.code === code)!;
+    expect(finding.fix).toBeDefined();
+    const next = applyChange(withEdits(edits), finding.fix!.change);
+    expect(next.ok && repaired(next.value).map((one) => one.id)).not.toContain(finding.id);
+  });
+
+  it('inserts what is missing where no edit is to blame', () => {
+    // A base whose direction is too short for its own thickness.
+    const set = setWearing([element('colour')]);
+    set.edits = [
+      {
+        kind: 'insert',
+        id: 'early',
+        nail: 'left-ring',
+        after: 'left-ring/prep/prime#1',
+        verb: 'oil',
+        seconds: 5,
+        words: 'Oil',
+      },
+    ];
+    const finding = repaired(set).find((one) => one.code === 'oil-before-layer')!;
+    expect(finding.fix!.words).toMatch(/Take “Oil” out again/);
+  });
+
+  it('offers nothing that would bring a new stop', () => {
+    for (const finding of repaired(withEdits([{ kind: 'skip', a: 'left-ring/inlay/cap#1' }]))) {
+      if (!finding.fix) continue;
+      const before = repaired(withEdits([{ kind: 'skip', a: 'left-ring/inlay/cap#1' }])).filter(
+        (one) => one.severity === 'stop',
+      );
+      const next = applyChange(withEdits([{ kind: 'skip', a: 'left-ring/inlay/cap#1' }]), finding.fix.change);
+      expect(next.ok).toBe(true);
+      if (next.ok) {
+        expect(repaired(next.value).filter((one) => one.severity === 'stop').length).toBeLessThanOrEqual(
+          before.length,
+        );
+      }
+    }
+  });
+
+  it('says the skipped step by its own words', () => {
+    const finding = repaired(withEdits([{ kind: 'skip', a: 'left-ring/prep/buff#1' }])).find(
+      (one) => one.fix,
+    )!;
+    expect(finding.fix!.words).toBe('Do “Take the shine off” after all');
+  });
+});
+
+describe('moving a step by hand', () => {
+  const set = withEdits([]);
+  const list = planNail(set, 'left-ring').compiled.operations;
+
+  it('is a statement against its new neighbour', () => {
+    expect(moveChange(list, 2, 4, [])).toEqual({
+      kind: 'many',
+      changes: [{ kind: 'add-edit', edit: { kind: 'before', a: list[4]!.id, b: list[2]!.id } }],
+    });
+    expect(moveChange(list, 4, 2, [])).toMatchObject({
+      changes: [{ edit: { kind: 'before', a: list[4]!.id, b: list[2]!.id } }],
+    });
+  });
+
+  it('takes the place of what was said about the step before', () => {
+    const old: Edit = { kind: 'before', a: list[9]!.id, b: list[2]!.id };
+    const other: Edit = { kind: 'skip', a: list[1]!.id };
+    const change = moveChange(list, 2, 1, [old, other])!;
+    const next = applyChange({ ...set, edits: [old, other] }, change);
+    expect(next.ok && next.value.edits).toEqual([other, { kind: 'before', a: list[2]!.id, b: list[1]!.id }]);
+  });
+
+  it('to nowhere is nothing', () => {
+    expect(moveChange(list, 3, 3, [])).toBeUndefined();
+    expect(moveChange(list, 0, -1, [])).toBeUndefined();
+    expect(moveChange(list, 0, list.length, [])).toBeUndefined();
+  });
+
+  it('puts the step where it was dropped, wherever that is', () => {
+    for (const to of [0, 5, list.length - 1]) {
+      const next = applyChange(set, moveChange(list, 8, to, [])!);
+      if (!next.ok) throw new Error('refused');
+      const after = planNail(next.value, 'left-ring').compiled.operations.map((one) => one.id);
+      const [moved, neighbour] = [after.indexOf(list[8]!.id), after.indexOf(list[to]!.id)];
+      expect(to > 8 ? moved > neighbour : moved < neighbour).toBe(true);
+    }
+  });
+
+  it('finds the edits about a step', () => {
+    const edits: Edit[] = [
+      { kind: 'before', a: 'left-ring/a/b#1', b: 'left-ring/c/d#1' },
+      { kind: 'skip', a: 'left-ring/c/d#1' },
+      { kind: 'hold', a: 'left-ring/x/y#1' },
+    ];
+    expect(editsAbout(edits, 'left-ring/c/d#1')).toHaveLength(2);
+  });
+});
