@@ -18,8 +18,10 @@ export interface NailContext {
   practice: Practice;
   product: (id: string) => Product;
   role: (role: Role) => Product;
-  /** Bedded stones and charms that a top coat is taken around. */
-  obstacles: Disc[];
+  /** Bedded stones and charms: a top coat over the whole nail is taken around them. */
+  bedded: Disc[];
+  /** All that stands out of the nail: an accent painted afterwards is taken around it. */
+  standing: Disc[];
 }
 
 /** Finished gap between product and skin (common practice: set down about 0.79 mm short, then moved nearer). */

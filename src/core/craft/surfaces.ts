@@ -45,6 +45,8 @@ export interface Row {
   leaves: (s: Surface) => Surface;
   /** What it covers for good. */
   hides: readonly Shown[];
+  /** Closes colour and pieces below it, which must not stay open at the end. */
+  seals?: boolean;
   /** Raises dust, so it wants no wet or tacky nail beside it. */
   dusty?: boolean;
 }
@@ -214,12 +216,14 @@ export const TABLE = {
     refuses: (s) => (s.finish === 'matte' ? soiledOrWet(s) : gelOverGel(s)),
     leaves: lay('top'),
     hides: ['finish', 'stone'],
+    seals: true,
   },
   'matte-top': {
     wants: 'a tacky, wiped, keyed or glossy film, without stones',
     refuses: (s) => (s.finish === 'slick' ? soiledOrWet(s) : gelOverGel(s)),
     leaves: lay('top'),
     hides: ['finish', 'stone'],
+    seals: true,
   },
   bead: {
     wants: 'a tacky, wiped or keyed film',

@@ -42,8 +42,8 @@ export interface Technique<E> {
   fresh: (id: string, products: FreshProducts) => E;
   /** The operations on one nail, in the order the technique itself asks for. Empty: left off this nail. */
   plan: (element: E, context: NailContext) => Draft[];
-  /** Discs that a top coat is taken around, where this element is bedded. */
-  obstacles?: (element: E, context: NailContext) => Disc[];
+  /** What stands out of the nail, as discs with a brush's clearance, and whether it is set into the wet top. */
+  stands?: (element: E, context: NailContext) => { discs: Disc[]; intoTop: boolean };
   /** Whether it tops the whole nail, so that no gloss needs to be added. */
   seals?: (element: E) => boolean;
   /** Products the element names. */

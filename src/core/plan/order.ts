@@ -19,8 +19,8 @@ export interface Edge {
   then: number;
 }
 
-const LATTICE_X = 15;
-const LATTICE_Y = 24;
+const LATTICE_X = 19;
+const LATTICE_Y = 32;
 
 /** Sampled cover of one operation, to see whether and how far two of them meet. */
 function coverOf(frame: NailFrame, draft: Draft): Uint8Array {
@@ -29,11 +29,13 @@ function coverOf(frame: NailFrame, draft: Draft): Uint8Array {
       ? piecesDistance(draft.deposit.pieces)
       : areaOf(frame, draft.place).distance_mm;
   const cover = new Uint8Array(LATTICE_X * LATTICE_Y);
+  // Any point of the nail is nearer than this to a point of the lattice, so nothing falls between.
+  const reach = 0.75 * Math.max(frame.arc_mm / LATTICE_X, frame.length_mm / LATTICE_Y);
   for (let j = 0; j < LATTICE_Y; j += 1) {
     for (let i = 0; i < LATTICE_X; i += 1) {
       const x = (((i + 0.5) / LATTICE_X) * 2 - 1) * (frame.arc_mm / 2);
       const y = ((j + 0.5) / LATTICE_Y) * frame.length_mm;
-      if (Math.abs(x) < frame.halfWidth_mm(y) && distance_mm(x, y) > -0.4) cover[j * LATTICE_X + i] = 1;
+      if (distance_mm(x, y) > -reach) cover[j * LATTICE_X + i] = 1;
     }
   }
   return cover;
@@ -65,8 +67,8 @@ export function hardened(surface: Surface, film: Product | undefined, phase: 'ge
 
 /**
  * The order between elements, derived from the table of surfaces: an element goes before another where the
- * other grips on what it leaves and not the reverse; where both grip, before whatever it would hide; where
- * that does not decide either, as the look lists them. Each edge is a wish of the craft that an artist's own
+ * other grips on what it leaves and not the reverse; where both grip, before what seals it, then before
+ * whatever would hide it; where that does not decide either, as the look lists them. Each edge is a wish of the craft that an artist's own
  * edit may override.
  */
 export function craftEdges(
@@ -91,7 +93,8 @@ export function craftEdges(
   for (let a = 0; a < strands.length; a += 1) {
     for (let b = a + 1; b < strands.length; b += 1) {
       if (!meet(facts[a]!.cover, facts[b]!.cover)) continue;
-      const into = setsInto(facts[a]!, facts[b]!) ?? setsInto(facts[b]!, facts[a]!);
+      const around = goesAround(facts[a]!, facts[b]!) || goesAround(facts[b]!, facts[a]!);
+      const into = around ? undefined : (setsInto(facts[a]!, facts[b]!) ?? setsInto(facts[b]!, facts[a]!));
       if (into) {
         const [host, guest] = setsInto(facts[a]!, facts[b]!) === undefined ? [b, a] : [a, b];
         edges.push({ first: offsets[host]! + into.after, then: offsets[guest]! });
@@ -136,8 +139,7 @@ function setsInto(host: Facts, guest: Facts): { after: number } | undefined {
   const verb = guest.strand.drafts[0]?.verb;
   if (!verb) return undefined;
   const refuses = rowOf(verb).refuses;
-  if (refuses(START) === undefined || refuses(host.surfaces[host.surfaces.length - 1]!) === undefined)
-    return undefined;
+  if (!needsHost(guest) || refuses(host.surfaces[host.surfaces.length - 1]!) === undefined) return undefined;
   const after = host.surfaces.findIndex(
     (surface, i) =>
       refuses(surface) === undefined && i + 1 < host.surfaces.length && meet(host.covers[i]!, guest.cover),
@@ -155,6 +157,10 @@ function goesFirst(a: Facts, b: Facts): boolean {
   const aThenB = grips(a, b);
   const bThenA = grips(b, a);
   if (aThenB !== bThenA) return aThenB;
+  // What waits for a wet film comes with that film, after all that lies below it.
+  if (!aThenB && needsHost(a) !== needsHost(b)) return needsHost(b);
+  if (seals(b) && isOpen(a)) return true;
+  if (seals(a) && isOpen(b)) return false;
   const aHides = hides(a, b);
   const bHides = hides(b, a);
   if (aHides !== bHides) return aHides;
@@ -173,6 +179,21 @@ function grips(first: Facts, then: Facts): boolean {
   const left = first.surfaces[first.surfaces.length - 1]!;
   const verb = then.strand.drafts[0]!.verb;
   return rowOf(verb).refuses(left) === undefined;
+}
+
+/** Whether it can only be set into a wet film of another element. */
+function needsHost(facts: Facts): boolean {
+  return rowOf(facts.strand.drafts[0]!.verb).refuses(START) !== undefined;
+}
+
+/** Whether it closes what lies below it. */
+function seals(facts: Facts): boolean {
+  return facts.strand.drafts.some((draft) => rowOf(draft.verb).seals);
+}
+
+/** Whether it must not stay open at the end. */
+function isOpen(facts: Facts): boolean {
+  return facts.strand.shows === 'colour' || facts.strand.shows === 'piece';
 }
 
 /** Whether laying `over` afterwards would hide most of what `under` shows. */

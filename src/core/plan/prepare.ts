@@ -56,10 +56,14 @@ export function contextOf(set: SetDocument, name: NailName, elements: readonly E
     practice: set.practice,
     product,
     role: (role) => product(set.kit.roles[role]),
-    obstacles: [],
+    bedded: [],
+    standing: [],
   };
-  context.obstacles = elements.flatMap(
-    (element) => techniqueOf(element.kind).obstacles?.(element, context) ?? [],
-  );
+  for (const element of elements) {
+    const stands = techniqueOf(element.kind).stands?.(element, context);
+    if (!stands) continue;
+    context.standing.push(...stands.discs);
+    if (!stands.intoTop) context.bedded.push(...stands.discs);
+  }
   return context;
 }

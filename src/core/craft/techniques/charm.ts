@@ -116,13 +116,15 @@ export const charm = defineTechnique({
     metallic: true,
   }),
   products: () => [],
-  obstacles: (element, context) =>
-    leftOff(element, context)
+  stands: (element, context) => ({
+    discs: leftOff(element, context)
       ? []
       : footprint(layCharm(element, context)).map((disc) => ({
           ...disc,
           r_mm: disc.r_mm + STONE_CLEARANCE_MM,
         })),
+    intoTop: false,
+  }),
   plan: (element, context) => {
     if (leftOff(element, context)) return [];
     const bedding = context.role('bedding');

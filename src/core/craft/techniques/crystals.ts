@@ -89,6 +89,10 @@ export function layStones(element: Crystals, context: NailContext): PlacedPiece[
   return stones;
 }
 
+function withClearance(stone: PlacedPiece): Disc {
+  return { x: stone.x_mm, y: stone.y_mm, r_mm: stone.width_mm / 2 + STONE_CLEARANCE_MM };
+}
+
 function beddingOf(element: Crystals, context: NailContext): 'wet-top' | 'bedded' {
   return element.bedding === 'practice' ? context.practice.stones : element.bedding;
 }
@@ -152,14 +156,10 @@ export const crystals = defineTechnique({
     bedding: 'practice' as const,
   }),
   products: () => [],
-  obstacles: (element, context): Disc[] =>
-    beddingOf(element, context) === 'bedded' && !leftOff(element, context)
-      ? layStones(element, context).map((stone) => ({
-          x: stone.x_mm,
-          y: stone.y_mm,
-          r_mm: stone.width_mm / 2 + STONE_CLEARANCE_MM,
-        }))
-      : [],
+  stands: (element, context) => ({
+    discs: leftOff(element, context) ? [] : layStones(element, context).map(withClearance),
+    intoTop: beddingOf(element, context) === 'wet-top',
+  }),
   plan: (element, context) => {
     if (leftOff(element, context)) return [];
     const stones = layStones(element, context);

@@ -43,8 +43,10 @@ export const finish = defineTechnique({
   plan: (element, context) => {
     const product = context.role(element.finish === 'matte' ? 'matte_top' : 'top');
     const place = placeOf(context, element);
-    if (context.obstacles.length > 0) place.free = context.obstacles;
-    const around = context.obstacles.length > 0 ? ' around the stones' : '';
+    // Stones set into the wet top lie in the whole coat; an accent comes after them and goes around.
+    const left = element.region.kind === 'whole' ? context.bedded : context.standing;
+    if (left.length > 0) place.free = left;
+    const around = left.length > 0 ? ' around the stones' : '';
     const t_um = coatOf(product);
     const drafts: Draft[] = [
       {

@@ -144,8 +144,9 @@ describe('crystals', () => {
         .plan(element('crystals'), on('left-ring'))
         .map((draft) => draft.step),
     ).toEqual(['set']);
-    expect(techniqueOf('crystals').obstacles!(element('crystals'), bedded)).toHaveLength(5);
-    expect(techniqueOf('crystals').obstacles!(element('crystals'), on('left-ring'))).toEqual([]);
+    expect(techniqueOf('crystals').stands!(element('crystals'), bedded).discs).toHaveLength(5);
+    expect(techniqueOf('crystals').stands!(element('crystals'), bedded).intoTop).toBe(false);
+    expect(techniqueOf('crystals').stands!(element('crystals'), on('left-ring')).intoTop).toBe(true);
   });
 });
 
