@@ -72,16 +72,16 @@ async function inBrowser() {
       plans.push(Number(await page.getByTestId('plan-sum').getAttribute('data-planned-ms')));
     }
 
-    // A second visit: the store is seeded, and nothing but the set's page is asked for. The session sees the
+    // A second visit: the store is seeded, and nothing but the set's page is asked for. It sees the
     // page itself; its workers are targets of their own and do not hold up the first paint.
-    const session = await page.context().newCDPSession(page);
-    await session.send('Network.enable');
-    await session.send('Network.setCacheDisabled', { cacheDisabled: true });
+    const devtools = await page.context().newCDPSession(page);
+    await devtools.send('Network.enable');
+    await devtools.send('Network.setCacheDisabled', { cacheDisabled: true });
     const scripts = new Map<string, number>();
-    session.on('Network.responseReceived', ({ requestId, type }) => {
+    devtools.on('Network.responseReceived', ({ requestId, type }) => {
       if (type === 'Script') scripts.set(requestId, 0);
     });
-    session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    devtools.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
       if (scripts.has(requestId)) scripts.set(requestId, encodedDataLength);
     });
     await page.reload();
