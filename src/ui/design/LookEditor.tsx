@@ -50,6 +50,7 @@ function OpenLook({ look }: { look: Look }) {
     <section className={classes.editor} aria-label="Open look">
       <div className={classes.lookBar}>
         <input
+          key={look.name}
           className={classes.lookTitle}
           aria-label="Name of this look"
           defaultValue={look.name}
