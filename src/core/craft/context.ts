@@ -43,6 +43,13 @@ export function scaleOn(frame: NailFrame, fitting: Fitting): number {
   return fitting.fit === 'scale' ? Math.min(1, frame.arc_mm / DRAWN_FOR_ARC_MM) : 1;
 }
 
+/** Nails narrower than this share of what a look is drawn for leave "drop" elements off. */
+const DROP_BELOW = 0.75;
+
+export function isLeftOff(frame: NailFrame, fitting: Fitting): boolean {
+  return fitting.fit === 'drop' && frame.arc_mm < DRAWN_FOR_ARC_MM * DROP_BELOW;
+}
+
 export function isMirrored(name: NailName, fitting: Fitting): boolean {
   return fitting.hand === 'mirror' && handOf(name) === 'right';
 }

@@ -93,14 +93,13 @@ export function craftEdges(
   for (let a = 0; a < strands.length; a += 1) {
     for (let b = a + 1; b < strands.length; b += 1) {
       if (!meet(facts[a]!.cover, facts[b]!.cover)) continue;
-      const around = goesAround(facts[a]!, facts[b]!) || goesAround(facts[b]!, facts[a]!);
-      const into = around ? undefined : (setsInto(facts[a]!, facts[b]!) ?? setsInto(facts[b]!, facts[a]!));
-      if (into) {
-        const [host, guest] = setsInto(facts[a]!, facts[b]!) === undefined ? [b, a] : [a, b];
-        edges.push({ first: offsets[host]! + into.after, then: offsets[guest]! });
+      const setting = settingBetween(facts, a, b);
+      if (setting) {
+        const { host, guest, after } = setting;
+        edges.push({ first: offsets[host]! + after, then: offsets[guest]! });
         edges.push({
           first: offsets[guest]! + strands[guest]!.drafts.length - 1,
-          then: offsets[host]! + into.after + 1,
+          then: offsets[host]! + after + 1,
         });
         continue;
       }
@@ -134,17 +133,31 @@ function meet(a: Uint8Array, b: Uint8Array): boolean {
   return a.some((value, i) => value === 1 && b[i] === 1);
 }
 
-/** Whether the guest is set into a wet film of the host: after which of the host's operations. */
-function setsInto(host: Facts, guest: Facts): { after: number } | undefined {
-  const verb = guest.strand.drafts[0]?.verb;
-  if (!verb) return undefined;
-  const refuses = rowOf(verb).refuses;
-  if (!needsHost(guest) || refuses(host.surfaces[host.surfaces.length - 1]!) === undefined) return undefined;
-  const after = host.surfaces.findIndex(
+/** Which of two strands is set into a wet film of the other, and after which operation of its host. */
+function settingBetween(
+  facts: readonly Facts[],
+  a: number,
+  b: number,
+): { host: number; guest: number; after: number } | undefined {
+  if (goesAround(facts[a]!, facts[b]!) || goesAround(facts[b]!, facts[a]!)) return undefined;
+  for (const [host, guest] of [
+    [a, b],
+    [b, a],
+  ] as const) {
+    const after = wetFor(facts[host]!, facts[guest]!);
+    if (after >= 0) return { host, guest, after };
+  }
+  return undefined;
+}
+
+/** The host's operation after which its film is wet for the guest; −1 where the guest needs none or finds none. */
+function wetFor(host: Facts, guest: Facts): number {
+  const { refuses } = rowOf(guest.strand.drafts[0]!.verb);
+  if (!needsHost(guest) || refuses(host.surfaces[host.surfaces.length - 1]!) === undefined) return -1;
+  return host.surfaces.findIndex(
     (surface, i) =>
       refuses(surface) === undefined && i + 1 < host.surfaces.length && meet(host.covers[i]!, guest.cover),
   );
-  return after >= 0 ? { after } : undefined;
 }
 
 function goesFirst(a: Facts, b: Facts): boolean {

@@ -3,6 +3,7 @@ import { Button } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconPlus, IconTrash } from '@tabler/icons-react';
 import { TECHNIQUES, techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/model/document';
+import { RESERVED_ELEMENTS } from '@/core/plan/operation';
 import { MoreMenu } from '../kit/MoreMenu';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { ElementFields } from './ElementFields';
@@ -32,14 +33,7 @@ function OpenLook({ look }: { look: Look }) {
   const open = (id: string) => store.setState({ openElement: id });
 
   function add(kind: string) {
-    const id = freeId(kind, [
-      ...look.elements,
-      { id: 'top' },
-      { id: 'prep' },
-      { id: 'build' },
-      { id: 'care' },
-      { id: 'own' },
-    ]);
+    const id = freeId(kind, [...look.elements, ...RESERVED_ELEMENTS.map((reserved) => ({ id: reserved }))]);
     if (
       change({ kind: 'put-element', look: look.id, element: techniqueOf(kind).fresh(id, freshProducts(set)) })
     )

@@ -1,4 +1,4 @@
-import { adjusting, type NailCase, type NailRule } from '../rule';
+import { adjusting, filmIndex, type NailCase, type NailRule } from '../rule';
 import type { Operation } from '../../plan/operation';
 import { rounded, type FindingDraft } from '../../plan/finding';
 import { levelShare, pieceStands_mm } from '../../plan/simulate';
@@ -106,7 +106,7 @@ function judgeCover(nail: NailCase, laid: Operation, cap: Operation, allowance_u
 }
 
 function judgeBelow(nail: NailCase, laid: Operation): FindingDraft[] {
-  const at = nail.field.films.findIndex((film) => film.operation === laid.id);
+  const at = filmIndex(nail.field, laid.id);
   const deposit = laid.deposit;
   if (at < 0 || deposit?.kind !== 'pieces') return [];
   const bedding = nail.operations.find((one) => one.element === laid.element && one.verb === 'bed')?.deposit;

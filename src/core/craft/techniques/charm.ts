@@ -3,8 +3,8 @@ import { across_mm, along_mm } from '../../geometry/frame';
 import { Across, Along, Colour, mm, Words } from '../../model/primitives';
 import type { PlacedPiece } from '../../plan/operation';
 import {
-  DRAWN_FOR_ARC_MM,
   flashOf,
+  isLeftOff,
   isMirrored,
   scaleOn,
   STONE_CLEARANCE_MM,
@@ -46,10 +46,6 @@ function layCharm(element: Charm, context: NailContext): PlacedPiece {
     colour: element.colour,
     metallic: element.metallic,
   };
-}
-
-function leftOff(element: Charm, context: NailContext): boolean {
-  return element.fit === 'drop' && context.frame.arc_mm < DRAWN_FOR_ARC_MM * 0.75;
 }
 
 /** The discs that together stand for a charm's footprint. */
@@ -117,7 +113,7 @@ export const charm = defineTechnique({
   }),
   products: () => [],
   stands: (element, context) => ({
-    discs: leftOff(element, context)
+    discs: isLeftOff(context.frame, element)
       ? []
       : footprint(layCharm(element, context)).map((disc) => ({
           ...disc,
@@ -126,7 +122,7 @@ export const charm = defineTechnique({
     intoTop: false,
   }),
   plan: (element, context) => {
-    if (leftOff(element, context)) return [];
+    if (isLeftOff(context.frame, element)) return [];
     const bedding = context.role('bedding');
     const t_um = (bedding.coat_um ?? 150) * 1.3;
     const piece = layCharm(element, context);

@@ -3,8 +3,8 @@ import type { Disc } from '../../geometry/regions';
 import { Colour, mm } from '../../model/primitives';
 import type { Draft, PlacedPiece } from '../../plan/operation';
 import {
-  DRAWN_FOR_ARC_MM,
   flashOf,
+  isLeftOff,
   isMirrored,
   scaleOn,
   STONE_CLEARANCE_MM,
@@ -97,10 +97,6 @@ function beddingOf(element: Crystals, context: NailContext): 'wet-top' | 'bedded
   return element.bedding === 'practice' ? context.practice.stones : element.bedding;
 }
 
-function leftOff(element: Crystals, context: NailContext): boolean {
-  return element.fit === 'drop' && context.frame.arc_mm < DRAWN_FOR_ARC_MM * 0.75;
-}
-
 /** Crystals along the cuticle, set in wet top or bedded with the top taken around them. */
 export const crystals = defineTechnique({
   kind: 'crystals',
@@ -157,11 +153,11 @@ export const crystals = defineTechnique({
   }),
   products: () => [],
   stands: (element, context) => ({
-    discs: leftOff(element, context) ? [] : layStones(element, context).map(withClearance),
+    discs: isLeftOff(context.frame, element) ? [] : layStones(element, context).map(withClearance),
     intoTop: beddingOf(element, context) === 'wet-top',
   }),
   plan: (element, context) => {
-    if (leftOff(element, context)) return [];
+    if (isLeftOff(context.frame, element)) return [];
     const stones = layStones(element, context);
     const place = discsPlace(stones, isMirrored(context.name, element));
     const set: Draft = {

@@ -6,6 +6,7 @@ import {
   cureOf,
   DRAWN_FOR_ARC_MM,
   flashOf,
+  isLeftOff,
   isMirrored,
   scaleOn,
   wholePlace,
@@ -133,7 +134,7 @@ export const inlay = defineTechnique({
   }),
   products: () => [],
   plan: (element, context) => {
-    if (element.fit === 'drop' && context.frame.arc_mm < DRAWN_FOR_ARC_MM * 0.75) return [];
+    if (isLeftOff(context.frame, element)) return [];
     const builder = context.role('builder');
     const whole = wholePlace();
     const pieces = layPieces(element, context);
