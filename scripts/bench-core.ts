@@ -1,5 +1,5 @@
 import { curtainUp } from '../src/core/demo/curtainUp';
-import { applyChange } from '../src/core/model/changes';
+import { applyChange } from '../src/core/document/changes';
 import { drawNail } from '../src/core/picture/nailPicture';
 import { planNail } from '../src/core/plan/nailPlan';
 import { newMemo, planSet } from '../src/core/plan/planSet';

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { curtainUp } from '../src/core/demo/curtainUp';
-import { writeSetText } from '../src/core/model/parse';
+import { writeSetText } from '../src/core/document/parse';
 import { openDemo, planned } from './helpers';
 
 const good = () =>

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { curtainUp } from '@/core/demo/curtainUp';
 import { understudy } from '@/core/demo/understudy';
-import { writeSetText } from '@/core/model/parse';
+import { writeSetText } from '@/core/document/parse';
 import { planSet } from '@/core/plan/planSet';
 
 const folder = mkdtempSync(join(tmpdir(), 'lacquer-'));

@@ -1,5 +1,5 @@
 import { readFileSync, statSync } from 'node:fs';
-import { MAX_FILE_BYTES, parseSetText, tooLarge } from '../core/model/parse';
+import { MAX_FILE_BYTES, parseSetText, tooLarge } from '../core/document/parse';
 import { fail, faultLine } from '../core/model/result';
 import { hasStop, planSet } from '../core/plan/planSet';
 

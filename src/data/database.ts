@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie';
-import type { SetDocument } from '@/core/model/document';
+import type { SetDocument } from '@/core/document/document';
 
 /** A stored set. `revision` counts saves, so that two tabs notice each other. */
 export interface StoredSet {

@@ -1,6 +1,6 @@
 import { liveQuery } from 'dexie';
-import type { SetDocument } from '@/core/model/document';
-import { parseSet } from '@/core/model/parse';
+import type { SetDocument } from '@/core/document/document';
+import { parseSet } from '@/core/document/parse';
 import { fail, ok, type Result } from '@/core/model/result';
 import { db, type StoredSet } from './database';
 

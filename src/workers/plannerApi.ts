@@ -1,5 +1,5 @@
 import { transfer } from 'comlink';
-import type { SetDocument } from '@/core/model/document';
+import type { SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
 import { drawNail, type NailPicture } from '@/core/picture/nailPicture';
 import { crosswise, lengthwise, type Section } from '@/core/picture/section';
@@ -7,7 +7,7 @@ import { kitKey, nailKey } from '@/core/plan/nailKey';
 import { planNail, type NailPlan } from '@/core/plan/nailPlan';
 import { newMemo, planSet, recall, type Plan } from '@/core/plan/planSet';
 import { shorten, type Shortening } from '@/core/plan/shorten';
-import { nominalSteps, simulateNail } from '@/core/plan/simulate';
+import { nominalSteps, simulateNail } from '@/core/simulate/simulate';
 
 export interface Planned {
   plan: Plan;

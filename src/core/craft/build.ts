@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { SHAPES, type Shape } from '../geometry/shape';
 import type { Plate } from '../model/nail';
 import { Id, Words } from '../model/primitives';
-import type { Draft } from '../plan/operation';
+import type { Draft } from './operation';
 import type { NailContext } from './context';
 import type { Field } from './technique';
 

@@ -6,7 +6,7 @@ import { handOf, type NailName } from '../model/names';
 import type { Practice } from '../model/practice';
 import type { Product, Role } from '../model/product';
 import type { Region } from '../model/region';
-import type { Draft, Place } from '../plan/operation';
+import type { Draft, Place } from './operation';
 import { cureSeconds, flashSeconds } from './cure';
 import { HAND_S } from './handwork';
 

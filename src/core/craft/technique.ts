@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { Disc } from '../geometry/regions';
 import { Id } from '../model/primitives';
 import { Region } from '../model/region';
-import type { Draft } from '../plan/operation';
+import type { Draft } from './operation';
 import type { NailContext } from './context';
 import type { Shown } from './surfaces';
 

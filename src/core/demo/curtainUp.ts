@@ -1,5 +1,5 @@
 import type { Element } from '../craft/techniques';
-import type { Look, SetDocument } from '../model/document';
+import type { Look, SetDocument } from '../document/document';
 import { fingerOf, NAILS, type Finger } from '../model/names';
 import { newSet } from '../starter/newSet';
 

@@ -1,4 +1,4 @@
-import type { SetDocument } from '../model/document';
+import type { SetDocument } from '../document/document';
 import { curtainUp } from './curtainUp';
 import { matinee } from './matinee';
 import { understudy } from './understudy';

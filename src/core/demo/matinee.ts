@@ -1,5 +1,5 @@
 import type { Element } from '../craft/techniques';
-import type { SetDocument } from '../model/document';
+import type { SetDocument } from '../document/document';
 import { fingerOf, NAILS, type Finger } from '../model/names';
 import { newSet } from '../starter/newSet';
 

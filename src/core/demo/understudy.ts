@@ -1,5 +1,5 @@
-import type { Look, SetDocument } from '../model/document';
-import type { Edit } from '../model/edits';
+import type { Look, SetDocument } from '../document/document';
+import type { Edit } from '../document/edits';
 import { fingerOf, NAILS, type Finger } from '../model/names';
 import { newSet } from '../starter/newSet';
 

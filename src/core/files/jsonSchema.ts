@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { SetShape, VERSION } from '../model/document';
+import { SetShape, VERSION } from '../document/document';
 
 /** The published JSON Schema of the set document, as the text of its file. */
 export function setJsonSchema(): string {

@@ -1,7 +1,7 @@
 import { linearOf } from '../colour/space';
 import type { Triple } from '../colour/film';
-import type { PlacedPiece } from '../plan/operation';
-import { pieceDistance } from '../plan/pieces';
+import type { PlacedPiece } from '../craft/operation';
+import { pieceDistance } from '../craft/pieces';
 
 /** A piece, stone or charm ready to be drawn: where it reaches, and its colour at a point over a ground. */
 export interface Drawn {

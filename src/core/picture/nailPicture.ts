@@ -2,8 +2,8 @@ import { areaOf } from '../craft/context';
 import { overChannel, type Layer, type Pigment, type Triple } from '../colour/film';
 import { outlineDistance_mm } from '../geometry/frame';
 import type { Product } from '../model/product';
-import { groundAt, layerCache, pigmentAlong } from '../plan/pile';
-import type { Film, NailField } from '../plan/field';
+import { groundAt, layerCache, pigmentAlong } from '../simulate/pile';
+import type { Film, NailField } from '../simulate/field';
 import { PICTURE_PAD_MM } from './spread';
 import { drawPiece, mix, noise, times, type Drawn } from './hardware';
 

@@ -1,9 +1,9 @@
 import { curtainUp } from '../demo/curtainUp';
-import type { SetDocument } from '../model/document';
+import type { SetDocument } from '../document/document';
 import { handOf, NAILS, type NailName } from '../model/names';
-import { height_um } from '../plan/field';
+import { height_um } from '../simulate/field';
 import { planNail } from '../plan/nailPlan';
-import { nominalSteps, simulateNail } from '../plan/simulate';
+import { nominalSteps, simulateNail } from '../simulate/simulate';
 import { element, setWearing } from '../testing/sets';
 import { drawNail, type NailPicture } from './nailPicture';
 import { crosswise, lengthwise } from './section';

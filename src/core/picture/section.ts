@@ -4,8 +4,17 @@ import { hexOf } from '../colour/space';
 import { sagitta_mm } from '../geometry/curve';
 import { seenFromAbove_mm } from '../geometry/frame';
 import type { Product } from '../model/product';
-import { CELLS_X, CELLS_Y, CURED, GELLED, height_um, NONE, type Film, type NailField } from '../plan/field';
-import { rounded } from '../plan/finding';
+import {
+  CELLS_X,
+  CELLS_Y,
+  CURED,
+  GELLED,
+  height_um,
+  NONE,
+  type Film,
+  type NailField,
+} from '../simulate/field';
+import { rounded } from '../model/rounded';
 
 /** One film cut through: its thickness along the cut, and how to colour it. */
 export interface SectionFilm {

@@ -1,6 +1,6 @@
-import type { SetDocument } from '../model/document';
+import type { SetDocument } from '../document/document';
 import { fingerOf, handOf, NAILS, type Finger, type NailName } from '../model/names';
-import { buildOf, frameOf } from '../plan/prepare';
+import { buildOf, frameOf } from '../compile/prepare';
 
 /** Room around a nail's picture, for stones that stand over its edge. */
 export const PICTURE_PAD_MM = 0.6;

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { REASONS } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
-import type { SetDocument } from '../model/document';
+import type { SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';
-import { parseSetText, writeSetText } from '../model/parse';
+import { parseSetText, writeSetText } from '../document/parse';
 import { SHAPES } from '../geometry/shape';
 import type { Region } from '../model/region';
 import { element, findingsOn, setWearing } from '../testing/sets';
-import { compileNail } from './compile';
+import { compileNail } from '../compile/compile';
 import { planNail } from './nailPlan';
 import { planSet } from './planSet';
 

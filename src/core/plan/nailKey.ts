@@ -1,7 +1,7 @@
-import type { SetDocument } from '../model/document';
-import { editNail } from '../model/edits';
+import type { SetDocument } from '../document/document';
+import { editNail } from '../document/edits';
 import { NAILS, type NailName } from '../model/names';
-import { buildOf, lookOf } from './prepare';
+import { buildOf, lookOf } from '../compile/prepare';
 
 /** All of a document that one nail's plan depends on, as text: equal text, equal plan. */
 export function nailKey(set: SetDocument, name: NailName, kit: string): string {

@@ -1,11 +1,11 @@
 import { buildKindOf } from '../craft/builds';
-import type { SetDocument } from '../model/document';
+import type { SetDocument } from '../document/document';
 import type { NailName } from '../model/names';
-import { compileNail, type Compiled } from './compile';
-import { diagnoseNail } from './diagnose';
-import type { Finding } from './finding';
-import { buildOf } from './prepare';
-import { nominalSteps, simulateNail, type Simulated, type Step } from './simulate';
+import { compileNail, type Compiled } from '../compile/compile';
+import { diagnoseNail } from '../judge/diagnose';
+import type { Finding } from '../judge/finding';
+import { buildOf } from '../compile/prepare';
+import { nominalSteps, simulateNail, type Simulated, type Step } from '../simulate/simulate';
 
 /** One nail compiled and run with the seconds its own operations ask for. */
 export interface NailPlan {

@@ -1,11 +1,11 @@
 import { DEMO_SETS } from '../demo';
 import { curtainUp } from '../demo/curtainUp';
 import { understudy } from '../demo/understudy';
-import { applyChange } from '../model/changes';
-import { parseSetText, writeSetText } from '../model/parse';
+import { applyChange } from '../document/changes';
+import { parseSetText, writeSetText } from '../document/parse';
 import { NAILS } from '../model/names';
 import { benchCard } from '../timing/card';
-import { moveChange } from './reorder';
+import { moveChange } from '../compile/reorder';
 import { newMemo, planSet } from './planSet';
 import { shorten } from './shorten';
 

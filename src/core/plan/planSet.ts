@@ -1,14 +1,15 @@
-import type { SetDocument } from '../model/document';
+import type { SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';
 import { replaySteps } from '../timing/replay';
 import { planSitting, problemOf, type Sitting } from '../timing/sitting';
-import { diagnoseSet, sortFindings } from './diagnose';
-import { rounded, type Finding } from './finding';
+import { diagnoseSet, sortFindings } from '../judge/diagnose';
+import { rounded } from '../model/rounded';
+import type { Finding } from '../judge/finding';
 import { nailKeys } from './nailKey';
 import { judgeNail, planNail, replayNail, type NailPlan } from './nailPlan';
-import type { Operation } from './operation';
+import type { Operation } from '../craft/operation';
 import { repairNail } from './repair';
-import type { Simulated } from './simulate';
+import type { Simulated } from '../simulate/simulate';
 
 /** What the core makes of a set document. Plain data, equal on every machine. */
 export interface Plan {

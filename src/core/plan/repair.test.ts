@@ -1,10 +1,10 @@
-import { applyChange } from '../model/changes';
-import type { Edit } from '../model/edits';
-import type { SetDocument } from '../model/document';
+import { applyChange } from '../document/changes';
+import type { Edit } from '../document/edits';
+import type { SetDocument } from '../document/document';
 import { element, setWearing } from '../testing/sets';
 import { judgeNail, planNail } from './nailPlan';
 import { repairNail } from './repair';
-import { editsAbout, moveChange } from './reorder';
+import { editsAbout, moveChange } from '../compile/reorder';
 
 const repaired = (set: SetDocument) => {
   const plan = planNail(set, 'left-ring');

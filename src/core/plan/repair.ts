@@ -1,10 +1,10 @@
-import { applyChange, type Change } from '../model/changes';
-import type { SetDocument } from '../model/document';
-import { editNail, type Edit, type INSERTABLE_VERBS } from '../model/edits';
+import { applyChange, type Change } from '../document/changes';
+import type { SetDocument } from '../document/document';
+import { editNail, type Edit, type INSERTABLE_VERBS } from '../document/edits';
 import type { NailName } from '../model/names';
-import type { Finding, Fix } from './finding';
+import type { Finding, Fix } from '../judge/finding';
 import { judgeNail, planNail, type NailPlan } from './nailPlan';
-import { parseOperationId } from './operation';
+import { parseOperationId } from '../craft/operation';
 
 /**
  * Looks for a fix where a rule offers none: each of the artist's edits is tried without, then small

@@ -1,6 +1,6 @@
 import { techniqueOf } from '../craft/techniques';
-import { applyChange, type Change } from '../model/changes';
-import type { SetDocument } from '../model/document';
+import { applyChange, type Change } from '../document/changes';
+import type { SetDocument } from '../document/document';
 import { planSitting, problemOf } from '../timing/sitting';
 import { NAILS } from '../model/names';
 import { planNail } from './nailPlan';

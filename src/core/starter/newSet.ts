@@ -1,5 +1,5 @@
 import { buildKindOf } from '../craft/builds';
-import { FORMAT, VERSION, type SetDocument } from '../model/document';
+import { FORMAT, VERSION, type SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';
 import type { Nail } from '../model/nail';
 import { genericKit } from './kit';

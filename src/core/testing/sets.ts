@@ -1,9 +1,9 @@
 import type { Element } from '../craft/techniques';
 import { techniqueOf } from '../craft/techniques';
-import type { SetDocument } from '../model/document';
+import type { SetDocument } from '../document/document';
 import type { NailName } from '../model/names';
 import { planNail, judgeNail } from '../plan/nailPlan';
-import type { Finding } from '../plan/finding';
+import type { Finding } from '../judge/finding';
 import { newSet } from '../starter/newSet';
 
 /** Sets for tests: a new set with one look of the given elements on every nail. */

@@ -1,5 +1,5 @@
 import type { Hand, NailName } from '../model/names';
-import type { Operation } from '../plan/operation';
+import type { Operation } from '../craft/operation';
 import type { Sitting } from './sitting';
 
 /** One line of the bench card: the same work on one or more nails of a hand, or a load. */

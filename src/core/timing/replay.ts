@@ -1,5 +1,5 @@
-import type { Operation } from '../plan/operation';
-import type { Step } from '../plan/simulate';
+import type { Operation } from '../craft/operation';
+import type { Step } from '../simulate/simulate';
 import type { Load } from './problem';
 
 /**

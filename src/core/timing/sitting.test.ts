@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { curtainUp } from '../demo/curtainUp';
 import { matinee } from '../demo/matinee';
-import type { SetDocument } from '../model/document';
+import type { SetDocument } from '../document/document';
 import type { Hand } from '../model/names';
 import { NAILS } from '../model/names';
 import { planNail } from '../plan/nailPlan';

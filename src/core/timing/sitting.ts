@@ -1,8 +1,8 @@
 import { rowOf } from '../craft/surfaces';
-import type { SetDocument } from '../model/document';
+import type { SetDocument } from '../document/document';
 import { fingerOf, HANDS, handOf, type NailName } from '../model/names';
-import type { Operation } from '../plan/operation';
-import type { StateAfter } from '../plan/simulate';
+import type { Operation } from '../craft/operation';
+import type { StateAfter } from '../simulate/simulate';
 import { lowerBound_s } from './bound';
 import { construct } from './construct';
 import type { Broken, Chain, Load, Problem, Stroke } from './problem';

@@ -4,7 +4,7 @@ import { IconPlus, IconX } from '@tabler/icons-react';
 import { readPath, writePath } from '@/core/craft/fieldPath';
 import type { Field } from '@/core/craft/technique';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
-import type { SetDocument } from '@/core/model/document';
+import type { SetDocument } from '@/core/document/document';
 import type { Region } from '@/core/model/region';
 import { freshProducts } from './fresh';
 import { RegionInput } from './RegionInput';

@@ -3,7 +3,7 @@ import { Button, Checkbox } from '@mantine/core';
 import { BUILDS, buildKindOf } from '@/core/craft/builds';
 import { techniqueOf } from '@/core/craft/techniques';
 import { SHAPE_DEFINITIONS, SHAPES, type Shape } from '@/core/geometry/shape';
-import { lookOf } from '@/core/plan/prepare';
+import { lookOf } from '@/core/compile/prepare';
 import { handOf, mirrorOf, nailWords } from '@/core/model/names';
 import type { NailPicture } from '@/core/picture/nailPicture';
 import { Choice, FigureInput } from '../kit/Inputs';

@@ -2,8 +2,8 @@
 import { Button } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconPlus, IconTrash } from '@tabler/icons-react';
 import { TECHNIQUES, techniqueOf, type Element } from '@/core/craft/techniques';
-import type { Look, SetDocument } from '@/core/model/document';
-import { RESERVED_ELEMENTS } from '@/core/plan/operation';
+import type { Look, SetDocument } from '@/core/document/document';
+import { RESERVED_ELEMENTS } from '@/core/craft/operation';
 import { MoreMenu } from '../kit/MoreMenu';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { ElementFields } from './ElementFields';

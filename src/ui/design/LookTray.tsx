@@ -4,7 +4,7 @@ import { useDraggable } from '@dnd-kit/core';
 import { IconPlus } from '@tabler/icons-react';
 import { useMemo } from 'react';
 import { techniqueOf } from '@/core/craft/techniques';
-import type { Look } from '@/core/model/document';
+import type { Look } from '@/core/document/document';
 import { NailCanvas } from '../kit/NailCanvas';
 import { FINENESS, usePicture } from '../kit/usePictures';
 import { useStudio, useStudioStore } from '../studio/studio';

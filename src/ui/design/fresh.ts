@@ -1,5 +1,5 @@
 import type { FreshProducts } from '@/core/craft/technique';
-import type { SetDocument } from '@/core/model/document';
+import type { SetDocument } from '@/core/document/document';
 
 /** Products of the kit that a new element starts with. */
 export function freshProducts(set: SetDocument): FreshProducts {

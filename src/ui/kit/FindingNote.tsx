@@ -1,6 +1,6 @@
 'use client';
 import { Button } from '@mantine/core';
-import type { Finding } from '@/core/plan/finding';
+import type { Finding } from '@/core/judge/finding';
 import { nailWords } from '@/core/model/names';
 import { SEVERITY } from './words';
 import classes from './FindingNote.module.css';

@@ -1,6 +1,6 @@
 'use client';
 import { useId, useMemo, type ReactNode } from 'react';
-import type { SetDocument } from '@/core/model/document';
+import type { SetDocument } from '@/core/document/document';
 import { nailWords } from '@/core/model/names';
 import { PICTURE_PAD_MM, spreadOf, type Laid } from '@/core/picture/spread';
 import { NailCanvas } from './NailCanvas';

@@ -1,6 +1,13 @@
 'use client';
 import { Menu } from '@mantine/core';
-import type { MenuEntry } from './MoreMenu';
+import type { ReactNode } from 'react';
+
+export interface MenuEntry {
+  key: string;
+  words: ReactNode;
+  danger?: boolean;
+  onPick: () => void;
+}
 
 interface Props {
   opened: boolean;

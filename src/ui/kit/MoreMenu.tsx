@@ -3,13 +3,7 @@ import { ActionIcon, Button } from '@mantine/core';
 import { IconDots } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import { useState, type ReactNode } from 'react';
-
-export interface MenuEntry {
-  key: string;
-  words: ReactNode;
-  danger?: boolean;
-  onPick: () => void;
-}
+import type { MenuEntry } from './MenuPanel';
 
 interface Props {
   label: string;

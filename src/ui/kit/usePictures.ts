@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { NailPicture } from '@/core/picture/nailPicture';
-import type { SetDocument } from '@/core/model/document';
+import type { SetDocument } from '@/core/document/document';
 import { NAILS, type NailName } from '@/core/model/names';
 import { kitKey, nailKey, nailKeys } from '@/core/plan/nailKey';
 import { getPainter } from '@/workers/planner';

@@ -1,4 +1,4 @@
-import type { Finding, Severity } from '@/core/plan/finding';
+import type { Finding, Severity } from '@/core/judge/finding';
 
 /** Each severity has a word and a mark, so that colour never speaks alone. */
 export const SEVERITY: Record<Severity, { word: string; mark: string; variable: string }> = {

@@ -2,7 +2,7 @@
 import { Slider } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { NAILS, nailKey, nailWords } from '@/core/model/names';
-import type { Operation } from '@/core/plan/operation';
+import type { Operation } from '@/core/craft/operation';
 import type { Stage } from '@/workers/plannerApi';
 import { getPainter } from '@/workers/planner';
 import { FindingNote } from '../kit/FindingNote';

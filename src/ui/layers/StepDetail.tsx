@@ -2,8 +2,8 @@
 import { Button } from '@mantine/core';
 import { IconArrowDown, IconArrowUp } from '@tabler/icons-react';
 import { rowOf } from '@/core/craft/surfaces';
-import type { Operation } from '@/core/plan/operation';
-import { editsAbout, moveChange } from '@/core/plan/reorder';
+import type { Operation } from '@/core/craft/operation';
+import { editsAbout, moveChange } from '@/core/compile/reorder';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './LayersView.module.css';
 

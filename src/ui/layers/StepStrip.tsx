@@ -3,9 +3,9 @@ import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from 
 import { restrictToVertical } from './restrict';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import type { Finding } from '@/core/plan/finding';
-import type { Operation } from '@/core/plan/operation';
-import { moveChange } from '@/core/plan/reorder';
+import type { Finding } from '@/core/judge/finding';
+import type { Operation } from '@/core/craft/operation';
+import { moveChange } from '@/core/compile/reorder';
 import { SEVERITY } from '../kit/words';
 import { useStudioStore } from '../studio/studio';
 import classes from './LayersView.module.css';

@@ -4,7 +4,7 @@ import { IconFolderOpen, IconPlus, IconSearch } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { MAX_FILE_BYTES, parseSetText, tooLarge, writeSetText } from '@/core/model/parse';
+import { MAX_FILE_BYTES, parseSetText, tooLarge, writeSetText } from '@/core/document/parse';
 import { faultLine, type Fault } from '@/core/model/result';
 import { NAILS } from '@/core/model/names';
 import type { StoredSet } from '@/data/database';

@@ -10,7 +10,7 @@ import {
 } from '@tabler/icons-react';
 import { useHotkeys } from '@mantine/hooks';
 import { useState } from 'react';
-import { writeSetText } from '@/core/model/parse';
+import { writeSetText } from '@/core/document/parse';
 import { downloadText } from '../kit/download';
 import { countWords, timeWords } from '../kit/words';
 import dynamic from 'next/dynamic';

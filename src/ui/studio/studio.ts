@@ -2,8 +2,8 @@
 import { createContext, useContext } from 'react';
 import { temporal, type TemporalState } from 'zundo';
 import { createStore, useStore, type StoreApi } from 'zustand';
-import { applyChange, type Change } from '@/core/model/changes';
-import type { SetDocument } from '@/core/model/document';
+import { applyChange, type Change } from '@/core/document/changes';
+import type { SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
 import { faultLine } from '@/core/model/result';
 import type { Plan } from '@/core/plan/planSet';

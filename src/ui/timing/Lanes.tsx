@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { nailWords, type NailName } from '@/core/model/names';
-import type { Operation } from '@/core/plan/operation';
+import type { Operation } from '@/core/craft/operation';
 import type { Sitting } from '@/core/timing/sitting';
 import { clockWords } from '../kit/words';
 import classes from './TimingView.module.css';

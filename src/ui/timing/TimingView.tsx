@@ -1,7 +1,7 @@
 'use client';
 import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
-import type { SetDocument } from '@/core/model/document';
+import type { SetDocument } from '@/core/document/document';
 import type { Shortening } from '@/core/plan/shorten';
 import { getPlanner } from '@/workers/planner';
 import { timeWords } from '../kit/words';

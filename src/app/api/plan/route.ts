@@ -1,4 +1,4 @@
-import { MAX_FILE_BYTES, parseSetText, tooLarge } from '@/core/model/parse';
+import { MAX_FILE_BYTES, parseSetText, tooLarge } from '@/core/document/parse';
 import type { Fault } from '@/core/model/result';
 import { planSet } from '@/core/plan/planSet';
 

@@ -1,8 +1,8 @@
 import { newSet } from '../../starter/newSet';
-import { contextOf } from '../../plan/prepare';
+import { contextOf } from '../../compile/prepare';
 import { codesOn, element, setWearing } from '../../testing/sets';
-import { compileNail } from '../../plan/compile';
-import { nominalSteps, simulateNail } from '../../plan/simulate';
+import { compileNail } from '../../compile/compile';
+import { nominalSteps, simulateNail } from '../../simulate/simulate';
 import { Build, BUILDS, buildKindOf } from './index';
 
 describe.each(BUILDS.map((build) => [build.kind, build] as const))('%s', (kind, build) => {

@@ -1,4 +1,4 @@
-import type { Draft } from '../../plan/operation';
+import type { Draft } from '../operation';
 import { wholePlace, wipeDraft, type NailContext } from '../context';
 import { HAND_S } from '../handwork';
 

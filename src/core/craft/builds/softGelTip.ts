@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { mm } from '../../model/primitives';
-import type { Draft } from '../../plan/operation';
+import type { Draft } from '../operation';
 import { BUILD_BASE, defineBuild } from '../build';
 import { coatOf, cureOf, flashOf, wholePlace, wipeDraft } from '../context';
 import { HAND_S } from '../handwork';

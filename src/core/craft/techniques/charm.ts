@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { across_mm, along_mm } from '../../geometry/frame';
 import { Across, Along, Colour, mm, Words } from '../../model/primitives';
-import type { PlacedPiece } from '../../plan/operation';
+import type { PlacedPiece } from '../operation';
 import {
   flashOf,
   isLeftOff,

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import type { Disc } from '../../geometry/regions';
 import { Colour, mm } from '../../model/primitives';
-import type { Draft, PlacedPiece } from '../../plan/operation';
+import type { Draft, PlacedPiece } from '../operation';
 import {
   flashOf,
   isLeftOff,

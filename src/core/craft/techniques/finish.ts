@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import type { Draft } from '../../plan/operation';
+import type { Draft } from '../operation';
 import { coatOf, cureOf, placeOf, wipeDraft } from '../context';
 import { HAND_S } from '../handwork';
 import { defineTechnique, ELEMENT_BASE, HAND_FIELD, REGION_FIELD } from '../technique';

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { Id, mm } from '../../model/primitives';
 import { Smile } from '../../model/region';
-import type { Draft, Place } from '../../plan/operation';
+import type { Draft, Place } from '../operation';
 import { coatOf, cureOf, passesOf, placeOf } from '../context';
 import { HAND_S } from '../handwork';
 import { defineTechnique, ELEMENT_BASE, HAND_FIELD } from '../technique';

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { across_mm, along_mm } from '../../geometry/frame';
 import { Across, Along, Colour, mm } from '../../model/primitives';
-import type { Draft, PlacedPiece } from '../../plan/operation';
+import type { Draft, PlacedPiece } from '../operation';
 import {
   cureOf,
   DRAWN_FOR_ARC_MM,

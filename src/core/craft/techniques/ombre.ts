@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { Id } from '../../model/primitives';
-import type { Draft } from '../../plan/operation';
+import type { Draft } from '../operation';
 import { coatOf, cureOf, isMirrored, placeOf } from '../context';
 import { defineTechnique, ELEMENT_BASE, HAND_FIELD, REGION_FIELD } from '../technique';
 

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { DEMO_SETS } from '../../demo';
-import { pieceOutline } from '../../plan/pieces';
+import { pieceOutline } from '../pieces';
 import { overlap_mm2 } from '../../geometry/polygons';
 import { NAILS, type NailName } from '../../model/names';
-import { contextOf } from '../../plan/prepare';
-import type { Draft, PlacedPiece } from '../../plan/operation';
+import { contextOf } from '../../compile/prepare';
+import type { Draft, PlacedPiece } from '../operation';
 import { codesOn, element, setWearing } from '../../testing/sets';
 import { readPath, writePath } from '../fieldPath';
 import type { Field } from '../technique';

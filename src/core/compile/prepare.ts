@@ -1,0 +1,69 @@
+import { techniqueOf, Element } from '../craft/techniques';
+import { buildKindOf, type Build } from '../craft/builds';
+import type { NailContext } from '../craft/context';
+import { makeFrame, type NailFrame } from '../geometry/frame';
+import type { Look, SetDocument } from '../document/document';
+import type { NailName } from '../model/names';
+import type { Nail, NailChange } from '../model/nail';
+import type { Product } from '../model/product';
+
+export function buildOf(set: SetDocument, nail: Nail): Build {
+  return set.builds.find((build) => build.id === nail.build)!;
+}
+
+export function lookOf(set: SetDocument, nail: Nail): Look | undefined {
+  return set.looks.find((look) => look.id === nail.look);
+}
+
+export function frameOf(nail: Nail, build: Build): NailFrame {
+  return makeFrame({
+    width_mm: nail.plate.width_mm,
+    arch_mm: nail.plate.arch_mm,
+    bed_mm: nail.plate.bed_mm,
+    free_mm: buildKindOf(build.kind).free_mm(build, nail.plate),
+    radiusAlong_mm: nail.plate.radius_mm,
+    shape: build.shape,
+  });
+}
+
+/** An element with a nail's own change laid over it, or undefined where the change does not fit the element. */
+export function changedElement(element: Element, change: NailChange | undefined): Element | undefined {
+  if (!change || 'leave_off' in change) return element;
+  const parsed = Element.safeParse({ ...element, ...change.options, id: element.id, kind: element.kind });
+  return parsed.success ? parsed.data : undefined;
+}
+
+/** The elements a nail wears, bottom to top as the look lists them, with the nail's own changes. */
+export function wornElements(set: SetDocument, nail: Nail): Element[] {
+  const look = lookOf(set, nail);
+  if (!look) return [];
+  return look.elements.flatMap((element) => {
+    const change = nail.changes.find((c) => c.element === element.id);
+    if (change && 'leave_off' in change) return [];
+    return [changedElement(element, change) ?? element];
+  });
+}
+
+/** What techniques and builds are told about one nail. */
+export function contextOf(set: SetDocument, name: NailName, elements: readonly Element[]): NailContext {
+  const nail = set.nails[name];
+  const products = new Map(set.kit.products.map((product) => [product.id, product]));
+  const product = (id: string): Product => products.get(id)!;
+  const context: NailContext = {
+    name,
+    nail,
+    frame: frameOf(nail, buildOf(set, nail)),
+    practice: set.practice,
+    product,
+    role: (role) => product(set.kit.roles[role]),
+    bedded: [],
+    standing: [],
+  };
+  for (const element of elements) {
+    const stands = techniqueOf(element.kind).stands?.(element, context);
+    if (!stands) continue;
+    context.standing.push(...stands.discs);
+    if (!stands.intoTop) context.bedded.push(...stands.discs);
+  }
+  return context;
+}

@@ -1,0 +1,109 @@
+import type { NailName } from '../model/names';
+import type { Region } from '../model/region';
+import type { Disc } from '../geometry/regions';
+import type { Verb } from './surfaces';
+
+/** Where an operation works: a region as laid on this nail. Plain data; `areaOf` gives it its curve. */
+export interface Place {
+  region: Region;
+  mirror: boolean;
+  scale: number;
+  /** Kept off the skin at the cuticle and sidewalls. */
+  margin_mm: number;
+  /** Discs left free, with their clearance already in the radius. */
+  free?: Disc[];
+  /** Only these discs: the beads under stones and charms. */
+  around?: Disc[];
+  /** A band of this width along the smile line instead of the whole region beyond it. */
+  along_smile_mm?: number;
+}
+
+/** A piece, stone or charm as it lies on this nail. Places in mm on the unrolled nail. */
+export interface PlacedPiece {
+  kind: 'inlay' | 'stone' | 'charm';
+  words: string;
+  shape: 'rectangle' | 'oval' | 'mask';
+  x_mm: number;
+  y_mm: number;
+  width_mm: number;
+  length_mm: number;
+  height_mm: number;
+  turn_deg: number;
+  /** 0 drapes over the curve, 1 stays flat. */
+  stiffness: number;
+  colour: string;
+  metallic: boolean;
+}
+
+/** What a film is coloured with. */
+export type Paint =
+  | { kind: 'product' }
+  | {
+      kind: 'blend';
+      direction: 'along' | 'across';
+      stops: { product: string; at: number }[];
+      mirror: boolean;
+    };
+
+export type Deposit =
+  /** An even film. */
+  | { kind: 'conformal'; t_um: number }
+  /** Fills up to a smooth surface `t_um` over the ground at the apex, thinner towards skin and edge. */
+  | { kind: 'level'; t_um: number }
+  | { kind: 'pieces'; pieces: PlacedPiece[]; pressed: boolean }
+  /** A ready tip over a film of fixing gel; thicknesses at cuticle, apex and free edge. */
+  | { kind: 'tip'; fixing_um: number; cuticle_um: number; apex_um: number; edge_um: number };
+
+export interface Removal {
+  /** How much the file takes off the surface. */
+  allowance_um: number;
+  /** The free edge is thinned to this, plate or tip included. */
+  edge_um: number;
+}
+
+/**
+ * One thing done to one nail. Plain data. `id` is `nail/element/step#pass`, stable across replanning.
+ */
+export interface Operation {
+  id: string;
+  nail: NailName;
+  element: string;
+  step: string;
+  pass: number;
+  verb: Verb;
+  words: string;
+  /** Products and tools that need a clean brush or a new grip when they change. */
+  class: string;
+  product?: string;
+  place: Place;
+  paint?: Paint;
+  deposit?: Deposit;
+  removal?: Removal;
+  hand_s: number;
+  lamp?: { mode: 'cure' | 'flash'; seconds: number };
+  wait_s?: number;
+  /** A wet film of this keeps its place only so long before it runs. */
+  open_s?: number;
+  reason: string;
+  caution?: string;
+}
+
+/** What techniques and builds write; the compiler adds id, nail, element, class and caution. */
+export type Draft = Omit<Operation, 'id' | 'nail' | 'element' | 'pass' | 'class' | 'caution'> & {
+  pass?: number;
+};
+
+export function operationId(nail: NailName, element: string, step: string, pass: number): string {
+  return `${nail}/${element}/${step}#${pass}`;
+}
+
+/** The elements every nail has besides its art. */
+export const RESERVED_ELEMENTS = ['prep', 'build', 'top', 'care', 'own'] as const;
+
+/** The parts of an operation id; undefined where it is none. */
+export function parseOperationId(
+  id: string,
+): { nail: string; element: string; step: string; pass: number } | undefined {
+  const match = /^([a-z]+-[a-z]+)\/([a-z0-9-]+)\/([a-z0-9-]+)#(\d+)$/.exec(id);
+  return match ? { nail: match[1]!, element: match[2]!, step: match[3]!, pass: Number(match[4]) } : undefined;
+}

@@ -1,0 +1,143 @@
+import type { Build } from '../craft/builds';
+import type { Element } from '../craft/techniques';
+import { referenceFaults, SetShape, type Look, type SetDocument } from './document';
+import type { Edit } from './edits';
+import { handNails, mirrorOf, type Hand, type NailName } from '../model/names';
+import type { NailChange, Plate } from '../model/nail';
+import type { Practice } from '../model/practice';
+import type { Product } from '../model/product';
+import { fail, ok, type Result } from '../model/result';
+
+/** A change to a set document: a small piece of plain data that can be applied, refused, stored and undone. */
+export type Change =
+  | { kind: 'rename'; title: string }
+  | { kind: 'wear'; nails: NailName[]; look: string | null }
+  | { kind: 'mirror'; from: Hand }
+  | { kind: 'put-look'; look: Look }
+  | { kind: 'remove-look'; look: string }
+  | { kind: 'put-element'; look: string; element: Element }
+  | { kind: 'remove-element'; look: string; element: string }
+  | { kind: 'move-element'; look: string; element: string; to: number }
+  | { kind: 'practice'; practice: Partial<Practice> }
+  | { kind: 'put-build'; build: Build }
+  | { kind: 'use-build'; nails: NailName[]; build: string }
+  | { kind: 'plate'; nail: NailName; plate: Partial<Plate> }
+  | { kind: 'nail-change'; nail: NailName; change: NailChange }
+  | { kind: 'clear-nail-change'; nail: NailName; element: string }
+  | { kind: 'add-edit'; edit: Edit }
+  | { kind: 'remove-edit'; edit: Edit }
+  | { kind: 'put-product'; product: Product }
+  | { kind: 'many'; changes: Change[] };
+
+type Apply<K extends Change['kind']> = (
+  set: SetDocument,
+  change: Extract<Change, { kind: K }>,
+) => SetDocument;
+
+const APPLY: { [K in Change['kind']]: Apply<K> } = {
+  rename: (set, { title }) => ({ ...set, title }),
+  wear: (set, { nails, look }) => mapNails(set, nails, (nail) => ({ ...nail, look, changes: [] })),
+  mirror: (set, { from }) => {
+    let next = set;
+    for (const name of handNails(from)) {
+      const { look, build, changes } = set.nails[name];
+      next = mapNails(next, [mirrorOf(name)], (nail) => ({ ...nail, look, build, changes }));
+    }
+    return next;
+  },
+  'put-look': (set, { look }) => ({ ...set, looks: put(set.looks, look) }),
+  'remove-look': (set, { look }) => {
+    const wearers = nailNames(set).filter((name) => set.nails[name].look === look);
+    return {
+      ...mapNails(set, wearers, (nail) => ({ ...nail, look: null, changes: [] })),
+      looks: set.looks.filter((l) => l.id !== look),
+    };
+  },
+  'put-element': (set, { look, element }) =>
+    mapLook(set, look, (l) => ({ ...l, elements: put(l.elements, element) })),
+  'remove-element': (set, { look, element }) => {
+    const next = mapLook(set, look, (l) => ({ ...l, elements: l.elements.filter((e) => e.id !== element) }));
+    const wearers = nailNames(set).filter((name) => set.nails[name].look === look);
+    return mapNails(next, wearers, (nail) => ({
+      ...nail,
+      changes: nail.changes.filter((change) => change.element !== element),
+    }));
+  },
+  'move-element': (set, { look, element, to }) =>
+    mapLook(set, look, (l) => {
+      const moved = l.elements.find((e) => e.id === element);
+      if (!moved) return l;
+      const rest = l.elements.filter((e) => e.id !== element);
+      rest.splice(Math.max(0, Math.min(to, rest.length)), 0, moved);
+      return { ...l, elements: rest };
+    }),
+  practice: (set, { practice }) => ({ ...set, practice: { ...set.practice, ...practice } }),
+  'put-build': (set, { build }) => ({ ...set, builds: put(set.builds, build) }),
+  'use-build': (set, { nails, build }) => mapNails(set, nails, (nail) => ({ ...nail, build })),
+  plate: (set, { nail, plate }) => mapNails(set, [nail], (n) => ({ ...n, plate: { ...n.plate, ...plate } })),
+  'nail-change': (set, { nail, change }) =>
+    mapNails(set, [nail], (n) => ({
+      ...n,
+      changes: [...n.changes.filter((c) => c.element !== change.element), change],
+    })),
+  'clear-nail-change': (set, { nail, element }) =>
+    mapNails(set, [nail], (n) => ({ ...n, changes: n.changes.filter((c) => c.element !== element) })),
+  'add-edit': (set, { edit }) => ({ ...set, edits: [...set.edits.filter((e) => !sameEdit(e, edit)), edit] }),
+  'remove-edit': (set, { edit }) => ({ ...set, edits: set.edits.filter((e) => !sameEdit(e, edit)) }),
+  'put-product': (set, { product }) => ({
+    ...set,
+    kit: { ...set.kit, products: put(set.kit.products, product) },
+  }),
+  many: (set, { changes }) => changes.reduce(applyUnchecked, set),
+};
+
+function applyUnchecked(set: SetDocument, change: Change): SetDocument {
+  const apply = APPLY[change.kind] as Apply<Change['kind']>;
+  return apply(set, change);
+}
+
+/**
+ * Applies a change and checks the set that comes out. The set handed in is never altered; a change that would
+ * break it is refused with the path of the fault.
+ */
+export function applyChange(set: SetDocument, change: Change): Result<SetDocument> {
+  const next = applyUnchecked(set, change);
+  const parsed = SetShape.safeParse(next);
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0]!;
+    return fail(issue.path.map(String).join('.'), issue.message);
+  }
+  const fault = referenceFaults(parsed.data)[0];
+  if (fault) return fail(fault.path.join('.'), fault.message);
+  // The parts a change leaves alone stay the same objects, so that nothing is planned or drawn twice.
+  return ok(next);
+}
+
+export function sameEdit(a: Edit, b: Edit): boolean {
+  return JSON.stringify(a, Object.keys(a).sort()) === JSON.stringify(b, Object.keys(b).sort());
+}
+
+function nailNames(set: SetDocument): NailName[] {
+  return Object.keys(set.nails) as NailName[];
+}
+
+function mapNails(
+  set: SetDocument,
+  names: readonly NailName[],
+  map: (nail: SetDocument['nails'][NailName]) => SetDocument['nails'][NailName],
+): SetDocument {
+  const nails = { ...set.nails };
+  for (const name of names) nails[name] = map(nails[name]);
+  return { ...set, nails };
+}
+
+function mapLook(set: SetDocument, id: string, map: (look: Look) => Look): SetDocument {
+  return { ...set, looks: set.looks.map((look) => (look.id === id ? map(look) : look)) };
+}
+
+/** Replaces the item of the same id where it stands, or adds it at the end. */
+function put<T extends { id: string }>(items: readonly T[], item: T): T[] {
+  return items.some((i) => i.id === item.id)
+    ? items.map((i) => (i.id === item.id ? item : i))
+    : [...items, item];
+}

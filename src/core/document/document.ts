@@ -1,0 +1,106 @@
+import * as z from 'zod';
+import { Build } from '../craft/builds';
+import { Element } from '../craft/techniques';
+import { RESERVED_ELEMENTS } from '../craft/operation';
+import { Edit } from './edits';
+import { NAILS, type NailName } from '../model/names';
+import { Nail } from '../model/nail';
+import { Practice } from '../model/practice';
+import { Id, Words } from '../model/primitives';
+import { Kit } from '../model/product';
+
+export const FORMAT = 'merry-lacquer-set';
+export const VERSION = 1;
+
+/** No real look comes near this; a file that does is a mistake or worse. */
+export const MAX_ELEMENTS = 40;
+
+export const Look = z.strictObject({
+  id: Id,
+  name: Words,
+  /** The key that puts it on the selected nails. */
+  key: z.string().regex(/^[a-l]$/, 'must be a letter from a to l'),
+  elements: z.array(Element).max(MAX_ELEMENTS, `must hold at most ${MAX_ELEMENTS} elements`),
+});
+export type Look = z.infer<typeof Look>;
+
+const nails = Object.fromEntries(NAILS.map((nail) => [nail, Nail])) as Record<NailName, typeof Nail>;
+
+/** The shape of a set, before the references inside it are checked. */
+export const SetShape = z.strictObject({
+  format: z.literal(FORMAT),
+  version: z.literal(VERSION),
+  id: Id,
+  title: Words,
+  note: z.string().max(2000),
+  nails: z.strictObject(nails),
+  looks: z.array(Look).max(12),
+  builds: z.array(Build).min(1).max(12),
+  practice: Practice,
+  kit: Kit,
+  edits: z.array(Edit).max(500),
+});
+
+/** A set document: all that ten nails shall look like, and all it needs to be planned. */
+export type SetDocument = z.infer<typeof SetShape>;
+
+/** Refers to something the document does not hold, or says the same id twice. */
+export interface ReferenceFault {
+  path: (string | number)[];
+  message: string;
+}
+
+/** Checks what no schema of a single part can see: references and ids used twice. */
+export function referenceFaults(set: SetDocument): ReferenceFault[] {
+  const faults: ReferenceFault[] = [];
+  const ids = (items: readonly { id: string }[], path: (string | number)[]) => {
+    const seen = new Set<string>();
+    items.forEach((item, i) => {
+      if (seen.has(item.id)) faults.push({ path: [...path, i, 'id'], message: `"${item.id}" is used twice` });
+      seen.add(item.id);
+    });
+    return seen;
+  };
+  const refer = (known: Set<string>, id: string, path: (string | number)[], what: string) => {
+    if (!known.has(id)) faults.push({ path, message: `no ${what} "${id}" in this file` });
+  };
+  const products = ids(set.kit.products, ['kit', 'products']);
+  ids(set.kit.lamps, ['kit', 'lamps']);
+  const builds = ids(set.builds, ['builds']);
+  const looks = ids(set.looks, ['looks']);
+
+  for (const [role, id] of Object.entries(set.kit.roles))
+    refer(products, id, ['kit', 'roles', role], 'product');
+  const keys = new Set<string>();
+  set.looks.forEach((look, i) => {
+    if (keys.has(look.key))
+      faults.push({ path: ['looks', i, 'key'], message: `"${look.key}" is used twice` });
+    keys.add(look.key);
+    ids(look.elements, ['looks', i, 'elements']);
+    look.elements.forEach((element, j) => {
+      const path = ['looks', i, 'elements', j];
+      if ((RESERVED_ELEMENTS as readonly string[]).includes(element.id)) {
+        faults.push({
+          path: [...path, 'id'],
+          message: `"${element.id}" is kept for the program's own steps`,
+        });
+      }
+      for (const id of namedProducts(element)) refer(products, id, path, 'product');
+    });
+  });
+  for (const name of NAILS) {
+    const nail = set.nails[name];
+    refer(builds, nail.build, ['nails', name, 'build'], 'build');
+    if (nail.look !== null) refer(looks, nail.look, ['nails', name, 'look'], 'look');
+  }
+  return faults;
+}
+
+/** Every `product` an element names, wherever it stands in it. */
+function namedProducts(value: unknown): string[] {
+  if (Array.isArray(value)) return value.flatMap(namedProducts);
+  if (value === null || typeof value !== 'object') return [];
+  return Object.entries(value).flatMap(([key, inner]) =>
+    key === 'product' && typeof inner === 'string' ? [inner] : namedProducts(inner),
+  );
+}

@@ -1,0 +1,77 @@
+import { FORMAT, referenceFaults, SetShape, VERSION, type SetDocument } from './document';
+import { migrate } from './migrations';
+import { fail, ok, type Fault, type Result } from '../model/result';
+
+/** Larger files are refused before they are read. */
+export const MAX_FILE_BYTES = 8 * 1024 * 1024;
+
+/** Shown faults are few: whoever mends the first ones sees the rest. */
+const MAX_FAULTS = 20;
+
+/** Text of a `.lacquer.json` file to a set. Never throws; the faults carry the path inside the file. */
+export function parseSetText(text: string): Result<SetDocument> {
+  if (text.length > MAX_FILE_BYTES) return fail('', tooLarge(text.length));
+  let content: unknown;
+  try {
+    content = JSON.parse(text);
+  } catch (error) {
+    return fail('', `this is not JSON: ${error instanceof Error ? error.message : 'it cannot be read'}`);
+  }
+  return parseSet(content);
+}
+
+export function tooLarge(bytes: number): string {
+  const size = (bytes / 1024 / 1024).toFixed(1);
+  return `the file has ${size} MB; a set is refused beyond ${MAX_FILE_BYTES / 1024 / 1024} MB`;
+}
+
+/** Parsed JSON to a set: migrated from older versions, then checked as a whole. */
+export function parseSet(content: unknown): Result<SetDocument> {
+  if (content === null || typeof content !== 'object' || Array.isArray(content)) {
+    return fail('', 'a set file holds one JSON object');
+  }
+  const { format, version } = content as { format?: unknown; version?: unknown };
+  if (format !== FORMAT) return fail('format', `must be "${FORMAT}"`);
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 0) {
+    return fail('version', 'must be a whole number');
+  }
+  if (version > VERSION) {
+    return fail('version', `is ${version}; this program reads up to ${VERSION}: open it with a newer one`);
+  }
+  const migrated = migrate(content as Record<string, unknown>, version);
+  if (!migrated.ok) return migrated;
+  const parsed = SetShape.safeParse(migrated.value);
+  if (!parsed.success) {
+    return { ok: false, faults: parsed.error.issues.slice(0, MAX_FAULTS).map(issueFault) };
+  }
+  const faults = referenceFaults(parsed.data);
+  if (faults.length > 0) {
+    return {
+      ok: false,
+      faults: faults.slice(0, MAX_FAULTS).map((f) => ({ path: f.path.join('.'), message: f.message })),
+    };
+  }
+  return ok(parsed.data);
+}
+
+interface Issue {
+  code?: string;
+  path: PropertyKey[];
+  message: string;
+  keys?: string[];
+}
+
+function issueFault(issue: Issue): Fault {
+  const path = issue.path.map(String);
+  if (issue.code === 'unrecognized_keys' && issue.keys?.length) {
+    return { path: [...path, issue.keys[0]!].join('.'), message: 'is not a key of this format' };
+  }
+  return { path: path.join('.'), message: issue.message };
+}
+
+/** A set as the text of its file: two spaces, one final newline, always in the same order. */
+export function writeSetText(set: SetDocument): string {
+  // Parsing puts every key where the schema has it, whatever order edits left them in.
+  const parsed = SetShape.safeParse(set);
+  return `${JSON.stringify(parsed.success ? parsed.data : set, null, 2)}\n`;
+}

@@ -1,0 +1,83 @@
+import type { Element } from '../craft/techniques';
+import type { NailContext } from '../craft/context';
+import type { SetDocument } from '../document/document';
+import type { NailName } from '../model/names';
+import type { Compiled } from '../compile/compile';
+import type { NailField } from '../simulate/field';
+import type { FindingDraft, Fix } from './finding';
+import { lookOf } from '../compile/prepare';
+import type { Change } from '../document/changes';
+import type { Operation } from '../craft/operation';
+import type { Verdict } from '../simulate/simulate';
+import type { Sitting } from '../timing/sitting';
+
+/** One nail, planned and simulated as the sitting runs it. */
+export interface NailCase {
+  set: SetDocument;
+  name: NailName;
+  context: NailContext;
+  elements: readonly Element[];
+  compiled: Compiled;
+  operations: readonly Operation[];
+  field: NailField;
+  verdicts: readonly Verdict[];
+}
+
+/** The whole set. */
+export interface SetCase {
+  set: SetDocument;
+  sitting: Sitting;
+  operations: readonly Operation[];
+}
+
+/** A judgement of the craft: its code, what it asks, and a pure check. It reads the plan and changes nothing. */
+export interface NailRule {
+  codes: readonly string[];
+  asks: string;
+  check: (nail: NailCase) => FindingDraft[];
+}
+
+export interface SetRule {
+  codes: readonly string[];
+  asks: string;
+  check: (set: SetCase) => FindingDraft[];
+}
+
+/**
+ * The change that gives an element other options: on its look, or on this nail alone where the nail already
+ * has options of its own for it. Undefined where the nail wears no such element.
+ */
+export function adjust(
+  nail: NailCase,
+  id: string,
+  options: Record<string, number | string | boolean>,
+): Change | undefined {
+  const look = lookOf(nail.set, nail.context.nail);
+  const element = look?.elements.find((one) => one.id === id);
+  if (!look || !element) return undefined;
+  const own = nail.context.nail.changes.find((one) => one.element === id);
+  if (own && 'options' in own) {
+    return {
+      kind: 'nail-change',
+      nail: nail.name,
+      change: { element: id, options: { ...own.options, ...options } },
+    };
+  }
+  return { kind: 'put-element', look: look.id, element: { ...element, ...options } as Element };
+}
+
+/** A fix that adjusts an element, or nothing where it cannot be adjusted. */
+export function adjusting(
+  nail: NailCase,
+  id: string,
+  options: Record<string, number | string | boolean>,
+  words: string,
+): { fix?: Fix } {
+  const change = adjust(nail, id, options);
+  return change ? { fix: { words, change } } : {};
+}
+
+/** The film layer that an operation laid, below which the pile can be read. */
+export function filmIndex(field: NailField, operation: string): number {
+  return field.films.findIndex((film) => film.operation === operation);
+}

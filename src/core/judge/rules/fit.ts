@@ -1,0 +1,152 @@
+import { areaOf } from '../../craft/context';
+import type { NailRule } from '../rule';
+import { outlinePolygon } from '../../geometry/frame';
+import { outside_mm2, overlap_mm2, polygonArea_mm2, spill_mm2 } from '../../geometry/polygons';
+import { rounded } from '../../model/rounded';
+import type { FindingDraft } from '../finding';
+import type { PlacedPiece } from '../../craft/operation';
+import { pieceOutline } from '../../craft/pieces';
+
+/** Stones may touch and overlap by a hair. */
+const OVERLAP_MM2 = 0.15;
+/** A piece may stand over the edge by this share of itself. */
+const OVERHANG_SHARE = 0.06;
+
+interface Laid {
+  piece: PlacedPiece;
+  operation: string;
+  element: string;
+}
+
+/** Size, overlap and place of what is laid on the nail, on its curves. */
+export const fit: NailRule = {
+  codes: ['too-large', 'pieces-overlap', 'off-the-plate', 'region-off-the-plate'],
+  asks: 'Does everything fit on this nail, and beside its neighbours?',
+  check: ({ operations, context, elements }) => {
+    const { frame } = context;
+    const outline = outlinePolygon(frame);
+    const laid: Laid[] = operations.flatMap((operation) =>
+      operation.deposit?.kind === 'pieces'
+        ? operation.deposit.pieces.map((piece) => ({
+            piece,
+            operation: operation.id,
+            element: operation.element,
+          }))
+        : [],
+    );
+    const findings: FindingDraft[] = [];
+    const large = new Set<Laid>();
+    for (const one of laid) {
+      const { piece } = one;
+      const room = 2 * frame.halfWidth_mm(Math.max(0, Math.min(piece.y_mm, frame.length_mm)));
+      const turn = (piece.turn_deg * Math.PI) / 180;
+      const span = Math.abs(piece.width_mm * Math.cos(turn)) + Math.abs(piece.length_mm * Math.sin(turn));
+      if (piece.kind === 'inlay' || span <= room || room <= 0) continue;
+      large.add(one);
+      findings.push({
+        code: 'too-large',
+        severity: 'stop',
+        operation: one.operation,
+        element: one.element,
+        message: `The ${piece.words} is ${rounded(span, 1)} mm wide; the nail has ${rounded(room, 1)} mm there.`,
+        reason: 'What is wider than the nail stands over skin, catches and levers itself off.',
+        figure: {
+          words: 'width',
+          value: rounded(span, 2),
+          limit: rounded(room, 2),
+          is: 'at most',
+          unit: 'mm',
+        },
+        fix: leaveOff(context.name, one.element, 'Leave it off this nail'),
+      });
+    }
+    findings.push(
+      ...offPlate(
+        laid.filter((one) => !large.has(one)),
+        outline,
+        context.name,
+      ),
+    );
+    findings.push(...overlaps(laid));
+    for (const element of elements) {
+      if (element.region.kind !== 'oval' && element.region.kind !== 'outline') continue;
+      const drawn = operations.find((operation) => operation.element === element.id && operation.deposit);
+      if (!drawn) continue;
+      const spill = spill_mm2(areaOf(frame, drawn.place).polygons, outline);
+      if (spill.all <= 0 || spill.out / spill.all < 0.15) continue;
+      findings.push({
+        code: 'region-off-the-plate',
+        severity: 'warn',
+        operation: drawn.id,
+        element: element.id,
+        message: `${rounded((spill.out / spill.all) * 100, 0)} % of its region lies outside the nail.`,
+        reason: 'A motif drawn for a middle nail may fit once, or not at all, on a ring or little nail.',
+        figure: {
+          words: 'outside the nail',
+          value: rounded(spill.out, 2),
+          limit: rounded(spill.all * 0.15, 2),
+          is: 'at most',
+          unit: 'mm²',
+        },
+      });
+    }
+    return findings;
+  },
+};
+
+function leaveOff(nail: NailRuleName, element: string, words: string) {
+  return {
+    words,
+    change: { kind: 'nail-change' as const, nail, change: { element, leave_off: true as const } },
+  };
+}
+type NailRuleName = Parameters<NailRule['check']>[0]['name'];
+
+function offPlate(laid: Laid[], outline: { x: number; y: number }[], nail: NailRuleName): FindingDraft[] {
+  const byOperation = new Map<string, { one: Laid; out: number; count: number }>();
+  for (const one of laid) {
+    const shape = pieceOutline(one.piece);
+    const out = outside_mm2(shape, outline);
+    if (out <= Math.max(0.05, OVERHANG_SHARE * polygonArea_mm2(shape))) continue;
+    const known = byOperation.get(one.operation) ?? { one, out: 0, count: 0 };
+    byOperation.set(one.operation, { one, out: known.out + out, count: known.count + 1 });
+  }
+  return [...byOperation.values()].map(({ one, out, count }) => ({
+    code: 'off-the-plate',
+    severity: 'stop',
+    operation: one.operation,
+    element: one.element,
+    message: `${count === 1 ? `A ${one.piece.words} lies` : `${count} pieces lie`} past the nail's edge by ${rounded(out, 1)} mm².`,
+    reason: 'What stands past the edge catches, and at the sides it sits on skin.',
+    figure: { words: 'past the edge', value: rounded(out, 2), limit: 0.05, is: 'at most', unit: 'mm²' },
+    fix: leaveOff(nail, one.element, 'Leave it off this nail'),
+  }));
+}
+
+function overlaps(laid: readonly Laid[]): FindingDraft[] {
+  const worst = new Map<string, { a: Laid; b: Laid; area: number; count: number }>();
+  for (let i = 0; i < laid.length; i += 1) {
+    for (let j = i + 1; j < laid.length; j += 1) {
+      const a = laid[i]!;
+      const b = laid[j]!;
+      const reach = Math.hypot(a.piece.width_mm, a.piece.length_mm, b.piece.width_mm, b.piece.length_mm);
+      if (Math.hypot(a.piece.x_mm - b.piece.x_mm, a.piece.y_mm - b.piece.y_mm) > reach) continue;
+      // Stones over an inlay lie above its clear; only things at the same height meet.
+      if ((a.piece.kind === 'inlay') !== (b.piece.kind === 'inlay')) continue;
+      const area = overlap_mm2(pieceOutline(a.piece), pieceOutline(b.piece));
+      if (area <= OVERLAP_MM2) continue;
+      const key = [a.operation, b.operation].sort().join();
+      const known = worst.get(key);
+      worst.set(key, { a, b, area: Math.max(area, known?.area ?? 0), count: (known?.count ?? 0) + 1 });
+    }
+  }
+  return [...worst.values()].map(({ a, b, area, count }) => ({
+    code: 'pieces-overlap',
+    severity: a.piece.kind === 'inlay' ? 'warn' : 'stop',
+    operation: b.operation,
+    element: b.element,
+    message: `The ${a.piece.words} and the ${b.piece.words} lie over each other${count > 1 ? ` in ${count} places` : ''}, by up to ${rounded(area, 1)} mm².`,
+    reason: 'Two pieces cannot sit in one bed: the upper one stands off and is knocked loose.',
+    figure: { words: 'overlap', value: rounded(area, 2), limit: OVERLAP_MM2, is: 'at most', unit: 'mm²' },
+  }));
+}

@@ -1,0 +1,69 @@
+import type { NailRule } from '../rule';
+import { CELLS_X, CELLS_Y, height_um } from '../../simulate/field';
+import { rounded } from '../../model/rounded';
+
+/** A bank card's thickness: ISO/IEC 7810, ID-1. */
+export const CARD_MM = 0.76;
+/** Below this a free edge bends and cracks (common practice). */
+export const THIN_MM = 0.3;
+/** Past a medium length the edge carries more and may be thicker (common practice). */
+const MEDIUM_MM = 10;
+const LONG_MM = 1;
+
+/** Thickness of the free edge, plate or tip included, over its last third. */
+export const freeEdge: NailRule = {
+  codes: ['edge-thick', 'edge-thin'],
+  asks: 'Is the free edge neither clumsy nor weak?',
+  check: ({ field }) => {
+    const { frame, grid } = field;
+    const free = frame.length_mm - frame.bed_mm;
+    if (free < 0.5) return [];
+    let sum = 0;
+    let count = 0;
+    for (let j = 0; j < CELLS_Y; j += 1) {
+      if (grid.y[j]! < frame.length_mm - free / 3) continue;
+      for (let i = 0; i < CELLS_X; i += 1) {
+        const cell = j * CELLS_X + i;
+        // The rim itself is only partly covered by the grid; stones and charms are not the edge.
+        if (!grid.inside[cell] || frame.halfWidth_mm(grid.y[j]!) - Math.abs(grid.x[i]!) < grid.pitch_mm)
+          continue;
+        const stones = field.films.some((film) => film.kind === 'pieces' && film.t_um[cell]! > 300);
+        if (stones) continue;
+        sum += (height_um(field, cell) + grid.ground_um[cell]!) / 1000;
+        count += 1;
+      }
+    }
+    if (count === 0) return [];
+    const mean = sum / count;
+    const limit = free > MEDIUM_MM ? LONG_MM : CARD_MM;
+    if (mean > limit) {
+      return [
+        {
+          code: 'edge-thick',
+          severity: 'warn' as const,
+          message: `The free edge is ${rounded(mean, 2)} mm thick.`,
+          reason: `A ${free > MEDIUM_MM ? 'long' : 'medium'} nail looks clumsy past ${limit} mm, and a heavy edge levers the nail off.`,
+          figure: { words: 'free edge', value: rounded(mean, 3), limit, is: 'at most' as const, unit: 'mm' },
+        },
+      ];
+    }
+    if (mean < THIN_MM) {
+      return [
+        {
+          code: 'edge-thin',
+          severity: 'warn' as const,
+          message: `The free edge is only ${rounded(mean, 2)} mm thick.`,
+          reason: 'A thin edge bends, and product cracks where it bends.',
+          figure: {
+            words: 'free edge',
+            value: rounded(mean, 3),
+            limit: THIN_MM,
+            is: 'at least' as const,
+            unit: 'mm',
+          },
+        },
+      ];
+    }
+    return [];
+  },
+};

@@ -1,0 +1,72 @@
+import { difference, linearOf } from '../../colour/space';
+import { filmIndex, type NailRule } from '../rule';
+import { rounded } from '../../model/rounded';
+import type { FindingDraft } from '../finding';
+import { colourAt } from '../../simulate/pile';
+import { smilePolyline } from '../../geometry/regions';
+import { masstone } from '../../colour/film';
+import { pigmentOf } from '../../colour/pigments';
+
+/** Below this, a piece or line of one's own cannot be told from its ground at arm's length (common practice). */
+const MIN_DIFFERENCE = 8;
+
+/** Pieces and liners against the simulated ground under them, by CIEDE2000. */
+export const lostInGround: NailRule = {
+  codes: ['lost-in-ground'],
+  asks: 'Can each piece and line be seen against what lies under it?',
+  check: ({ field, operations, context }) => {
+    const findings: FindingDraft[] = [];
+    const add = (operation: (typeof operations)[number], words: string, least: number) =>
+      findings.push({
+        severity: 'warn',
+        operation: operation.id,
+        element: operation.element,
+        message: `${words} cannot be seen: it is only ${rounded(least, 1)} ΔE00 from its ground.`,
+        reason: 'A piece of the same tone as its ground is work that nobody will see.',
+        figure: {
+          words: 'colour difference',
+          value: rounded(least, 1),
+          limit: MIN_DIFFERENCE,
+          is: 'at least',
+          unit: 'ΔE00',
+        },
+      });
+    for (const operation of operations) {
+      const at = filmIndex(field, operation.id);
+      if (at < 0) continue;
+      if (operation.deposit?.kind === 'pieces') {
+        const differences = operation.deposit.pieces
+          .filter((piece) => piece.kind === 'inlay')
+          .map((piece) =>
+            difference(linearOf(piece.colour), colourAt(field, piece.x_mm, piece.y_mm, context.product, at)),
+          );
+        const lost = differences.filter((d) => d < MIN_DIFFERENCE);
+        if (lost.length > 0) {
+          add(
+            operation,
+            lost.length === 1 ? 'A piece' : `${lost.length} of ${differences.length} pieces`,
+            Math.min(...lost),
+          );
+        }
+      } else if (operation.place.along_smile_mm !== undefined && operation.place.region.kind === 'tip') {
+        const product = context.product(operation.product!);
+        const own = masstone(pigmentOf(product));
+        const line = smilePolyline(context.frame, operation.place.region.smile, operation.place, 8).slice(
+          2,
+          -2,
+        );
+        // A line is seen against what lies on either side of it.
+        const off = operation.place.along_smile_mm / 2 + 0.3;
+        const beside = line.flatMap((p) => [
+          { x: p.x, y: p.y - off },
+          { x: p.x, y: p.y + off },
+        ]);
+        const most = Math.max(
+          ...beside.map((p) => difference(own, colourAt(field, p.x, p.y, context.product, at))),
+        );
+        if (most < MIN_DIFFERENCE) add(operation, `The liner in ${product.name}`, most);
+      }
+    }
+    return findings;
+  },
+};

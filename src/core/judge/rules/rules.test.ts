@@ -1,0 +1,199 @@
+import type { Element } from '../../craft/techniques';
+import { NAIL_RULES, SET_RULES } from './index';
+import { contrastOnNail } from './hiding';
+import { CARD_MM, THIN_MM } from './freeEdge';
+import { clearToCover_mm } from '../../geometry/curve';
+import { applyChange } from '../../document/changes';
+import type { SetDocument } from '../../document/document';
+import { planSet } from '../../plan/planSet';
+import { codesOn, element, findingsOn, setWearing } from '../../testing/sets';
+
+const find = (set: SetDocument, code: string) => {
+  const finding = findingsOn(set).find((one) => one.code === code);
+  expect(finding).toBeDefined();
+  return finding!;
+};
+const piece = (over: Partial<Extract<Element, { kind: 'inlay' }>['pieces'][number]> = {}) => ({
+  ...element('inlay').pieces[0]!,
+  across: 0,
+  along: 0.7,
+  turn_deg: 0,
+  ...over,
+});
+const inlaid = (over: Partial<Extract<Element, { kind: 'inlay' }>>) =>
+  setWearing([element('colour'), element('inlay', { cap_um: 500, ...over })]);
+
+describe('the rules', () => {
+  it('are at least fifteen judgements, each with a code of its own', () => {
+    const codes = [...NAIL_RULES, ...SET_RULES].flatMap((rule) => rule.codes);
+    expect(new Set(codes).size).toBe(codes.length);
+    expect(codes.length).toBeGreaterThanOrEqual(25);
+  });
+
+  it('have nothing to say about a right plan', () => {
+    expect(codesOn(setWearing([element('colour'), element('crystals')]))).toEqual([]);
+    expect(codesOn(inlaid({}))).toEqual([]);
+  });
+
+  it('piece-proud: a stiff piece stands as the circle says, and the offered cap lays it under', () => {
+    const set = inlaid({
+      fit: 'keep',
+      pieces: [piece({ width_mm: 4.5, length_mm: 4.5, thickness_mm: 0.3, stiffness: 1 })],
+      cap_um: 300,
+    });
+    const finding = find(set, 'piece-proud');
+    // The typical ring finger: chord 11.2, arch 2.5, curve along 60 mm.
+    const radius_mm = 11.2 ** 2 / (8 * 2.5) + 2.5 / 2;
+    const stands_um = 1000 * (clearToCover_mm(4.5, 0.3, radius_mm) + 4.5 ** 2 / (8 * 60));
+    // The cap reaches at most its own thickness, so what is missing is at least the difference.
+    expect(-finding.figure!.value).toBeGreaterThanOrEqual(stands_um - 300 - 1);
+    const mended = applyChange(set, finding.fix!.change);
+    expect(mended.ok && codesOn(mended.value)).not.toContain('piece-proud');
+  });
+
+  it('cap-thin: less clear than the file takes; mended by its fix', () => {
+    const set = inlaid({ cap_um: 200, filing_um: 120 });
+    const finding = find(set, 'cap-thin');
+    expect(finding.figure!.value).toBeLessThan(120);
+    const mended = applyChange(set, finding.fix!.change);
+    expect(mended.ok && codesOn(mended.value)).not.toContain('cap-thin');
+  });
+
+  it('thick-under-inlay: base, two coats and a heavy bed summed', () => {
+    expect(find(inlaid({ bed_um: 420 }), 'thick-under-inlay').figure!.value).toBe(60 + 90 + 420);
+  });
+
+  it('not-sealed: pieces at the edge that no film covers', () => {
+    const set = inlaid({ pieces: [piece({ along: 0.015, length_mm: 3, thickness_mm: 0.02 })] });
+    expect(codesOn(set)).toContain('not-sealed');
+    expect(codesOn(set)).toContain('off-the-plate');
+  });
+
+  it('too-large and pieces-overlap: by their own sizes', () => {
+    const large = setWearing([element('colour'), element('charm', { width_mm: 14, length_mm: 5 })]);
+    expect(find(large, 'too-large').figure!.value).toBe(14);
+    const over = setWearing([element('charm', { id: 'a' }), element('charm', { id: 'b', along: 0.85 })]);
+    expect(codesOn(over)).toContain('pieces-overlap');
+    const beside = setWearing([
+      element('charm', { id: 'a', along: 0.4, length_mm: 2 }),
+      element('charm', { id: 'b', along: 1.1, length_mm: 2 }),
+    ]);
+    expect(codesOn(beside)).not.toContain('pieces-overlap');
+  });
+
+  it('region-off-the-plate: a motif drawn past the sidewall', () => {
+    const set = setWearing([
+      element('colour'),
+      element('finish', {
+        id: 'spot',
+        region: { kind: 'oval', across: 0.9, along: 0.5, width_mm: 7, length_mm: 4, turn_deg: 0 },
+      }),
+    ]);
+    expect(codesOn(set)).toContain('region-off-the-plate');
+  });
+
+  it('see-through: one coat of a three-coat colour, and its fix covers', () => {
+    const set = setWearing([element('colour', { product: 'ivory-02', passes: 1 })]);
+    const finding = find(set, 'see-through');
+    const ivory = set.kit.products.find((product) => product.id === 'ivory-02')!;
+    expect(finding.figure!.value).toBeCloseTo(contrastOnNail(ivory, 45), 3);
+    expect(contrastOnNail(ivory, 3 * 45)).toBeGreaterThanOrEqual(0.98 - 1e-6);
+    const mended = applyChange(set, finding.fix!.change);
+    expect(mended.ok && codesOn(mended.value)).toEqual([]);
+  });
+
+  it('see-through: not said of a sheer, which is meant to show its ground', () => {
+    expect(codesOn(setWearing([element('colour', { product: 'blush-sheer', passes: 1 })]))).toEqual([]);
+  });
+
+  it('lost-in-ground: a piece and a liner of the tone beneath', () => {
+    expect(codesOn(inlaid({ pieces: [piece({ colour: '#4b1024' })] }))).toContain('lost-in-ground');
+    expect(codesOn(inlaid({ pieces: [piece({ colour: '#e8c66a' })] }))).not.toContain('lost-in-ground');
+    const french = (liner: string) =>
+      setWearing([
+        element('colour', { product: 'velvet-04' }),
+        element('french', { product: 'velvet-04', liner: { product: liner, width_mm: 0.5 } }),
+      ]);
+    expect(codesOn(french('velvet-04'))).toContain('lost-in-ground');
+    expect(codesOn(french('gilt-liner'))).not.toContain('lost-in-ground');
+  });
+
+  it('muddy-middle: far-apart hues lose their colour, near ones keep it, a bridge helps', () => {
+    const fade = (...products: string[]) =>
+      setWearing([
+        element('ombre', {
+          stops: products.map((product, i) => ({ product, at: i / (products.length - 1) })),
+          passes: 3,
+        }),
+      ]);
+    expect(codesOn(fade('lemon-05', 'violet-09'))).toContain('muddy-middle');
+    expect(codesOn(fade('amber-11', 'ember-12'))).not.toContain('muddy-middle');
+    expect(codesOn(fade('amber-11', 'ember-12', 'plum-07'))).not.toContain('muddy-middle');
+  });
+
+  it('the free edge: a bank card is the limit for a medium length (ISO/IEC 7810, ID-1: 0.76 mm)', () => {
+    expect([CARD_MM, THIN_MM]).toEqual([0.76, 0.3]);
+    const plate = (thickness_mm: number) =>
+      setWearing([element('colour')], (set) => (set.nails['left-ring'].plate.thickness_mm = thickness_mm));
+    // Films over it: base 60, two coats of 45, top 80 µm.
+    expect(codesOn(plate(0.52))).toEqual([]);
+    expect(find(plate(0.6), 'edge-thick').figure!.value).toBeCloseTo(0.83, 2);
+    expect(codesOn(plate(0.1))).not.toContain('edge-thick');
+    const bare = setWearing([], (set) => (set.nails['left-ring'].plate.thickness_mm = 0.12));
+    expect(find(bare, 'edge-thin').figure!.value).toBeCloseTo(0.26, 2);
+  });
+
+  it('heat: a thick cap, sooner on a thin plate', () => {
+    expect(codesOn(inlaid({ cap_um: 800 }))).toContain('heat');
+    const thin = inlaid({ cap_um: 500 });
+    expect(codesOn(thin)).not.toContain('heat');
+    thin.nails['left-ring'].condition = 'thin';
+    expect(codesOn(thin)).toContain('heat');
+  });
+
+  it('left-sticky: a wipe top that nobody wiped', () => {
+    const set = setWearing([element('colour')]);
+    set.kit.products.find((product) => product.id === 'top-a')!.family = 'top-wipe';
+    expect(codesOn(set)).toEqual([]);
+    set.edits = [{ kind: 'skip', a: 'left-ring/top/wipe#1' }];
+    expect(codesOn(set)).toContain('left-sticky');
+  });
+
+  it('tip-misfit: no tip that reaches, or only one far too wide', () => {
+    const tips = (widths: number[]) =>
+      setWearing([element('colour')], (set) => {
+        set.kit.tips = widths.map((width_mm, size) => ({ size, width_mm }));
+        set.nails['left-ring'].build = 'tips';
+      });
+    expect(codesOn(tips([11.3]))).not.toContain('tip-misfit');
+    expect(find(tips([9, 10]), 'tip-misfit').severity).toBe('stop');
+    expect(find(tips([14]), 'tip-misfit').severity).toBe('warn');
+  });
+
+  it('no-service: broken skin is left out', () => {
+    expect(codesOn(setWearing([], (set) => (set.nails['left-ring'].condition = 'broken-skin')))).toContain(
+      'no-service',
+    );
+  });
+
+  it('change-lost and change-misfit: a nail’s own changes that no longer fit', () => {
+    const set = setWearing([element('colour')]);
+    set.nails['left-ring'].changes = [
+      { element: 'glitter', leave_off: true },
+      { element: 'colour', options: { passes: 'many' } },
+    ];
+    expect(codesOn(set)).toEqual(['change-lost', 'change-misfit']);
+  });
+
+  it('hands-differ: said where the hands are meant alike, mended by its fix', () => {
+    const set = setWearing([element('colour')]);
+    set.looks.push({ ...set.looks[0]!, id: 'other', key: 'b' });
+    set.nails['right-index'].look = 'other';
+    const finding = planSet(set).findings.find((one) => one.code === 'hands-differ')!;
+    expect(finding.nail).toBe('right-index');
+    const mended = applyChange(set, finding.fix!.change);
+    expect(mended.ok && planSet(mended.value).findings).toEqual([]);
+    set.practice.hands = 'differ';
+    expect(planSet(set).findings).toEqual([]);
+  });
+});

@@ -1,0 +1,94 @@
+import { REASONS, type Reason } from '../../craft/surfaces';
+import type { NailRule } from '../rule';
+import { rounded } from '../../model/rounded';
+import type { Severity } from '../finding';
+import type { Verdict } from '../../simulate/simulate';
+
+type Code = Reason | 'filed-through';
+
+const WORDS: Record<
+  Code,
+  { severity: Severity; says: (v: Verdict, what: string) => string; reason: string }
+> = {
+  'no-grip': {
+    severity: 'stop',
+    says: (v, what) => `${what} does not grip: it meets ${v.found} and wants ${v.wants}.`,
+    reason: 'Without a tacky or keyed ground the film lies loose and peels off in one piece.',
+  },
+  'unprepared-plate': {
+    severity: 'stop',
+    says: (v, what) => `${what} meets ${v.found}; it wants ${v.wants}.`,
+    reason: 'Shine, moisture or a bare plate under product is the commonest cause of lifting.',
+  },
+  'uncured-covered': {
+    severity: 'stop',
+    says: (v, what) => `${what} is laid over ${v.found} that has yet to see the lamp.`,
+    reason: 'A wet film under another drags, wrinkles and never cures through.',
+  },
+  'wet-touched': {
+    severity: 'stop',
+    says: (v, what) => `${what} touches ${v.found}.`,
+    reason: 'What is still wet smears, and smears of uncured gel reach skin.',
+  },
+  'needs-wet': {
+    severity: 'stop',
+    says: (v, what) => `${what}: there is only ${v.found}; it wants ${v.wants}.`,
+    reason: 'Nothing holds a piece or stone but the wet product it is set into.',
+  },
+  'oil-before-layer': {
+    severity: 'stop',
+    says: (v, what) => `${what} comes after oil: the surface is ${v.found}.`,
+    reason: 'Oil is the last thing on a nail; under any layer it ruins adhesion.',
+  },
+  'dust-under-layer': {
+    severity: 'warn',
+    says: (v, what) => `${what} goes onto dust: the surface is ${v.found}.`,
+    reason: 'Dust under a film shows as grit and starts lifting.',
+  },
+  'tacky-filed': {
+    severity: 'warn',
+    says: (v, what) => `${what}: the surface is still ${v.found}.`,
+    reason: 'The sticky layer clogs the file and smears uncured residue; it is wiped off first.',
+  },
+  'top-over-stones': {
+    severity: 'stop',
+    says: (v, what) => `${what} runs over ${v.found}.`,
+    reason:
+      'Gel over set stones drowns their fire; top is taken around them, or they are set into it while wet.',
+  },
+  'filed-through': {
+    severity: 'stop',
+    says: (v, what) => `${what}: the file goes through the clear and reaches ${v.found}.`,
+    reason: 'Once the file reaches the pieces their colour comes off and the seal is open.',
+  },
+};
+
+/** Every verdict of the simulation, in words. */
+export const surfaces: NailRule = {
+  codes: [...REASONS, 'filed-through'],
+  asks: 'Does each operation meet a surface it works on?',
+  check: ({ verdicts, operations }) =>
+    verdicts.map((verdict) => {
+      const operation = operations.find((one) => one.id === verdict.operation)!;
+      const words = WORDS[verdict.reason];
+      return {
+        code: verdict.reason,
+        severity: words.severity,
+        operation: operation.id,
+        element: operation.element,
+        message: `${words.says(verdict, operation.words)} ${capital(verdict.where)}, ${rounded(verdict.area_mm2, 1)} mm².`,
+        reason: words.reason,
+        figure: {
+          words: 'area at fault',
+          value: rounded(verdict.area_mm2, 1),
+          limit: 0,
+          is: 'at most',
+          unit: 'mm²',
+        },
+      };
+    }),
+};
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}

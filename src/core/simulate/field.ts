@@ -1,0 +1,140 @@
+import type { NailFrame } from '../geometry/frame';
+import { encode, type Surface } from '../craft/surfaces';
+import type { Paint, Place, PlacedPiece } from '../craft/operation';
+
+/** Cells across and along; fine enough for areas of a tenth of a mm², cheap enough for ten nails at a keystroke. */
+export const CELLS_X = 28;
+export const CELLS_Y = 44;
+
+export const NONE = 0;
+export const WET = 1;
+export const GELLED = 2;
+export const CURED = 3;
+
+/**
+ * The grid over an unrolled nail, cell (i, j) at index j·CELLS_X + i. `inside` marks cells whose middle lies
+ * within the outline; `ground_um` is what a cell stands on before any film: the plate's own edge past the bed.
+ */
+export interface Grid {
+  x: Float64Array;
+  y: Float64Array;
+  cell_mm2: number;
+  pitch_mm: number;
+  inside: Uint8Array;
+  onPlate: Uint8Array;
+  ground_um: Float32Array;
+}
+
+/** One film, piece layer or tip, belonging to the operation that laid it. Arrays run over the grid. */
+export interface Film {
+  operation: string;
+  product?: string;
+  kind: 'film' | 'pieces' | 'tip';
+  place: Place;
+  paint?: Paint;
+  pieces?: PlacedPiece[];
+  t_um: Float32Array;
+  phase: Uint8Array;
+  /** Lamp seconds that reached its bottom. */
+  dose: Float32Array;
+  /** Nothing in it waits for light any more. */
+  settled: boolean;
+}
+
+/** A nail as a pile of films, first laid first. */
+export interface NailField {
+  frame: NailFrame;
+  grid: Grid;
+  films: Film[];
+  /** Encoded surface of each cell. */
+  surface: Uint16Array;
+  /** Whether the free edge is the wearer's own or a tip's. */
+  edge: 'plate' | 'tip';
+}
+
+const BARE: Surface = { material: 'plate', phase: 'bare', finish: 'shine', soil: 'clean', prep: 'none' };
+
+export function makeField(
+  frame: NailFrame,
+  edge: 'plate' | 'tip',
+  plate_um: number,
+  ownEdge_mm: number,
+): NailField {
+  const dx = frame.arc_mm / CELLS_X;
+  const dy = frame.length_mm / CELLS_Y;
+  const x = Float64Array.from({ length: CELLS_X }, (_, i) => (i + 0.5) * dx - frame.arc_mm / 2);
+  const y = Float64Array.from({ length: CELLS_Y }, (_, j) => (j + 0.5) * dy);
+  const inside = new Uint8Array(CELLS_X * CELLS_Y);
+  const onPlate = new Uint8Array(CELLS_X * CELLS_Y);
+  const ground_um = new Float32Array(CELLS_X * CELLS_Y);
+  const plateEnds = edge === 'plate' ? frame.length_mm : frame.bed_mm + Math.min(ownEdge_mm, 0.5);
+  for (let j = 0; j < CELLS_Y; j += 1) {
+    const half = frame.halfWidth_mm(y[j]!);
+    for (let i = 0; i < CELLS_X; i += 1) {
+      const cell = j * CELLS_X + i;
+      if (Math.abs(x[i]!) >= half) continue;
+      inside[cell] = 1;
+      if (y[j]! > plateEnds) continue;
+      onPlate[cell] = 1;
+      if (y[j]! > frame.bed_mm) ground_um[cell] = plate_um;
+    }
+  }
+  return {
+    frame,
+    grid: { x, y, cell_mm2: dx * dy, pitch_mm: Math.max(dx, dy), inside, onPlate, ground_um },
+    films: [],
+    surface: new Uint16Array(CELLS_X * CELLS_Y).fill(encode(BARE)),
+    edge,
+  };
+}
+
+export function newFilm(operation: string, kind: Film['kind'], place: Place, product?: string): Film {
+  const cells = CELLS_X * CELLS_Y;
+  return {
+    operation,
+    kind,
+    place,
+    ...(product ? { product } : {}),
+    t_um: new Float32Array(cells),
+    phase: new Uint8Array(cells),
+    dose: new Float32Array(cells),
+    settled: kind !== 'film',
+  };
+}
+
+/** Height of the pile over the ground at a cell, in µm; `until` stops below that film. */
+export function height_um(field: NailField, cell: number, until = field.films.length): number {
+  let height = 0;
+  for (let f = 0; f < until; f += 1) height += field.films[f]!.t_um[cell]!;
+  return height;
+}
+
+/** The cell that a point lies in, or −1 outside the grid. */
+export function cellAt(field: NailField, x_mm: number, y_mm: number): number {
+  const i = Math.floor((x_mm / field.frame.arc_mm + 0.5) * CELLS_X);
+  const j = Math.floor((y_mm / field.frame.length_mm) * CELLS_Y);
+  return i < 0 || j < 0 || i >= CELLS_X || j >= CELLS_Y ? -1 : j * CELLS_X + i;
+}
+
+export function cellX(cell: number): number {
+  return cell % CELLS_X;
+}
+
+export function cellY(cell: number): number {
+  return Math.floor(cell / CELLS_X);
+}
+
+/** "at the tip, left": where on the nail a point lies, as one says it. */
+export function placeWords(frame: NailFrame, x_mm: number, y_mm: number): string {
+  const free = frame.length_mm - frame.bed_mm;
+  const along =
+    y_mm < frame.bed_mm * 0.3
+      ? 'at the cuticle'
+      : y_mm < frame.bed_mm * 0.8
+        ? 'on the bed'
+        : y_mm < frame.bed_mm + free * 0.4
+          ? 'at the free edge'
+          : 'at the tip';
+  const share = x_mm / (frame.arc_mm / 2);
+  return share < -0.3 ? `${along}, left` : share > 0.3 ? `${along}, right` : along;
+}
