@@ -15,7 +15,7 @@ import {
   sheerReflectance,
   type Triple,
 } from './film';
-import { difference, hexOf, linearOf } from './space';
+import { difference, hexOf, luminance, linearOf } from './space';
 import { pigmentOf } from './pigments';
 
 const grey = (r: number): Triple => [r, r, r];
@@ -159,7 +159,11 @@ describe('a product’s pigment', () => {
       effect: 'sheer',
       coat_um: 45,
     });
-    expect(sheer.S).toEqual([0, 0, 0]);
+    // Pale, it scatters a little: over a dark ground it is a veil, and far from a cover.
+    expect(sheer.S[0]).toBeGreaterThan(0);
+    const overDark = over(layerOf(sheer, 90), grey(0.2));
+    expect(overDark[0]).toBeGreaterThan(0.2);
+    expect(luminance(overDark) / luminance(over(layerOf(sheer, 90), grey(0.8)))).toBeLessThan(0.6);
     const seen = over(layerOf(sheer, 90), grey(1));
     expect(hexOf(seen)).toBe('#efc4b4');
   });

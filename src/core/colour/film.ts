@@ -79,10 +79,30 @@ export function filmPigment(rInfinity: Triple, coats: number, coat_um: number, g
   return { S: triple(S), K: triple(K) };
 }
 
-/** A sheer: absorption without scatter, with the stated colour over a white ground after `coats`. */
+/** Optical thickness S·X of a white sheer in the coats its direction names (common practice: a veil, not a cover). */
+const SHEER_SX = 0.35;
+
+/**
+ * A sheer: the stated colour over a white ground after `coats`. What is pale in it scatters as well as absorbs,
+ * as milky and pale pink gels do; a deep sheer only absorbs. K follows from the stated colour by bisection.
+ */
 export function sheerPigment(seen: Triple, coats: number, coat_um: number): Pigment {
-  const K = seen.map((r) => -Math.log(clampReflectance(r)) / (2 * coats * coat_um));
-  return { S: [0, 0, 0], K: triple(K) };
+  const t_um = coats * coat_um;
+  const pale = Math.min(...seen.map(clampReflectance));
+  const sx = SHEER_SX * pale * pale;
+  const K = seen.map((r) => {
+    const wanted = clampReflectance(r);
+    let low = 0;
+    let high = -Math.log(wanted) / 2 + 1;
+    for (let i = 0; i < 50; i += 1) {
+      const kx = (low + high) / 2;
+      const over = sx > 1e-6 ? reflectance(kx / sx, sx, 1) : sheerReflectance(kx, 1);
+      if (over > wanted) low = kx;
+      else high = kx;
+    }
+    return (low + high) / 2 / t_um;
+  });
+  return { S: [sx / t_um, sx / t_um, sx / t_um], K: triple(K) };
 }
 
 /** A wet blend: Σc·K and Σc·S, each colour with its own S. Shares need not sum to one; they are normed. */

@@ -1,25 +1,17 @@
-import { buildKindOf } from '../craft/builds';
-import { wholePlace, type NailContext } from '../craft/context';
-import { CAUTIONS, HAND_S } from '../craft/handwork';
-import { techniqueOf, type Element } from '../craft/techniques';
-import { finish } from '../craft/techniques/finish';
-import type { Disc } from '../geometry/regions';
-import type { SetDocument } from '../document/document';
-import { editNail, pointers, type Edit } from '../document/edits';
-import type { NailName } from '../model/names';
-import type { Product } from '../model/product';
-import { craftEdges, lineUp, reaches, type Edge, type Strand } from './order';
-import { rounded } from '../model/rounded';
+import { isLeftOff, wholePlace, type NailContext } from '../craft/context';
+import { CAUTIONS } from '../craft/handwork';
 import { operationId, type Draft, type Operation, type Place, type PlacedPiece } from '../craft/operation';
+import type { Element } from '../craft/techniques';
+import type { SetDocument } from '../document/document';
+import { editNail, type Edit } from '../document/edits';
+import type { Disc } from '../geometry/regions';
+import type { NailName } from '../model/names';
+import { rounded } from '../model/rounded';
+import { followEdits, type EditFault } from './followEdits';
+import { coverer, meet } from './lattice';
+import type { Placed } from './placed';
 import { buildOf, contextOf, wornElements } from './prepare';
-
-/** An edit that could not be followed, and why. */
-export interface EditFault {
-  edit: Edit;
-  nail: NailName;
-  kind: 'points-nowhere' | 'circle';
-  missing?: string;
-}
+import { lineOf } from './strands';
 
 export interface Compiled {
   operations: Operation[];
@@ -30,123 +22,46 @@ export interface Compiled {
   editFaults: EditFault[];
 }
 
-const CARE = 'care';
-
-/** One nail's operations, in the order the craft and the artist's edits ask for. Pure. */
+/** One nail's operations: the order of the complete nail, then the artist's edits on it. Pure. */
 export function compileNail(set: SetDocument, name: NailName): Compiled {
-  const elements = wornElements(set, set.nails[name]);
-  const context = contextOf(set, name, elements);
-  const strands = strandsOf(set, context, elements);
-  const edits = set.edits.filter((edit) => editNail(edit) === name);
-  const skipped = new Set(edits.flatMap((edit) => (edit.kind === 'skip' ? [edit.a] : [])));
-  const known = new Set(strands.flatMap((s) => s.drafts.map((d) => idOf(name, s.element, d))));
-
-  // Skipped operations leave before the edges are drawn, so their neighbours keep their order.
-  const kept = strands.map((strand) => ({
-    ...strand,
-    drafts: strand.drafts.filter((draft) => !skipped.has(idOf(name, strand.element, draft))),
-  }));
-  const filled = kept.filter((strand) => strand.drafts.length > 0);
-  const operations = filled.flatMap((strand) =>
-    strand.drafts.map((draft) => complete(name, strand.element, draft, context)),
+  const context = contextOf(set, name);
+  const elements = wornElements(set, set.nails[name]).filter(
+    (element) => !('fit' in element) || !isLeftOff(context.frame, element),
   );
-  const left = strands.flatMap((strand) =>
-    strand.drafts
-      .filter((draft) => skipped.has(idOf(name, strand.element, draft)))
-      .map((draft) => complete(name, strand.element, draft, context)),
+  const line = lineOf(buildOf(set, context.nail), context, elements).map((placed) =>
+    complete(placed, context),
   );
-  const ranks = operations.map((_, i) => i);
-  const soft = craftEdges(filled, context.frame, context.product);
-  const hard: Edge[] = [];
-  const editFaults: EditFault[] = [];
-  const index = new Map(operations.map((operation, i) => [operation.id, i]));
-
-  for (const edit of edits) {
-    if (edit.kind !== 'insert') continue;
-    const at = index.get(edit.after);
-    if (at === undefined) continue;
-    const added = operations.length;
-    operations.push(inserted(edit, context));
-    index.set(operations[added]!.id, added);
-    known.add(operations[added]!.id);
-    ranks.push(ranks[at]! + 0.5);
-    hard.push({ first: at, then: added });
-    // What followed goes on following: the new work comes in between.
-    for (const edge of soft.filter((e) => e.first === at)) soft.push({ first: added, then: edge.then });
-  }
-  for (const edit of edits) {
-    const missing = pointers(edit).find((id) => !known.has(id));
-    if (missing) {
-      editFaults.push({ edit, nail: name, kind: 'points-nowhere', missing });
-      continue;
-    }
-    if (edit.kind === 'hold') {
-      const at = index.get(edit.a);
-      if (at !== undefined) ranks[at] = ranks[at]! + 1e6;
-    }
-    if (edit.kind !== 'before') continue;
-    const first = index.get(edit.a);
-    const then = index.get(edit.b);
-    if (first === undefined || then === undefined) continue;
-    const next: number[][] = operations.map(() => []);
-    for (const edge of hard) next[edge.first]!.push(edge.then);
-    if (reaches(next, then, first)) editFaults.push({ edit, nail: name, kind: 'circle' });
-    else hard.push({ first, then });
-  }
-  const line = lineUp(ranks, hard, soft);
-  return { operations: line.map((i) => operations[i]!), skipped: left, elements, context, editFaults };
+  const cover = coverer(context.frame);
+  const followed = followEdits(
+    line,
+    set.edits.filter((edit) => editNail(edit) === name),
+    {
+      product: context.product,
+      inserted: (edit) => inserted(edit, context),
+      touch: (a, b) => meet(cover([a]), cover([b])),
+    },
+  );
+  return {
+    operations: followed.operations,
+    skipped: followed.skipped,
+    elements,
+    context,
+    editFaults: followed.faults,
+  };
 }
 
-function strandsOf(set: SetDocument, context: NailContext, elements: readonly Element[]): Strand[] {
-  const build = buildOf(set, context.nail);
-  const kind = buildKindOf(build.kind);
-  const strands: Strand[] = [
-    { element: 'prep', shows: 'ground', drafts: kind.prep(build, context) },
-    { element: 'build', shows: 'ground', drafts: kind.plan(build, context) },
-  ];
-  const topped = elements.some((element) => techniqueOf(element.kind).seals?.(element) ?? false);
-  for (const element of elements) {
-    const technique = techniqueOf(element.kind);
-    strands.push({ element: element.id, shows: technique.shows, drafts: technique.plan(element, context) });
-  }
-  if (!topped) {
-    // Every nail is sealed: a look that says nothing of its finish gets gloss.
-    const gloss = { ...finish.fresh('top', { colour: '', second: '', liner: '' }), finish: 'gloss' as const };
-    strands.push({ element: 'top', shows: 'finish', drafts: finish.plan(gloss, context) });
-  }
-  const oil = context.role('oil');
-  strands.push({
-    element: CARE,
-    shows: 'care',
-    drafts: [
-      {
-        step: 'oil',
-        verb: 'oil',
-        words: `${oil.name} around the nail`,
-        product: oil.id,
-        place: wholePlace(),
-        hand_s: HAND_S.oil,
-        reason: 'Oil comes last of all: under any layer it ruins adhesion.',
-      },
-    ],
-  });
-  return strands;
-}
-
-function idOf(name: NailName, element: string, draft: Draft): string {
-  return operationId(name, element, draft.step, draft.pass ?? 1);
-}
-
-function complete(name: NailName, element: string, draft: Draft, context: NailContext): Operation {
-  const product: Product | undefined = draft.product ? context.product(draft.product) : undefined;
+function complete({ element, stage, draft, moved }: Placed, context: NailContext): Operation {
+  const pass = draft.pass ?? 1;
   const operation: Operation = {
     ...draft,
-    id: idOf(name, element, draft),
-    nail: name,
+    id: operationId(context.name, element, draft.step, pass),
+    nail: context.name,
     element,
-    pass: draft.pass ?? 1,
-    class: `${draft.verb}${product ? `:${product.id}` : ''}`,
+    stage,
+    pass,
+    class: `${draft.verb}${draft.product ? `:${draft.product}` : ''}`,
   };
+  if (moved) operation.moved = moved;
   const caution = CAUTIONS[draft.verb];
   if (caution) operation.caution = caution;
   if (operation.deposit?.kind === 'pieces') {
@@ -195,5 +110,8 @@ function inserted(edit: Extract<Edit, { kind: 'insert' }>, context: NailContext)
   };
   if (edit.verb === 'cure' || edit.verb === 'flash') draft.lamp = { mode: edit.verb, seconds: edit.seconds };
   if (edit.verb === 'rest') draft.wait_s = edit.seconds;
-  return complete(context.name, 'own', draft, context);
+  if (edit.verb === 'buff') draft.place = { ...draft.place, margin_mm: 0 };
+  if (edit.verb === 'wipe') draft.product = context.role('cleanser').id;
+  if (edit.verb === 'oil') draft.product = context.role('oil').id;
+  return complete({ element: 'own', stage: 'surface', draft }, context);
 }

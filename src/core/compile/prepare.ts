@@ -1,4 +1,4 @@
-import { techniqueOf, Element } from '../craft/techniques';
+import { Element } from '../craft/techniques';
 import { buildKindOf, type Build } from '../craft/builds';
 import type { NailContext } from '../craft/context';
 import { makeFrame, type NailFrame } from '../geometry/frame';
@@ -45,25 +45,17 @@ export function wornElements(set: SetDocument, nail: Nail): Element[] {
 }
 
 /** What techniques and builds are told about one nail. */
-export function contextOf(set: SetDocument, name: NailName, elements: readonly Element[]): NailContext {
+export function contextOf(set: SetDocument, name: NailName): NailContext {
   const nail = set.nails[name];
   const products = new Map(set.kit.products.map((product) => [product.id, product]));
   const product = (id: string): Product => products.get(id)!;
-  const context: NailContext = {
+  return {
     name,
     nail,
     frame: frameOf(nail, buildOf(set, nail)),
     practice: set.practice,
     product,
     role: (role) => product(set.kit.roles[role]),
-    bedded: [],
     standing: [],
   };
-  for (const element of elements) {
-    const stands = techniqueOf(element.kind).stands?.(element, context);
-    if (!stands) continue;
-    context.standing.push(...stands.discs);
-    if (!stands.intoTop) context.bedded.push(...stands.discs);
-  }
-  return context;
 }

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { SHAPES, type Shape } from '../geometry/shape';
 import type { Plate } from '../model/nail';
 import { Id, Words } from '../model/primitives';
-import type { Draft } from './operation';
+import type { Draft, Seat } from './operation';
 import type { NailContext } from './context';
 import type { Field } from './technique';
 
@@ -12,7 +12,10 @@ export const BUILD_BASE = {
   shape: z.enum(SHAPES as unknown as [Shape, ...Shape[]]),
 } as const;
 
-/** What the art sits on: schema, words, the free edge it gives, and its operations before the art. */
+/** The stages a build fills; what it lacks is empty. The body comes from what is encapsulated in it. */
+export type BuildStages = Partial<Record<'arrive' | 'prepare' | 'foundation', Draft[]>>;
+
+/** What the art sits on: schema, words, the free edge it gives, the seats it offers, and its stages. */
 export interface BuildKind<B> {
   kind: string;
   words: string;
@@ -24,8 +27,8 @@ export interface BuildKind<B> {
   free_mm: (build: B, plate: Plate) => number;
   /** What shows through clear product past the free edge: the wearer's own edge, or a tip. */
   edge: 'plate' | 'tip';
-  prep: (build: B, context: NailContext) => Draft[];
-  plan: (build: B, context: NailContext) => Draft[];
+  seats: readonly Seat[];
+  stages: (build: B, context: NailContext) => BuildStages;
 }
 
 /** Keeps the exact schema, so that the build union can be made from the registry. */

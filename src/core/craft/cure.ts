@@ -1,4 +1,5 @@
 import type { Product } from '../model/product';
+import { lampOf } from './families';
 
 /**
  * Curing by depth, after Jacobs (1992): a film cures to D_p·ln(E/E_c). Doses are counted in lamp seconds of
@@ -15,24 +16,35 @@ export const DIRECTION_MARGIN = 0.75;
 
 /** Dose that must arrive at a film's bottom to hold it in place, and to cure it. Undefined for what no lamp hardens. */
 export function neededDose(product: Product): { gelled: number; cured: number } | undefined {
-  if (!product.lamp) return undefined;
-  const bottom = Math.exp(-(product.coat_um ?? 50) / product.lamp.depth_um);
+  const lamp = lampOf(product);
+  if (!lamp) return undefined;
+  const bottom = Math.exp(-coatOf(product) / lamp.depth_um);
   return {
-    gelled: DIRECTION_MARGIN * product.lamp.flash_s * bottom,
-    cured: DIRECTION_MARGIN * product.lamp.cure_s * bottom,
+    gelled: DIRECTION_MARGIN * lamp.flash_s * bottom,
+    cured: DIRECTION_MARGIN * lamp.cure_s * bottom,
   };
 }
 
+/** Thickness of one coat of a product, in µm; a guide where its direction says nothing. */
+export function coatOf(product: Product): number {
+  return product.coat_um ?? 50;
+}
+
+/** No one holds a hand in a lamp for longer: a film that asks for more is told as under-cured. */
+const LONGEST_S = 600;
+
 /** Lamp seconds for a coat of `t_um`: the direction's own for its own thickness, more for a thicker one. */
 export function cureSeconds(product: Product, t_um: number): number {
-  if (!product.lamp) return 0;
-  const extra = Math.max(0, t_um - (product.coat_um ?? 50));
-  return Math.round(product.lamp.cure_s * Math.exp(extra / product.lamp.depth_um));
+  return longer(product, lampOf(product)?.cure_s ?? 0, t_um);
 }
 
 /** The same for a flash. */
 export function flashSeconds(product: Product, t_um: number): number {
-  if (!product.lamp) return 0;
-  const extra = Math.max(0, t_um - (product.coat_um ?? 50));
-  return Math.round(product.lamp.flash_s * Math.exp(extra / product.lamp.depth_um));
+  return longer(product, lampOf(product)?.flash_s ?? 0, t_um);
+}
+
+function longer(product: Product, seconds: number, t_um: number): number {
+  const extra = Math.max(0, t_um - coatOf(product));
+  const asked = Math.round(seconds * Math.exp(extra / (lampOf(product)?.depth_um ?? 1)));
+  return Math.max(Math.min(asked, LONGEST_S), seconds);
 }

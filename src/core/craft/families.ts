@@ -1,25 +1,105 @@
-import type { ProductFamily } from '../model/product';
-import type { Surface } from './surfaces';
+import type { Product, ProductFamily } from '../model/product';
+import type { Finish, Material } from './surface';
 
-interface Family {
+/** How a product becomes hard: by a lamp, by its solvent leaving, by itself, or not at all. */
+export type Hardening = 'lamp' | 'dries' | 'sets' | 'never';
+
+/**
+ * What is laid, as far as grip goes. Colour wants a film under it; base, two-stage colour and structure gels
+ * also lie on a prepared plate; art gel, glue and powder have grounds of their own.
+ */
+export const LAID = [
+  'nothing',
+  'base',
+  'gel',
+  'two-stage',
+  'structure',
+  'top',
+  'art',
+  'powder',
+  'lacquer',
+  'glue',
+  'piece',
+  'fine-piece',
+  'stone',
+] as const;
+export type Laid = (typeof LAID)[number];
+
+export interface Family {
   words: string;
-  /** The finish a cured film of it has; undefined for what leaves no film. */
-  cured?: Surface['finish'];
+  hardens: Hardening;
+  laid: Laid;
+  /** What a film of it is made of. */
+  material: Material;
+  /** The finish a hard film of it has. */
+  finish: Finish;
+  /** Guide times where the product's own direction says nothing (common practice). */
+  guide?: { cure_s: number; flash_s: number; depth_um: number } | { working_s: number; dry_s: number };
 }
 
-/** What each product family leaves behind (common practice). */
+const LAMP = { cure_s: 60, flash_s: 10, depth_um: 200 };
+
+function gel(words: string, laid: Laid, material: Material, finish: Finish = 'tacky'): Family {
+  return { words, hardens: 'lamp', laid, material, finish, guide: LAMP };
+}
+
+function filmless(words: string): Family {
+  return { words, hardens: 'never', laid: 'nothing', material: 'gel', finish: 'tacky' };
+}
+
+/** What each product family is and leaves behind (common practice). */
 export const FAMILIES: Record<ProductFamily, Family> = {
-  'base-gel': { words: 'base gel', cured: 'tacky' },
-  'gel-colour': { words: 'gel colour', cured: 'tacky' },
-  'liner-gel': { words: 'liner gel', cured: 'tacky' },
-  'builder-gel': { words: 'builder gel', cured: 'tacky' },
-  'bedding-gel': { words: 'bedding gel', cured: 'tacky' },
-  'fixing-gel': { words: 'fixing gel', cured: 'tacky' },
-  'top-no-wipe': { words: 'no-wipe top', cured: 'slick' },
-  'top-wipe': { words: 'wipe top', cured: 'tacky' },
-  'top-matte': { words: 'matte top', cured: 'matte' },
-  dehydrator: { words: 'dehydrator' },
-  primer: { words: 'primer' },
-  cleanser: { words: 'cleanser' },
-  oil: { words: 'cuticle oil' },
+  'base-gel': gel('base gel', 'base', 'gel'),
+  'gel-colour': gel('gel colour', 'gel', 'gel'),
+  'two-stage-colour': gel('two-stage colour', 'two-stage', 'gel'),
+  'art-gel': gel('art gel', 'art', 'art', 'slick'),
+  'liner-gel': gel('liner gel', 'gel', 'gel'),
+  'builder-gel': gel('builder gel', 'structure', 'clear'),
+  'bedding-gel': gel('bedding gel', 'structure', 'clear'),
+  'fixing-gel': gel('fixing gel', 'structure', 'clear'),
+  'top-no-wipe': gel('no-wipe top', 'top', 'top', 'slick'),
+  'top-wipe': gel('wipe top', 'top', 'top'),
+  'top-matte': gel('matte top', 'top', 'top', 'matte'),
+  'mirror-powder': {
+    words: 'mirror powder',
+    hardens: 'never',
+    laid: 'powder',
+    material: 'top',
+    finish: 'powdered',
+  },
+  lacquer: {
+    words: 'lacquer',
+    hardens: 'dries',
+    laid: 'lacquer',
+    material: 'lacquer',
+    finish: 'wiped',
+    guide: { working_s: 60, dry_s: 240 },
+  },
+  'instant-glue': {
+    words: 'instant glue',
+    hardens: 'sets',
+    laid: 'glue',
+    material: 'glue',
+    finish: 'slick',
+    guide: { working_s: 15, dry_s: 20 },
+  },
+  dehydrator: filmless('dehydrator'),
+  primer: filmless('primer'),
+  cleanser: filmless('cleanser'),
+  oil: filmless('cuticle oil'),
 };
+
+/** The lamp figures of a product: its own direction, or the guide of its family. Undefined for what no lamp hardens. */
+export function lampOf(product: Product): NonNullable<Product['lamp']> | undefined {
+  const family = FAMILIES[product.family];
+  if (family.hardens !== 'lamp') return undefined;
+  return product.lamp ?? LAMP;
+}
+
+/** Working and setting time of what dries or sets by itself, in seconds; undefined for all else. */
+export function settingOf(product: Product): { working_s: number; dry_s: number } | undefined {
+  const { hardens, guide } = FAMILIES[product.family];
+  if ((hardens !== 'dries' && hardens !== 'sets') || !guide || !('dry_s' in guide)) return undefined;
+  const dry_s = product.dry_s ?? guide.dry_s;
+  return { working_s: Math.min(product.working_s ?? guide.working_s, dry_s), dry_s };
+}

@@ -1,13 +1,39 @@
 import type { NailName } from '../model/names';
 import type { Region } from '../model/region';
 import type { Disc } from '../geometry/regions';
+import type { Product } from '../model/product';
+import { FAMILIES, type Laid } from './families';
 import type { Verb } from './surfaces';
+
+/**
+ * The stages of a nail's work, in their fixed order: removal and sanitising; preparing the plate; base, tip or
+ * form; the build's own material with the art under and inside it; filing it; art on the finished build; top;
+ * what stands on the top; care.
+ */
+export const STAGES = [
+  'arrive',
+  'prepare',
+  'foundation',
+  'body',
+  'shape',
+  'surface',
+  'seal',
+  'over',
+  'care',
+] as const;
+export type Stage = (typeof STAGES)[number];
+
+/** Where an element sits: below the body, encapsulated in it, on the finished build, or on its top. */
+export const SEATS = ['under', 'inside', 'surface', 'over'] as const;
+export type Seat = (typeof SEATS)[number];
 
 /** Where an operation works: a region as laid on this nail. Plain data; `areaOf` gives it its curve. */
 export interface Place {
   region: Region;
   mirror: boolean;
   scale: number;
+  /** Keeps the size it was drawn in. */
+  keep?: boolean;
   /** Kept off the skin at the cuticle and sidewalls. */
   margin_mm: number;
   /** Discs left free, with their clearance already in the radius. */
@@ -48,10 +74,10 @@ export type Paint =
 export type Deposit =
   /** An even film. */
   | { kind: 'conformal'; t_um: number }
-  /** Fills up to a smooth surface `t_um` over the ground at the apex, thinner towards skin and edge. */
+  /** Poured: as much as a nail `t_um` thick at the apex holds, smooth above, filling what lies below. */
   | { kind: 'level'; t_um: number }
   | { kind: 'pieces'; pieces: PlacedPiece[]; pressed: boolean }
-  /** A ready tip over a film of fixing gel; thicknesses at cuticle, apex and free edge. */
+  /** A ready tip over a bead of fixing gel; thicknesses at cuticle, apex and free edge. */
   | { kind: 'tip'; fixing_um: number; cuticle_um: number; apex_um: number; edge_um: number };
 
 export interface Removal {
@@ -68,6 +94,7 @@ export interface Operation {
   id: string;
   nail: NailName;
   element: string;
+  stage: Stage;
   step: string;
   pass: number;
   verb: Verb;
@@ -85,20 +112,40 @@ export interface Operation {
   /** A wet film of this keeps its place only so long before it runs. */
   open_s?: number;
   reason: string;
+  /** Why it does not stand where the look lists it. */
+  moved?: string;
   caution?: string;
 }
 
-/** What techniques and builds write; the compiler adds id, nail, element, class and caution. */
-export type Draft = Omit<Operation, 'id' | 'nail' | 'element' | 'pass' | 'class' | 'caution'> & {
+/** What techniques and builds write; the compiler adds id, nail, element, stage, class and caution. */
+export type Draft = Omit<Operation, 'id' | 'nail' | 'element' | 'stage' | 'pass' | 'class' | 'caution'> & {
   pass?: number;
 };
+
+/** Pieces no thicker than this lie on a tacky film as leaf does (common practice). */
+export const FINE_PIECE_MM = 0.03;
+
+/** What an operation lays, as far as grip goes. */
+export function laidBy(
+  operation: Pick<Operation, 'deposit' | 'product'>,
+  product: (id: string) => Product,
+): Laid {
+  if (operation.deposit?.kind === 'pieces') {
+    const { pieces } = operation.deposit;
+    if (pieces.some((piece) => piece.kind !== 'inlay')) return 'stone';
+    return pieces.every((piece) => piece.height_mm <= FINE_PIECE_MM) ? 'fine-piece' : 'piece';
+  }
+  return operation.deposit && operation.product
+    ? FAMILIES[product(operation.product).family].laid
+    : 'nothing';
+}
 
 export function operationId(nail: NailName, element: string, step: string, pass: number): string {
   return `${nail}/${element}/${step}#${pass}`;
 }
 
 /** The elements every nail has besides its art. */
-export const RESERVED_ELEMENTS = ['prep', 'build', 'top', 'care', 'own'] as const;
+export const RESERVED_ELEMENTS = ['prep', 'build', 'body', 'top', 'care', 'own'] as const;
 
 /** The parts of an operation id; undefined where it is none. */
 export function parseOperationId(

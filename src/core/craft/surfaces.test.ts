@@ -1,17 +1,6 @@
-import {
-  decode,
-  encode,
-  FINISHES,
-  lookup,
-  PHASES,
-  REASONS,
-  rowOf,
-  SURFACE_COUNT,
-  surfaceWords,
-  VERBS,
-  type Surface,
-  type Verb,
-} from './surfaces';
+import { LAID, type Laid } from './families';
+import { decode, encode, FINISHES, PHASES, SURFACE_COUNT, surfaceWords, type Surface } from './surface';
+import { lookup, REASONS, rowOf, VERBS, type Verb } from './surfaces';
 
 const surface = (over: Partial<Surface>): Surface => ({
   material: 'gel',
@@ -29,54 +18,93 @@ describe('the table of surfaces', () => {
   });
 
   it('answers the same from its typed tables as from its rows', () => {
+    const codes = Array.from({ length: SURFACE_COUNT }, (_, code) => code);
     for (const verb of VERBS) {
-      const { refuses, leaves } = lookup(verb);
-      const codes = Array.from({ length: SURFACE_COUNT }, (_, code) => code);
-      const reasons = codes.map((code) => rowOf(verb).refuses(decode(code)));
-      expect(Array.from(refuses)).toEqual(
-        reasons.map((reason) => (reason ? REASONS.indexOf(reason) + 1 : 0)),
-      );
-      expect(Array.from(leaves)).toEqual(codes.map((code) => encode(rowOf(verb).leaves(decode(code)))));
+      for (const laid of LAID) {
+        const { refuses, leaves } = lookup(verb, laid);
+        const reasons = codes.map((code) => rowOf(verb).refuses(decode(code), laid));
+        expect(Array.from(refuses)).toEqual(
+          reasons.map((reason) => (reason ? REASONS.indexOf(reason) + 1 : 0)),
+        );
+        expect(Array.from(leaves)).toEqual(
+          codes.map((code) => encode(rowOf(verb).leaves(decode(code), laid))),
+        );
+      }
     }
   });
 
   // Common practice, row by row: what each is laid on, and whether it holds.
-  it.each<[Verb, Partial<Surface>, string | undefined]>([
-    ['base', { material: 'plate', phase: 'bare', finish: 'shine' }, 'unprepared-plate'],
-    ['base', { material: 'plate', phase: 'bare', finish: 'keyed', prep: 'primed' }, undefined],
-    ['base', { material: 'tip', finish: 'shine' }, 'no-grip'],
-    ['coat', { finish: 'tacky' }, undefined],
-    ['coat', { finish: 'wiped' }, undefined],
-    ['coat', { material: 'top', finish: 'slick' }, 'no-grip'],
-    ['coat', { material: 'plate', phase: 'bare', finish: 'keyed', prep: 'primed' }, 'unprepared-plate'],
-    ['coat', { phase: 'wet' }, 'uncured-covered'],
-    ['coat', { finish: 'wiped', soil: 'oil' }, 'oil-before-layer'],
-    ['coat', { finish: 'keyed', soil: 'dust' }, 'dust-under-layer'],
-    ['draw', { material: 'top', finish: 'slick' }, undefined],
-    ['top', { finish: 'matte', material: 'top' }, undefined],
-    ['top', { finish: 'slick', material: 'top' }, 'no-grip'],
-    ['matte-top', { finish: 'slick', material: 'top' }, undefined],
-    ['top', { material: 'stone', finish: 'slick' }, 'top-over-stones'],
-    ['set-in-top', { material: 'top', phase: 'wet' }, undefined],
-    ['set-in-top', { material: 'top', finish: 'slick' }, 'needs-wet'],
-    ['set-in-bead', { phase: 'wet' }, undefined],
-    ['place', { phase: 'wet' }, undefined],
-    ['place', {}, 'needs-wet'],
-    ['cap', { material: 'piece', phase: 'gelled' }, undefined],
-    ['file', { finish: 'tacky' }, 'tacky-filed'],
-    ['file', { finish: 'wiped' }, undefined],
-    ['wipe', { phase: 'wet' }, 'wet-touched'],
-    ['oil', { phase: 'wet' }, 'wet-touched'],
-  ])('%s on %j: %s', (verb, over, reason) => {
-    expect(rowOf(verb).refuses(surface(over))).toBe(reason);
+  const plate = { material: 'plate', phase: 'bare' } as const;
+  const primed = { ...plate, finish: 'keyed', prep: 'primed' } as const;
+  it.each<[Verb, Laid, Partial<Surface>, string | undefined]>([
+    ['base', 'base', { ...plate, finish: 'shine' }, 'unprepared-plate'],
+    ['base', 'base', primed, undefined],
+    ['base', 'base', { material: 'tip', finish: 'shine' }, 'no-grip'],
+    ['coat', 'gel', { finish: 'tacky' }, undefined],
+    ['coat', 'gel', { finish: 'wiped' }, undefined],
+    ['coat', 'gel', { material: 'top', finish: 'slick' }, 'no-grip'],
+    ['coat', 'gel', { phase: 'wet' }, 'uncured-covered'],
+    ['coat', 'gel', { finish: 'wiped', soil: 'oil' }, 'oil-before-layer'],
+    ['coat', 'gel', { finish: 'keyed', soil: 'dust' }, 'dust-under-layer'],
+    // What lies on a prepared plate without a base: two-stage colour and structure gels, no ordinary colour.
+    ['coat', 'gel', primed, 'no-grip'],
+    ['coat', 'two-stage', primed, undefined],
+    ['coat', 'two-stage', { ...plate, finish: 'shine' }, 'unprepared-plate'],
+    ['press-on', 'structure', primed, undefined],
+    // Art gel cures slick and is open to the next gel; a no-wipe top is not, save to another top.
+    ['coat', 'gel', { material: 'art', finish: 'slick' }, undefined],
+    ['coat', 'art', { material: 'top', finish: 'slick' }, undefined],
+    ['top', 'top', { material: 'top', finish: 'slick' }, undefined],
+    ['top', 'top', { material: 'top', finish: 'powdered' }, undefined],
+    ['coat', 'gel', { material: 'top', finish: 'powdered' }, 'no-grip'],
+    ['draw', 'gel', { material: 'top', finish: 'slick' }, undefined],
+    ['burnish', 'powder', { material: 'top', finish: 'slick' }, undefined],
+    ['burnish', 'powder', { finish: 'tacky' }, 'no-grip'],
+    // Lacquer dries under nothing and holds no gel.
+    ['coat', 'lacquer', { finish: 'tacky' }, 'no-grip'],
+    ['coat', 'lacquer', { material: 'lacquer', finish: 'wiped' }, undefined],
+    ['coat', 'gel', { material: 'lacquer', finish: 'wiped' }, 'no-grip'],
+    ['top', 'top', { finish: 'matte', material: 'top' }, undefined],
+    ['matte-top', 'top', { finish: 'slick', material: 'top' }, undefined],
+    ['top', 'top', { material: 'stone', finish: 'slick' }, 'top-over-stones'],
+    ['set-in-top', 'stone', { material: 'top', phase: 'wet' }, undefined],
+    ['set-in-top', 'stone', { material: 'clear', phase: 'wet' }, undefined],
+    ['set-in-top', 'stone', { material: 'gel', phase: 'wet' }, 'needs-wet'],
+    ['set-in-top', 'stone', { material: 'top', finish: 'slick' }, 'needs-wet'],
+    ['set-in-bead', 'stone', { material: 'clear', phase: 'wet' }, undefined],
+    ['set-in-bead', 'stone', { material: 'glue', phase: 'wet' }, undefined],
+    ['set-in-bead', 'stone', { material: 'gel', phase: 'wet' }, 'needs-wet'],
+    ['bead', 'glue', { material: 'top', finish: 'slick' }, undefined],
+    ['bead', 'structure', { material: 'top', finish: 'slick' }, 'no-grip'],
+    ['place', 'piece', { phase: 'wet' }, undefined],
+    ['place', 'piece', {}, 'needs-wet'],
+    ['place', 'fine-piece', {}, undefined],
+    ['place', 'fine-piece', { finish: 'wiped' }, 'needs-wet'],
+    ['cap', 'structure', { material: 'piece', phase: 'gelled' }, undefined],
+    ['file', 'nothing', { finish: 'tacky' }, 'tacky-filed'],
+    ['file', 'nothing', { finish: 'wiped' }, undefined],
+    ['file', 'nothing', { phase: 'gelled', finish: 'wiped' }, 'wet-touched'],
+    ['wipe', 'nothing', { phase: 'wet' }, 'wet-touched'],
+    ['oil', 'nothing', { phase: 'wet' }, 'wet-touched'],
+    // The graver fault is named: dust hides no unprepared plate and no missing grip.
+    ['base', 'base', { ...plate, finish: 'shine', soil: 'dust' }, 'unprepared-plate'],
+    ['prime', 'nothing', { ...plate, finish: 'shine', soil: 'dust' }, 'unprepared-plate'],
+    ['coat', 'gel', { material: 'top', finish: 'slick', soil: 'dust' }, 'no-grip'],
+    ['top', 'top', { material: 'stone', soil: 'dust' }, 'top-over-stones'],
+  ])('%s of %s on %j: %s', (verb, laid, over, reason) => {
+    expect(rowOf(verb).refuses(surface(over), laid)).toBe(reason);
   });
 
   it('lets no film onto oil, whatever else the surface is', () => {
     const films: Verb[] = ['base', 'coat', 'draw', 'bed', 'cap', 'top', 'matte-top', 'bead', 'press-on'];
     for (const verb of films) {
-      for (const finish of FINISHES) {
-        for (const phase of PHASES) {
-          expect(rowOf(verb).refuses(surface({ finish, phase, soil: 'oil' }))).toBeDefined();
+      for (const laid of LAID) {
+        for (const finish of FINISHES) {
+          for (const phase of PHASES) {
+            expect(rowOf(verb).refuses(surface({ finish, phase, soil: 'oil' }), laid)).toBe(
+              'oil-before-layer',
+            );
+          }
         }
       }
     }

@@ -1,23 +1,11 @@
-/**
- * What a surface can be, and the one table of the craft: verb × surface → what it leaves, or why it does not
- * hold. Everything that judges an order asks this table; nothing else knows what sticks to what.
- */
-export const MATERIALS = ['plate', 'tip', 'gel', 'top', 'piece', 'stone'] as const;
-export const PHASES = ['bare', 'wet', 'gelled', 'cured'] as const;
-export const FINISHES = ['shine', 'tacky', 'wiped', 'slick', 'keyed', 'matte'] as const;
-export const SOILS = ['clean', 'dust', 'oil'] as const;
-export const PREPS = ['none', 'dehydrated', 'primed'] as const;
+import { LAID, type Laid, FAMILIES, type Family } from './families';
+import { ALL_SURFACES, encode, type Finish, type Material, type Surface } from './surface';
 
-export interface Surface {
-  /** What it is made of. Gel stands for base, colour and builder alike. */
-  material: (typeof MATERIALS)[number];
-  /** Gelled holds its place and can still be pressed. */
-  phase: (typeof PHASES)[number];
-  /** Tacky: the inhibition layer that air keeps from curing. Shine: a plate or tip not yet keyed. */
-  finish: (typeof FINISHES)[number];
-  soil: (typeof SOILS)[number];
-  prep: (typeof PREPS)[number];
-}
+/**
+ * The one table of the craft: verb × what is laid × surface → what it leaves, or why it does not hold.
+ * Everything that judges an order asks this table; nothing else knows what sticks to what. Where a surface has
+ * several faults, the gravest is named: dust never hides a plate that was not prepared.
+ */
 
 /** Why an operation does not work on a surface. Each is the code of a finding. */
 export const REASONS = [
@@ -33,235 +21,271 @@ export const REASONS = [
 ] as const;
 export type Reason = (typeof REASONS)[number];
 
-/** What an element shows at the end, and what an operation would hide of it. */
-export type Shown = 'colour' | 'piece' | 'stone' | 'finish';
-
 export interface Row {
   /** The surface it wants, in the words of the trade. */
   wants: string;
   /** Undefined where the operation holds. */
-  refuses: (s: Surface) => Reason | undefined;
-  /** The surface it leaves; `product` gives what a cured film is like. */
-  leaves: (s: Surface) => Surface;
-  /** What it covers for good. */
-  hides: readonly Shown[];
-  /** Closes colour and pieces below it, which must not stay open at the end. */
-  seals?: boolean;
+  refuses: (s: Surface, laid: Laid) => Reason | undefined;
+  /** The surface it leaves. */
+  leaves: (s: Surface, laid: Laid) => Surface;
   /** Raises dust, so it wants no wet or tacky nail beside it. */
   dusty?: boolean;
+  /** Why a nail is worse for leaving it out, where nothing else would notice; a stop where it is grave. */
+  missed?: { words: string; grave?: boolean };
 }
 
-const lay = (material: Surface['material']) => (): Surface => ({
-  material,
-  phase: 'wet',
-  finish: 'tacky',
-  soil: 'clean',
-  prep: 'none',
-});
+const LAID_MATERIAL = new Map<Laid, Material>(
+  Object.values(FAMILIES).map((family: Family) => [family.laid, family.material]),
+);
+
+function film(_s: Surface, laid: Laid): Surface {
+  return {
+    material: LAID_MATERIAL.get(laid) ?? 'gel',
+    phase: 'wet',
+    finish: 'tacky',
+    soil: 'clean',
+    prep: 'none',
+  };
+}
 const same = (s: Surface): Surface => s;
 
-/** Faults every film shares: oil, dust, or a wet film beneath. */
-function soiledOrWet(s: Surface): Reason | undefined {
+/** Which finishes of a hard film each kind of product holds on. A film of art gel is open to every gel. */
+const HOLDS_ON: Partial<Record<Laid, readonly Finish[]>> = {
+  top: ['tacky', 'wiped', 'keyed', 'slick', 'matte', 'powdered'],
+  art: ['tacky', 'wiped', 'keyed', 'slick', 'matte'],
+  powder: ['slick'],
+  lacquer: ['wiped', 'keyed', 'slick', 'matte'],
+  glue: ['tacky', 'wiped', 'keyed', 'slick', 'matte', 'powdered'],
+};
+const GEL_HOLDS_ON: readonly Finish[] = ['tacky', 'wiped', 'keyed'];
+/** What lies on a prepared plate without a base between. */
+const ON_PLATE: readonly Laid[] = ['base', 'two-stage', 'structure', 'lacquer', 'glue'];
+
+/** Oil and wet films come before all else. */
+function oilOrWet(s: Surface): Reason | undefined {
   if (s.soil === 'oil') return 'oil-before-layer';
-  if (s.phase === 'wet') return 'uncured-covered';
-  if (s.soil === 'dust') return 'dust-under-layer';
-  return undefined;
+  return s.phase === 'wet' ? 'uncured-covered' : undefined;
 }
 
-/** Gel over gel: onto tacky, wiped or keyed; two-stage products on the bare plate are not in this table. */
-function gelOverGel(s: Surface): Reason | undefined {
+function dust(s: Surface): Reason | undefined {
+  return s.soil === 'dust' ? 'dust-under-layer' : undefined;
+}
+
+function ground(s: Surface, laid: Laid, drawn: boolean): Reason | undefined {
+  if (s.material === 'plate') {
+    if (s.finish !== 'keyed' || s.prep === 'none') return 'unprepared-plate';
+    return ON_PLATE.includes(laid) ? undefined : 'no-grip';
+  }
+  if (s.material === 'piece') return laid === 'powder' ? 'no-grip' : undefined;
+  if (s.material === 'lacquer' && laid !== 'lacquer' && laid !== 'glue') return 'no-grip';
+  const holds = HOLDS_ON[laid] ?? GEL_HOLDS_ON;
+  if (holds.includes(s.finish)) return undefined;
+  // Strokes of a liner hold on any hard film; gels hold on the slick of cured art gel.
+  if (drawn && (s.finish === 'slick' || s.finish === 'matte')) return undefined;
+  if (s.finish === 'slick' && s.material === 'art' && laid !== 'lacquer') return undefined;
+  return 'no-grip';
+}
+
+/** A film laid over a surface. */
+function filmOver(s: Surface, laid: Laid): Reason | undefined {
   if (s.material === 'stone') return 'top-over-stones';
-  const fault = soiledOrWet(s);
-  if (fault) return fault;
-  if (s.material === 'piece') return undefined;
-  if (s.material === 'plate') return 'unprepared-plate';
-  return s.finish === 'tacky' || s.finish === 'wiped' || s.finish === 'keyed' ? undefined : 'no-grip';
+  return oilOrWet(s) ?? ground(s, laid, false) ?? dust(s);
+}
+
+function drawnOver(s: Surface, laid: Laid): Reason | undefined {
+  if (s.material === 'stone') return 'top-over-stones';
+  return oilOrWet(s) ?? ground(s, laid, true) ?? dust(s);
 }
 
 function dryWork(s: Surface): Reason | undefined {
   return s.phase === 'wet' ? 'wet-touched' : undefined;
 }
 
+/** A file wants what it cuts hard through and not sticky. */
+function underTheFile(s: Surface): Reason | undefined {
+  if (s.phase === 'wet' || s.phase === 'gelled') return 'wet-touched';
+  return s.finish === 'tacky' ? 'tacky-filed' : undefined;
+}
+
 function filed(s: Surface): Surface {
   return { ...s, finish: 'keyed', soil: 'dust', prep: 'none' };
 }
+
+function stoneIn(...materials: Material[]) {
+  return (s: Surface): Reason | undefined => {
+    if (s.soil === 'oil') return 'oil-before-layer';
+    return s.phase === 'wet' && materials.includes(s.material) ? undefined : 'needs-wet';
+  };
+}
+const stone = (): Surface => ({
+  material: 'stone',
+  phase: 'wet',
+  finish: 'slick',
+  soil: 'clean',
+  prep: 'none',
+});
 
 export const TABLE = {
   'push-back': {
     wants: 'a nail with nothing wet on it',
     refuses: dryWork,
     leaves: same,
-    hides: [],
+    missed: { words: 'Product over cuticle lifts within days.' },
   },
   soak: {
     wants: 'the old product',
-    refuses: (s) => (s.phase === 'wet' ? 'wet-touched' : undefined),
-    leaves: same,
-    hides: [],
+    refuses: dryWork,
+    // What soaked off is scraped and rubbed: the plate beneath has lost its shine.
+    leaves: (s) => (s.material === 'plate' ? { ...s, finish: 'keyed' } : s),
+    missed: {
+      words: 'New product over old has nothing to hold it but what is already lifting.',
+      grave: true,
+    },
   },
   shape: {
     wants: 'a dry free edge',
     refuses: dryWork,
     leaves: (s) => ({ ...s, soil: 'dust' }),
-    hides: [],
     dusty: true,
   },
   buff: {
     wants: 'a dry surface that is not tacky',
-    refuses: (s) => dryWork(s) ?? (s.finish === 'tacky' ? 'tacky-filed' : undefined),
+    refuses: underTheFile,
     leaves: filed,
-    hides: [],
     dusty: true,
   },
   'dust-off': {
     wants: 'a dry surface',
     refuses: dryWork,
     leaves: (s) => ({ ...s, soil: s.soil === 'dust' ? 'clean' : s.soil }),
-    hides: [],
   },
   wipe: {
     wants: 'a cured or dry surface',
     refuses: dryWork,
     leaves: (s) => ({ ...s, finish: s.finish === 'tacky' ? 'wiped' : s.finish, soil: 'clean' }),
-    hides: [],
   },
   dehydrate: {
     wants: 'a buffed, clean plate',
-    refuses: (s) =>
-      dryWork(s) ??
-      (s.soil === 'oil' ? 'oil-before-layer' : s.soil === 'dust' ? 'dust-under-layer' : undefined),
+    refuses: (s) => dryWork(s) ?? (s.soil === 'oil' ? 'oil-before-layer' : dust(s)),
     leaves: (s) => ({ ...s, prep: s.material === 'plate' ? 'dehydrated' : s.prep }),
-    hides: [],
   },
   prime: {
     wants: 'a buffed, dehydrated plate',
-    refuses: (s) =>
-      dryWork(s) ??
-      (s.soil === 'oil' ? 'oil-before-layer' : s.soil === 'dust' ? 'dust-under-layer' : undefined) ??
-      (s.material === 'plate' && (s.prep === 'none' || s.finish !== 'keyed')
-        ? 'unprepared-plate'
-        : undefined),
+    refuses: (s) => {
+      if (s.phase === 'wet') return 'wet-touched';
+      if (s.soil === 'oil') return 'oil-before-layer';
+      if (s.material === 'plate' && (s.prep === 'none' || s.finish !== 'keyed')) return 'unprepared-plate';
+      return dust(s);
+    },
     leaves: (s) => ({ ...s, prep: s.material === 'plate' ? 'primed' : s.prep }),
-    hides: [],
+    missed: { words: 'Your practice primes the plate: without it the base holds on by the sanding alone.' },
   },
   base: {
     wants: 'a buffed, dust-free, dehydrated plate, or a keyed clean extension',
-    refuses: (s) => {
-      const fault = soiledOrWet(s);
-      if (fault) return fault;
-      if (s.material === 'plate')
-        return s.finish === 'keyed' && s.prep !== 'none' ? undefined : 'unprepared-plate';
-      return s.finish === 'keyed' || s.finish === 'wiped' || s.finish === 'tacky' ? undefined : 'no-grip';
-    },
-    leaves: lay('gel'),
-    hides: ['colour', 'finish'],
+    refuses: filmOver,
+    leaves: film,
   },
   'press-on': {
-    wants: 'a cured base, tacky or wiped',
-    refuses: gelOverGel,
-    leaves: () => ({ material: 'tip', phase: 'cured', finish: 'shine', soil: 'clean', prep: 'none' }),
-    hides: ['colour', 'piece', 'finish'],
+    wants: 'a cured base, tacky or wiped, or a primed plate',
+    refuses: filmOver,
+    leaves: () => ({ material: 'tip', phase: 'wet', finish: 'shine', soil: 'clean', prep: 'none' }),
   },
   coat: {
     wants: 'a tacky or wiped film, or a keyed and clean one',
-    refuses: gelOverGel,
-    leaves: lay('gel'),
-    hides: ['colour', 'piece', 'finish', 'stone'],
+    refuses: filmOver,
+    leaves: film,
   },
   draw: {
     wants: 'any cured film that is clean, slick ones too',
-    refuses: (s) => {
-      if (s.material === 'stone') return 'top-over-stones';
-      const fault = soiledOrWet(s);
-      if (fault) return fault;
-      if (s.material === 'plate') return 'unprepared-plate';
-      return s.finish === 'shine' ? 'no-grip' : undefined;
-    },
-    leaves: lay('gel'),
-    hides: ['finish'],
+    refuses: drawnOver,
+    leaves: film,
+  },
+  burnish: {
+    wants: 'a slick no-wipe top, straight from the lamp',
+    refuses: filmOver,
+    leaves: (s) => ({ ...s, finish: 'powdered', soil: 'clean' }),
   },
   bed: {
     wants: 'a tacky or wiped film, or a keyed and clean one',
-    refuses: gelOverGel,
-    leaves: lay('gel'),
-    hides: ['finish'],
+    refuses: filmOver,
+    leaves: film,
   },
   place: {
-    wants: 'thin wet clear',
-    refuses: (s) => (s.soil === 'oil' ? 'oil-before-layer' : s.phase === 'wet' ? undefined : 'needs-wet'),
-    leaves: () => ({ material: 'piece', phase: 'wet', finish: 'tacky', soil: 'clean', prep: 'none' }),
-    hides: ['colour'],
+    wants: 'thin wet clear; leaf and other fine pieces also hold on a tacky film',
+    refuses: (s, laid) => {
+      if (s.soil === 'oil') return 'oil-before-layer';
+      if (s.phase === 'wet') return undefined;
+      return laid === 'fine-piece' && s.finish === 'tacky' && s.phase !== 'bare' ? dust(s) : 'needs-wet';
+    },
+    leaves: (s) => ({
+      material: 'piece',
+      phase: s.phase === 'bare' ? 'wet' : s.phase,
+      finish: 'tacky',
+      soil: 'clean',
+      prep: 'none',
+    }),
   },
   press: {
     wants: 'pieces that still give',
-    refuses: (s) => (s.phase === 'cured' && s.material === 'gel' ? 'needs-wet' : undefined),
+    refuses: (s) => (s.phase === 'cured' && s.material !== 'piece' ? 'needs-wet' : undefined),
     leaves: same,
-    hides: [],
   },
   cap: {
     wants: 'pieces flashed or cured, on a film that is tacky, wiped or keyed',
-    refuses: gelOverGel,
-    leaves: lay('gel'),
-    hides: ['finish', 'stone'],
+    refuses: filmOver,
+    leaves: film,
   },
   file: {
     wants: 'a cured surface with the sticky layer wiped off',
-    refuses: (s) => dryWork(s) ?? (s.finish === 'tacky' ? 'tacky-filed' : undefined),
+    refuses: underTheFile,
     leaves: filed,
-    hides: ['finish', 'stone'],
     dusty: true,
+    missed: {
+      words: 'A cap that is not levelled keeps every bump, and the free edge stays as thick as it fell.',
+    },
   },
   top: {
-    wants: 'a tacky, wiped, keyed or matte film, without stones',
-    refuses: (s) => (s.finish === 'matte' ? soiledOrWet(s) : gelOverGel(s)),
-    leaves: lay('top'),
-    hides: ['finish', 'stone'],
-    seals: true,
+    wants: 'a hard film that is clean, without stones',
+    refuses: filmOver,
+    leaves: film,
   },
   'matte-top': {
-    wants: 'a tacky, wiped, keyed or glossy film, without stones',
-    refuses: (s) => (s.finish === 'slick' ? soiledOrWet(s) : gelOverGel(s)),
-    leaves: lay('top'),
-    hides: ['finish', 'stone'],
-    seals: true,
+    wants: 'a hard film that is clean, without stones',
+    refuses: filmOver,
+    leaves: film,
   },
   bead: {
-    wants: 'a tacky, wiped or keyed film',
-    refuses: gelOverGel,
-    leaves: lay('gel'),
-    hides: ['finish'],
+    wants: 'a tacky, wiped or keyed film; instant glue holds on slick ones too',
+    refuses: filmOver,
+    leaves: film,
   },
   'set-in-top': {
-    wants: 'wet top coat',
-    refuses: (s) =>
-      s.soil === 'oil'
-        ? 'oil-before-layer'
-        : s.phase === 'wet' && s.material === 'top'
-          ? undefined
-          : 'needs-wet',
-    leaves: () => ({ material: 'stone', phase: 'wet', finish: 'slick', soil: 'clean', prep: 'none' }),
-    hides: ['colour', 'piece', 'finish'],
+    wants: 'wet top coat or another wet clear, thick enough to hold a stone',
+    refuses: stoneIn('top', 'clear'),
+    leaves: stone,
   },
   'set-in-bead': {
-    wants: 'a wet bead of bedding gel',
-    refuses: (s) =>
-      s.soil === 'oil'
-        ? 'oil-before-layer'
-        : s.phase === 'wet' && s.material === 'gel'
-          ? undefined
-          : 'needs-wet',
-    leaves: () => ({ material: 'stone', phase: 'wet', finish: 'slick', soil: 'clean', prep: 'none' }),
-    hides: ['colour', 'piece', 'finish'],
+    wants: 'a wet bead of bedding gel or glue',
+    refuses: stoneIn('clear', 'glue'),
+    leaves: stone,
   },
-  flash: { wants: 'anything', refuses: () => undefined, leaves: same, hides: [] },
-  cure: { wants: 'anything', refuses: () => undefined, leaves: same, hides: [] },
-  rest: { wants: 'anything', refuses: () => undefined, leaves: same, hides: [] },
-  'ready-tip': { wants: 'a tip that fits', refuses: () => undefined, leaves: same, hides: [] },
+  flash: { wants: 'anything', refuses: () => undefined, leaves: same },
+  cure: { wants: 'anything', refuses: () => undefined, leaves: same },
+  rest: { wants: 'anything', refuses: () => undefined, leaves: same },
+  'ready-tip': {
+    wants: 'a tip that fits',
+    refuses: () => undefined,
+    leaves: same,
+    missed: {
+      words:
+        'A tip that was never sized and etched lifts or cracks at the sides, and fixing gel slides off it.',
+      grave: true,
+    },
+  },
   oil: {
     wants: 'a finished nail, dry to the touch',
-    refuses: (s) => dryWork(s),
+    refuses: dryWork,
     leaves: (s) => ({ ...s, soil: 'oil' }),
-    hides: [],
   },
 } as const satisfies Record<string, Row>;
 
@@ -272,86 +296,31 @@ export function rowOf(verb: Verb): Row {
   return TABLE[verb];
 }
 
-/* ---- surfaces as small integers, so that a grid of them is a typed array ---- */
-
-const SIZES = [MATERIALS.length, PHASES.length, FINISHES.length, SOILS.length, PREPS.length] as const;
-export const SURFACE_COUNT = SIZES.reduce((product, size) => product * size, 1);
-
-export function encode(s: Surface): number {
-  let code = MATERIALS.indexOf(s.material);
-  code = code * SIZES[1] + PHASES.indexOf(s.phase);
-  code = code * SIZES[2] + FINISHES.indexOf(s.finish);
-  code = code * SIZES[3] + SOILS.indexOf(s.soil);
-  return code * SIZES[4] + PREPS.indexOf(s.prep);
-}
-
-export function decode(code: number): Surface {
-  return DECODED[code]!;
-}
-
-const DECODED: Surface[] = MATERIALS.flatMap((material) =>
-  PHASES.flatMap((phase) =>
-    FINISHES.flatMap((finish) =>
-      SOILS.flatMap((soil) => PREPS.map((prep): Surface => ({ material, phase, finish, soil, prep }))),
-    ),
-  ),
-);
-
-/** One flag for each surface code, for checks that run over whole grids. */
-export function flagSurfaces(is: (s: Surface) => boolean): Uint8Array {
-  return Uint8Array.from(DECODED, (s) => (is(s) ? 1 : 0));
-}
-
 interface Lookup {
-  /** Index into REASONS plus one; 0 where it holds. */
+  /** Index into REASONS plus one, by surface code; 0 where it holds. */
   refuses: Uint8Array;
   leaves: Uint16Array;
 }
 
-const LOOKUPS = new Map<Verb, Lookup>(
-  VERBS.map((verb) => {
+const LOOKUPS = new Map<string, Lookup>();
+
+/** The table of one verb and what it lays, over all encoded surfaces. */
+export function lookup(verb: Verb, laid: Laid): Lookup {
+  const key = `${verb} ${laid}`;
+  let made = LOOKUPS.get(key);
+  if (!made) {
     const row = rowOf(verb);
-    return [
-      verb,
-      {
-        refuses: Uint8Array.from(DECODED, (s) => {
-          const reason = row.refuses(s);
-          return reason ? REASONS.indexOf(reason) + 1 : 0;
-        }),
-        leaves: Uint16Array.from(DECODED, (s) => encode(row.leaves(s))),
-      },
-    ];
-  }),
-);
-
-/** The table of one verb over all encoded surfaces. */
-export function lookup(verb: Verb): Lookup {
-  return LOOKUPS.get(verb)!;
+    made = {
+      refuses: Uint8Array.from(ALL_SURFACES, (s) => {
+        const reason = row.refuses(s, laid);
+        return reason ? REASONS.indexOf(reason) + 1 : 0;
+      }),
+      leaves: Uint16Array.from(ALL_SURFACES, (s) => encode(row.leaves(s, laid))),
+    };
+    LOOKUPS.set(key, made);
+  }
+  return made;
 }
 
-const FINISH_WORDS: Record<Surface['finish'], string> = {
-  shine: 'with its shine on',
-  tacky: 'tacky',
-  wiped: 'wiped',
-  slick: 'slick, no-wipe',
-  keyed: 'keyed',
-  matte: 'matte',
-};
-
-/** A surface in words: "cured top coat, slick, no-wipe, dusty". */
-export function surfaceWords(s: Surface): string {
-  const material = {
-    plate: 'natural plate',
-    tip: 'tip',
-    gel: 'gel',
-    top: 'top coat',
-    piece: 'pieces',
-    stone: 'stones',
-  }[s.material];
-  const words = [s.phase === 'bare' || s.material === 'tip' ? material : `${s.phase} ${material}`];
-  if (s.phase !== 'wet' && s.material !== 'stone') words.push(FINISH_WORDS[s.finish]);
-  if (s.soil === 'dust') words.push('dusty');
-  if (s.soil === 'oil') words.push('oily');
-  if (s.material === 'plate' && s.prep !== 'none') words.push(s.prep);
-  return words.join(', ');
-}
+/** Every kind of thing that can be laid; nothing for work that lays no film. */
+export { LAID, type Laid };

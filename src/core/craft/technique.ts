@@ -2,19 +2,36 @@ import * as z from 'zod';
 import type { Disc } from '../geometry/regions';
 import { Id } from '../model/primitives';
 import { Region } from '../model/region';
-import type { Draft } from './operation';
+import type { Product } from '../model/product';
+import type { Draft, Seat } from './operation';
 import type { NailContext } from './context';
-import type { Shown } from './surfaces';
 
-/** What every element of a look has: where it lies and how it meets a smaller nail and the other hand. */
-export const ELEMENT_BASE = {
-  id: Id,
+/** What every element of a look has. The other parts stand only where a technique has a use for them. */
+export const ELEMENT_BASE = { id: Id } as const;
+
+/** Where a film lies, how it meets a smaller nail and the other hand, and whether it lies below the body. */
+export const FILM_BASE = {
+  ...ELEMENT_BASE,
   region: Region,
-  /** On a smaller nail: shrink, keep the size, place as many as fit, or leave it off. */
-  fit: z.enum(['scale', 'keep', 'repeat', 'drop']),
+  fit: z.enum(['scale', 'keep', 'drop']),
   /** On the right hand: turned over, or the same. */
   hand: z.enum(['mirror', 'same']),
+  seat: z.enum(['usual', 'under', 'inside', 'surface']),
 } as const;
+
+/** A fresh film: the whole nail, in its usual seat. */
+export const FRESH_FILM = {
+  region: { kind: 'whole' as const },
+  fit: 'scale' as const,
+  hand: 'mirror' as const,
+  seat: 'usual' as const,
+};
+
+/** Films seat themselves by the list: below the body where something encapsulated is listed over them. */
+export const FILM_SEATS = {
+  seats: ['under', 'inside', 'surface'] as readonly Seat[],
+  usual: (): Seat | 'listed' => 'listed',
+};
 
 /** One option as an editor shows it. `path` addresses the value inside the element. */
 export type Field =
@@ -28,6 +45,16 @@ export type Field =
   | { kind: 'optional'; path: string; words: string; fresh: (products: FreshProducts) => unknown }
   | { kind: 'list'; path: string; words: string; item: Field[]; fresh: unknown; min: number; max: number };
 
+/** What an encapsulated element asks of the clear it shares with the nail's other inlays. */
+export interface Inlaid {
+  clear: Product;
+  bed_um: number;
+  cap: 'level' | 'float';
+  cap_um: number;
+  /** What the file takes off the cap; a floated top is not filed. */
+  filing_um: number;
+}
+
 /** A technique of the craft: its schema, its words, its editor fields and how it becomes operations. */
 export interface Technique<E> {
   kind: string;
@@ -35,17 +62,22 @@ export interface Technique<E> {
   /** What it is, in a sentence for someone who has read nothing. */
   blurb: string;
   schema: z.ZodType<E>;
-  /** What it shows in the finished nail. */
-  shows: Shown;
+  /** Where it may sit, and where it usually does; `listed`: where the look's list puts it. */
+  seats: readonly Seat[];
+  usual: (element: E, context: NailContext) => Seat | 'listed';
   fields: readonly Field[];
   /** A good first element, with products of the kit. */
   fresh: (id: string, products: FreshProducts) => E;
-  /** The operations on one nail, in the order the technique itself asks for. Empty: left off this nail. */
+  /** The operations on one nail, in the order the technique itself asks for. */
   plan: (element: E, context: NailContext) => Draft[];
-  /** What stands out of the nail, as discs with a brush's clearance, and whether it is set into the wet top. */
-  stands?: (element: E, context: NailContext) => { discs: Disc[]; intoTop: boolean };
+  /** What stands out of the nail, as discs with a brush's clearance. */
+  stands?: (element: E, context: NailContext) => Disc[];
+  /** Its films are taken around what stands out of the nail. */
+  around?: boolean;
   /** Whether it tops the whole nail, so that no gloss needs to be added. */
   seals?: (element: E) => boolean;
+  /** For what sits inside: the bed, cap and filing it asks for; `plan` then gives only what is laid into them. */
+  inlaid?: (element: E, context: NailContext) => Inlaid;
   /** Products the element names. */
   products: (element: E) => string[];
 }
@@ -54,6 +86,7 @@ export interface FreshProducts {
   colour: string;
   second: string;
   liner: string;
+  clear: string;
 }
 
 /** Keeps the exact schema, so that the element union can be made from the registry. */
@@ -63,17 +96,39 @@ export function defineTechnique<S extends z.ZodObject>(
   return technique;
 }
 
-export const FIT_FIELD: Field = {
-  kind: 'choice',
-  path: 'fit',
-  words: 'On a smaller nail',
-  choices: [
-    { value: 'scale', words: 'Shrink to fit' },
-    { value: 'keep', words: 'Keep the size' },
-    { value: 'repeat', words: 'Place as many as fit' },
-    { value: 'drop', words: 'Leave it off' },
-  ],
-};
+const FIT_WORDS = {
+  scale: 'Shrink to fit',
+  keep: 'Keep the size',
+  repeat: 'Place as many as fit',
+  drop: 'Leave it off',
+} as const;
+
+/** How an element meets a smaller nail, with the ways its technique has. */
+export function fitField(...ways: (keyof typeof FIT_WORDS)[]): Field {
+  return {
+    kind: 'choice',
+    path: 'fit',
+    words: 'On a smaller nail',
+    choices: ways.map((value) => ({ value, words: FIT_WORDS[value] })),
+  };
+}
+
+const SEAT_WORDS = {
+  usual: 'Where the list puts it',
+  under: 'Below the build',
+  inside: 'Inside the clear',
+  surface: 'On the finished build',
+  over: 'On the top',
+} as const;
+
+export function seatField(...seats: (keyof typeof SEAT_WORDS)[]): Field {
+  return {
+    kind: 'choice',
+    path: 'seat',
+    words: 'Sits',
+    choices: seats.map((value) => ({ value, words: SEAT_WORDS[value] })),
+  };
+}
 
 export const REGION_FIELD: Field = { kind: 'region', path: 'region', words: 'Where' };
 
@@ -86,3 +141,11 @@ export const HAND_FIELD: Field = {
     { value: 'same', words: 'The same' },
   ],
 };
+
+/** The fields every film has besides its colours. */
+export const FILM_FIELDS: readonly Field[] = [
+  REGION_FIELD,
+  fitField('scale', 'keep', 'drop'),
+  HAND_FIELD,
+  seatField('usual', 'under', 'inside', 'surface'),
+];

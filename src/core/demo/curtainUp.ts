@@ -7,7 +7,8 @@ import { newSet } from '../starter/newSet';
  * The opening night of a made-up repertory theatre: velvet-dark ground, a footlight ombre, a gilt proscenium
  * French, ticket slivers and leaf encapsulated on the ring fingers, chandelier stones, small metal masks.
  */
-const whole = { region: { kind: 'whole' }, fit: 'scale', hand: 'mirror' } as const;
+const drawn = { fit: 'scale', hand: 'mirror', seat: 'usual' } as const;
+const whole = { ...drawn, region: { kind: 'whole' } } as const;
 
 const velvet: Element = { id: 'velvet', kind: 'colour', ...whole, product: 'velvet-04', passes: 'cover' };
 
@@ -63,7 +64,7 @@ export const CURTAIN_UP_LOOKS: Look[] = [
       {
         id: 'arch',
         kind: 'french',
-        ...whole,
+        ...drawn,
         smile: { rise_mm: 0.6, depth_mm: 2.6, tilt_mm: 0 },
         product: 'velvet-04',
         passes: 'cover',
@@ -80,7 +81,10 @@ export const CURTAIN_UP_LOOKS: Look[] = [
       {
         id: 'stubs',
         kind: 'inlay',
-        ...whole,
+        fit: 'scale',
+        hand: 'mirror',
+        clear: null,
+        cap: 'level',
         pieces: [
           sliver(-0.36, 0.5, 4.2, 12, '#efe2c4'),
           sliver(0.04, 0.75, 4.8, -8, '#e9d5a6'),
@@ -106,8 +110,8 @@ export const CURTAIN_UP_LOOKS: Look[] = [
       {
         id: 'stones',
         kind: 'crystals',
-        ...whole,
         fit: 'repeat',
+        seat: 'usual',
         sizes: ['SS9', 'SS7', 'SS5', 'SS3'],
         inset_mm: 0.7,
         gap_mm: 0.15,
@@ -122,12 +126,20 @@ export const CURTAIN_UP_LOOKS: Look[] = [
     key: 'f',
     elements: [
       velvet,
-      { id: 'hush', kind: 'finish', ...whole, finish: 'matte' },
+      {
+        id: 'hush',
+        kind: 'finish',
+        region: { kind: 'whole' },
+        fit: 'scale',
+        hand: 'mirror',
+        finish: 'matte',
+      },
       {
         id: 'mask',
         kind: 'charm',
-        ...whole,
+        ...drawn,
         fit: 'keep',
+        bedding: 'glue',
         words: 'mask',
         across: 0,
         along: 0.72,
@@ -164,7 +176,7 @@ export function curtainUp(): SetDocument {
   set.note = 'Opening night at the repertory theatre. Leading lady: long, dark, warm under the lights.';
   set.looks = structuredClone(CURTAIN_UP_LOOKS);
   set.builds = [
-    { id: 'natural', kind: 'natural-gel', name: 'Natural', shape: 'round' },
+    { id: 'natural', kind: 'natural-gel', base: 'coat', name: 'Natural', shape: 'round' },
     { id: 'tips', kind: 'soft-gel-tip', name: 'Almond tips', shape: 'almond', length_mm: 8 },
   ];
   for (const name of NAILS) {

@@ -4,7 +4,8 @@ import { fingerOf, NAILS, type Finger } from '../model/names';
 import { newSet } from '../starter/newSet';
 
 /** The afternoon show: short natural nails, quick, a soft French and one sage accent. */
-const whole = { region: { kind: 'whole' }, fit: 'scale', hand: 'mirror' } as const;
+const drawn = { fit: 'scale', hand: 'mirror', seat: 'usual' } as const;
+const whole = { ...drawn, region: { kind: 'whole' } } as const;
 const blush: Element = { id: 'blush', kind: 'colour', ...whole, product: 'blush-sheer', passes: 'cover' };
 
 const WORN: Record<Finger, string> = {
@@ -28,7 +29,7 @@ export function matinee(): SetDocument {
         {
           id: 'edge',
           kind: 'french',
-          ...whole,
+          ...drawn,
           smile: { rise_mm: 0.2, depth_mm: 1.6, tilt_mm: 0 },
           product: 'ivory-02',
           passes: 'cover',
@@ -45,8 +46,8 @@ export function matinee(): SetDocument {
         {
           id: 'dew',
           kind: 'crystals',
-          ...whole,
           fit: 'repeat',
+          seat: 'usual',
           sizes: ['SS5', 'SS3'],
           inset_mm: 0.8,
           gap_mm: 0.2,
@@ -56,7 +57,13 @@ export function matinee(): SetDocument {
       ],
     },
   ];
-  set.builds[0] = { id: 'natural', kind: 'natural-gel', name: 'Short and natural', shape: 'oval' };
+  set.builds[0] = {
+    id: 'natural',
+    kind: 'natural-gel',
+    base: 'coat',
+    name: 'Short and natural',
+    shape: 'oval',
+  };
   for (const name of NAILS) set.nails[name] = { ...set.nails[name], look: WORN[fingerOf(name)] };
   return set;
 }

@@ -4,7 +4,8 @@ import { fingerOf, NAILS, type Finger } from '../model/names';
 import { newSet } from '../starter/newSet';
 
 /** The understudy's first try: a practice set with real mistakes in its order and its sizes. */
-const whole = { region: { kind: 'whole' }, fit: 'keep', hand: 'mirror' } as const;
+const drawn = { fit: 'keep', hand: 'mirror', seat: 'usual' } as const;
+const whole = { ...drawn, region: { kind: 'whole' } } as const;
 
 const LOOKS: Look[] = [
   {
@@ -40,7 +41,10 @@ const LOOKS: Look[] = [
       {
         id: 'shards',
         kind: 'inlay',
-        ...whole,
+        fit: 'keep',
+        hand: 'mirror',
+        clear: null,
+        cap: 'level',
         pieces: [
           {
             across: 0,
@@ -83,8 +87,8 @@ const LOOKS: Look[] = [
       {
         id: 'stones',
         kind: 'crystals',
-        ...whole,
         fit: 'repeat',
+        seat: 'usual',
         sizes: ['SS12', 'SS7', 'SS5'],
         inset_mm: 0.7,
         gap_mm: 0.1,
@@ -102,7 +106,9 @@ const LOOKS: Look[] = [
       {
         id: 'lantern',
         kind: 'charm',
-        ...whole,
+        ...drawn,
+        fit: 'keep',
+        bedding: 'gel',
         words: 'lantern',
         across: 0,
         along: 0.6,
@@ -117,7 +123,8 @@ const LOOKS: Look[] = [
       {
         id: 'drops',
         kind: 'crystals',
-        ...whole,
+        fit: 'keep',
+        seat: 'usual',
         sizes: ['SS16', 'SS9'],
         inset_mm: 1.6,
         gap_mm: 0.1,
@@ -156,10 +163,10 @@ const MISTAKES: Edit[] = [
   // Stones first, then the top over them.
   { kind: 'before', a: 'left-middle/stones/set#1', b: 'left-middle/top/coat#1' },
   // The sticky layer left on before the file.
-  { kind: 'skip', a: 'left-ring/shards/wipe#1' },
+  { kind: 'skip', a: 'left-ring/body/wipe#1' },
   // The dust of the file left on.
-  { kind: 'skip', a: 'right-ring/shards/brush#1' },
-  { kind: 'skip', a: 'right-ring/shards/clean#1' },
+  { kind: 'skip', a: 'right-ring/body/brush#1' },
+  { kind: 'skip', a: 'right-ring/body/clean#1' },
   // A step of a look that was changed since.
   { kind: 'hold', a: 'right-middle/glitter/coat#1' },
   // Top never cured.
@@ -171,7 +178,13 @@ export function understudy(): SetDocument {
   set.note =
     'A practice set: what goes wrong, and what the nail shows for it. Find the mistakes and mend them.';
   set.looks = structuredClone(LOOKS);
-  set.builds[0] = { id: 'natural', kind: 'natural-gel', name: 'Short and natural', shape: 'squoval' };
+  set.builds[0] = {
+    id: 'natural',
+    kind: 'natural-gel',
+    base: 'coat',
+    name: 'Short and natural',
+    shape: 'squoval',
+  };
   for (const name of NAILS) {
     const nail = set.nails[name];
     set.nails[name] = { ...nail, plate: { ...nail.plate, free_edge_mm: 4 }, look: WORN[fingerOf(name)] };

@@ -10,7 +10,7 @@ import { Id, Words } from '../model/primitives';
 import { Kit } from '../model/product';
 
 export const FORMAT = 'merry-lacquer-set';
-export const VERSION = 1;
+export const VERSION = 2;
 
 /** No real look comes near this; a file that does is a mistake or worse. */
 export const MAX_ELEMENTS = 40;
@@ -92,15 +92,20 @@ export function referenceFaults(set: SetDocument): ReferenceFault[] {
     const nail = set.nails[name];
     refer(builds, nail.build, ['nails', name, 'build'], 'build');
     if (nail.look !== null) refer(looks, nail.look, ['nails', name, 'look'], 'look');
+    nail.changes.forEach((change, i) => {
+      if ('leave_off' in change) return;
+      const path = ['nails', name, 'changes', i, 'options'];
+      for (const id of namedProducts(change.options)) refer(products, id, path, 'product');
+    });
   }
   return faults;
 }
 
-/** Every `product` an element names, wherever it stands in it. */
+/** Every product an element or its options name, wherever it stands in them. */
 function namedProducts(value: unknown): string[] {
   if (Array.isArray(value)) return value.flatMap(namedProducts);
   if (value === null || typeof value !== 'object') return [];
   return Object.entries(value).flatMap(([key, inner]) =>
-    key === 'product' && typeof inner === 'string' ? [inner] : namedProducts(inner),
+    (key === 'product' || key === 'clear') && typeof inner === 'string' ? [inner] : namedProducts(inner),
   );
 }

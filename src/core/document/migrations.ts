@@ -28,8 +28,110 @@ const fromVersion0: Migration = (file) => {
   return ok(file);
 };
 
+/** Bed, cap and filing of inlays belong to the nail since version 2; these are their steps of version 1. */
+const BODY_STEPS = ['bed', 'flash', 'cap', 'cure-cap', 'wipe', 'file', 'brush', 'clean'];
+
+/** What each kind of element lost because it never had an effect, and what it gained. */
+const ELEMENT_CHANGES: Record<string, { drop: string[]; fit: Record<string, string>; gains: Json }> = {
+  colour: { drop: [], fit: { repeat: 'keep', drop: 'keep' }, gains: { seat: 'usual' } },
+  ombre: { drop: [], fit: { repeat: 'keep', drop: 'keep' }, gains: { seat: 'usual' } },
+  french: { drop: ['region'], fit: { repeat: 'keep', drop: 'keep' }, gains: { seat: 'usual' } },
+  finish: { drop: [], fit: { repeat: 'keep', drop: 'keep' }, gains: {} },
+  inlay: { drop: ['region'], fit: {}, gains: { clear: null, cap: 'level' } },
+  crystals: { drop: ['region', 'hand'], fit: {}, gains: { seat: 'usual' } },
+  charm: {
+    drop: ['region'],
+    fit: { scale: 'keep', repeat: 'keep' },
+    gains: { seat: 'usual', bedding: 'gel' },
+  },
+};
+
+/**
+ * Version 1 gave every element a region, a fit and a hand, whether or not they acted; knew no seats; gave each
+ * inlay a bed, a cap and a filing of its own; and had neither glue, nor schools of priming and edges.
+ */
+const fromVersion1: Migration = (file) => {
+  const kinds = new Map<string, string>();
+  const renamed = new Map<string, string>();
+  const unused: string[] = [];
+  for (const look of list(file.looks)) {
+    const ids = new Set(list(look.elements).map((element) => element.id));
+    for (const element of list(look.elements)) {
+      if (element.id === 'body') {
+        // Kept for the program's own steps now.
+        let next = 'body-1';
+        while (ids.has(next)) next = `${next}-1`;
+        renamed.set(String(look.id), next);
+        element.id = next;
+      }
+      kinds.set(`${String(look.id)}/${String(element.id)}`, String(element.kind));
+      if (isObject(element.region) && element.region.kind !== 'whole') {
+        if (ELEMENT_CHANGES[String(element.kind)]?.drop.includes('region'))
+          unused.push(`${String(element.id)} named a ${String(element.region.kind)} that it never used`);
+      }
+      changeElement(element, String(element.kind), true);
+    }
+  }
+  const nails = isObject(file.nails) ? file.nails : {};
+  for (const nail of Object.values(nails).filter(isObject)) {
+    if (isObject(nail.start) && nail.start.kind === 'bare') nail.start.dull = false;
+    for (const change of list(nail.changes)) {
+      if (change.element === 'body') change.element = renamed.get(String(nail.look)) ?? 'body';
+      const kind = kinds.get(`${String(nail.look)}/${String(change.element)}`);
+      if (kind && isObject(change.options)) changeElement(change.options, kind, false);
+    }
+  }
+  for (const build of list(file.builds)) if (build.kind === 'natural-gel') build.base = 'coat';
+  if (isObject(file.practice)) file.practice = { ...file.practice, primer: 'once', edge_mm: 0.66 };
+  if (isObject(file.kit) && isObject(file.kit.roles)) addGlue(file.kit, file.kit.roles);
+  const rewrite = (id: unknown): unknown => {
+    const parts = typeof id === 'string' ? /^([^/]*)\/([^/]*)\/([^/#]*)(#\d+)$/.exec(id) : null;
+    if (!parts) return id;
+    const [, name, old, step, pass] = parts as unknown as [string, string, string, string, string];
+    const nail = nails[name];
+    const look = isObject(nail) ? String(nail.look) : '';
+    const element = old === 'body' ? (renamed.get(look) ?? old) : old;
+    const shared = kinds.get(`${look}/${element}`) === 'inlay' && BODY_STEPS.includes(step);
+    return `${name}/${shared ? 'body' : element}/${step}${pass}`;
+  };
+  for (const edit of list(file.edits)) {
+    for (const key of ['a', 'b', 'after']) if (key in edit) edit[key] = rewrite(edit[key]);
+  }
+  if (unused.length > 0 && typeof file.note === 'string') {
+    const note = `${file.note}${file.note ? '\n' : ''}From an older file: ${unused.join('; ')}.`;
+    if (note.length <= 2000) file.note = note;
+  }
+  return ok(file);
+};
+
+function changeElement(element: Json, kind: string, whole: boolean): void {
+  const known = ELEMENT_CHANGES[kind];
+  if (!known) return;
+  for (const key of known.drop) delete element[key];
+  if (typeof element.fit === 'string') element.fit = known.fit[element.fit] ?? element.fit;
+  if (whole) Object.assign(element, known.gains);
+}
+
+function addGlue(kit: Json, roles: Json): void {
+  const products = list(kit.products);
+  const known = products.find((product) => product.family === 'instant-glue');
+  if (known) {
+    roles.glue = known.id;
+    return;
+  }
+  let id = 'instant-glue';
+  while (products.some((product) => product.id === id)) id = `${id}-1`;
+  kit.products = [...products, { id, name: 'Instant glue', family: 'instant-glue', coat_um: 60, dry_s: 20 }];
+  roles.glue = id;
+}
+
+/** The objects of a list; what is none is left to the schema to refuse. */
+function list(value: unknown): Json[] {
+  return Array.isArray(value) ? value.filter(isObject) : [];
+}
+
 /** The step that leads away from each version. */
-const STEPS: readonly Migration[] = [fromVersion0];
+const STEPS: readonly Migration[] = [fromVersion0, fromVersion1];
 
 /** Brings a file of an older version forward. The input is left as it is. */
 export function migrate(file: Json, version: number): Result<Json> {

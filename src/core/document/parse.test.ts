@@ -1,5 +1,9 @@
 import fc from 'fast-check';
 import { DEMO_SETS } from '../demo';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { compileNail } from '../compile/compile';
+import { NAILS } from '../model/names';
 import { curtainUp } from '../demo/curtainUp';
 import { newSet } from '../starter/newSet';
 import { MAX_FILE_BYTES, parseSet, parseSetText, writeSetText } from './parse';
@@ -34,7 +38,7 @@ describe('reading a set', () => {
     [
       'a newer version',
       '{"format":"merry-lacquer-set","version":99}',
-      /^version: is 99; this program reads up to 1/,
+      /^version: is 99; this program reads up to 2/,
     ],
   ])('refuses %s', (_words, text, message) => {
     const parsed = parseSetText(text);
@@ -141,9 +145,40 @@ describe('reading a set', () => {
   });
 });
 
+describe('what a file may hold', () => {
+  it('is not nested without end: refused with the path, at any depth', () => {
+    for (const depth of [30, 5_000, 200_000]) {
+      const set = file();
+      const text = JSON.stringify(set).replace(
+        '"changes":[]',
+        `"changes":[${'['.repeat(depth)}${']'.repeat(depth)}]`,
+      );
+      const parsed = parseSetText(text);
+      expect(!parsed.ok && faultLine(parsed.faults[0]!)).toMatch(
+        /^nails\..*changes\..*nested more than 24 levels/,
+      );
+    }
+  });
+
+  it('names only products that are there, in a nail’s own options too', () => {
+    expect(
+      fault((set) => {
+        set.nails['left-ring'].changes = [{ element: 'stubs', options: { clear: 'ghost' } }];
+      }),
+    ).toMatch(/^nails\.left-ring\.changes\.0\.options: no product "ghost"/);
+  });
+});
+
 describe('older files', () => {
+  const folder = join(process.cwd(), 'tests/files/v1');
+  const files = readdirSync(folder).sort();
+  const read = (name: string) => readFileSync(join(folder, name), 'utf8');
+
   function version0(): Json {
-    const old = file() as Json & { practice: Json; nails: Record<string, { plate: Json }> };
+    const old = JSON.parse(read('curtain-up.lacquer.json')) as Json & {
+      practice: Json;
+      nails: Record<string, { plate: Json }>;
+    };
     const { base, stones, hands, ...rest } = old.practice;
     old.practice = { ...rest, wipe_base: base === 'wipe', bed_stones: stones === 'bedded' };
     expect(hands).toBe('alike');
@@ -155,7 +190,54 @@ describe('older files', () => {
   }
 
   it('of version 0 open as the set they were', () => {
-    expect(parseSet(version0())).toEqual({ ok: true, value: curtainUp() });
+    expect(parseSet(version0())).toEqual(parseSetText(read('curtain-up.lacquer.json')));
+  });
+
+  it('of version 1: twenty stand as they were', () => {
+    expect(files).toHaveLength(20);
+    for (const name of files) expect(JSON.parse(read(name))).toMatchObject({ version: 1 });
+  });
+
+  it.each(files)('%s opens without a word lost, and is planned', (name) => {
+    const old = JSON.parse(read(name)) as {
+      title: string;
+      note: string;
+      looks: { elements: { id: string; kind: string }[] }[];
+      nails: Record<string, { changes: unknown[] }>;
+      edits: { kind: string }[];
+      kit: { products: { id: string }[] };
+    };
+    const parsed = parseSetText(read(name));
+    if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+    const set = parsed.value;
+    expect([set.title, set.note]).toEqual([old.title, old.note]);
+    expect(set.looks.map((look) => look.elements.map((one) => [one.id, one.kind]))).toEqual(
+      old.looks.map((look) => look.elements.map((one) => [one.id, one.kind])),
+    );
+    for (const nail of NAILS) expect(set.nails[nail].changes).toHaveLength(old.nails[nail]!.changes.length);
+    expect(set.edits.map((edit) => edit.kind)).toEqual(old.edits.map((edit) => edit.kind));
+    expect(set.kit.products.map((one) => one.id)).toEqual(
+      expect.arrayContaining(old.kit.products.map((one) => one.id)),
+    );
+    // Each edit still finds its step, save the one that never did.
+    const lost = NAILS.flatMap((nail) => compileNail(set, nail).editFaults).map((fault) => fault.missing);
+    expect(lost.filter((id) => id !== 'right-middle/glitter/coat#1')).toEqual([]);
+    expect(parseSetText(writeSetText(set))).toEqual({ ok: true, value: set });
+  });
+
+  it('with an element called body get another name for it, wherever it is named', () => {
+    const old = JSON.parse(read('two-inlays.lacquer.json').replaceAll('"two"', '"body"')) as Json;
+    old.edits = [
+      { kind: 'skip', a: 'left-ring/body/file#1' },
+      { kind: 'skip', a: 'left-ring/body/place#1' },
+    ];
+    const parsed = parseSet(old);
+    if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+    expect(parsed.value.looks[0]!.elements.map((one) => one.id)).toEqual(['colour', 'one', 'body-1']);
+    expect(parsed.value.edits).toEqual([
+      { kind: 'skip', a: 'left-ring/body/file#1' },
+      { kind: 'skip', a: 'left-ring/body-1/place#1' },
+    ]);
   });
 
   it('are left as they are by the migration', () => {

@@ -25,6 +25,23 @@ export function tooLarge(bytes: number): string {
   return `the file has ${size} MB; a set is refused beyond ${MAX_FILE_BYTES / 1024 / 1024} MB`;
 }
 
+/** No set nests deeper; what does would overrun those who walk it. */
+const MAX_DEPTH = 24;
+
+/** The path of the first value nested too deep; walked without recursion. */
+function unreadable(content: unknown): Fault | undefined {
+  const stack: { value: unknown; path: string; depth: number }[] = [{ value: content, path: '', depth: 0 }];
+  while (stack.length > 0) {
+    const { value, path, depth } = stack.pop()!;
+    if (value === null || typeof value !== 'object') continue;
+    if (depth >= MAX_DEPTH) return { path, message: `is nested more than ${MAX_DEPTH} levels deep` };
+    for (const [key, inner] of Object.entries(value)) {
+      stack.push({ value: inner, path: path ? `${path}.${key}` : key, depth: depth + 1 });
+    }
+  }
+  return undefined;
+}
+
 /** Parsed JSON to a set: migrated from older versions, then checked as a whole. */
 export function parseSet(content: unknown): Result<SetDocument> {
   if (content === null || typeof content !== 'object' || Array.isArray(content)) {
@@ -38,6 +55,8 @@ export function parseSet(content: unknown): Result<SetDocument> {
   if (version > VERSION) {
     return fail('version', `is ${version}; this program reads up to ${VERSION}: open it with a newer one`);
   }
+  const deep = unreadable(content);
+  if (deep) return { ok: false, faults: [deep] };
   const migrated = migrate(content as Record<string, unknown>, version);
   if (!migrated.ok) return migrated;
   const parsed = SetShape.safeParse(migrated.value);

@@ -13,7 +13,8 @@ export interface Curve {
 
 /** φ = 2·atan(2s/w), R = w²/(8s) + s/2, arc = 2Rφ. The asin form would fail for s > w/2. */
 export function curveOf(width_mm: number, height_mm: number): Curve {
-  if (height_mm <= 0) return { radius_mm: Infinity, half_angle: 0, arc_mm: width_mm };
+  // Less than a ten-thousandth of a millimetre is no curve, and its radius no number.
+  if (height_mm < 1e-4) return { radius_mm: Infinity, half_angle: 0, arc_mm: width_mm };
   const half_angle = 2 * Math.atan((2 * height_mm) / width_mm);
   const radius_mm = (width_mm * width_mm) / (8 * height_mm) + height_mm / 2;
   return { radius_mm, half_angle, arc_mm: 2 * radius_mm * half_angle };
@@ -33,7 +34,7 @@ export function sagitta_mm(radius_mm: number, x_mm: number): number {
 export function edgeLift_mm(width_mm: number, radius_mm: number, length_mm = 0, radiusAlong_mm = 0): number {
   const across = sagitta_mm(radius_mm, width_mm / 2);
   const along = radiusAlong_mm > 0 ? (length_mm * length_mm) / (8 * radiusAlong_mm) : 0;
-  return across + along;
+  return across + Math.min(along, length_mm / 2);
 }
 
 /** Clear needed over the plate to reach the corner of a stiff piece `thickness_mm` thick: √((R+t)² + p²/4) − R. */

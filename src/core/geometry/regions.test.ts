@@ -1,7 +1,8 @@
+import type { Region } from '../model/region';
 import fc from 'fast-check';
 import { makeFrame, outlineDistance_mm, outlinePolygon } from './frame';
 import { disc, rectangle } from './figures';
-import { outside_mm2, overlap_mm2, polygonArea_mm2, uncovered_mm2 } from './polygons';
+import { covered, overlap_mm2, polygonArea_mm2, uncovered_mm2 } from './polygons';
 import { AS_DRAWN, layRegion, leaveFree, polygonDistance_mm, smileLine } from './regions';
 import { SHAPES } from './shape';
 
@@ -81,8 +82,11 @@ describe('regions', () => {
     const around = leaveFree(whole, [{ x: 0, y: 6, r_mm: 1 }], 0.15);
     expect(whole.distance_mm(0, 6)).toBeGreaterThan(0);
     expect(around.distance_mm(0, 6)).toBeLessThan(0);
-    expect(uncovered_mm2(disc(0, 6, 0.8), [whole])).toBeCloseTo(0, 6);
-    expect(uncovered_mm2(disc(0, 6, 0.8), [around])).toBeCloseTo(polygonArea_mm2(disc(0, 6, 0.8)), 3);
+    expect(uncovered_mm2(disc(0, 6, 0.8), covered([whole]))).toBeCloseTo(0, 6);
+    expect(uncovered_mm2(disc(0, 6, 0.8), covered([around]))).toBeCloseTo(
+      polygonArea_mm2(disc(0, 6, 0.8)),
+      3,
+    );
   });
 });
 
@@ -91,6 +95,79 @@ describe('areas', () => {
     expect(polygonArea_mm2(rectangle(1, 2, 3, 4, 30))).toBeCloseTo(12, 3);
     expect(polygonArea_mm2(disc(0, 0, 2, 400))).toBeCloseTo(Math.PI * 4, 2);
     expect(overlap_mm2(rectangle(0, 0, 2, 2, 0), rectangle(1, 1, 2, 2, 0))).toBeCloseTo(1, 6);
-    expect(outside_mm2(rectangle(0, 0, 2, 2, 0), rectangle(1, 1, 2, 2, 0))).toBeCloseTo(3, 6);
+    expect(
+      uncovered_mm2(rectangle(0, 0, 2, 2, 0), [
+        [
+          [
+            [0, 0],
+            [2, 0],
+            [2, 2],
+            [0, 2],
+          ],
+        ],
+      ]),
+    ).toBeCloseTo(3, 3);
+  });
+
+  it('shared by two convex curves are what the booleans find', () => {
+    const piece = fc.record({
+      x: fc.integer({ min: -30, max: 30 }),
+      y: fc.integer({ min: -30, max: 30 }),
+      w: fc.integer({ min: 2, max: 50 }),
+      h: fc.integer({ min: 2, max: 50 }),
+      turn: fc.integer({ min: -180, max: 180 }),
+    });
+    const curve = (p: { x: number; y: number; w: number; h: number; turn: number }) =>
+      rectangle(p.x / 10, p.y / 10, p.w / 10, p.h / 10, p.turn);
+    fc.assert(
+      fc.property(piece, piece, (a, b) => {
+        const ring = (points: { x: number; y: number }[]): [number, number][] =>
+          points.map((q) => [q.x, q.y]);
+        const left = uncovered_mm2(curve(a), [[ring(curve(b))]]);
+        expect(overlap_mm2(curve(a), curve(b))).toBeCloseTo(polygonArea_mm2(curve(a)) - left, 1);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('hold the skin margin, and the size they were drawn in, for every kind of region', () => {
+    const nail = frame();
+    const laying = { ...AS_DRAWN, margin_mm: 0.25 };
+    const regions: Region[] = [
+      { kind: 'whole' },
+      { kind: 'band', from: 0, to: 1 },
+      { kind: 'tip', smile: { rise_mm: -4, depth_mm: 2, tilt_mm: 0 } },
+      { kind: 'oval', across: 0.8, along: 0.3, width_mm: 9, length_mm: 9, turn_deg: 0 },
+      {
+        kind: 'outline',
+        points: [
+          { across: 0.2, along: 0.2 },
+          { across: 1.4, along: 0.2 },
+          { across: 1.4, along: 0.8 },
+        ],
+      },
+    ];
+    for (const region of regions) {
+      const { distance_mm } = layRegion(nail, region, laying);
+      for (let i = 0; i <= 20; i += 1) {
+        const y = (i / 20) * nail.bed_mm * 0.5;
+        expect(distance_mm(nail.halfWidth_mm(y) - 0.1, y)).toBeLessThan(0);
+      }
+    }
+    const small = makeFrame({
+      width_mm: 8,
+      arch_mm: 1.5,
+      bed_mm: 10,
+      free_mm: 5,
+      radiusAlong_mm: 0,
+      shape: 'oval',
+    });
+    const area = (region: Region, keep: boolean) =>
+      polygonArea_mm2(layRegion(small, region, { ...AS_DRAWN, keep }).polygons[0]!);
+    const outline = regions[4]!;
+    expect(area(outline, true) / area(outline, false)).toBeCloseTo((14 / small.arc_mm) ** 2, 3);
+    expect(area({ kind: 'band', from: 0.4, to: 0.6 }, true)).toBeGreaterThan(
+      area({ kind: 'band', from: 0.4, to: 0.6 }, false) * 1.2,
+    );
   });
 });

@@ -9,6 +9,8 @@ export interface Area {
   /** Closed curves, in mm; more than one where the region falls apart, as beads under stones do. */
   polygons: Point[][];
   distance_mm: (x: number, y: number) => number;
+  /** What is drawn past this curve is not laid: the nail without its margin to the skin. */
+  within?: Point[];
   /** Discs cut out of it, such as the stones a top coat is taken around. */
   holes?: Disc[];
 }
@@ -19,11 +21,24 @@ export interface Disc {
   r_mm: number;
 }
 
-/** How a region is laid: turned over for the other hand, and kept `margin_mm` off the skin. */
+/**
+ * How a region is laid: turned over for the other hand, kept `margin_mm` off the skin. `scale` acts on sizes in
+ * mm: those of ovals and smile lines. Bands and outlines are drawn by share and landmark and shrink with the
+ * nail by themselves; `keep` gives them the size they were drawn in.
+ */
 export interface Laying {
   mirror: boolean;
   scale: number;
   margin_mm: number;
+  keep?: boolean;
+}
+
+/** Looks are drawn for a nail of this arc, in mm; narrower nails scale down, wider ones keep the size. */
+export const DRAWN_FOR_ARC_MM = 14;
+
+/** How much larger than its share of this nail a part must be laid to keep the size it was drawn in. */
+function keptSize(frame: NailFrame, laying: Laying): number {
+  return laying.keep ? Math.max(1, DRAWN_FOR_ARC_MM / frame.arc_mm) : 1;
 }
 
 export const AS_DRAWN: Laying = { mirror: false, scale: 1, margin_mm: 0 };
@@ -68,9 +83,12 @@ const LAYERS: { [K in Kind]: Layer<K> } = {
     polygons: [outlinePolygon(frame, margin_mm)],
     distance_mm: (x, y) => offSkin_mm(frame, x, y, margin_mm),
   }),
-  band: (frame, region, { margin_mm }) => {
-    const from = along_mm(frame, region.from);
-    const to = along_mm(frame, region.to);
+  band: (frame, region, laying) => {
+    const { margin_mm } = laying;
+    const middle = (along_mm(frame, region.from) + along_mm(frame, region.to)) / 2;
+    const size = keptSize(frame, laying);
+    const from = region.from <= 0 ? 0 : middle + size * (along_mm(frame, region.from) - middle);
+    const to = region.to >= 2 ? frame.length_mm : middle + size * (along_mm(frame, region.to) - middle);
     return {
       polygons: [
         outlinePolygon(frame, margin_mm).map(({ x, y }) => {
@@ -122,16 +140,27 @@ const LAYERS: { [K in Kind]: Layer<K> } = {
       distance_mm: (x, y) => {
         const px = (x - cx) * cos + (y - cy) * sin;
         const py = -(x - cx) * sin + (y - cy) * cos;
-        return (1 - Math.hypot(px / a, py / b)) * Math.min(a, b);
+        return Math.min(
+          (1 - Math.hypot(px / a, py / b)) * Math.min(a, b),
+          offSkin_mm(frame, x, y, laying.margin_mm),
+        );
       },
     };
   },
-  outline: (frame, region, { mirror }) => {
-    const polygon = region.points.map((point) => ({
-      x: (mirror ? -1 : 1) * across_mm(frame, point.across),
+  outline: (frame, region, laying) => {
+    const drawn = region.points.map((point) => ({
+      x: (laying.mirror ? -1 : 1) * across_mm(frame, point.across),
       y: along_mm(frame, point.along),
     }));
-    return { polygons: [polygon], distance_mm: (x, y) => polygonDistance_mm(polygon, x, y) };
+    const size = keptSize(frame, laying);
+    const cx = drawn.reduce((sum, p) => sum + p.x, 0) / drawn.length;
+    const cy = drawn.reduce((sum, p) => sum + p.y, 0) / drawn.length;
+    const polygon = drawn.map((p) => ({ x: cx + size * (p.x - cx), y: cy + size * (p.y - cy) }));
+    return {
+      polygons: [polygon],
+      distance_mm: (x, y) =>
+        Math.min(polygonDistance_mm(polygon, x, y), offSkin_mm(frame, x, y, laying.margin_mm)),
+    };
   },
 };
 
@@ -148,7 +177,7 @@ function clampTo(frame: NailFrame, point: Point): number {
 /** Lays a region of a look on one nail. */
 export function layRegion(frame: NailFrame, region: Region, laying: Laying = AS_DRAWN): Area {
   const layer = LAYERS[region.kind] as Layer<Kind>;
-  return layer(frame, region as never, laying);
+  return { ...layer(frame, region as never, laying), within: outlinePolygon(frame, laying.margin_mm) };
 }
 
 /** An area with discs left free, each with `clearance_mm` around it. */
@@ -156,7 +185,7 @@ export function leaveFree(area: Area, discs: readonly Disc[], clearance_mm: numb
   if (discs.length === 0) return area;
   const holes = discs.map((disc) => ({ ...disc, r_mm: disc.r_mm + clearance_mm }));
   return {
-    polygons: area.polygons,
+    ...area,
     holes,
     distance_mm: (x, y) => {
       let distance = area.distance_mm(x, y);

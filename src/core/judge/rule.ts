@@ -7,8 +7,9 @@ import type { NailField } from '../simulate/field';
 import type { FindingDraft, Fix } from './finding';
 import { lookOf } from '../compile/prepare';
 import type { Change } from '../document/changes';
+import type { Edit } from '../document/edits';
 import type { Operation } from '../craft/operation';
-import type { Verdict } from '../simulate/simulate';
+import type { Verdict } from '../simulate/grips';
 import type { Sitting } from '../timing/sitting';
 
 /** One nail, planned and simulated as the sitting runs it. */
@@ -28,6 +29,8 @@ export interface SetCase {
   set: SetDocument;
   sitting: Sitting;
   operations: readonly Operation[];
+  /** Statements across two nails that no order of work can keep. */
+  circular: readonly Edit[];
 }
 
 /** A judgement of the craft: its code, what it asks, and a pure check. It reads the plan and changes nothing. */
@@ -79,5 +82,5 @@ export function adjusting(
 
 /** The film layer that an operation laid, below which the pile can be read. */
 export function filmIndex(field: NailField, operation: string): number {
-  return field.films.findIndex((film) => film.operation === operation);
+  return field.films.findIndex((film) => film.operation === operation && film.kind !== 'hollow');
 }

@@ -32,7 +32,8 @@ export const Nail = z.strictObject({
   plate: Plate,
   condition: z.enum(CONDITIONS),
   start: z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('bare') }),
+    /** `dull`: the shine is off already, from an earlier removal or dry manicure. */
+    z.strictObject({ kind: z.literal('bare'), dull: z.boolean() }),
     z.strictObject({ kind: z.literal('removal'), soak_s: z.number().min(60).max(3600) }),
   ]),
   build: Id,

@@ -1,9 +1,14 @@
 import * as z from 'zod';
+import { mm } from './primitives';
 
 /** The artist's schools. Each is a choice the trade disagrees about; the defaults and reasons stand in docs/craft.md. */
 export const Practice = z.strictObject({
   /** Leave the base tacky so that the next coat grips it, or wipe it. */
   base: z.enum(['leave', 'wipe']),
+  /** Primer once on the dehydrated plate, or none. */
+  primer: z.enum(['once', 'none']),
+  /** What the file leaves of a free edge, plate or tip and all that lies on it. */
+  edge_mm: mm(0.3, 1.2),
   /** Stones set in the wet top, or bedded first with the top taken around them. */
   stones: z.enum(['wet-top', 'bedded']),
   /** The thumb turns away from the light in a load of five; cured apart it faces it. */

@@ -5,6 +5,8 @@ import { Colour, Id, seconds, Words } from './primitives';
 export const PRODUCT_FAMILIES = [
   'base-gel',
   'gel-colour',
+  'two-stage-colour',
+  'art-gel',
   'liner-gel',
   'builder-gel',
   'bedding-gel',
@@ -12,6 +14,9 @@ export const PRODUCT_FAMILIES = [
   'top-no-wipe',
   'top-wipe',
   'top-matte',
+  'mirror-powder',
+  'lacquer',
+  'instant-glue',
   'dehydrator',
   'primer',
   'cleanser',
@@ -21,8 +26,8 @@ export type ProductFamily = (typeof PRODUCT_FAMILIES)[number];
 
 /**
  * A product as its own direction gives it. `lamp_s` is the full cure of one coat `coat_um` thick, `flash_s`
- * what makes it hold its place, `depth_um` the depth in which light falls to 1/e (D_p). `coats_to_cover` is
- * the number of coats for a contrast ratio of 0.98 on the `judged_on` grounds.
+ * what makes it hold its place, `depth_um` the depth in which light falls to 1/e (D_p). What dries or sets by
+ * itself has a working time `working_s` and is hard after `dry_s`. `coats_to_cover` is the number of coats for a contrast ratio of 0.98 on the `judged_on` grounds.
  */
 export const Product = z.strictObject({
   id: Id,
@@ -36,6 +41,7 @@ export const Product = z.strictObject({
       depth_um: z.number().min(10).max(5000),
     })
     .optional(),
+  working_s: seconds(1, 3600).optional(),
   dry_s: seconds(1, 3600).optional(),
   colour: Colour.optional(),
   effect: z.enum(['film', 'sheer', 'metallic']).optional(),
@@ -61,6 +67,7 @@ export const Roles = z.strictObject({
   builder: Id,
   bedding: Id,
   fixing: Id,
+  glue: Id,
   top: Id,
   matte_top: Id,
   cleanser: Id,
@@ -74,7 +81,7 @@ export const TipSize = z.strictObject({
 });
 
 export const Kit = z.strictObject({
-  products: z.array(Product).max(400),
+  products: z.array(Product).max(500),
   lamps: z.array(Lamp).min(1).max(6),
   roles: Roles,
   tips: z.array(TipSize).max(20),

@@ -1,4 +1,4 @@
-import { areaOf } from '../craft/context';
+import { areaOf } from '../craft/area';
 import { overChannel, type Layer, type Pigment, type Triple } from '../colour/film';
 import { outlineDistance_mm } from '../geometry/frame';
 import type { Product } from '../model/product';
@@ -139,6 +139,7 @@ function sceneOf(field: NailField, product: (id: string) => Product): Scene {
     bareMatte: field.films.length === 0 ? 0.6 : 0,
   };
   for (const film of field.films) {
+    if (film.kind === 'hollow') continue;
     if (film.pieces) {
       const drawn = film.pieces.map(drawPiece);
       const inlaid = drawn.filter((one) => one.piece.kind === 'inlay');
@@ -155,7 +156,9 @@ function sceneOf(field: NailField, product: (id: string) => Product): Scene {
         metallic: made?.effect === 'metallic',
       });
     }
-    scene.sheens.push({ place: placeOf(film), matte: made?.family === 'top-matte' });
+    // Powder keeps the gloss of the top it is burnished on.
+    if (made?.family !== 'mirror-powder')
+      scene.sheens.push({ place: placeOf(film), matte: made?.family === 'top-matte' });
   }
   return scene;
 }

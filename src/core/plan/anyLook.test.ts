@@ -104,14 +104,14 @@ const set: fc.Arbitrary<SetDocument> = fc
   );
 
 describe('any look, listed in any order', () => {
-  it('compiles to an order that the table of surfaces has nothing against', () => {
+  it('compiles to an order that the table of surfaces has nothing against, and to no stop but about the look itself', () => {
     const order = new Set<string>(REASONS);
     fc.assert(
       fc.property(set, nail, (one, name) => {
         const wrong = findingsOn(one, name).filter((finding) => order.has(finding.code));
         expect(wrong.map((finding) => finding.message)).toEqual([]);
       }),
-      { numRuns: 150 },
+      { numRuns: 200 },
     );
   });
 
@@ -128,17 +128,17 @@ describe('any look, listed in any order', () => {
     );
   });
 
-  it('gives the same steps from any listing of the same elements', () => {
+  it('gives every element the same steps from any listing; only the seal follows the list', () => {
     fc.assert(
       fc.property(set, nail, (one, name) => {
-        const listed = compileNail(one, name).operations.map((operation) => operation.id);
+        const steps = (of: SetDocument) =>
+          compileNail(of, name)
+            .operations.filter((operation) => operation.element !== 'top')
+            .map((operation) => operation.id)
+            .sort();
         const turned = structuredClone(one);
         turned.looks[0]!.elements.reverse();
-        expect(
-          compileNail(turned, name)
-            .operations.map((operation) => operation.id)
-            .sort(),
-        ).toEqual(listed.sort());
+        expect(steps(turned)).toEqual(steps(one));
       }),
       { numRuns: 60 },
     );

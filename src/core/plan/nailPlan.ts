@@ -5,24 +5,33 @@ import { compileNail, type Compiled } from '../compile/compile';
 import { diagnoseNail } from '../judge/diagnose';
 import type { Finding } from '../judge/finding';
 import { buildOf } from '../compile/prepare';
+import { newCovers, type Covers } from '../simulate/cover';
 import { nominalSteps, simulateNail, type Simulated, type Step } from '../simulate/simulate';
 
 /** One nail compiled and run with the seconds its own operations ask for. */
 export interface NailPlan {
   compiled: Compiled;
   edge: 'plate' | 'tip';
+  /** What each operation covers, shared by every run over this nail. */
+  covers: Covers;
   nominal: Simulated;
 }
 
 export function planNail(set: SetDocument, name: NailName): NailPlan {
   const compiled = compileNail(set, name);
   const { edge } = buildKindOf(buildOf(set, set.nails[name]).kind);
-  return { compiled, edge, nominal: simulateNail(compiled, edge, nominalSteps(compiled.operations)) };
+  const covers = newCovers();
+  return {
+    compiled,
+    edge,
+    covers,
+    nominal: simulateNail(compiled, edge, nominalSteps(compiled.operations), covers),
+  };
 }
 
 /** Runs a planned nail once more, as the sitting treats it. */
 export function replayNail(plan: NailPlan, steps: readonly Step[]): Simulated {
-  return simulateNail(plan.compiled, plan.edge, steps);
+  return simulateNail(plan.compiled, plan.edge, steps, plan.covers);
 }
 
 export function judgeNail(set: SetDocument, name: NailName, plan: NailPlan, simulated: Simulated): Finding[] {

@@ -1,6 +1,7 @@
 import type { SetDocument } from '../document/document';
+import { acrossNails } from '../compile/acrossNails';
 import { NAILS, type NailName } from '../model/names';
-import { replaySteps } from '../timing/replay';
+import { isTimed, replaySteps } from '../timing/replay';
 import { planSitting, problemOf, type Sitting } from '../timing/sitting';
 import { diagnoseSet, sortFindings } from '../judge/diagnose';
 import { rounded } from '../model/rounded';
@@ -46,13 +47,18 @@ export function planSet(set: SetDocument, options: { memo?: PlanMemo } = {}): Pl
     operations: planned[nail].compiled.operations,
     states: planned[nail].nominal.states,
   }));
-  const sitting = roundSitting(planSitting(problemOf(set, works)));
+  const { precedences, circular } = acrossNails(
+    set,
+    works.map((work) => work.operations),
+  );
+  const sitting = roundSitting(planSitting(problemOf(set, works, precedences)));
   const startOf = new Map(sitting.strokes.map((stroke) => [stroke.operation, stroke.start_s]));
 
   const judged = record((name) => {
     const plan = planned[name];
-    const steps = replaySteps(name, plan.compiled.operations, sitting.loads, startOf);
-    const light = steps.map((step) => step.light_s ?? '').join();
+    const timed = isTimed(plan.compiled.operations, plan.compiled.context.product);
+    const steps = replaySteps(name, plan.compiled.operations, sitting.loads, startOf, timed);
+    const light = steps.map((step) => `${step.light_s ?? ''}:${step.elapsed_s ?? ''}`).join();
     return recall(memo.judged, `${keys[name]}|${light}`, () => {
       const replayed = replayNail(plan, steps);
       return { replayed, findings: repairNail(set, name, plan, judgeNail(set, name, plan, replayed)) };
@@ -62,7 +68,10 @@ export function planSet(set: SetDocument, options: { memo?: PlanMemo } = {}): Pl
   const operations = record((name) => planned[name].compiled.operations);
   const all = NAILS.flatMap((name) => operations[name]);
   const findings = sortFindings(
-    [...NAILS.flatMap((name) => judged[name].findings), ...diagnoseSet({ set, sitting, operations: all })],
+    [
+      ...NAILS.flatMap((name) => judged[name].findings),
+      ...diagnoseSet({ set, sitting, operations: all, circular }),
+    ],
     all,
   );
   return {

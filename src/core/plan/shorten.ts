@@ -2,6 +2,7 @@ import { techniqueOf } from '../craft/techniques';
 import { applyChange, type Change } from '../document/changes';
 import type { SetDocument } from '../document/document';
 import { planSitting, problemOf } from '../timing/sitting';
+import { acrossNails } from '../compile/acrossNails';
 import { NAILS } from '../model/names';
 import { planNail } from './nailPlan';
 
@@ -30,7 +31,11 @@ function total_s(set: SetDocument): number {
     const plan = planNail(set, nail);
     return { nail, operations: plan.compiled.operations, states: plan.nominal.states };
   });
-  return planSitting(problemOf(set, works)).total_s;
+  const { precedences } = acrossNails(
+    set,
+    works.map((work) => work.operations),
+  );
+  return planSitting(problemOf(set, works, precedences)).total_s;
 }
 
 function candidates(set: SetDocument): { words: string; change: Change }[] {

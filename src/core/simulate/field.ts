@@ -1,5 +1,5 @@
 import type { NailFrame } from '../geometry/frame';
-import { encode, type Surface } from '../craft/surfaces';
+import { encode, type Surface } from '../craft/surface';
 import type { Paint, Place, PlacedPiece } from '../craft/operation';
 
 /** Cells across and along; fine enough for areas of a tenth of a mm², cheap enough for ten nails at a keystroke. */
@@ -13,31 +13,42 @@ export const CURED = 3;
 
 /**
  * The grid over an unrolled nail, cell (i, j) at index j·CELLS_X + i. `inside` marks cells whose middle lies
- * within the outline; `ground_um` is what a cell stands on before any film: the plate's own edge past the bed.
+ * within the outline. Heights are counted from the upper face of the plate, carried on smoothly past its end;
+ * `plate_um` is the plate itself where there is one.
  */
 export interface Grid {
   x: Float64Array;
   y: Float64Array;
+  dx_mm: number;
+  dy_mm: number;
   cell_mm2: number;
   pitch_mm: number;
   inside: Uint8Array;
   onPlate: Uint8Array;
-  ground_um: Float32Array;
+  plate_um: Float32Array;
 }
 
-/** One film, piece layer or tip, belonging to the operation that laid it. Arrays run over the grid. */
+/**
+ * One film, piece layer or tip, belonging to the operation that laid it. A hollow is the room below a tip that
+ * nothing fills: it lifts what lies above it and is no product. Arrays run over the grid.
+ */
 export interface Film {
   operation: string;
   product?: string;
-  kind: 'film' | 'pieces' | 'tip';
+  kind: 'film' | 'pieces' | 'tip' | 'hollow';
   place: Place;
   paint?: Paint;
   pieces?: PlacedPiece[];
   t_um: Float32Array;
   phase: Uint8Array;
-  /** Lamp seconds that reached its bottom. */
+  /** Lamp seconds that reached its bottom; for what dries or sets, the seconds that have passed. */
   dose: Float32Array;
-  /** Nothing in it waits for light any more. */
+  /** Of poured films: the height of the free surface it levelled to, and what was brought. */
+  level_um?: Float32Array;
+  brought_mm3?: number;
+  /** Of metal pieces: how far inside their edge a cell lies, where light comes only from the side. */
+  shade_mm?: Float32Array;
+  /** Nothing in it waits to harden any more. */
   settled: boolean;
 }
 
@@ -66,7 +77,7 @@ export function makeField(
   const y = Float64Array.from({ length: CELLS_Y }, (_, j) => (j + 0.5) * dy);
   const inside = new Uint8Array(CELLS_X * CELLS_Y);
   const onPlate = new Uint8Array(CELLS_X * CELLS_Y);
-  const ground_um = new Float32Array(CELLS_X * CELLS_Y);
+  const thickness_um = new Float32Array(CELLS_X * CELLS_Y);
   const plateEnds = edge === 'plate' ? frame.length_mm : frame.bed_mm + Math.min(ownEdge_mm, 0.5);
   for (let j = 0; j < CELLS_Y; j += 1) {
     const half = frame.halfWidth_mm(y[j]!);
@@ -76,12 +87,22 @@ export function makeField(
       inside[cell] = 1;
       if (y[j]! > plateEnds) continue;
       onPlate[cell] = 1;
-      if (y[j]! > frame.bed_mm) ground_um[cell] = plate_um;
+      thickness_um[cell] = plate_um;
     }
   }
   return {
     frame,
-    grid: { x, y, cell_mm2: dx * dy, pitch_mm: Math.max(dx, dy), inside, onPlate, ground_um },
+    grid: {
+      x,
+      y,
+      dx_mm: dx,
+      dy_mm: dy,
+      cell_mm2: dx * dy,
+      pitch_mm: Math.max(dx, dy),
+      inside,
+      onPlate,
+      plate_um: thickness_um,
+    },
     films: [],
     surface: new Uint16Array(CELLS_X * CELLS_Y).fill(encode(BARE)),
     edge,
@@ -102,11 +123,18 @@ export function newFilm(operation: string, kind: Film['kind'], place: Place, pro
   };
 }
 
-/** Height of the pile over the ground at a cell, in µm; `until` stops below that film. */
+/** Height of the pile over the plate's upper face at a cell, in µm; `until` stops below that film. */
 export function height_um(field: NailField, cell: number, until = field.films.length): number {
   let height = 0;
   for (let f = 0; f < until; f += 1) height += field.films[f]!.t_um[cell]!;
   return height;
+}
+
+/** Thickness of the nail at a cell, in µm: plate, tip and product, without what is hollow. */
+export function thickness_um(field: NailField, cell: number): number {
+  let thick = field.grid.plate_um[cell]!;
+  for (const film of field.films) if (film.kind !== 'hollow') thick += film.t_um[cell]!;
+  return thick;
 }
 
 /** The cell that a point lies in, or −1 outside the grid. */

@@ -1,71 +1,140 @@
-import { FAMILIES } from '../craft/families';
 import { neededDose } from '../craft/cure';
-import { decode, encode, flagSurfaces } from '../craft/surfaces';
+import { FAMILIES, lampOf, settingOf } from '../craft/families';
+import { ALL_SURFACES, encode, FINISHES, flagSurfaces, type Finish } from '../craft/surface';
 import type { Product } from '../model/product';
-import { CELLS_X, CELLS_Y, CURED, GELLED, NONE, WET, type NailField } from './field';
+import { CELLS_X, CELLS_Y, CURED, GELLED, NONE, WET, type Film, type NailField } from './field';
 
 /** Depth of a ready tip in which light falls to 1/e: near clear (common practice). */
 const TIP_DEPTH_UM = 4000;
+/** A billionth of slack: a dose that just meets its need in exact numbers must meet it here. */
+const SLACK = 1 - 1e-6;
 
 /**
  * Light for `seconds` on every film of a nail. At each film's bottom the dose falls by exp(−Σ t/D_p) through
- * all that lies above it (Jacobs 1992); enough to gel and enough to cure differ. Changes the field in place.
+ * all that lies above it (Jacobs 1992); enough to gel and enough to cure differ. Under metal light comes only
+ * from the side, and falls by the same law with the distance from its edge. Changes the field in place.
  */
 export function shine(field: NailField, seconds: number, product: (id: string) => Product): void {
   const cells = CELLS_X * CELLS_Y;
   const lowest = field.films.findIndex((film) => !film.settled);
   if (lowest < 0) return;
   const above = new Float32Array(cells);
+  let shade: Float32Array | undefined;
+  let hardened = false;
   // From the top film down, so that what lies above is summed as it is passed.
   for (let f = field.films.length - 1; f >= lowest; f -= 1) {
     const film = field.films[f]!;
+    if (film.kind === 'hollow') continue;
+    if (film.kind === 'pieces') {
+      // Stones and clear pieces let light round and through them; metal does not.
+      if (film.shade_mm) shade = deeper(shade, film.shade_mm);
+      continue;
+    }
     const made = film.product ? product(film.product) : undefined;
-    const depth = film.kind === 'tip' ? TIP_DEPTH_UM : made?.lamp?.depth_um;
+    const depth = film.kind === 'tip' ? TIP_DEPTH_UM : made && lampOf(made)?.depth_um;
     const needs = film.kind === 'film' && made ? neededDose(made) : undefined;
     let open = false;
     for (let cell = 0; cell < cells; cell += 1) {
       const phase = film.phase[cell]!;
       if (phase === NONE) continue;
-      // Pieces and stones are small or clear enough that light reaches round them.
-      if (depth && film.kind !== 'pieces') above[cell]! += film.t_um[cell]! / depth;
-      if (!needs || phase === CURED) continue;
-      film.dose[cell]! += seconds * Math.exp(-above[cell]!);
-      // A billionth of slack: a dose that just meets its need in exact numbers must meet it here.
-      if (film.dose[cell]! >= needs.cured * (1 - 1e-6)) film.phase[cell] = CURED;
-      else {
-        if (film.dose[cell]! >= needs.gelled * (1 - 1e-6)) film.phase[cell] = GELLED;
+      if (depth) above[cell]! += film.t_um[cell]! / depth;
+      if (phase === CURED) continue;
+      if (!needs || !depth) {
         open = true;
+        continue;
+      }
+      const side = shade && shade[cell]! > 0 ? (shade[cell]! * 1000) / depth : 0;
+      film.dose[cell]! += seconds * Math.exp(-above[cell]! - side);
+      if (film.dose[cell]! >= needs.cured * SLACK) {
+        film.phase[cell] = CURED;
+        hardened = true;
+        continue;
+      }
+      open = true;
+      if (phase === WET && film.dose[cell]! >= needs.gelled * SLACK) {
+        film.phase[cell] = GELLED;
+        hardened = true;
       }
     }
     film.settled = !open;
   }
-  settleSurface(field, product);
+  if (hardened) settleSurface(field, product);
 }
 
-/** By surface code: whether light still changes it. */
-const HARDENING = flagSurfaces((s) => s.phase === 'wet' || s.phase === 'gelled');
+function deeper(a: Float32Array | undefined, b: Float32Array): Float32Array {
+  return a ? Float32Array.from(a, (value, cell) => Math.max(value, b[cell]!)) : b;
+}
 
-/** After light, each wet or gelled surface takes the phase of the film that holds it. */
+/** Time that passes over a nail: what dries or sets by itself goes on doing so, lamp or no lamp. */
+export function passTime(field: NailField, seconds: number, product: (id: string) => Product): void {
+  if (seconds <= 0) return;
+  let hardened = false;
+  for (const film of field.films) {
+    const setting = film.settled || !film.product ? undefined : settingOf(product(film.product));
+    if (!setting) continue;
+    let open = false;
+    for (let cell = 0; cell < CELLS_X * CELLS_Y; cell += 1) {
+      const phase = film.phase[cell]!;
+      if (phase === NONE || phase === CURED) continue;
+      film.dose[cell]! += seconds;
+      const next =
+        film.dose[cell]! >= setting.dry_s * SLACK
+          ? CURED
+          : film.dose[cell]! >= setting.working_s * SLACK
+            ? GELLED
+            : WET;
+      if (next !== phase) hardened = true;
+      film.phase[cell] = next;
+      if (next !== CURED) open = true;
+    }
+    film.settled = !open;
+  }
+  if (hardened) settleSurface(field, product);
+}
+
+/** By surface code: whether light or time still changes it. */
+const HARDENING = flagSurfaces((s) => s.phase === 'wet' || s.phase === 'gelled');
+/** By surface code: whether the hard surface gets the finish of its film. */
+const OWN_FINISH = flagSurfaces(
+  (s) => s.material !== 'piece' && s.material !== 'stone' && s.material !== 'tip' && s.material !== 'plate',
+);
+const STONE = flagSurfaces((s) => s.material === 'stone');
+const GELLED_CODE = Uint16Array.from(ALL_SURFACES, (s) => encode({ ...s, phase: 'gelled' }));
+const CURED_CODE = Uint16Array.from(ALL_SURFACES, (s) => encode({ ...s, phase: 'cured' }));
+const FINISHED_CODE = Object.fromEntries(
+  FINISHES.map((finish) => [finish, Uint16Array.from(ALL_SURFACES, (s) => encode({ ...s, finish }))]),
+) as Record<Finish, Uint16Array>;
+
+/** After light or time, each wet or gelled surface takes the phase of the film that holds it. */
 function settleSurface(field: NailField, product: (id: string) => Product): void {
+  const films = field.films.filter((film) => film.kind === 'film');
+  const finishes = films.map((film) =>
+    film.product ? FINISHED_CODE[FAMILIES[product(film.product).family].finish] : undefined,
+  );
+  const shade = field.films.find((film) => film.shade_mm)?.shade_mm;
+  const rimHolds = films.map((film) => shade !== undefined && film.phase.includes(CURED));
   for (let cell = 0; cell < CELLS_X * CELLS_Y; cell += 1) {
-    if (!HARDENING[field.surface[cell]!]) continue;
-    const surface = decode(field.surface[cell]!);
-    for (let f = field.films.length - 1; f >= 0; f -= 1) {
-      const film = field.films[f]!;
-      if (film.phase[cell] === NONE || film.kind !== 'film') continue;
-      const phase = film.phase[cell] === CURED ? 'cured' : film.phase[cell] === GELLED ? 'gelled' : 'wet';
-      const own = surface.material === 'gel' || surface.material === 'top';
-      const finish =
-        phase === 'cured' && own && film.product
-          ? (FAMILIES[product(film.product).family].cured ?? surface.finish)
-          : surface.finish;
-      field.surface[cell] = encode({ ...surface, phase, finish });
+    const code = field.surface[cell]!;
+    if (!HARDENING[code]) continue;
+    for (let f = films.length - 1; f >= 0; f -= 1) {
+      const phase = films[f]!.phase[cell]!;
+      if (phase === NONE) continue;
+      // What lies soft in the dark below metal is out of reach: the cured rim holds the piece.
+      if (STONE[code] && rimHolds[f] && shade![cell]! > 0) {
+        field.surface[cell] = CURED_CODE[code]!;
+        break;
+      }
+      if (phase === GELLED) field.surface[cell] = GELLED_CODE[code]!;
+      if (phase === CURED) {
+        const finish = OWN_FINISH[code] ? finishes[f] : undefined;
+        field.surface[cell] = CURED_CODE[finish ? finish[code]! : code]!;
+      }
       break;
     }
   }
 }
 
-/** Whether any film of the nail still waits for light. */
+/** Whether any film of the nail is still wet. */
 export function isWet(field: NailField): boolean {
-  return field.films.some((film) => !film.settled && film.phase.includes(WET));
+  return field.films.some((film: Film) => !film.settled && film.phase.includes(WET));
 }

@@ -3,7 +3,7 @@ import { CLEAR, pigmentOf } from '../colour/pigments';
 import { linearOf } from '../colour/space';
 import { along_mm, type NailFrame } from '../geometry/frame';
 import type { Product } from '../model/product';
-import { cellAt, NONE, type Film, type NailField } from './field';
+import { cellAt, type Film, type NailField } from './field';
 import type { Paint } from '../craft/operation';
 
 /** What shows through clear product: the bed over the finger, the plate's own free edge, and light behind a tip. */
@@ -94,29 +94,43 @@ export function layerCache(): (pigment: Pigment, t_um: number) => Layer {
   };
 }
 
-/** Colour of the pile at a point, below film `until`, seen from above. Linear sRGB. */
-export function colourAt(
+/** What to leave out of a pile when its colour is asked for. */
+export interface Seen {
+  /** Only what lies below this film. */
+  until?: number;
+  /** Without the films of this element. */
+  without?: (film: Film) => boolean;
+  /** Another ground than the nail's own. */
+  ground?: Triple;
+}
+
+/** The colour of a nail's pile at any point, seen from above, in linear sRGB; films are prepared once. */
+export function pileColours(
   field: NailField,
-  x_mm: number,
-  y_mm: number,
   product: (id: string) => Product,
-  until = field.films.length,
-): Triple {
-  const cell = cellAt(field, x_mm, y_mm);
-  let colour = groundAt(field, x_mm, y_mm);
-  if (cell < 0) return colour;
-  for (let f = 0; f < until; f += 1) {
-    const film = field.films[f]!;
-    if (film.phase[cell] === NONE || film.t_um[cell]! <= 0) continue;
-    if (film.kind === 'pieces') {
-      const piece = film.pieces?.find(
-        (p) => Math.hypot(p.x_mm - x_mm, p.y_mm - y_mm) < Math.max(p.width_mm, p.length_mm) / 2,
-      );
-      if (piece) colour = linearOf(piece.colour);
-      continue;
+): (x_mm: number, y_mm: number, seen?: Seen) => Triple {
+  const layer = layerCache();
+  const pigments = field.films.map((film) =>
+    film.kind === 'film' && film.paint ? pigmentAlong(film, field.frame, product) : undefined,
+  );
+  return (x, y, { until = field.films.length, without, ground } = {}) => {
+    const cell = cellAt(field, x, y);
+    let colour = ground ?? groundAt(field, x, y);
+    if (cell < 0) return colour;
+    for (let f = 0; f < until; f += 1) {
+      const film = field.films[f]!;
+      if (film.t_um[cell]! <= 0 || without?.(film)) continue;
+      if (film.kind === 'pieces') {
+        const piece = film.pieces?.find(
+          (p) =>
+            p.kind === 'inlay' && Math.hypot(p.x_mm - x, p.y_mm - y) < Math.max(p.width_mm, p.length_mm) / 2,
+        );
+        if (piece) colour = linearOf(piece.colour);
+        continue;
+      }
+      const pigmentAt = pigments[f];
+      if (pigmentAt) colour = over(layer(pigmentAt(x, y), film.t_um[cell]!), colour);
     }
-    if (film.kind === 'tip' || !film.paint) continue;
-    colour = over(layerOf(pigmentAlong(film, field.frame, product)(x_mm, y_mm), film.t_um[cell]!), colour);
-  }
-  return colour;
+    return colour;
+  };
 }

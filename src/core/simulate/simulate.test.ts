@@ -1,13 +1,14 @@
 import fc from 'fast-check';
-import { rowOf, type Surface } from '../craft/surfaces';
+import type { Surface } from '../craft/surface';
+import { rowOf } from '../craft/surfaces';
 import { matinee } from '../demo/matinee';
 import { curtainUp } from '../demo/curtainUp';
 import type { SetDocument } from '../document/document';
 import { element, setWearing } from '../testing/sets';
 import { compileNail, type Compiled } from '../compile/compile';
 import { CURED, height_um, NONE } from './field';
-import type { Operation } from '../craft/operation';
-import { hardened } from '../compile/order';
+import { laidBy, type Operation } from '../craft/operation';
+import { hardened } from '../compile/seats';
 import { nominalSteps, simulateNail } from './simulate';
 
 const compiled = (set: SetDocument) => compileNail(set, 'left-ring');
@@ -22,8 +23,9 @@ function walk(operations: readonly Operation[], product: Compiled['context']['pr
   let surface: Surface = { material: 'plate', phase: 'bare', finish: 'shine', soil: 'clean', prep: 'none' };
   let film: string | undefined;
   return operations.flatMap((operation) => {
-    const reason = rowOf(operation.verb).refuses(surface);
-    surface = rowOf(operation.verb).leaves(surface);
+    const laid = laidBy(operation, product);
+    const reason = rowOf(operation.verb).refuses(surface, laid);
+    surface = rowOf(operation.verb).leaves(surface, laid);
     if (operation.deposit && operation.product) film = operation.product;
     if (operation.verb === 'cure' && (surface.phase === 'wet' || surface.phase === 'gelled')) {
       surface = hardened(surface, film ? product(film) : undefined, 'cured');

@@ -13,7 +13,7 @@ export function newSet(id: string, title: string): SetDocument {
       {
         plate: typicalPlate(name),
         condition: 'sound',
-        start: { kind: 'bare' },
+        start: { kind: 'bare', dull: false },
         build: 'natural',
         look: 'plain',
         changes: [],
@@ -39,6 +39,7 @@ export function newSet(id: string, title: string): SetDocument {
             region: { kind: 'whole' },
             fit: 'scale',
             hand: 'mirror',
+            seat: 'usual',
             product: 'rose-nude',
             passes: 'cover',
           },
@@ -48,6 +49,8 @@ export function newSet(id: string, title: string): SetDocument {
     builds: [buildKindOf('natural-gel').fresh('natural'), buildKindOf('soft-gel-tip').fresh('tips')],
     practice: {
       base: 'leave',
+      primer: 'once',
+      edge_mm: 0.66,
       stones: 'wet-top',
       thumbs: 'apart',
       wearer: 'client',

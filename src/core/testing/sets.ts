@@ -17,7 +17,7 @@ export function setWearing(
   return set;
 }
 
-const PRODUCTS = { colour: 'velvet-04', second: 'amber-11', liner: 'gilt-liner' };
+const PRODUCTS = { colour: 'velvet-04', second: 'amber-11', liner: 'gilt-liner', clear: 'builder-a' };
 
 /** A good element of a kind, with some options replaced. */
 export function element<K extends Element['kind']>(

@@ -57,6 +57,9 @@ interface Run {
   lastClass: string | undefined;
   inLamp: Record<Hand, number>;
   lampFree: number[];
+  /** For an operation, the others that must be done first; and when each was done. */
+  needs: ReadonlyMap<string, readonly string[]>;
+  doneAt: Map<string, number>;
   out: Schedule;
 }
 
@@ -84,6 +87,8 @@ export function runPolicy(problem: Problem, policy: Policy): Schedule {
     lastClass: undefined,
     inLamp: { left: 0, right: 0 },
     lampFree: problem.lamps.map(() => 0),
+    needs: needsOf(problem),
+    doneAt: new Map(),
     out: { strokes: [], loads: [], broken: [], total_s: 0 },
   };
   while (run.nails.some((nail) => nextTask(nail))) {
@@ -109,6 +114,19 @@ export function runPolicy(problem: Problem, policy: Policy): Schedule {
   return run.out;
 }
 
+function needsOf(problem: Problem): Map<string, string[]> {
+  const needs = new Map<string, string[]>();
+  for (const { first, then } of problem.precedences ?? [])
+    needs.set(then, [...(needs.get(then) ?? []), first]);
+  return needs;
+}
+
+/** Whether all that the artist wants done before a task is done. */
+function isFree(run: Run, task: Task): boolean {
+  const needs = run.needs.get(task.operation);
+  return !needs || needs.every((id) => (run.doneAt.get(id) ?? Infinity) <= run.now + 1e-9);
+}
+
 function nextTask(nail: NailState): Task | undefined {
   return nail.chain.tasks[nail.at];
 }
@@ -132,7 +150,10 @@ function loadSomething(run: Run, force = false): boolean {
   for (const group of groups) {
     const hand = group[0]?.chain.hand;
     if (!hand || run.inLamp[hand] > run.now) continue;
-    const waiting = group.filter((nail) => nextTask(nail)?.light && nail.ready_s <= run.now);
+    const waiting = group.filter((nail) => {
+      const task = nextTask(nail);
+      return task?.light && nail.ready_s <= run.now && isFree(run, task);
+    });
     if (waiting.length === 0) continue;
     // On one's own hands the other hand holds this one in the lamp, so it must be out of it too.
     if (run.problem.wearer === 'own' && run.inLamp[other(hand)] > run.now) continue;
@@ -200,11 +221,12 @@ function load(run: Run, lamp: number, hand: Hand, group: NailState[], served: Na
     if (late > 1e-6 && laid) {
       run.out.broken.push({ operation: laid.operation, kind: 'open-too-long', seconds: late });
     }
-    finish(nail, nextTask(nail)!, end);
+    finish(run, nail, nextTask(nail)!, end);
   }
 }
 
-function finish(nail: NailState, task: Task, end: number): void {
+function finish(run: Run, nail: NailState, task: Task, end: number): void {
+  run.doneAt.set(task.operation, end);
   nail.at += 1;
   nail.ready_s = end + task.wait_s;
   nail.wet = task.wet;
@@ -218,7 +240,7 @@ function other(hand: Hand): Hand {
 
 function mayWork(run: Run, nail: NailState, task: Task): boolean {
   const { hand } = nail.chain;
-  if (run.inLamp[hand] > run.now) return false;
+  if (run.inLamp[hand] > run.now || !isFree(run, task)) return false;
   if (run.problem.wearer === 'own') {
     if (run.inLamp[other(hand)] > run.now) return false;
     if (run.nails.some((n) => n.chain.hand !== hand && n.wet)) return false;
@@ -261,7 +283,7 @@ function chooseWork(run: Run, force: boolean): NailState | undefined {
   let bestKey: number[] = [];
   run.nails.forEach((nail, index) => {
     const task = nextTask(nail);
-    if (!task || task.light || nail.ready_s > run.now) return;
+    if (!task || task.light || nail.ready_s > run.now || !isFree(run, task)) return;
     if (run.inLamp[nail.chain.hand] > run.now) return;
     if (!force && !mayWork(run, nail, task)) return;
     const key = [
@@ -305,7 +327,7 @@ function doWork(run: Run, nail: NailState): void {
     run.now = end;
   }
   run.hand = nail.chain.hand;
-  finish(nail, task, end);
+  finish(run, nail, task, end);
 }
 
 function nextEvent(run: Run): number {

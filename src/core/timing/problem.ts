@@ -38,6 +38,8 @@ export interface Problem {
   /** Factor on the work that the weaker hand does on one's own nails. */
   slower: Record<Hand, number>;
   changeover_s: number;
+  /** Operations that must be done before others, across chains; together with the chains they make no circle. */
+  precedences?: readonly { first: string; then: string }[];
 }
 
 export interface Stroke {
@@ -78,8 +80,7 @@ export interface Schedule {
 /** Time a lamp runs for a demand: its shortest programme that is long enough, or several of the longest. */
 export function programme_s(programmes: readonly number[], seconds: number): number {
   if (programmes.length === 0) return seconds;
-  const longEnough = programmes.filter((p) => p >= seconds);
-  if (longEnough.length > 0) return Math.min(...longEnough);
   const longest = Math.max(...programmes);
-  return longest + programme_s(programmes, seconds - longest);
+  const whole = Math.max(0, Math.ceil(seconds / longest) - 1) * longest;
+  return whole + Math.min(...programmes.filter((p) => p >= seconds - whole - 1e-9));
 }

@@ -38,7 +38,11 @@ export interface NailWork {
 }
 
 /** The sitting of a set as the problem of timing/problem.ts. */
-export function problemOf(set: SetDocument, nails: readonly NailWork[]): Problem {
+export function problemOf(
+  set: SetDocument,
+  nails: readonly NailWork[],
+  precedences: Problem['precedences'] = [],
+): Problem {
   const own = set.practice.wearer === 'own';
   return {
     chains: nails.map((work): Chain => ({
@@ -66,6 +70,7 @@ export function problemOf(set: SetDocument, nails: readonly NailWork[]): Problem
       right: own && set.practice.stronger_hand === 'right' ? WEAKER_HAND : 1,
     },
     changeover_s: CHANGEOVER_S,
+    precedences,
   };
 }
 
@@ -76,7 +81,11 @@ export function planSitting(problem: Problem): Sitting {
   const lamp = schedule.loads.reduce((sum, load) => sum + load.end_s - load.start_s, 0);
   const plain = HANDS.reduce((sum, hand) => {
     const chains = problem.chains.filter((chain) => chain.hand === hand);
-    return sum + (chains.length > 0 ? construct({ ...problem, chains }).total_s : 0);
+    // One hand alone: statements between the hands say nothing here.
+    const tasks = new Set(chains.flatMap((chain) => chain.tasks.map((task) => task.operation)));
+    const precedences =
+      problem.precedences?.filter((one) => tasks.has(one.first) && tasks.has(one.then)) ?? [];
+    return sum + (chains.length > 0 ? construct({ ...problem, chains, precedences }).total_s : 0);
   }, 0);
   return {
     ...schedule,

@@ -21,7 +21,7 @@ export function ElementFields({ look, element }: { look: string; element: Elemen
     <div className={classes.fields}>
       {techniqueOf(element.kind).fields.map((field) => (
         <FieldInput
-          key={field.path}
+          key={`${field.kind} ${field.path}`}
           field={field}
           value={readPath(element, field.path)}
           onChange={(value) => put(writePath(element, field.path, value))}

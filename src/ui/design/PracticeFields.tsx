@@ -1,10 +1,10 @@
 'use client';
 import type { Practice } from '@/core/model/practice';
-import { Choice } from '../kit/Inputs';
+import { Choice, FigureInput } from '../kit/Inputs';
 import { useStudio, useStudioStore } from '../studio/studio';
 
 interface School {
-  key: keyof Practice;
+  key: Exclude<keyof Practice, 'edge_mm'>;
   words: string;
   choices: { value: string; label: string }[];
 }
@@ -24,6 +24,14 @@ const SCHOOLS: readonly School[] = [
     choices: [
       { value: 'leave', label: 'Left tacky' },
       { value: 'wipe', label: 'Wiped' },
+    ],
+  },
+  {
+    key: 'primer',
+    words: 'Primer',
+    choices: [
+      { value: 'once', label: 'Once' },
+      { value: 'none', label: 'None' },
     ],
   },
   {
@@ -80,6 +88,15 @@ export function PracticeFields() {
           onChange={(next) => store.getState().change({ kind: 'practice', practice: { [school.key]: next } })}
         />
       ))}
+      <FigureInput
+        label="Free edge after filing"
+        unit="mm"
+        value={practice.edge_mm}
+        min={0.3}
+        max={1.2}
+        step={0.02}
+        onChange={(edge_mm) => store.getState().change({ kind: 'practice', practice: { edge_mm } })}
+      />
     </fieldset>
   );
 }

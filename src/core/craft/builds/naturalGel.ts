@@ -1,40 +1,50 @@
 import * as z from 'zod';
 import { BUILD_BASE, defineBuild } from '../build';
-import { coatOf, cureOf, wholePlace, wipeDraft } from '../context';
-import { HAND_S } from '../handwork';
+import { baseDraft, wipeDraft } from '../drafts';
 import { prepPlate } from './prep';
 
-const schema = z.strictObject({ ...BUILD_BASE, kind: z.literal('natural-gel') });
+const schema = z.strictObject({
+  ...BUILD_BASE,
+  kind: z.literal('natural-gel'),
+  /** Two-stage colour goes straight on the prepared plate. */
+  base: z.enum(['coat', 'none']),
+});
 
-/** Gel polish on the natural nail. */
+/** Gel polish on the natural nail. It has no body until something is encapsulated; that clear is then the body. */
 export const naturalGel = defineBuild({
   kind: 'natural-gel',
   words: 'Gel polish on the natural nail',
   blurb: "The wearer's own length, filed to shape.",
   schema,
-  fields: [],
-  fresh: (id) => ({ id, kind: 'natural-gel' as const, name: 'Natural', shape: 'round' as const }),
+  fields: [
+    {
+      kind: 'choice',
+      path: 'base',
+      words: 'Base',
+      choices: [
+        { value: 'coat', words: 'A coat of base' },
+        { value: 'none', words: 'None, for two-stage colour' },
+      ],
+    },
+  ],
+  fresh: (id) => ({
+    id,
+    kind: 'natural-gel' as const,
+    name: 'Natural',
+    shape: 'round' as const,
+    base: 'coat' as const,
+  }),
   free_mm: (_build, plate) => plate.free_edge_mm,
   edge: 'plate',
-  prep: (build, context) => prepPlate(context, `File the free edge ${build.shape}`),
-  plan: (_build, context) => {
-    const base = context.role('base');
-    const place = wholePlace();
-    const drafts = [
-      {
-        step: 'base',
-        verb: 'base' as const,
-        words: base.name,
-        product: base.id,
-        place,
-        deposit: { kind: 'conformal' as const, t_um: coatOf(base) },
-        hand_s: HAND_S.base,
-        reason: 'Thin, short of the skin, and run over the tip: colour peels on a bare plate.',
-      },
-      cureOf(base, coatOf(base), place, 'cure-base'),
-    ];
-    return context.practice.base === 'wipe'
-      ? [...drafts, wipeDraft(context, 'wipe-base', 'Wiped base lifts less, says this school.')]
-      : drafts;
+  seats: ['under', 'inside', 'surface', 'over'],
+  stages: (build, context) => {
+    const foundation =
+      build.base === 'none'
+        ? []
+        : baseDraft(context, 'Thin, short of the skin, and run over the tip: colour peels on a bare plate.');
+    if (foundation.length > 0 && context.practice.base === 'wipe') {
+      foundation.push(wipeDraft(context, 'wipe-base', 'Wiped base lifts less, says this school.'));
+    }
+    return { ...prepPlate(context, `File the free edge ${build.shape}`), foundation };
   },
 });

@@ -1,25 +1,32 @@
-import type { Draft } from '../operation';
-import { wholePlace, wipeDraft, type NailContext } from '../context';
+import type { BuildStages } from '../build';
+import { wholePlace, type NailContext } from '../context';
+import { dustOffDraft, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
+import type { Draft } from '../operation';
 
-/** What every build begins with: cuticle, shape, shine off, dust off, wipe, dehydrate, prime. */
-export function prepPlate(context: NailContext, shapeWords: string): Draft[] {
+/** What every build begins with: old product off; cuticle, shape, shine off, dust off, wipe, dehydrate, prime. */
+export function prepPlate(
+  context: NailContext,
+  shapeWords: string,
+): Required<Pick<BuildStages, 'arrive' | 'prepare'>> {
+  const { start } = context.nail;
   const place = wholePlace();
   const dehydrator = context.role('dehydrator');
-  const primer = context.role('primer');
-  const drafts: Draft[] = [];
-  if (context.nail.start.kind === 'removal') {
-    drafts.push({
-      step: 'soak',
-      verb: 'soak',
-      words: 'Soak the old product off',
-      place,
-      hand_s: HAND_S.soak,
-      wait_s: context.nail.start.soak_s,
-      reason: 'The old product comes off first; nothing is forced off the plate.',
-    });
-  }
-  drafts.push(
+  const arrive: Draft[] =
+    start.kind === 'removal'
+      ? [
+          {
+            step: 'soak',
+            verb: 'soak',
+            words: 'Soak the old product off',
+            place,
+            hand_s: HAND_S.soak,
+            wait_s: start.soak_s,
+            reason: 'The old product comes off first; nothing is forced off the plate.',
+          },
+        ]
+      : [];
+  const prepare: Draft[] = [
     {
       step: 'push-back',
       verb: 'push-back',
@@ -36,22 +43,19 @@ export function prepPlate(context: NailContext, shapeWords: string): Draft[] {
       hand_s: HAND_S.shape,
       reason: 'Sides in turns so that the tip stays straight.',
     },
-    {
+  ];
+  if (start.kind === 'removal' || !start.dull) {
+    prepare.push({
       step: 'buff',
       verb: 'buff',
       words: 'Take the shine off',
       place,
       hand_s: HAND_S.buff,
       reason: 'Where shine is left, the base lifts.',
-    },
-    {
-      step: 'brush',
-      verb: 'dust-off',
-      words: 'Brush the dust off',
-      place,
-      hand_s: HAND_S['dust-off'],
-      reason: 'Dust under the base lifts it.',
-    },
+    });
+  }
+  prepare.push(
+    dustOffDraft('brush', 'Dust under the base lifts it.'),
     wipeDraft(context, 'wipe', 'Clean and lint-free; not touched again after this.'),
     {
       step: 'dehydrate',
@@ -63,7 +67,10 @@ export function prepPlate(context: NailContext, shapeWords: string): Draft[] {
       wait_s: dehydrator.dry_s,
       reason: 'Moisture and oil in the plate keep the base from gripping.',
     },
-    {
+  );
+  if (context.practice.primer === 'once') {
+    const primer = context.role('primer');
+    prepare.push({
       step: 'prime',
       verb: 'prime',
       words: `Prime with ${primer.name}`,
@@ -72,7 +79,7 @@ export function prepPlate(context: NailContext, shapeWords: string): Draft[] {
       hand_s: HAND_S.prime,
       wait_s: primer.dry_s,
       reason: 'Acid-free primer on the dehydrated plate; left to dry.',
-    },
-  );
-  return drafts;
+    });
+  }
+  return { arrive, prepare };
 }

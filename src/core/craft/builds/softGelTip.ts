@@ -2,7 +2,9 @@ import * as z from 'zod';
 import { mm } from '../../model/primitives';
 import type { Draft } from '../operation';
 import { BUILD_BASE, defineBuild } from '../build';
-import { coatOf, cureOf, flashOf, wholePlace, wipeDraft } from '../context';
+import { wholePlace } from '../context';
+import { coatOf } from '../cure';
+import { baseDraft, dustOffDraft, flashOf, hardenOf, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import { prepPlate } from './prep';
 
@@ -37,73 +39,59 @@ export const softGelTip = defineBuild({
   }),
   free_mm: (build) => build.length_mm,
   edge: 'tip',
-  prep: (build, context) => [
-    {
-      step: 'ready-tip',
-      verb: 'ready-tip',
-      words: `Size, shape (${build.shape}) and etch the tip, prime its inside`,
-      place: wholePlace(),
-      hand_s: HAND_S['ready-tip'],
-      reason:
-        'Sized sidewall to sidewall; shaping before fixing is much quicker, and an etched inside holds.',
-    },
-    ...prepPlate(context, 'Shorten the free edge'),
-  ],
-  plan: (_build, context) => {
-    const base = context.role('base');
+  seats: ['under', 'inside', 'surface', 'over'],
+  stages: (build, context) => {
     const fixing = context.role('fixing');
     const place = wholePlace();
     const fixing_um = coatOf(fixing);
-    const drafts: Draft[] = [
-      {
-        step: 'base',
-        verb: 'base',
-        words: base.name,
-        product: base.id,
-        place,
-        deposit: { kind: 'conformal', t_um: coatOf(base) },
-        hand_s: HAND_S.base,
-        reason: 'The tip is fixed to the base, not to the plate.',
-      },
-      cureOf(base, coatOf(base), place, 'cure-base'),
-      {
-        step: 'press-on',
-        verb: 'press-on',
-        words: `Press the tip on with ${fixing.name}`,
-        product: fixing.id,
-        place,
-        deposit: { kind: 'tip', fixing_um, ...TIP_UM },
-        hand_s: HAND_S['press-on'],
-        open_s: 60,
-        reason: 'A bead inside the tip, rolled down from the cuticle so that no air stays in.',
-      },
-      flashOf(
-        fixing,
-        fixing_um,
-        place,
-        'Held by hand while a flash fixes it; finger by finger.',
-        'flash-tip',
-      ),
-      wipeDraft(context, 'spill', 'A flashed spill wipes off cleanly; a cured one lifts.'),
-      cureOf(fixing, fixing_um, place, 'cure-tip'),
-      {
-        step: 'key',
-        verb: 'buff',
-        words: 'Key the tip with a fine buffer',
-        place,
-        hand_s: HAND_S.buff,
-        reason: 'Colour does not grip the shine of a ready tip.',
-      },
-      {
-        step: 'brush',
-        verb: 'dust-off',
-        words: 'Brush the dust off',
-        place,
-        hand_s: HAND_S['dust-off'],
-        reason: 'Dust under the colour lifts it.',
-      },
-      wipeDraft(context, 'clean', 'Clean before the colour.'),
-    ];
-    return drafts;
+    const { arrive, prepare } = prepPlate(context, 'Shorten the free edge');
+    const ready: Draft = {
+      step: 'ready-tip',
+      verb: 'ready-tip',
+      words: `Size, shape (${build.shape}) and etch the tip, prime its inside`,
+      place,
+      hand_s: HAND_S['ready-tip'],
+      reason:
+        'Sized sidewall to sidewall; shaping before fixing is much quicker, and an etched inside holds.',
+    };
+    const press: Draft = {
+      step: 'press-on',
+      verb: 'press-on',
+      words: `Press the tip on with ${fixing.name}`,
+      product: fixing.id,
+      // The tip is as wide as its nail; only the gel below it keeps off the skin.
+      place: { ...place, margin_mm: 0 },
+      deposit: { kind: 'tip', fixing_um, ...TIP_UM },
+      hand_s: HAND_S['press-on'],
+      open_s: 60,
+      reason: 'A bead inside the tip, rolled down from the cuticle so that no air stays in.',
+    };
+    return {
+      arrive,
+      prepare: [ready, ...prepare],
+      foundation: [
+        ...baseDraft(context, 'The tip is fixed to the base, not to the plate.'),
+        press,
+        flashOf(
+          fixing,
+          fixing_um,
+          place,
+          'Held by hand while a flash fixes it; finger by finger.',
+          'flash-tip',
+        ),
+        wipeDraft(context, 'spill', 'A flashed spill wipes off cleanly; a cured one lifts.'),
+        ...hardenOf(fixing, fixing_um, place, 'cure-tip'),
+        {
+          step: 'key',
+          verb: 'buff',
+          words: 'Key the tip with a fine buffer',
+          place: { ...place, margin_mm: 0 },
+          hand_s: HAND_S.buff,
+          reason: 'Colour does not grip the shine of a ready tip.',
+        },
+        dustOffDraft('brush', 'Dust under the colour lifts it.'),
+        wipeDraft(context, 'clean', 'Clean before the colour.'),
+      ],
+    };
   },
 });

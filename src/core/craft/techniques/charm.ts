@@ -1,21 +1,19 @@
 import * as z from 'zod';
-import { across_mm, along_mm } from '../../geometry/frame';
 import { Across, Along, Colour, mm, Words } from '../../model/primitives';
+import { STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
+import { coatOf } from '../cure';
+import { flashOf, hardenOf } from '../drafts';
+import { layPiece } from '../laying';
 import type { PlacedPiece } from '../operation';
-import {
-  flashOf,
-  isLeftOff,
-  isMirrored,
-  scaleOn,
-  STONE_CLEARANCE_MM,
-  wholePlace,
-  type NailContext,
-} from '../context';
-import { defineTechnique, ELEMENT_BASE, FIT_FIELD, HAND_FIELD } from '../technique';
+import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD, seatField } from '../technique';
 
 const schema = z.strictObject({
   ...ELEMENT_BASE,
   kind: z.literal('charm'),
+  // A ready-made charm cannot shrink.
+  fit: z.enum(['keep', 'drop']),
+  hand: z.enum(['mirror', 'same']),
+  seat: z.enum(['usual', 'surface', 'over']),
   words: Words,
   across: Across,
   along: Along,
@@ -26,26 +24,23 @@ const schema = z.strictObject({
   shape: z.enum(['oval', 'rectangle', 'mask']),
   colour: Colour,
   metallic: z.boolean(),
+  /** A bead of bedding gel with the top taken around it, or instant glue on the finished top. */
+  bedding: z.enum(['gel', 'glue']),
 });
 type Charm = z.infer<typeof schema>;
 
 function layCharm(element: Charm, context: NailContext): PlacedPiece {
-  const mirrored = isMirrored(context.name, element);
-  // A ready-made charm cannot shrink: "scale" has nothing to act on, so the size is always its own.
-  return {
+  return layPiece(element, element, context, {
     kind: 'charm',
     words: element.words,
     shape: element.shape,
-    x_mm: across_mm(context.frame, element.across) * (mirrored ? -1 : 1),
-    y_mm: along_mm(context.frame, element.along),
     width_mm: element.width_mm,
     length_mm: element.length_mm,
     height_mm: element.height_mm,
-    turn_deg: element.turn_deg * (mirrored ? -1 : 1),
     stiffness: 1,
     colour: element.colour,
     metallic: element.metallic,
-  };
+  });
 }
 
 /** The discs that together stand for a charm's footprint. */
@@ -60,13 +55,14 @@ function footprint(piece: PlacedPiece) {
   }));
 }
 
-/** A charm in a bead of bedding gel, more around the rim, with the top taken around it. */
+/** A charm in a bead of bedding gel, more around the rim, with the top taken around it; or glued on the top. */
 export const charm = defineTechnique({
   kind: 'charm',
   words: 'Charm',
-  blurb: 'A moulded or metal charm in a bead of bedding gel, with the top taken around it.',
+  blurb: 'A moulded charm in a bead of bedding gel with the top taken around it, or a metal one in glue.',
   schema,
-  shows: 'stone',
+  seats: ['surface', 'over'],
+  usual: (element) => (element.bedding === 'glue' ? 'over' : 'surface'),
   fields: [
     {
       kind: 'choice',
@@ -86,20 +82,25 @@ export const charm = defineTechnique({
     { kind: 'number', path: 'along', words: 'Along', min: 0, max: 2, step: 0.05 },
     { kind: 'number', path: 'turn_deg', words: 'Turn', unit: '°', min: -180, max: 180, step: 5 },
     {
-      ...FIT_FIELD,
+      kind: 'choice',
+      path: 'bedding',
+      words: 'Held by',
       choices: [
-        { value: 'keep', words: 'Keep it' },
-        { value: 'drop', words: 'Leave it off' },
+        { value: 'gel', words: 'A bead of gel, top around' },
+        { value: 'glue', words: 'Instant glue, on the top' },
       ],
-    } as typeof FIT_FIELD,
+    },
+    { kind: 'switch', path: 'metallic', words: 'Metal: no light comes through' },
+    fitField('keep', 'drop'),
+    seatField('usual', 'surface', 'over'),
     HAND_FIELD,
   ],
   fresh: (id) => ({
     id,
     kind: 'charm' as const,
-    region: { kind: 'whole' as const },
     fit: 'keep' as const,
     hand: 'mirror' as const,
+    seat: 'usual' as const,
     words: 'charm',
     across: 0,
     along: 0.8,
@@ -110,33 +111,29 @@ export const charm = defineTechnique({
     shape: 'oval' as const,
     colour: '#d9b45b',
     metallic: true,
+    bedding: 'glue' as const,
   }),
   products: () => [],
-  stands: (element, context) => ({
-    discs: isLeftOff(context.frame, element)
-      ? []
-      : footprint(layCharm(element, context)).map((disc) => ({
-          ...disc,
-          r_mm: disc.r_mm + STONE_CLEARANCE_MM,
-        })),
-    intoTop: false,
-  }),
+  stands: (element, context) =>
+    footprint(layCharm(element, context)).map((disc) => ({ ...disc, r_mm: disc.r_mm + STONE_CLEARANCE_MM })),
   plan: (element, context) => {
-    if (isLeftOff(context.frame, element)) return [];
-    const bedding = context.role('bedding');
-    const t_um = (bedding.coat_um ?? 150) * 1.3;
+    const glued = element.bedding === 'glue';
+    const product = context.role(glued ? 'glue' : 'bedding');
+    const t_um = glued ? coatOf(product) : (product.coat_um ?? 150) * 1.3;
     const piece = layCharm(element, context);
-    const place = { ...wholePlace(), scale: scaleOn(context.frame, element), around: footprint(piece) };
+    const place = { ...wholePlace(), around: footprint(piece) };
     return [
       {
         step: 'bead',
         verb: 'bead',
-        words: `Bead of ${bedding.name} for the ${element.words}`,
-        product: bedding.id,
+        words: `${glued ? 'Drop' : 'Bead'} of ${product.name} for the ${element.words}`,
+        product: product.id,
         place,
         deposit: { kind: 'conformal', t_um },
         hand_s: 8,
-        reason: 'Bead beneath, more around the rim.',
+        reason: glued
+          ? 'Glue sets in the dark below metal, where light does not reach.'
+          : 'Bead beneath, more around the rim.',
       },
       {
         step: 'set',
@@ -147,7 +144,9 @@ export const charm = defineTechnique({
         hand_s: 14,
         reason: 'Pressed into the wet bead until the rim is held all round.',
       },
-      flashOf(bedding, t_um, place, 'A flash fixes the charm before the brush comes near it.'),
+      ...(glued
+        ? hardenOf(product, t_um, place, 'hold')
+        : [flashOf(product, t_um, place, 'A flash fixes the charm before the brush comes near it.')]),
     ];
   },
 });

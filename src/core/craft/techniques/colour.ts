@@ -1,12 +1,14 @@
 import * as z from 'zod';
 import { Id } from '../../model/primitives';
-import type { Draft } from '../operation';
-import { coatOf, cureOf, passesOf, placeOf } from '../context';
+import { placeOf } from '../context';
+import { coatOf } from '../cure';
+import { coats, passesOf } from '../drafts';
+import { FAMILIES } from '../families';
 import { HAND_S } from '../handwork';
-import { defineTechnique, ELEMENT_BASE, HAND_FIELD, REGION_FIELD } from '../technique';
+import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
 
 const schema = z.strictObject({
-  ...ELEMENT_BASE,
+  ...FILM_BASE,
   kind: z.literal('colour'),
   product: Id,
   /** As many coats as the colour needs to cover, or a number of the artist's own. */
@@ -19,9 +21,14 @@ export const colour = defineTechnique({
   words: 'Colour',
   blurb: 'One colour, in as many thin coats as it needs to cover.',
   schema,
-  shows: 'colour',
+  ...FILM_SEATS,
   fields: [
-    { kind: 'product', path: 'product', words: 'Colour', families: ['gel-colour'] },
+    {
+      kind: 'product',
+      path: 'product',
+      words: 'Colour',
+      families: ['gel-colour', 'two-stage-colour', 'art-gel', 'lacquer', 'mirror-powder'],
+    },
     {
       kind: 'choice',
       path: 'passes',
@@ -33,15 +40,12 @@ export const colour = defineTechnique({
         { value: 3, words: 'Three' },
       ],
     },
-    REGION_FIELD,
-    HAND_FIELD,
+    ...FILM_FIELDS,
   ],
   fresh: (id, products) => ({
     id,
     kind: 'colour' as const,
-    region: { kind: 'whole' as const },
-    fit: 'scale' as const,
-    hand: 'mirror' as const,
+    ...FRESH_FILM,
     product: products.colour,
     passes: 'cover' as const,
   }),
@@ -50,26 +54,18 @@ export const colour = defineTechnique({
     const product = context.product(element.product);
     const place = placeOf(context, element);
     const passes = passesOf(product, element.passes);
-    const drafts: Draft[] = [];
-    for (let pass = 1; pass <= passes; pass += 1) {
-      drafts.push({
-        step: 'coat',
-        pass,
-        verb: 'coat',
-        words: `${product.name}, coat ${pass} of ${passes}`,
-        product: product.id,
-        place,
-        paint: { kind: 'product' },
-        deposit: { kind: 'conformal', t_um: coatOf(product) },
-        hand_s: HAND_S.coat,
-        open_s: product.runny ? 40 : undefined,
-        reason:
-          element.passes === 'cover'
-            ? `It covers in ${product.coats_to_cover ?? 2} coats; thin coats cure through.`
-            : `${passes === 1 ? 'One coat' : `${passes} coats`}, as chosen for this look.`,
-      });
-      drafts.push(cureOf(product, coatOf(product), place, 'cure', pass));
-    }
-    return drafts;
+    const powder = FAMILIES[product.family].laid === 'powder';
+    return coats(product, passes, 'coat', 'cure', (pass) => ({
+      verb: powder ? 'burnish' : 'coat',
+      words: powder ? `Burnish ${product.name}` : `${product.name}, coat ${pass} of ${passes}`,
+      place,
+      paint: { kind: 'product' },
+      deposit: { kind: 'conformal', t_um: coatOf(product) },
+      hand_s: HAND_S.coat,
+      reason:
+        element.passes === 'cover'
+          ? `It covers in ${product.coats_to_cover ?? 2} coats; thin coats cure through.`
+          : `${passes === 1 ? 'One coat' : `${passes} coats`}, as chosen for this look.`,
+    }));
   },
 });

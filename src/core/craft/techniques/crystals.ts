@@ -1,23 +1,19 @@
 import * as z from 'zod';
 import type { Disc } from '../../geometry/regions';
 import { Colour, mm } from '../../model/primitives';
-import type { Draft, PlacedPiece } from '../operation';
-import {
-  flashOf,
-  isLeftOff,
-  isMirrored,
-  scaleOn,
-  STONE_CLEARANCE_MM,
-  wholePlace,
-  type NailContext,
-} from '../context';
+import type { Draft, Place, PlacedPiece } from '../operation';
+import { scaleOn, STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
+import { flashOf } from '../drafts';
 import { HAND_S } from '../handwork';
-import { defineTechnique, ELEMENT_BASE, FIT_FIELD } from '../technique';
+import { defineTechnique, ELEMENT_BASE, fitField, seatField } from '../technique';
 import { STONE_HEIGHT_SHARE, STONE_SIZES, STONE_SIZES_MM, type StoneSize } from './stones';
 
 const schema = z.strictObject({
   ...ELEMENT_BASE,
   kind: z.literal('crystals'),
+  /** On a smaller nail: smaller stones, the same, as many as fit, or none. */
+  fit: z.enum(['scale', 'keep', 'repeat', 'drop']),
+  seat: z.enum(['usual', 'surface', 'over']),
   /** From the middle of the cuticle curve outwards; the pattern is laid to both sides. */
   sizes: z
     .array(z.enum(STONE_SIZES as [StoneSize, ...StoneSize[]]))
@@ -103,7 +99,9 @@ export const crystals = defineTechnique({
   words: 'Crystals',
   blurb: 'Stones in an arc along the cuticle, the largest in the middle.',
   schema,
-  shows: 'stone',
+  seats: ['surface', 'over'],
+  // Set in the wet top they stand on it; bedded they come first and the top is taken around them.
+  usual: (element, context) => (beddingOf(element, context) === 'wet-top' ? 'over' : 'surface'),
   fields: [
     {
       kind: 'list',
@@ -137,14 +135,14 @@ export const crystals = defineTechnique({
         { value: 'bedded', words: 'Bedded, top around' },
       ],
     },
-    FIT_FIELD,
+    fitField('scale', 'keep', 'repeat', 'drop'),
+    seatField('usual', 'surface', 'over'),
   ],
   fresh: (id) => ({
     id,
     kind: 'crystals' as const,
-    region: { kind: 'whole' as const },
     fit: 'repeat' as const,
-    hand: 'mirror' as const,
+    seat: 'usual' as const,
     sizes: ['SS9' as const, 'SS5' as const, 'SS3' as const],
     inset_mm: 0.6,
     gap_mm: 0.15,
@@ -152,14 +150,10 @@ export const crystals = defineTechnique({
     bedding: 'practice' as const,
   }),
   products: () => [],
-  stands: (element, context) => ({
-    discs: isLeftOff(context.frame, element) ? [] : layStones(element, context).map(withClearance),
-    intoTop: beddingOf(element, context) === 'wet-top',
-  }),
+  stands: (element, context) => layStones(element, context).map(withClearance),
   plan: (element, context) => {
-    if (isLeftOff(context.frame, element)) return [];
     const stones = layStones(element, context);
-    const place = discsPlace(stones, isMirrored(context.name, element));
+    const place = discsPlace(stones);
     const set: Draft = {
       step: 'set',
       verb: 'set-in-top',
@@ -194,7 +188,9 @@ export const crystals = defineTechnique({
 });
 
 /** The place of a row of stones: a band around them, so that areas are theirs and not the whole nail's. */
-function discsPlace(stones: readonly PlacedPiece[], mirror: boolean) {
-  const whole = wholePlace();
-  return { ...whole, mirror, around: stones.map((s) => ({ x: s.x_mm, y: s.y_mm, r_mm: s.width_mm / 2 })) };
+function discsPlace(stones: readonly PlacedPiece[]): Place {
+  return {
+    ...wholePlace(),
+    around: stones.map((s) => ({ x: s.x_mm, y: s.y_mm, r_mm: s.width_mm / 2 })),
+  };
 }

@@ -1,11 +1,16 @@
 import * as z from 'zod';
 import type { Draft } from '../operation';
-import { coatOf, cureOf, placeOf, wipeDraft } from '../context';
+import { placeOf } from '../context';
+import { coatOf } from '../cure';
+import { hardenOf, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
-import { defineTechnique, ELEMENT_BASE, HAND_FIELD, REGION_FIELD } from '../technique';
+import { defineTechnique, FILM_BASE, fitField, FRESH_FILM, HAND_FIELD, REGION_FIELD } from '../technique';
+
+const { seat: _seat, ...FINISH_BASE } = FILM_BASE;
+const { seat: _usual, ...FRESH } = FRESH_FILM;
 
 const schema = z.strictObject({
-  ...ELEMENT_BASE,
+  ...FINISH_BASE,
   kind: z.literal('finish'),
   finish: z.enum(['gloss', 'matte']),
 });
@@ -16,7 +21,9 @@ export const finish = defineTechnique({
   words: 'Finish',
   blurb: 'Gloss or matte top, all over or as an accent.',
   schema,
-  shows: 'finish',
+  seats: ['surface'],
+  usual: () => 'surface',
+  around: true,
   fields: [
     {
       kind: 'choice',
@@ -28,14 +35,13 @@ export const finish = defineTechnique({
       ],
     },
     REGION_FIELD,
+    fitField('scale', 'keep', 'drop'),
     HAND_FIELD,
   ],
   fresh: (id) => ({
     id,
     kind: 'finish' as const,
-    region: { kind: 'whole' as const },
-    fit: 'scale' as const,
-    hand: 'mirror' as const,
+    ...FRESH,
     finish: 'matte' as const,
   }),
   products: () => [],
@@ -43,10 +49,8 @@ export const finish = defineTechnique({
   plan: (element, context) => {
     const product = context.role(element.finish === 'matte' ? 'matte_top' : 'top');
     const place = placeOf(context, element);
-    // Stones set into the wet top lie in the whole coat; an accent comes after them and goes around.
-    const left = element.region.kind === 'whole' ? context.bedded : context.standing;
-    if (left.length > 0) place.free = left;
-    const around = left.length > 0 ? ' around the stones' : '';
+    if (context.standing.length > 0) place.free = [...context.standing];
+    const around = context.standing.length > 0 ? ' around the stones' : '';
     const t_um = coatOf(product);
     const drafts: Draft[] = [
       {
@@ -61,7 +65,7 @@ export const finish = defineTechnique({
           ? 'Taken around stones and charms with a fine brush; over them it would drown their fire.'
           : 'Seals the art and fills the strip at the cuticle; run over the tip so that nothing peels there.',
       },
-      cureOf(product, t_um, place),
+      ...hardenOf(product, t_um, place),
     ];
     if (product.family === 'top-wipe') {
       drafts.push(wipeDraft(context, 'wipe', 'This top leaves a sticky layer: wiped off, it shines.', place));

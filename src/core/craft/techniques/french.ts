@@ -1,13 +1,26 @@
 import * as z from 'zod';
 import { Id, mm } from '../../model/primitives';
 import { Smile } from '../../model/region';
-import type { Draft, Place } from '../operation';
-import { coatOf, cureOf, passesOf, placeOf } from '../context';
+import type { Place } from '../operation';
+import { placeOf } from '../context';
+import { coatOf } from '../cure';
+import { coats, passesOf } from '../drafts';
 import { HAND_S } from '../handwork';
-import { defineTechnique, ELEMENT_BASE, HAND_FIELD } from '../technique';
+import {
+  defineTechnique,
+  FILM_BASE,
+  FILM_SEATS,
+  fitField,
+  FRESH_FILM,
+  HAND_FIELD,
+  seatField,
+} from '../technique';
+
+const { region: _region, ...SMILE_BASE } = FILM_BASE;
+const { region: _whole, ...FRESH } = FRESH_FILM;
 
 const schema = z.strictObject({
-  ...ELEMENT_BASE,
+  ...SMILE_BASE,
   kind: z.literal('french'),
   smile: Smile,
   product: Id,
@@ -21,7 +34,7 @@ export const french = defineTechnique({
   words: 'French',
   blurb: 'A painted tip beyond an even smile line; a thin liner hides an unclean edge.',
   schema,
-  shows: 'colour',
+  ...FILM_SEATS,
   fields: [
     { kind: 'product', path: 'product', words: 'Tip', families: ['gel-colour', 'liner-gel'] },
     { kind: 'number', path: 'smile.rise_mm', words: 'Rise', unit: 'mm', min: -8, max: 8, step: 0.1 },
@@ -35,14 +48,14 @@ export const french = defineTechnique({
     },
     { kind: 'product', path: 'liner.product', words: 'Liner', families: ['liner-gel', 'gel-colour'] },
     { kind: 'number', path: 'liner.width_mm', words: 'Liner width', unit: 'mm', min: 0.1, max: 2, step: 0.1 },
+    fitField('scale', 'keep', 'drop'),
     HAND_FIELD,
+    seatField('usual', 'under', 'inside', 'surface'),
   ],
   fresh: (id, products) => ({
     id,
     kind: 'french' as const,
-    region: { kind: 'whole' as const },
-    fit: 'scale' as const,
-    hand: 'mirror' as const,
+    ...FRESH,
     smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 },
     product: products.second,
     passes: 'cover' as const,
@@ -51,46 +64,31 @@ export const french = defineTechnique({
   products: (element) => [element.product, ...(element.liner ? [element.liner.product] : [])],
   plan: (element, context) => {
     const product = context.product(element.product);
-    const tip: Place = { ...placeOf(context, element), region: { kind: 'tip', smile: element.smile } };
+    const tip: Place = placeOf(context, { ...element, region: { kind: 'tip', smile: element.smile } });
     const passes = passesOf(product, element.passes);
-    const drafts: Draft[] = [];
-    for (let pass = 1; pass <= passes; pass += 1) {
-      drafts.push(
-        {
-          step: 'tip',
-          pass,
-          verb: 'draw',
-          words: `French tip in ${product.name}, pass ${pass} of ${passes}`,
-          product: product.id,
-          place: tip,
-          paint: { kind: 'product' },
-          deposit: { kind: 'conformal', t_um: coatOf(product) },
-          hand_s: HAND_S.draw,
-          reason:
-            'The smile line is painted from both sides to the middle, so that left and right stay even.',
-        },
-        cureOf(product, coatOf(product), tip, 'cure-tip', pass),
-      );
-    }
-    if (element.liner) {
-      const liner = context.product(element.liner.product);
-      const band: Place = { ...tip, along_smile_mm: element.liner.width_mm };
-      const t_um = coatOf(liner);
-      drafts.push(
-        {
-          step: 'liner',
-          verb: 'draw',
-          words: `Liner along the smile line in ${liner.name}`,
-          product: liner.id,
-          place: band,
-          paint: { kind: 'product' },
-          deposit: { kind: 'conformal', t_um },
-          hand_s: 30,
-          reason: 'A thin line sharpens the smile line and hides an unclean edge.',
-        },
-        cureOf(liner, t_um, band, 'cure-liner'),
-      );
-    }
-    return drafts;
+    const drafts = coats(product, passes, 'tip', 'cure-tip', (pass) => ({
+      verb: 'draw',
+      words: `French tip in ${product.name}, pass ${pass} of ${passes}`,
+      place: tip,
+      paint: { kind: 'product' },
+      deposit: { kind: 'conformal', t_um: coatOf(product) },
+      hand_s: HAND_S.draw,
+      reason: 'The smile line is painted from both sides to the middle, so that left and right stay even.',
+    }));
+    if (!element.liner) return drafts;
+    const liner = context.product(element.liner.product);
+    const band: Place = { ...tip, along_smile_mm: element.liner.width_mm };
+    return [
+      ...drafts,
+      ...coats(liner, 1, 'liner', 'cure-liner', () => ({
+        verb: 'draw',
+        words: `Liner along the smile line in ${liner.name}`,
+        place: band,
+        paint: { kind: 'product' },
+        deposit: { kind: 'conformal', t_um: coatOf(liner) },
+        hand_s: 30,
+        reason: 'A thin line sharpens the smile line and hides an unclean edge.',
+      })),
+    ];
   },
 });

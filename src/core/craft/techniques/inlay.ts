@@ -1,20 +1,11 @@
 import * as z from 'zod';
-import { across_mm, along_mm } from '../../geometry/frame';
-import { Across, Along, Colour, mm } from '../../model/primitives';
-import type { Draft, PlacedPiece } from '../operation';
-import {
-  cureOf,
-  DRAWN_FOR_ARC_MM,
-  flashOf,
-  isLeftOff,
-  isMirrored,
-  scaleOn,
-  wholePlace,
-  wipeDraft,
-  type NailContext,
-} from '../context';
+import { Across, Along, Colour, Id, mm } from '../../model/primitives';
+import { DRAWN_FOR_ARC_MM } from '../../geometry/regions';
+import { scaleOn, wholePlace, type NailContext } from '../context';
 import { HAND_S } from '../handwork';
-import { defineTechnique, ELEMENT_BASE, FIT_FIELD, HAND_FIELD } from '../technique';
+import { layPiece } from '../laying';
+import type { Draft, PlacedPiece } from '../operation';
+import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD } from '../technique';
 
 const Piece = z.strictObject({
   across: Across,
@@ -33,10 +24,17 @@ const Piece = z.strictObject({
 const schema = z.strictObject({
   ...ELEMENT_BASE,
   kind: z.literal('inlay'),
+  /** On a smaller nail: shrink, keep the size, place as many as fit, or leave it off. */
+  fit: z.enum(['scale', 'keep', 'repeat', 'drop']),
+  hand: z.enum(['mirror', 'same']),
   pieces: z.array(Piece).min(1).max(60),
   /** The thin clear that pieces are laid into. */
   bed_um: z.number().min(5).max(1500),
   press: z.boolean(),
+  /** The clear it lies in; null: the builder of the kit. */
+  clear: Id.nullable(),
+  /** A levelled cap that is filed, or a thick top floated over what lies flat. */
+  cap: z.enum(['level', 'float']),
   cap_um: z.number().min(50).max(3000),
   /** What the file takes off the cap to level it. */
   filing_um: z.number().min(0).max(1000),
@@ -47,34 +45,33 @@ type Inlay = z.infer<typeof schema>;
 function layPieces(element: Inlay, context: NailContext): PlacedPiece[] {
   const { frame } = context;
   const scale = scaleOn(frame, element);
-  const mirrored = isMirrored(context.name, element);
-  const pieces = element.pieces.map((piece): PlacedPiece => ({
-    kind: 'inlay',
-    words: piece.shape === 'leaf' ? 'leaf' : 'sliver',
-    shape: piece.shape === 'leaf' ? 'oval' : 'rectangle',
-    x_mm: across_mm(frame, piece.across) * (mirrored ? -1 : 1),
-    y_mm: along_mm(frame, piece.along),
-    width_mm: piece.width_mm * scale,
-    length_mm: piece.length_mm * scale,
-    height_mm: piece.thickness_mm,
-    turn_deg: piece.turn_deg * (mirrored ? -1 : 1),
-    stiffness: piece.stiffness,
-    colour: piece.colour,
-    metallic: piece.metallic,
-  }));
+  const pieces = element.pieces.map((piece) =>
+    layPiece(piece, element, context, {
+      kind: 'inlay',
+      words: piece.shape === 'leaf' ? 'leaf' : 'sliver',
+      shape: piece.shape === 'leaf' ? 'oval' : 'rectangle',
+      width_mm: piece.width_mm * scale,
+      length_mm: piece.length_mm * scale,
+      height_mm: piece.thickness_mm,
+      stiffness: piece.stiffness,
+      colour: piece.colour,
+      metallic: piece.metallic,
+    }),
+  );
   if (element.fit !== 'repeat') return pieces;
   // Place as many as fit at their own size: the share of the arc, rounded, first pieces first.
   const count = Math.max(1, Math.round(pieces.length * Math.min(1, frame.arc_mm / DRAWN_FOR_ARC_MM)));
   return pieces.slice(0, count);
 }
 
-/** Pieces encapsulated in clear: thin bed, pieces pressed flat, flash, a levelling cap, cure, wipe, file. */
+/** Pieces encapsulated in clear. Bed, cap and filing are the nail's: all that sits inside shares them. */
 export const inlay = defineTechnique({
   kind: 'inlay',
   words: 'Inlay',
   blurb: 'Slivers, leaf or cuttings encapsulated in clear, then levelled with the file.',
   schema,
-  shows: 'piece',
+  seats: ['inside'],
+  usual: () => 'inside',
   fields: [
     {
       kind: 'list',
@@ -104,15 +101,30 @@ export const inlay = defineTechnique({
     },
     { kind: 'number', path: 'bed_um', words: 'Bed under them', unit: 'µm', min: 5, max: 1500, step: 5 },
     { kind: 'switch', path: 'press', words: 'Press flat with the stamper' },
+    {
+      kind: 'choice',
+      path: 'cap',
+      words: 'Closed by',
+      choices: [
+        { value: 'level', words: 'A levelled cap, filed' },
+        { value: 'float', words: 'A thick top, floated' },
+      ],
+    },
+    {
+      kind: 'optional',
+      path: 'clear',
+      words: 'Another clear than the builder',
+      fresh: (products) => products.clear,
+    },
+    { kind: 'product', path: 'clear', words: 'Clear', families: ['builder-gel', 'bedding-gel'] },
     { kind: 'number', path: 'cap_um', words: 'Cap over them', unit: 'µm', min: 50, max: 3000, step: 10 },
     { kind: 'number', path: 'filing_um', words: 'The file takes', unit: 'µm', min: 0, max: 1000, step: 10 },
-    FIT_FIELD,
+    fitField('scale', 'keep', 'repeat', 'drop'),
     HAND_FIELD,
   ],
   fresh: (id) => ({
     id,
     kind: 'inlay' as const,
-    region: { kind: 'whole' as const },
     fit: 'scale' as const,
     hand: 'mirror' as const,
     pieces: [-0.3, 0.05, 0.35].map((across, i) => ({
@@ -129,31 +141,28 @@ export const inlay = defineTechnique({
     })),
     bed_um: 60,
     press: true,
+    clear: null,
+    cap: 'level' as const,
     cap_um: 450,
     filing_um: 80,
   }),
-  products: () => [],
+  products: (element) => (element.clear === null ? [] : [element.clear]),
+  inlaid: (element, context) => ({
+    clear: element.clear === null ? context.role('builder') : context.product(element.clear),
+    bed_um: element.bed_um,
+    cap: element.cap,
+    cap_um: element.cap_um,
+    filing_um: element.cap === 'float' ? 0 : element.filing_um,
+  }),
   plan: (element, context) => {
-    if (isLeftOff(context.frame, element)) return [];
-    const builder = context.role('builder');
-    const whole = wholePlace();
+    const place = wholePlace();
     const pieces = layPieces(element, context);
     const drafts: Draft[] = [
-      {
-        step: 'bed',
-        verb: 'bed',
-        words: `Thin bed of ${builder.name}`,
-        product: builder.id,
-        place: whole,
-        deposit: { kind: 'conformal', t_um: element.bed_um },
-        hand_s: HAND_S.bed,
-        reason: 'Pieces lie in thin wet clear; strength is built above them, not below.',
-      },
       {
         step: 'place',
         verb: 'place',
         words: `Place ${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'}`,
-        place: whole,
+        place,
         deposit: { kind: 'pieces', pieces, pressed: element.press },
         hand_s: HAND_S.place * pieces.length,
         reason: 'Placed with a margin free all round, long ones lengthwise, while the bed is wet.',
@@ -164,45 +173,11 @@ export const inlay = defineTechnique({
         step: 'press',
         verb: 'press',
         words: 'Press flat with the soft stamper',
-        place: whole,
+        place,
         hand_s: HAND_S.press * Math.ceil(pieces.length / 2),
         reason: 'What counts is the height after flattening against the clear above it.',
       });
     }
-    drafts.push(
-      flashOf(builder, element.bed_um, whole, 'A short flash holds the pieces down before the cap is laid.'),
-      {
-        step: 'cap',
-        verb: 'cap',
-        words: `Cap with ${builder.name}`,
-        product: builder.id,
-        place: whole,
-        deposit: { kind: 'level', t_um: element.cap_um },
-        hand_s: HAND_S.cap,
-        reason: 'The cap levels itself over the pieces; the hand is turned over to let it settle.',
-      },
-      cureOf(builder, element.cap_um, whole, 'cure-cap'),
-      wipeDraft(context, 'wipe', 'The sticky layer clogs the file: off with it first.'),
-      {
-        step: 'file',
-        verb: 'file',
-        words: 'Level the cap with the file',
-        place: whole,
-        removal: { allowance_um: element.filing_um, edge_um: 660 },
-        hand_s: HAND_S.file,
-        reason:
-          'Levelled with 100 then 180 grit, and the free edge thinned; the file must not reach the pieces.',
-      },
-      {
-        step: 'brush',
-        verb: 'dust-off',
-        words: 'Brush the dust off',
-        place: whole,
-        hand_s: HAND_S['dust-off'],
-        reason: 'Dust under the next layer lifts it.',
-      },
-      wipeDraft(context, 'clean', 'Clean before the next layer.'),
-    );
     return drafts;
   },
 });

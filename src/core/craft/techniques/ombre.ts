@@ -1,14 +1,16 @@
 import * as z from 'zod';
 import { Id } from '../../model/primitives';
-import type { Draft } from '../operation';
-import { coatOf, cureOf, isMirrored, placeOf } from '../context';
-import { defineTechnique, ELEMENT_BASE, HAND_FIELD, REGION_FIELD } from '../technique';
+import { isMirrored, placeOf } from '../context';
+import { coatOf } from '../cure';
+import { coats } from '../drafts';
+import { lampOf } from '../families';
+import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
 
 const Stop = z.strictObject({ product: Id, at: z.number().min(0).max(1) });
 
 const schema = z
   .strictObject({
-    ...ELEMENT_BASE,
+    ...FILM_BASE,
     kind: z.literal('ombre'),
     /** From cuticle to tip, or from the left sidewall to the right. */
     direction: z.enum(['along', 'across']),
@@ -26,14 +28,14 @@ export const ombre = defineTechnique({
   words: 'Ombre',
   blurb: 'Two or more colours that melt into each other, blended wet with a clean brush.',
   schema,
-  shows: 'colour',
+  ...FILM_SEATS,
   fields: [
     {
       kind: 'list',
       path: 'stops',
       words: 'Colours in turn',
       item: [
-        { kind: 'product', path: 'product', words: 'Colour', families: ['gel-colour'] },
+        { kind: 'product', path: 'product', words: 'Colour', families: ['gel-colour', 'two-stage-colour'] },
         { kind: 'number', path: 'at', words: 'Place', min: 0, max: 1, step: 0.05 },
       ],
       fresh: null,
@@ -58,15 +60,12 @@ export const ombre = defineTechnique({
         { value: 3, words: 'Three' },
       ],
     },
-    REGION_FIELD,
-    HAND_FIELD,
+    ...FILM_FIELDS,
   ],
   fresh: (id, products) => ({
     id,
     kind: 'ombre' as const,
-    region: { kind: 'whole' as const },
-    fit: 'scale' as const,
-    hand: 'mirror' as const,
+    ...FRESH_FILM,
     direction: 'along' as const,
     stops: [
       { product: products.colour, at: 0.15 },
@@ -79,28 +78,21 @@ export const ombre = defineTechnique({
     const place = placeOf(context, element);
     const products = element.stops.map((stop) => context.product(stop.product));
     const t_um = Math.max(...products.map(coatOf));
-    const slowest = products.reduce((a, b) => ((b.lamp?.cure_s ?? 0) > (a.lamp?.cure_s ?? 0) ? b : a));
-    const drafts: Draft[] = [];
-    for (let pass = 1; pass <= element.passes; pass += 1) {
-      drafts.push({
-        step: 'blend',
-        pass,
-        verb: 'coat',
-        words: `Ombre ${products.map((product) => product.name).join(' to ')}, pass ${pass} of ${element.passes}`,
-        product: slowest.id,
-        place,
-        paint: {
-          kind: 'blend',
-          direction: element.direction,
-          stops: element.stops.map((stop) => ({ product: stop.product, at: stop.at })),
-          mirror: isMirrored(context.name, element),
-        },
-        deposit: { kind: 'conformal', t_um },
-        hand_s: 25 + 12 * products.length,
-        reason: 'Colours laid side by side and brushed together while wet; a second pass evens and covers.',
-      });
-      drafts.push(cureOf(slowest, t_um, place, 'cure', pass));
-    }
-    return drafts;
+    const light = (product: (typeof products)[number]) => lampOf(product)?.cure_s ?? 0;
+    const slowest = products.reduce((a, b) => (light(b) > light(a) ? b : a));
+    return coats(slowest, element.passes, 'blend', 'cure', (pass) => ({
+      verb: 'coat',
+      words: `Ombre ${products.map((product) => product.name).join(' to ')}, pass ${pass} of ${element.passes}`,
+      place,
+      paint: {
+        kind: 'blend',
+        direction: element.direction,
+        stops: element.stops.map((stop) => ({ product: stop.product, at: stop.at })),
+        mirror: isMirrored(context.name, element),
+      },
+      deposit: { kind: 'conformal', t_um },
+      hand_s: 25 + 12 * products.length,
+      reason: 'Colours laid side by side and brushed together while wet; a second pass evens and covers.',
+    }));
   },
 });

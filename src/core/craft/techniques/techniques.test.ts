@@ -3,20 +3,21 @@ import { DEMO_SETS } from '../../demo';
 import { pieceOutline } from '../pieces';
 import { overlap_mm2 } from '../../geometry/polygons';
 import { NAILS, type NailName } from '../../model/names';
+import { compileNail } from '../../compile/compile';
 import { contextOf } from '../../compile/prepare';
 import type { Draft, PlacedPiece } from '../operation';
-import { codesOn, element, setWearing } from '../../testing/sets';
+import { element, findingsOn, setWearing } from '../../testing/sets';
 import { readPath, writePath } from '../fieldPath';
 import type { Field } from '../technique';
 import { Element, TECHNIQUES, techniqueOf } from './index';
 
-const PRODUCTS = { colour: 'velvet-04', second: 'amber-11', liner: 'gilt-liner' };
+const PRODUCTS = { colour: 'velvet-04', second: 'amber-11', liner: 'gilt-liner', clear: 'builder-a' };
 const contexts = DEMO_SETS.flatMap((demo) => {
   const set = demo.make();
-  return NAILS.map((name) => contextOf(set, name, []));
+  return NAILS.map((name) => contextOf(set, name));
 });
 const on = (name: NailName, change: Parameters<typeof setWearing>[1] = () => undefined) =>
-  contextOf(setWearing([], change), name, []);
+  contextOf(setWearing([], change), name);
 const laid = (drafts: readonly Draft[]): PlacedPiece[] =>
   drafts.flatMap((draft) => (draft.deposit?.kind === 'pieces' ? draft.deposit.pieces : []));
 
@@ -82,7 +83,11 @@ describe.each(TECHNIQUES.map((technique) => [technique.kind, technique] as const
         element('colour', { id: 'ground', product: 'sage-03' }),
         technique.fresh('one', PRODUCTS),
       ]);
-      expect(codesOn(set, 'left-middle')).toEqual([]);
+      const findings = findingsOn(set, 'left-middle');
+      // A film over the whole nail hides the colour below it, and that is told of that colour.
+      expect(
+        findings.filter((finding) => finding.code !== 'art-hidden' || finding.element !== 'ground'),
+      ).toEqual([]);
     });
   },
 );
@@ -144,9 +149,9 @@ describe('crystals', () => {
         .plan(element('crystals'), on('left-ring'))
         .map((draft) => draft.step),
     ).toEqual(['set']);
-    expect(techniqueOf('crystals').stands!(element('crystals'), bedded).discs).toHaveLength(5);
-    expect(techniqueOf('crystals').stands!(element('crystals'), bedded).intoTop).toBe(false);
-    expect(techniqueOf('crystals').stands!(element('crystals'), on('left-ring')).intoTop).toBe(true);
+    expect(techniqueOf('crystals').stands!(element('crystals'), bedded)).toHaveLength(5);
+    expect(techniqueOf('crystals').usual(element('crystals'), bedded)).toBe('surface');
+    expect(techniqueOf('crystals').usual(element('crystals'), on('left-ring'))).toBe('over');
   });
 });
 
@@ -161,18 +166,16 @@ describe('meeting a smaller nail and the other hand', () => {
     expect(shrunk[0]!.length_mm / shrunk[0]!.width_mm).toBeCloseTo(kept[0]!.length_mm / kept[0]!.width_mm, 9);
   });
 
-  it('repeat places fewer, drop none', () => {
+  it('repeat places fewer, drop leaves any technique off', () => {
     const repeated = laid(techniqueOf('inlay').plan(element('inlay', { fit: 'repeat' }), on('left-little')));
     expect(repeated).toHaveLength(2);
     expect(repeated[0]!.length_mm).toBe(pieces[0]!.length_mm);
-    for (const kind of ['inlay', 'crystals', 'charm'] as const) {
-      expect(
-        techniqueOf(kind).plan(
-          element(kind, { fit: 'drop' }),
-          on('left-little', (set) => (set.nails['left-little'].plate.width_mm = 8)),
-        ),
-      ).toEqual([]);
-      expect(techniqueOf(kind).plan(element(kind, { fit: 'drop' }), on('left-thumb'))).not.toEqual([]);
+    const small = (elements: Element[]) =>
+      setWearing(elements, (set) => (set.nails['left-little'].plate.width_mm = 8));
+    for (const kind of TECHNIQUES.map((technique) => technique.kind)) {
+      const set = small([{ ...techniqueOf(kind).fresh('one', PRODUCTS), fit: 'drop' } as Element]);
+      expect(compileNail(set, 'left-little').elements).toEqual([]);
+      expect(compileNail(set, 'left-thumb').elements).toHaveLength(1);
     }
   });
 
@@ -189,9 +192,7 @@ describe('meeting a smaller nail and the other hand', () => {
 
   it('a ready charm keeps its size on every nail', () => {
     for (const name of NAILS) {
-      expect(laid(techniqueOf('charm').plan(element('charm', { fit: 'scale' }), on(name)))[0]!.width_mm).toBe(
-        4,
-      );
+      expect(laid(techniqueOf('charm').plan(element('charm'), on(name)))[0]!.width_mm).toBe(4);
     }
   });
 });

@@ -1,38 +1,46 @@
 import { adjusting, filmIndex, type NailCase, type NailRule } from '../rule';
 import type { Operation } from '../../craft/operation';
-import { rounded } from '../../model/rounded';
-import type { FindingDraft } from '../finding';
-import { levelShare, pieceStands_mm } from '../../simulate/simulate';
 import { pieceOutline } from '../../craft/pieces';
-import { cellAt } from '../../simulate/field';
+import { rounded } from '../../model/rounded';
+import { cellAt, height_um } from '../../simulate/field';
+import { pieceStands_mm } from '../../simulate/laid';
+import { beadShare } from '../../simulate/pour';
+import type { FindingDraft } from '../finding';
 
 /** More than this under the pieces and the strength is built below them, where it does not help (common practice). */
 const MAX_BELOW_UM = 420;
-
 /** Clear left over the worst corner after filing is aimed at this when a thicker cap is offered. */
 const SPARE_UM = 40;
 const MOST_CAP_UM = 3000;
-
 /** A bed no thicker than this is not what is too thick. */
 const THIN_BED_UM = 80;
 
-interface Cover {
-  stands_um: number;
+interface Corner {
+  /** Clear over the worst corner of one piece: the level the cap settled to, less the corner's height. */
   clear_um: number;
-  /** Share of the cap's thickness that lies over the worst corner. */
+  /** How much of what is added at the apex lies there. */
   share: number;
 }
 
-/** Clear over each piece at its worst corner, before filing. */
-function covers(nail: NailCase, laid: Operation, cap: Operation): Cover[] {
+/** The worst corner of each piece under the cap that was poured over it. */
+function corners(nail: NailCase, laid: Operation, level_um: Float32Array): Corner[] {
   const deposit = laid.deposit;
-  if (deposit?.kind !== 'pieces' || cap.deposit?.kind !== 'level') return [];
-  const t_um = cap.deposit.t_um;
-  const { frame } = nail.context;
-  return deposit.pieces.map((piece) => {
-    const stands_um = pieceStands_mm(frame, piece, deposit.pressed) * 1000;
-    const least = Math.min(...pieceOutline(piece).map((point) => levelShare(frame, point.x, point.y)));
-    return { stands_um, clear_um: t_um * least - stands_um, share: least };
+  if (deposit?.kind !== 'pieces') return [];
+  const { field } = nail;
+  const first = field.films.findIndex((film) => film.operation === laid.id);
+  return deposit.pieces.flatMap((piece): Corner[] => {
+    const stands_um = pieceStands_mm(field.frame, piece, deposit.pressed) * 1000;
+    const all = pieceOutline(piece).flatMap((point): Corner[] => {
+      const cell = cellAt(field, point.x, point.y);
+      if (cell < 0 || level_um[cell] === 0) return [];
+      return [
+        {
+          clear_um: level_um[cell]! - height_um(field, cell, first) - stands_um,
+          share: beadShare(field.frame, point.x, point.y),
+        },
+      ];
+    });
+    return all.length > 0 ? [all.reduce((a, b) => (b.clear_um < a.clear_um ? b : a))] : [];
   });
 }
 
@@ -40,77 +48,77 @@ function covers(nail: NailCase, laid: Operation, cap: Operation): Cover[] {
 export const clearOverPieces: NailRule = {
   codes: ['piece-proud', 'cap-thin', 'thick-under-inlay'],
   asks: 'Do the pieces lie low enough under enough clear?',
-  check: (nail) => {
-    const findings: FindingDraft[] = [];
-    nail.operations.forEach((laid, i) => {
-      if (laid.verb !== 'place') return;
-      const cap = nail.operations.slice(i).find((one) => one.element === laid.element && one.verb === 'cap');
-      const filing = nail.operations.slice(i).find((one) => one.element === laid.element && one.removal);
-      if (cap) findings.push(...judgeCover(nail, laid, cap, filing?.removal?.allowance_um ?? 0));
-      findings.push(...judgeBelow(nail, laid));
-    });
-    return findings;
-  },
+  check: (nail) =>
+    nail.operations.flatMap((laid): FindingDraft[] =>
+      laid.verb === 'place' ? [...judgeCover(nail, laid), ...judgeBelow(nail, laid)] : [],
+    ),
 };
 
-function judgeCover(nail: NailCase, laid: Operation, cap: Operation, allowance_um: number): FindingDraft[] {
-  const all = covers(nail, laid, cap);
+function judgeCover(nail: NailCase, laid: Operation): FindingDraft[] {
+  const at = filmIndex(nail.field, laid.id);
+  const cap = at < 0 ? undefined : nail.field.films.slice(at).find((film) => film.level_um);
+  if (!cap?.level_um) return [];
+  const all = corners(nail, laid, cap.level_um);
+  if (all.length === 0) return [];
+  const capped = nail.operations.findIndex((one) => one.id === cap.operation);
+  const filing = nail.operations.slice(capped).find((one) => one.removal);
+  const allowance_um = filing?.removal?.allowance_um ?? 0;
   const worst = all.reduce((a, b) => (b.clear_um < a.clear_um ? b : a));
-  const about = { operation: cap.id, element: laid.element };
-  const needed_um = Math.max(...all.map((one) => (one.stands_um + allowance_um + SPARE_UM) / one.share));
-  const thicker = Math.ceil(needed_um / 10) * 10;
-  const fix =
-    thicker <= MOST_CAP_UM
-      ? adjusting(nail, laid.element, { cap_um: thicker }, `Lay the cap ${thicker} µm thick`)
-      : {};
-  if (worst.clear_um < 0) {
-    const count = all.filter((one) => one.clear_um < 0).length;
-    return [
-      {
-        ...about,
-        code: 'piece-proud',
-        severity: 'stop',
-        message: `${count === 1 ? 'A piece stands' : `${count} pieces stand`} proud of the cap: the worst corner is ${Math.round(-worst.clear_um)} µm above it.`,
-        reason:
-          'A stiff piece does not follow the C-curve; its corners rise through the clear and are filed off.',
-        figure: {
-          words: 'clear over the worst corner',
-          value: Math.round(worst.clear_um),
-          limit: 0,
-          is: 'at least',
-          unit: 'µm',
-        },
-        ...fix,
+  const proud = worst.clear_um < 0;
+  if (!proud && worst.clear_um >= allowance_um) return [];
+  const thicker = thickerCap_um(nail, cap.operation, all, allowance_um);
+  const count = all.filter((one) => one.clear_um < 0).length;
+  return [
+    {
+      operation: cap.operation,
+      element: laid.element,
+      code: proud ? 'piece-proud' : 'cap-thin',
+      severity: 'stop',
+      message: proud
+        ? `${count === 1 ? 'A piece stands' : `${count} pieces stand`} proud of the cap: the worst corner is ${Math.round(-worst.clear_um)} µm above it.`
+        : `Only ${Math.round(worst.clear_um)} µm of clear lie over the worst corner, and the file takes ${allowance_um} µm.`,
+      reason: proud
+        ? 'A stiff piece does not follow the C-curve; its corners rise through the clear and are filed off.'
+        : 'Levelling reaches the pieces before the surface is even.',
+      figure: {
+        words: 'clear over the worst corner',
+        value: Math.round(worst.clear_um),
+        limit: proud ? 0 : allowance_um,
+        is: 'at least',
+        unit: 'µm',
       },
-    ];
-  }
-  if (worst.clear_um < allowance_um) {
-    return [
-      {
-        ...about,
-        code: 'cap-thin',
-        severity: 'stop',
-        message: `Only ${Math.round(worst.clear_um)} µm of clear lie over the worst corner, and the file takes ${allowance_um} µm.`,
-        reason: 'Levelling reaches the pieces before the surface is even.',
-        figure: {
-          words: 'clear over the worst corner',
-          value: Math.round(worst.clear_um),
-          limit: allowance_um,
-          is: 'at least',
-          unit: 'µm',
-        },
-        ...fix,
-      },
-    ];
-  }
-  return [];
+      ...(thicker === undefined
+        ? {}
+        : adjusting(nail, laid.element, { cap_um: thicker }, `Lay the cap ${thicker} µm thick`)),
+    },
+  ];
+}
+
+/** A cap that would leave enough clear over every corner; undefined where none within reach would. */
+function thickerCap_um(
+  nail: NailCase,
+  operation: string,
+  all: readonly Corner[],
+  allowance_um: number,
+): number | undefined {
+  const deposit = nail.operations.find((one) => one.id === operation)?.deposit;
+  if (deposit?.kind !== 'level') return undefined;
+  const missing_um = Math.max(
+    ...all.map((one) => (allowance_um + SPARE_UM - one.clear_um) / Math.max(0.05, one.share)),
+  );
+  const thicker = Math.ceil((deposit.t_um + missing_um) / 10) * 10;
+  return thicker > deposit.t_um && thicker <= MOST_CAP_UM ? thicker : undefined;
 }
 
 function judgeBelow(nail: NailCase, laid: Operation): FindingDraft[] {
-  const at = filmIndex(nail.field, laid.id);
   const deposit = laid.deposit;
+  const at = nail.field.films.findIndex((film) => film.operation === laid.id);
   if (at < 0 || deposit?.kind !== 'pieces') return [];
-  const bedding = nail.operations.find((one) => one.element === laid.element && one.verb === 'bed')?.deposit;
+  const before = nail.operations.findIndex((one) => one.id === laid.id);
+  const bedding = nail.operations
+    .slice(0, before)
+    .reverse()
+    .find((one) => one.verb === 'bed')?.deposit;
   const bed = bedding?.kind === 'conformal' ? bedding.t_um : 0;
   let most = 0;
   for (const piece of deposit.pieces) {
@@ -121,7 +129,7 @@ function judgeBelow(nail: NailCase, laid: Operation): FindingDraft[] {
       const film = nail.field.films[f]!;
       // A ready tip is the build itself, not a base that could be thinner.
       if (film.kind === 'tip') below = 0;
-      else below += film.t_um[cell]!;
+      else if (film.kind !== 'hollow') below += film.t_um[cell]!;
     }
     most = Math.max(most, below);
   }

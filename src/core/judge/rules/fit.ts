@@ -1,7 +1,7 @@
-import { areaOf } from '../../craft/context';
+import { areaOf } from '../../craft/area';
 import type { NailRule } from '../rule';
 import { outlinePolygon } from '../../geometry/frame';
-import { outside_mm2, overlap_mm2, polygonArea_mm2, spill_mm2 } from '../../geometry/polygons';
+import { overlap_mm2, polygonArea_mm2, spill_mm2 } from '../../geometry/polygons';
 import { rounded } from '../../model/rounded';
 import type { FindingDraft } from '../finding';
 import type { PlacedPiece } from '../../craft/operation';
@@ -9,13 +9,18 @@ import { pieceOutline } from '../../craft/pieces';
 
 /** Stones may touch and overlap by a hair. */
 const OVERLAP_MM2 = 0.15;
-/** A piece may stand over the edge by this share of itself. */
+/** A piece or motif may stand over the edge by this share of itself. */
 const OVERHANG_SHARE = 0.06;
+
+/** So many meetings of two steps tell as much as all of them. */
+const ENOUGH = 4;
 
 interface Laid {
   piece: PlacedPiece;
   operation: string;
   element: string;
+  /** Which bed it lies in; stones and charms stand on the surface. */
+  bed: number;
 }
 
 /** Size, overlap and place of what is laid on the nail, on its curves. */
@@ -25,15 +30,18 @@ export const fit: NailRule = {
   check: ({ operations, context, elements }) => {
     const { frame } = context;
     const outline = outlinePolygon(frame);
-    const laid: Laid[] = operations.flatMap((operation) =>
-      operation.deposit?.kind === 'pieces'
-        ? operation.deposit.pieces.map((piece) => ({
-            piece,
-            operation: operation.id,
-            element: operation.element,
-          }))
-        : [],
-    );
+    let beds = 0;
+    const laid: Laid[] = operations.flatMap((operation) => {
+      if (operation.verb === 'bed') beds += 1;
+      const { deposit } = operation;
+      if (deposit?.kind !== 'pieces') return [];
+      return deposit.pieces.map((piece) => ({
+        piece,
+        operation: operation.id,
+        element: operation.element,
+        bed: piece.kind === 'inlay' ? beds : -1,
+      }));
+    });
     const findings: FindingDraft[] = [];
     const large = new Set<Laid>();
     for (const one of laid) {
@@ -69,11 +77,12 @@ export const fit: NailRule = {
     );
     findings.push(...overlaps(laid));
     for (const element of elements) {
+      if (!('region' in element)) continue;
       if (element.region.kind !== 'oval' && element.region.kind !== 'outline') continue;
       const drawn = operations.find((operation) => operation.element === element.id && operation.deposit);
       if (!drawn) continue;
       const spill = spill_mm2(areaOf(frame, drawn.place).polygons, outline);
-      if (spill.all <= 0 || spill.out / spill.all < 0.15) continue;
+      if (spill.all <= 0 || spill.out / spill.all < OVERHANG_SHARE) continue;
       findings.push({
         code: 'region-off-the-plate',
         severity: 'warn',
@@ -84,7 +93,7 @@ export const fit: NailRule = {
         figure: {
           words: 'outside the nail',
           value: rounded(spill.out, 2),
-          limit: rounded(spill.all * 0.15, 2),
+          limit: rounded(spill.all * OVERHANG_SHARE, 2),
           is: 'at most',
           unit: 'mm²',
         },
@@ -106,7 +115,8 @@ function offPlate(laid: Laid[], outline: { x: number; y: number }[], nail: NailR
   const byOperation = new Map<string, { one: Laid; out: number; count: number }>();
   for (const one of laid) {
     const shape = pieceOutline(one.piece);
-    const out = outside_mm2(shape, outline);
+    // A piece's outline is convex, the nail's need not be: the nail is cut by the piece.
+    const out = polygonArea_mm2(shape) - overlap_mm2(outline, shape);
     if (out <= Math.max(0.05, OVERHANG_SHARE * polygonArea_mm2(shape))) continue;
     const known = byOperation.get(one.operation) ?? { one, out: 0, count: 0 };
     byOperation.set(one.operation, { one, out: known.out + out, count: known.count + 1 });
@@ -125,19 +135,31 @@ function offPlate(laid: Laid[], outline: { x: number; y: number }[], nail: NailR
 
 function overlaps(laid: readonly Laid[]): FindingDraft[] {
   const worst = new Map<string, { a: Laid; b: Laid; area: number; count: number }>();
-  for (let i = 0; i < laid.length; i += 1) {
-    for (let j = i + 1; j < laid.length; j += 1) {
-      const a = laid[i]!;
-      const b = laid[j]!;
-      const reach = Math.hypot(a.piece.width_mm, a.piece.length_mm, b.piece.width_mm, b.piece.length_mm);
-      if (Math.hypot(a.piece.x_mm - b.piece.x_mm, a.piece.y_mm - b.piece.y_mm) > reach) continue;
-      // Stones over an inlay lie above its clear; only things at the same height meet.
-      if ((a.piece.kind === 'inlay') !== (b.piece.kind === 'inlay')) continue;
-      const area = overlap_mm2(pieceOutline(a.piece), pieceOutline(b.piece));
-      if (area <= OVERLAP_MM2) continue;
-      const key = [a.operation, b.operation].sort().join();
+  const shaped = laid.map((one) => ({
+    one,
+    reach_mm: Math.hypot(one.piece.width_mm, one.piece.length_mm) / 2,
+    outline: pieceOutline(one.piece),
+  }));
+  for (let i = 0; i < shaped.length; i += 1) {
+    for (let j = i + 1; j < shaped.length; j += 1) {
+      const a = shaped[i]!;
+      const b = shaped[j]!;
+      // Only things at the same height meet: what lies in one bed, or stands on the surface.
+      if (a.one.bed !== b.one.bed) continue;
+      const dx = a.one.piece.x_mm - b.one.piece.x_mm;
+      const dy = a.one.piece.y_mm - b.one.piece.y_mm;
+      if (dx * dx + dy * dy > (a.reach_mm + b.reach_mm) ** 2) continue;
+      const key = `${a.one.operation} ${b.one.operation}`;
       const known = worst.get(key);
-      worst.set(key, { a, b, area: Math.max(area, known?.area ?? 0), count: (known?.count ?? 0) + 1 });
+      if (known && known.count >= ENOUGH) continue;
+      const area = overlap_mm2(a.outline, b.outline);
+      if (area <= OVERLAP_MM2) continue;
+      worst.set(key, {
+        a: a.one,
+        b: b.one,
+        area: Math.max(area, known?.area ?? 0),
+        count: (known?.count ?? 0) + 1,
+      });
     }
   }
   return [...worst.values()].map(({ a, b, area, count }) => ({
@@ -145,7 +167,7 @@ function overlaps(laid: readonly Laid[]): FindingDraft[] {
     severity: a.piece.kind === 'inlay' ? 'warn' : 'stop',
     operation: b.operation,
     element: b.element,
-    message: `The ${a.piece.words} and the ${b.piece.words} lie over each other${count > 1 ? ` in ${count} places` : ''}, by up to ${rounded(area, 1)} mm².`,
+    message: `The ${a.piece.words} and the ${b.piece.words} lie over each other${count >= ENOUGH ? ' in several places' : count > 1 ? ` in ${count} places` : ''}, by up to ${rounded(area, 1)} mm².`,
     reason: 'Two pieces cannot sit in one bed: the upper one stands off and is knocked loose.',
     figure: { words: 'overlap', value: rounded(area, 2), limit: OVERLAP_MM2, is: 'at most', unit: 'mm²' },
   }));

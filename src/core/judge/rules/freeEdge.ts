@@ -1,5 +1,5 @@
 import type { NailRule } from '../rule';
-import { CELLS_X, CELLS_Y, height_um } from '../../simulate/field';
+import { CELLS_X, CELLS_Y, thickness_um } from '../../simulate/field';
 import { rounded } from '../../model/rounded';
 
 /** A bank card's thickness: ISO/IEC 7810, ID-1. */
@@ -29,7 +29,7 @@ export const freeEdge: NailRule = {
           continue;
         const stones = field.films.some((film) => film.kind === 'pieces' && film.t_um[cell]! > 300);
         if (stones) continue;
-        sum += (height_um(field, cell) + grid.ground_um[cell]!) / 1000;
+        sum += thickness_um(field, cell) / 1000;
         count += 1;
       }
     }

@@ -1,71 +1,131 @@
-import { coatOf } from '../../craft/context';
+import { GROUNDS, HIDING_RATIO, layerOf, over, type Triple } from '../../colour/film';
 import { pigmentOf } from '../../colour/pigments';
-import { GROUNDS, HIDING_RATIO, layerOf, over } from '../../colour/film';
 import { luminance } from '../../colour/space';
-import { adjusting, type NailRule } from '../rule';
-import { rounded } from '../../model/rounded';
-import type { FindingDraft } from '../finding';
+import { coatOf } from '../../craft/cure';
+import type { Operation } from '../../craft/operation';
+import type { Element } from '../../craft/techniques';
 import type { Product } from '../../model/product';
+import { rounded } from '../../model/rounded';
+import { CELLS_X, cellX, cellY } from '../../simulate/field';
+import { pileColours } from '../../simulate/pile';
+import type { FindingDraft, Fix } from '../finding';
+import { adjusting, filmIndex, type NailCase, type NailRule } from '../rule';
 
 /** Below this the ground shows to the eye; the hiding ratio itself is 0.98 (ISO 6504-3). */
 const SHOWS_THROUGH = 0.96;
+
+function grey(value: number): Triple {
+  return [value, value, value];
+}
 
 /** Contrast ratio of a colour laid `t_um` thick over the dark and pale grounds of a nail. */
 export function contrastOnNail(product: Product, t_um: number): number {
   const layer = layerOf(pigmentOf(product), t_um);
   const { dark, pale } = GROUNDS.nail;
-  return luminance(over(layer, [dark, dark, dark])) / luminance(over(layer, [pale, pale, pale]));
+  return luminance(over(layer, grey(dark))) / luminance(over(layer, grey(pale)));
 }
 
-/** Whether the planned passes of each colour cover. Sheers are meant to show their ground. */
+/**
+ * Whether the nail shows through a colour, judged on what really lies below it: over a film that hides the nail
+ * any glaze or fade is meant. Sheers are meant to show their ground.
+ */
 export const hiding: NailRule = {
   codes: ['see-through'],
   asks: 'Does each colour cover in the passes planned?',
   check: (nail) => {
-    const { elements, operations, context } = nail;
+    const colourAt = pileColours(nail.field, nail.context.product);
     const findings: FindingDraft[] = [];
-    for (const element of elements) {
-      const coats = operations.filter((one) => one.element === element.id && one.paint && one.deposit);
-      const named = new Set(
-        coats.flatMap((one) =>
-          one.paint?.kind === 'blend' ? one.paint.stops.map((s) => s.product) : [one.product!],
-        ),
-      );
-      for (const id of named) {
-        const product = context.product(id);
-        if (!product.colour || product.effect === 'sheer') continue;
-        const own = coats.filter((one) => one.paint?.kind === 'blend' || one.product === id);
-        const t_um = own.reduce(
-          (sum, one) => sum + (one.deposit?.kind === 'conformal' ? one.deposit.t_um : 0),
-          0,
-        );
-        const ratio = contrastOnNail(product, t_um);
-        if (ratio >= SHOWS_THROUGH) continue;
-        const passes = Math.ceil(((product.coats_to_cover ?? 2) * coatOf(product)) / (t_um / own.length));
-        const fix =
-          'passes' in element && element.kind !== 'ombre'
-            ? adjusting(nail, element.id, { passes: 'cover' }, 'Lay as many coats as it needs')
-            : element.kind === 'ombre' && element.passes < 3 && passes <= 3
-              ? adjusting(nail, element.id, { passes: 3 }, 'Lay three passes')
-              : {};
-        findings.push({
-          code: 'see-through',
-          severity: ratio < 0.85 ? 'stop' : 'warn',
-          operation: own[own.length - 1]!.id,
-          element: element.id,
-          message: `${product.name} stays see-through in ${own.length} ${own.length === 1 ? 'coat' : 'coats'}: its contrast ratio is ${rounded(ratio, 2)}.`,
-          reason: `It covers (${HIDING_RATIO}) in about ${passes}; until then the bed and the free edge show as two colours.`,
-          figure: {
-            words: 'contrast ratio',
-            value: rounded(ratio, 3),
-            limit: SHOWS_THROUGH,
-            is: 'at least',
-            unit: '',
-          },
-          ...fix,
-        });
+    for (const element of nail.elements) {
+      const coats = nail.operations.filter((one) => one.element === element.id && one.paint && one.deposit);
+      const worst = new Map<string, { ratio: number; last: Operation }>();
+      for (const step of new Set(coats.map((one) => one.step))) {
+        const own = coats.filter((one) => one.step === step);
+        const last = own[own.length - 1]!;
+        const until = filmIndex(nail.field, last.id) + 1;
+        for (const { x, y, product } of samples(nail, last)) {
+          if (product.effect === 'sheer') continue;
+          const seenOver = (ground: number) => luminance(colourAt(x, y, { until, ground: grey(ground) }));
+          const ratio = seenOver(GROUNDS.nail.dark) / seenOver(GROUNDS.nail.pale);
+          if (ratio < (worst.get(product.id)?.ratio ?? SHOWS_THROUGH)) worst.set(product.id, { ratio, last });
+        }
+      }
+      for (const [id, { ratio, last }] of worst) {
+        findings.push(seeThrough(nail, element, nail.context.product(id), last, coats, ratio));
       }
     }
     return findings;
   },
 };
+
+/** Up to a dozen points well inside the film an operation laid, with the product that lies there. */
+function samples(nail: NailCase, last: Operation): { x: number; y: number; product: Product }[] {
+  const { field, context } = nail;
+  const film = field.films[filmIndex(field, last.id)];
+  if (!film) return [];
+  const full = film.t_um.reduce((most, t) => Math.max(most, t), 0) * 0.999;
+  const cells: number[] = [];
+  film.t_um.forEach((t, cell) => {
+    if (t >= full && t > 0) cells.push(cell);
+  });
+  const step = Math.max(1, Math.floor(cells.length / 12));
+  const points = cells.filter((_, i) => i % step === 0);
+  const { paint } = last;
+  if (paint?.kind !== 'blend') {
+    const product = context.product(last.product!);
+    return points.map((cell) => ({ x: field.grid.x[cellX(cell)]!, y: field.grid.y[cellY(cell)]!, product }));
+  }
+  // Each colour of a blend is judged at its own place.
+  return paint.stops.flatMap((stop) => {
+    const share = (cell: number) =>
+      paint.direction === 'along'
+        ? field.grid.y[cellY(cell)]! / field.frame.length_mm
+        : 0.5 + ((paint.mirror ? -1 : 1) * field.grid.x[cell % CELLS_X]!) / field.frame.arc_mm;
+    const near = cells.filter((cell) => Math.abs(share(cell) - stop.at) < 0.04).slice(0, 4);
+    const product = context.product(stop.product);
+    return near.map((cell) => ({ x: field.grid.x[cellX(cell)]!, y: field.grid.y[cellY(cell)]!, product }));
+  });
+}
+
+function seeThrough(
+  nail: NailCase,
+  element: Element,
+  product: Product,
+  last: Operation,
+  coats: readonly Operation[],
+  ratio: number,
+): FindingDraft {
+  const own = coats.filter((one) => one.step === last.step);
+  const t_um = own.reduce(
+    (sum, one) => sum + (one.deposit && 't_um' in one.deposit ? one.deposit.t_um : 0),
+    0,
+  );
+  const passes = Math.ceil(((product.coats_to_cover ?? 2) * coatOf(product)) / (t_um / own.length));
+  return {
+    code: 'see-through',
+    severity: ratio < 0.85 ? 'stop' : 'warn',
+    operation: last.id,
+    element: element.id,
+    message: `${product.name} stays see-through in ${own.length} ${own.length === 1 ? 'coat' : 'coats'}: its contrast ratio is ${rounded(ratio, 2)}.`,
+    reason: `It covers (${HIDING_RATIO}) in about ${passes}; until then the bed and the free edge show as two colours.`,
+    figure: {
+      words: 'contrast ratio',
+      value: rounded(ratio, 3),
+      limit: SHOWS_THROUGH,
+      is: 'at least',
+      unit: '',
+    },
+    ...morePasses(nail, element, passes),
+  };
+}
+
+function morePasses(nail: NailCase, element: Element, passes: number): { fix?: Fix } {
+  if (!('passes' in element)) return {};
+  if (element.kind !== 'ombre') {
+    return element.passes === 'cover'
+      ? {}
+      : adjusting(nail, element.id, { passes: 'cover' }, 'Lay as many coats as it needs');
+  }
+  return element.passes < 3 && passes <= 3
+    ? adjusting(nail, element.id, { passes: 3 }, 'Lay three passes')
+    : {};
+}

@@ -1,9 +1,11 @@
 import type { NailRule, SetRule } from '../rule';
+import { artHidden } from './artHidden';
 import { bareNails } from './bareNails';
 import { changes } from './changes';
 import { clearOverPieces } from './clearOverPieces';
 import { condition } from './condition';
-import { editsFollowed } from './editsFollowed';
+import { directions } from './directions';
+import { editsAcross, editsFollowed } from './editsFollowed';
 import { fit } from './fit';
 import { freeEdge } from './freeEdge';
 import { handsAlike } from './handsAlike';
@@ -11,11 +13,13 @@ import { heat } from './heat';
 import { hiding } from './hiding';
 import { leftSticky } from './leftSticky';
 import { lostInGround } from './lostInGround';
+import { missedWork } from './missedWork';
 import { muddyMiddle } from './muddyMiddle';
 import { sealed } from './sealed';
 import { sittingKept } from './sittingKept';
 import { surfaces } from './surfaces';
 import { tipSize } from './tipSize';
+import { topped } from './topped';
 import { underCured } from './underCured';
 
 /** Every judgement on one nail: one file and one line each. */
@@ -23,6 +27,8 @@ export const NAIL_RULES: readonly NailRule[] = [
   condition,
   surfaces,
   underCured,
+  missedWork,
+  topped,
   sealed,
   clearOverPieces,
   fit,
@@ -30,6 +36,7 @@ export const NAIL_RULES: readonly NailRule[] = [
   hiding,
   lostInGround,
   muddyMiddle,
+  artHidden,
   freeEdge,
   heat,
   leftSticky,
@@ -38,4 +45,4 @@ export const NAIL_RULES: readonly NailRule[] = [
 ];
 
 /** Every judgement on the set as a whole. */
-export const SET_RULES: readonly SetRule[] = [handsAlike, bareNails, sittingKept];
+export const SET_RULES: readonly SetRule[] = [handsAlike, bareNails, sittingKept, directions, editsAcross];

@@ -1,5 +1,5 @@
 import type { NailRule } from '../rule';
-import { decode } from '../../craft/surfaces';
+import { decode } from '../../craft/surface';
 import { rounded } from '../../model/rounded';
 
 /** At the end no sticky layer may be left. */
@@ -10,8 +10,9 @@ export const leftSticky: NailRule = {
     let area = 0;
     field.surface.forEach((code, cell) => {
       const surface = decode(code);
-      if (field.grid.inside[cell] && surface.finish === 'tacky' && surface.phase === 'cured')
-        area += field.grid.cell_mm2;
+      // Colour or clear left without top is told as that.
+      if (surface.material !== 'top' || surface.phase !== 'cured') return;
+      if (field.grid.inside[cell] && surface.finish === 'tacky') area += field.grid.cell_mm2;
     });
     // The strip at the skin is too narrow to hold a sticky layer that matters.
     const rim = field.frame.length_mm * 1.2;

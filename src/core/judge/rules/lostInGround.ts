@@ -2,7 +2,7 @@ import { difference, linearOf } from '../../colour/space';
 import { filmIndex, type NailRule } from '../rule';
 import { rounded } from '../../model/rounded';
 import type { FindingDraft } from '../finding';
-import { colourAt } from '../../simulate/pile';
+import { pileColours } from '../../simulate/pile';
 import { smilePolyline } from '../../geometry/regions';
 import { masstone } from '../../colour/film';
 import { pigmentOf } from '../../colour/pigments';
@@ -16,6 +16,7 @@ export const lostInGround: NailRule = {
   asks: 'Can each piece and line be seen against what lies under it?',
   check: ({ field, operations, context }) => {
     const findings: FindingDraft[] = [];
+    const colourAt = pileColours(field, context.product);
     const add = (operation: (typeof operations)[number], words: string, least: number) =>
       findings.push({
         severity: 'warn',
@@ -38,7 +39,7 @@ export const lostInGround: NailRule = {
         const differences = operation.deposit.pieces
           .filter((piece) => piece.kind === 'inlay')
           .map((piece) =>
-            difference(linearOf(piece.colour), colourAt(field, piece.x_mm, piece.y_mm, context.product, at)),
+            difference(linearOf(piece.colour), colourAt(piece.x_mm, piece.y_mm, { until: at })),
           );
         const lost = differences.filter((d) => d < MIN_DIFFERENCE);
         if (lost.length > 0) {
@@ -61,9 +62,7 @@ export const lostInGround: NailRule = {
           { x: p.x, y: p.y - off },
           { x: p.x, y: p.y + off },
         ]);
-        const most = Math.max(
-          ...beside.map((p) => difference(own, colourAt(field, p.x, p.y, context.product, at))),
-        );
+        const most = Math.max(...beside.map((p) => difference(own, colourAt(p.x, p.y, { until: at }))));
         if (most < MIN_DIFFERENCE) add(operation, `The liner in ${product.name}`, most);
       }
     }

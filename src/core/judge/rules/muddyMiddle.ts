@@ -1,4 +1,5 @@
 import { masstone } from '../../colour/film';
+import { mixBands } from '../../colour/spectrum';
 import { lightnessAndChroma } from '../../colour/space';
 import type { NailRule } from '../rule';
 import { rounded } from '../../model/rounded';
@@ -28,7 +29,13 @@ export const muddyMiddle: NailRule = {
           lightnessAndChroma(masstone(blendAt(paint, share, context.product))).chroma;
         const duller = Math.min(chroma(a.at), chroma(b.at));
         if (duller < COLOURFUL) continue;
-        const steps = [0.3, 0.4, 0.5, 0.6, 0.7].map((t) => chroma(a.at + (b.at - a.at) * t));
+        const colour = (id: string) =>
+          masstone(blendAt({ ...paint, stops: [{ product: id, at: 0 }] }, 0, context.product));
+        const [from, to] = [colour(a.product), colour(b.product)];
+        // Three bands turn yellow and blue to grey where paint turns green: ten must agree.
+        const steps = [0.3, 0.4, 0.5, 0.6, 0.7].map((t) =>
+          Math.max(chroma(a.at + (b.at - a.at) * t), lightnessAndChroma(mixBands(from, to, t)).chroma),
+        );
         const loss = 1 - Math.min(...steps) / duller;
         if (loss > worst) {
           worst = loss;

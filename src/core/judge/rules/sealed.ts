@@ -1,11 +1,13 @@
-import { areaOf } from '../../craft/context';
+import { areaOf } from '../../craft/area';
 import type { NailRule } from '../rule';
-import { uncovered_mm2 } from '../../geometry/polygons';
+import { covered, uncovered_mm2 } from '../../geometry/polygons';
 import { rounded } from '../../model/rounded';
 import { pieceOutline } from '../../craft/pieces';
 
 /** A sliver as wide as a hair is not worth a word. */
 const OPEN_MM2 = 0.1;
+/** So many open pieces tell as much as all of them. */
+const MOST_CUT = 60;
 
 /** Pieces need a film over the whole of them; judged on their curves, not on the grid. */
 export const sealed: NailRule = {
@@ -18,9 +20,16 @@ export const sealed: NailRule = {
       if (inlaid.length === 0) return [];
       const above = operations
         .slice(i + 1)
-        .filter((later) => later.deposit && later.deposit.kind !== 'pieces')
-        .map((later) => areaOf(context.frame, later.place));
-      const open = inlaid.map((piece) => uncovered_mm2(pieceOutline(piece), above));
+        .filter((later) => later.deposit && later.deposit.kind !== 'pieces');
+      const places = new Map(above.map((later) => [JSON.stringify(later.place), later.place]));
+      const areas = [...places.values()].map((place) => areaOf(context.frame, place));
+      // Most pieces lie well inside one film; only the others are cut out of the whole cover.
+      const outside = inlaid
+        .map(pieceOutline)
+        .filter((outline) => !areas.some((area) => outline.every((p) => area.distance_mm(p.x, p.y) > 0)));
+      if (outside.length === 0) return [];
+      const cover = covered(areas);
+      const open = outside.slice(0, MOST_CUT).map((outline) => uncovered_mm2(outline, cover));
       const total = open.reduce((sum, one) => sum + one, 0);
       const count = open.filter((one) => one > OPEN_MM2).length;
       if (count === 0) return [];

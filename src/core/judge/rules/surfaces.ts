@@ -2,7 +2,7 @@ import { REASONS, type Reason } from '../../craft/surfaces';
 import type { NailRule } from '../rule';
 import { rounded } from '../../model/rounded';
 import type { Severity } from '../finding';
-import type { Verdict } from '../../simulate/simulate';
+import type { Verdict } from '../../simulate/grips';
 
 type Code = Reason | 'filed-through';
 
@@ -59,7 +59,7 @@ const WORDS: Record<
   'filed-through': {
     severity: 'stop',
     says: (v, what) => `${what}: the file goes through the clear and reaches ${v.found}.`,
-    reason: 'Once the file reaches the pieces their colour comes off and the seal is open.',
+    reason: 'Once the file reaches what lies below the clear, its colour comes off and the seal is open.',
   },
 };
 
@@ -68,7 +68,7 @@ export const surfaces: NailRule = {
   codes: [...REASONS, 'filed-through'],
   asks: 'Does each operation meet a surface it works on?',
   check: ({ verdicts, operations }) =>
-    verdicts.map((verdict) => {
+    oneEach(verdicts).map((verdict) => {
       const operation = operations.find((one) => one.id === verdict.operation)!;
       const words = WORDS[verdict.reason];
       return {
@@ -88,6 +88,26 @@ export const surfaces: NailRule = {
       };
     }),
 };
+
+/** A file that reaches several things is one finding that names them all. */
+function oneEach(verdicts: readonly Verdict[]): Verdict[] {
+  const told = new Map<string, Verdict>();
+  for (const verdict of verdicts) {
+    const key = `${verdict.operation} ${verdict.reason}`;
+    const known = told.get(key);
+    told.set(
+      key,
+      known
+        ? {
+            ...known,
+            found: `${known.found}, ${verdict.found}`,
+            area_mm2: Math.max(known.area_mm2, verdict.area_mm2),
+          }
+        : verdict,
+    );
+  }
+  return [...told.values()];
+}
 
 function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,50 +1,97 @@
 import { gelDepth, neededDose } from '../../craft/cure';
-import type { NailRule } from '../rule';
-import { CURED, NONE } from '../../simulate/field';
+import { lampOf, settingOf } from '../../craft/families';
+import type { Operation } from '../../craft/operation';
+import type { Product } from '../../model/product';
 import { rounded } from '../../model/rounded';
-import { MIN_FAULT_MM2 } from '../../simulate/simulate';
+import { CURED, NONE, type Film, type NailField } from '../../simulate/field';
+import { MIN_FAULT_MM2 } from '../../simulate/grips';
+import type { FindingDraft } from '../finding';
+import type { NailRule } from '../rule';
 
-/** Every film that a lamp hardens must have had its dose at the bottom by the end. */
+/** Every film that hardens must have done so by the end: by light at its bottom, or by time. */
 export const underCured: NailRule = {
-  codes: ['under-cured'],
-  asks: 'Is every film cured through by the end?',
+  codes: ['under-cured', 'shaded-cure'],
+  asks: 'Is every film hard through by the end?',
   check: ({ field, context, operations }) =>
-    field.films.flatMap((film) => {
-      const product = film.product ? context.product(film.product) : undefined;
-      const need = film.kind === 'film' && product ? neededDose(product) : undefined;
-      if (!need || !product) return [];
-      let area = 0;
-      let least = Infinity;
-      let thickest = 0;
+    field.films.flatMap((film): FindingDraft[] => {
+      const product = film.kind === 'film' && film.product ? context.product(film.product) : undefined;
+      const operation = operations.find((one) => one.id === film.operation);
+      if (!product || !operation) return [];
+      const open: number[] = [];
       film.phase.forEach((phase, cell) => {
-        if (phase === NONE || phase === CURED) return;
-        area += field.grid.cell_mm2;
-        least = Math.min(least, film.dose[cell]!);
-        thickest = Math.max(thickest, film.t_um[cell]!);
+        if (phase !== NONE && phase !== CURED) open.push(cell);
       });
-      if (area < MIN_FAULT_MM2) return [];
-      const operation = operations.find((one) => one.id === film.operation)!;
-      const depth_um = product.lamp!.depth_um;
-      const hard_um = gelDepth(depth_um, least * Math.exp(thickest / depth_um), need.cured);
-      const share = rounded((least / need.cured) * 100, 0);
-      return [
-        {
-          severity: 'stop' as const,
-          operation: operation.id,
-          element: operation.element,
-          message:
-            share === 0
-              ? `${operation.words} never sees the lamp.`
-              : `${operation.words} is not cured through: of ${Math.round(thickest)} µm only ${Math.round(hard_um)} harden.`,
-          reason: 'Under-cured gel is soft and lumpy, lifts early, and is the main road to allergy.',
-          figure: {
-            words: 'light at the bottom',
-            value: share,
-            limit: 100,
-            is: 'at least' as const,
-            unit: '%',
-          },
-        },
-      ];
+      if (open.length * field.grid.cell_mm2 < MIN_FAULT_MM2) return [];
+      if (settingOf(product)) return [notSet(operation, product, film, open)];
+      const need = neededDose(product);
+      if (!need) return [];
+      const shade = shadeOver(field, film);
+      return shade && open.every((cell) => shade[cell]! > 0)
+        ? [underMetal(field, operation, product, open)]
+        : [underLight(operation, product, film, open, need.cured)];
     }),
 };
+
+/** The metal above a film, by how far in from its edge each cell lies. */
+function shadeOver(field: NailField, film: Film): Float32Array | undefined {
+  return field.films.slice(field.films.indexOf(film)).find((one) => one.shade_mm)?.shade_mm;
+}
+
+function underLight(
+  operation: Operation,
+  product: Product,
+  film: Film,
+  open: readonly number[],
+  need_s: number,
+): FindingDraft {
+  const least = Math.min(...open.map((cell) => film.dose[cell]!));
+  const thickest = Math.max(...open.map((cell) => film.t_um[cell]!));
+  const depth_um = lampOf(product)!.depth_um;
+  const hard_um = gelDepth(depth_um, least * Math.exp(thickest / depth_um), need_s);
+  const share = rounded((least / need_s) * 100, 0);
+  return {
+    code: 'under-cured',
+    severity: 'stop',
+    operation: operation.id,
+    element: operation.element,
+    message:
+      share === 0
+        ? `${operation.words} never sees the lamp.`
+        : `${operation.words} is not cured through: of ${Math.round(thickest)} µm only ${Math.round(hard_um)} harden.`,
+    reason: 'Under-cured gel is soft and lumpy, lifts early, and is the main road to allergy.',
+    figure: { words: 'light at the bottom', value: share, limit: 100, is: 'at least', unit: '%' },
+  };
+}
+
+function underMetal(
+  field: NailField,
+  operation: Operation,
+  product: Product,
+  open: readonly number[],
+): FindingDraft {
+  const area = rounded(open.length * field.grid.cell_mm2, 1);
+  return {
+    code: 'shaded-cure',
+    severity: 'warn',
+    operation: operation.id,
+    element: operation.element,
+    message: `Under the metal ${area} mm² of ${product.name} stay soft: light comes only from the side, about ${rounded(lampOf(product)!.depth_um / 1000, 1)} mm in.`,
+    reason:
+      'Soft gel under metal never hardens: the piece comes off and what is uncured can sensitise. Glue sets in the dark.',
+    figure: { words: 'soft under metal', value: area, limit: MIN_FAULT_MM2, is: 'at most', unit: 'mm²' },
+  };
+}
+
+function notSet(operation: Operation, product: Product, film: Film, open: readonly number[]): FindingDraft {
+  const { dry_s } = settingOf(product)!;
+  const least = Math.min(...open.map((cell) => film.dose[cell]!));
+  return {
+    code: 'under-cured',
+    severity: 'stop',
+    operation: operation.id,
+    element: operation.element,
+    message: `${operation.words} is not hard by the end: it had ${Math.round(least)} of ${dry_s} s.`,
+    reason: 'What dries or sets by itself needs its time before anything touches it.',
+    figure: { words: 'time to harden', value: Math.round(least), limit: dry_s, is: 'at least', unit: 's' },
+  };
+}

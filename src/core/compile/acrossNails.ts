@@ -1,0 +1,44 @@
+import type { Operation } from '../craft/operation';
+import { isAcrossNails, type Edit } from '../document/edits';
+import type { SetDocument } from '../document/document';
+import { lineUp, type Edge } from './lineUp';
+
+/** `first` is done before `then`, whichever nails they belong to. */
+export interface Precedence {
+  first: string;
+  then: string;
+}
+
+/**
+ * The artist's statements that order the work of two nails, as far as they can be kept beside each nail's own
+ * order; those that would close a circle are handed back.
+ */
+export function acrossNails(
+  set: SetDocument,
+  chains: readonly (readonly Operation[])[],
+): { precedences: Precedence[]; circular: Edit[] } {
+  const across = set.edits.filter((edit) => edit.kind === 'before' && isAcrossNails(edit));
+  const precedences: Precedence[] = [];
+  const circular: Edit[] = [];
+  if (across.length === 0) return { precedences, circular };
+  const index = new Map(chains.flat().map((operation, i) => [operation.id, i]));
+  let edges: Edge[] = chains.flatMap((chain) =>
+    chain
+      .slice(1)
+      .map((operation, i): Edge => ({ first: index.get(chain[i]!.id)!, then: index.get(operation.id)! })),
+  );
+  for (const edit of across) {
+    if (edit.kind !== 'before') continue;
+    const first = index.get(edit.a);
+    const then = index.get(edit.b);
+    if (first === undefined || then === undefined) continue;
+    const next = [...edges, { first, then }];
+    if (!lineUp(index.size, next)) {
+      circular.push(edit);
+      continue;
+    }
+    edges = next;
+    precedences.push({ first: edit.a, then: edit.b });
+  }
+  return { precedences, circular };
+}

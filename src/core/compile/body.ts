@@ -1,0 +1,171 @@
+import { wholePlace, type NailContext } from '../craft/context';
+import { dustOffDraft, flashOf, hardenOf, wipeDraft } from '../craft/drafts';
+import { HAND_S } from '../craft/handwork';
+import type { Draft } from '../craft/operation';
+import type { Inlaid } from '../craft/technique';
+import type { Product } from '../model/product';
+import { meet, type Cover } from './lattice';
+import type { Placed } from './placed';
+import type { Seated } from './seats';
+
+/** Pieces that lie in one bed of one clear. */
+interface Layer {
+  clear: Product;
+  bed_um: number;
+  pieces: Seated[];
+}
+
+/** The body of a nail: its operations, and whether its cap is a top of its own. */
+export interface Body {
+  placed: Placed[];
+  topped: boolean;
+}
+
+/**
+ * The build's own clear with all that sits inside it. What can share a bed shares it: one bed, one flash, one
+ * cap and one filing a nail. A further bed comes only for another clear, or where a painted film has to lie
+ * between.
+ */
+export function composeBody(
+  inside: readonly Seated[],
+  context: NailContext,
+  cover: (drafts: readonly Draft[]) => Cover,
+): Body {
+  const asks = inside.flatMap((one) => {
+    const asked = one.technique.inlaid?.(one.element, context);
+    return asked ? [asked] : [];
+  });
+  if (asks.length === 0) return { placed: inside.flatMap(ownWork), topped: false };
+  const placed: Placed[] = [];
+  let beds = 0;
+  for (const part of layersOf(inside, context, cover)) {
+    if (!('clear' in part)) {
+      placed.push(...ownWork(part));
+      continue;
+    }
+    beds += 1;
+    const whole = wholePlace();
+    placed.push(
+      shared({
+        step: 'bed',
+        pass: beds,
+        verb: 'bed',
+        words: `Thin bed of ${part.clear.name}`,
+        product: part.clear.id,
+        place: whole,
+        deposit: { kind: 'conformal', t_um: part.bed_um },
+        hand_s: HAND_S.bed,
+        reason: 'Pieces lie in thin wet clear; strength is built above them, not below.',
+      }),
+      ...part.pieces.flatMap(ownWork),
+      shared(
+        flashOf(
+          part.clear,
+          part.bed_um,
+          whole,
+          'A short flash holds the pieces down before the cap is laid.',
+          'flash',
+          beds,
+        ),
+      ),
+    );
+  }
+  const level = asks.some((one) => one.cap === 'level');
+  placed.push(...(level ? levelled(asks, context) : floated(asks, context)));
+  return { placed, topped: !level };
+}
+
+/** Layers and films in the order of the list; a piece joins the bed at hand unless a film it meets lies over that. */
+function layersOf(
+  inside: readonly Seated[],
+  context: NailContext,
+  cover: (drafts: readonly Draft[]) => Cover,
+): (Layer | Seated)[] {
+  const parts: (Layer | Seated)[] = [];
+  let layer: Layer | undefined;
+  let filmsSince: Seated[] = [];
+  for (const one of inside) {
+    const asked = one.technique.inlaid?.(one.element, context);
+    if (!asked) {
+      parts.push(one);
+      filmsSince.push(one);
+      continue;
+    }
+    const parted = filmsSince.some((film) => meet(cover(film.drafts), cover(one.drafts)));
+    if (!layer || parted || layer.clear.id !== asked.clear.id) {
+      layer = { clear: asked.clear, bed_um: asked.bed_um, pieces: [one] };
+      filmsSince = [];
+      parts.push(layer);
+    } else {
+      layer.pieces.push(one);
+      layer.bed_um = Math.max(layer.bed_um, asked.bed_um);
+    }
+  }
+  return parts;
+}
+
+function levelled(asks: readonly Inlaid[], context: NailContext): Placed[] {
+  const clears = new Set(asks.map((one) => one.clear.id));
+  const clear = clears.size === 1 ? asks[0]!.clear : context.role('builder');
+  const cap_um = Math.max(...asks.filter((one) => one.cap === 'level').map((one) => one.cap_um));
+  const allowance_um = Math.max(...asks.map((one) => one.filing_um));
+  const whole = wholePlace();
+  const shape: Draft[] = [
+    wipeDraft(context, 'wipe', 'The sticky layer clogs the file: off with it first.'),
+    {
+      step: 'file',
+      verb: 'file',
+      words: 'Level the cap with the file',
+      place: whole,
+      removal: { allowance_um, edge_um: Math.round(context.practice.edge_mm * 1000) },
+      hand_s: HAND_S.file,
+      reason:
+        'Levelled with 100 then 180 grit, and the free edge thinned; the file must not reach the pieces.',
+    },
+    dustOffDraft('brush', 'Dust under the next layer lifts it.'),
+    wipeDraft(context, 'clean', 'Clean before the next layer.'),
+  ];
+  return [
+    ...cap(clear, cap_um, 'The cap levels itself over the pieces; the hand is turned over to let it settle.'),
+    ...shape.map((draft): Placed => ({ element: 'body', stage: 'shape', draft })),
+  ];
+}
+
+function floated(asks: readonly Inlaid[], context: NailContext): Placed[] {
+  const top = context.role('top');
+  const cap_um = Math.max(...asks.map((one) => one.cap_um));
+  const drafts = cap(top, cap_um, 'All lies flat: a thick top floats over it and needs no file.');
+  if (top.family === 'top-wipe')
+    drafts.push(shared(wipeDraft(context, 'wipe', 'This top leaves a sticky layer: wiped off, it shines.')));
+  return drafts;
+}
+
+function cap(product: Product, t_um: number, why: string): Placed[] {
+  const whole = wholePlace();
+  return [
+    shared({
+      step: 'cap',
+      verb: 'cap',
+      words: `Cap with ${product.name}`,
+      product: product.id,
+      place: whole,
+      deposit: { kind: 'level', t_um },
+      hand_s: HAND_S.cap,
+      reason: why,
+    }),
+    ...hardenOf(product, t_um, whole, 'cure-cap').map(shared),
+  ];
+}
+
+function ownWork(one: Seated): Placed[] {
+  return one.drafts.map((draft) => ({
+    element: one.element.id,
+    stage: 'body',
+    draft,
+    ...(one.moved ? { moved: one.moved } : {}),
+  }));
+}
+
+function shared(draft: Draft): Placed {
+  return { element: 'body', stage: 'body', draft };
+}

@@ -1,0 +1,10 @@
+import type { Draft, Stage } from '../craft/operation';
+
+/** One piece of work where it stands in a nail's order. */
+export interface Placed {
+  element: string;
+  stage: Stage;
+  draft: Draft;
+  /** Why it does not stand where the look lists it. */
+  moved?: string;
+}

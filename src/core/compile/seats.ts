@@ -1,0 +1,123 @@
+import { FAMILIES } from '../craft/families';
+import { laidBy, type Draft, type Seat } from '../craft/operation';
+import type { Surface } from '../craft/surface';
+import { rowOf } from '../craft/surfaces';
+import type { NailContext } from '../craft/context';
+import type { Technique } from '../craft/technique';
+import { techniqueOf, type Element } from '../craft/techniques';
+import type { Product } from '../model/product';
+import type { Cover } from './lattice';
+import { meet } from './lattice';
+
+/** An element with the seat it has on this nail, and its operations as if nothing stood on the nail. */
+export interface Seated {
+  element: Element;
+  technique: Technique<Element>;
+  seat: Seat;
+  /** Its place in the look's list. */
+  listed: number;
+  drafts: Draft[];
+  /** Why it does not stand where the look lists it. */
+  moved?: string;
+}
+
+/**
+ * The seat of every element. Films seat themselves by the list: below the body where something encapsulated is
+ * listed over them, inside where one is listed under them as well, else on the finished build.
+ */
+export function seatElements(
+  elements: readonly Element[],
+  context: NailContext,
+  offered: readonly Seat[],
+): Seated[] {
+  const asked = elements.map((element): Seat | 'listed' => {
+    const technique = techniqueOf(element.kind);
+    const wish =
+      'seat' in element && element.seat !== 'usual' ? element.seat : technique.usual(element, context);
+    return wish === 'listed' || offered.includes(wish) ? wish : 'surface';
+  });
+  const first = asked.indexOf('inside');
+  const last = asked.lastIndexOf('inside');
+  return elements.map((element, listed) => {
+    const technique = techniqueOf(element.kind);
+    const wish = asked[listed]!;
+    const byList = listed > last ? 'surface' : listed < first ? 'under' : 'inside';
+    return {
+      element,
+      technique,
+      seat: wish === 'listed' ? byList : wish,
+      listed,
+      drafts: technique.plan(element, { ...context, standing: [] }),
+    };
+  });
+}
+
+/** A good ground for any art: cured gel with its sticky layer. */
+const GROUND: Surface = { material: 'gel', phase: 'cured', finish: 'tacky', soil: 'clean', prep: 'none' };
+
+/** The surface after some operations begun on a good ground, cures taken at their word. */
+export function surfaceAfter(drafts: readonly Draft[], product: (id: string) => Product): Surface {
+  let surface = GROUND;
+  let film: Product | undefined;
+  for (const draft of drafts) {
+    surface = rowOf(draft.verb).leaves(surface, laidBy(draft, product));
+    if (draft.deposit && draft.product) film = product(draft.product);
+    if (draft.verb === 'cure' || draft.verb === 'rest') surface = hardened(surface, film, 'cured');
+    if (draft.verb === 'flash' && surface.phase === 'wet') surface = hardened(surface, film, 'gelled');
+  }
+  return surface;
+}
+
+/** A surface after its light: cured, it has the finish of the film that holds it. */
+export function hardened(surface: Surface, film: Product | undefined, phase: 'gelled' | 'cured'): Surface {
+  if (surface.phase === 'bare' || surface.phase === 'cured') return surface;
+  const own = surface.material !== 'stone' && surface.material !== 'piece' && surface.material !== 'tip';
+  const finish = own && phase === 'cured' && film ? FAMILIES[film.family].finish : surface.finish;
+  return { ...surface, phase, finish };
+}
+
+/** Whether it can only be set into a wet film of another element. */
+export function wantsHost(drafts: readonly Draft[], product: (id: string) => Product): boolean {
+  const first = drafts[0];
+  return first !== undefined && rowOf(first.verb).refuses(GROUND, laidBy(first, product)) === 'needs-wet';
+}
+
+/**
+ * The order inside a seat: as the look lists it. Where two overlap and the listed order cannot be done while
+ * the reverse can, the reverse, with the reason.
+ */
+export function settle(
+  seated: readonly Seated[],
+  cover: (drafts: readonly Draft[]) => Cover,
+  product: (id: string) => Product,
+): Seated[] {
+  const facts = new Map(
+    seated.map((one) => [
+      one.listed,
+      { leaves: surfaceAfter(one.drafts, product), hosted: wantsHost(one.drafts, product) },
+    ]),
+  );
+  const canFollow = (below: Seated, above: Seated): boolean => {
+    const first = above.drafts[0];
+    // What is set into a wet film finds its host later; a film taken around stones never runs over them.
+    if (!first || facts.get(above.listed)!.hosted) return true;
+    const { leaves } = facts.get(below.listed)!;
+    if (above.technique.around && leaves.material === 'stone') return true;
+    return rowOf(first.verb).refuses(leaves, laidBy(first, product)) === undefined;
+  };
+  const order: Seated[] = [];
+  for (const one of seated) {
+    const at = order.findIndex(
+      (below) =>
+        !canFollow(below, one) && canFollow(one, below) && meet(cover(below.drafts), cover(one.drafts)),
+    );
+    if (at < 0) order.push(one);
+    else order.splice(at, 0, { ...one, moved: movedWords(one, order[at]!) });
+  }
+  return order;
+}
+
+function movedWords(one: Seated, before: Seated): string {
+  const words = (seated: Seated) => `${seated.technique.words.toLowerCase()} “${seated.element.id}”`;
+  return `The list has the ${words(one)} over the ${words(before)}, but it does not hold there; the other way round both hold.`;
+}

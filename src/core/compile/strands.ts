@@ -1,0 +1,170 @@
+import { buildKindOf, type Build } from '../craft/builds';
+import { wholePlace, type NailContext } from '../craft/context';
+import { HAND_S } from '../craft/handwork';
+import { laidBy, type Draft, type Stage } from '../craft/operation';
+import { rowOf } from '../craft/surfaces';
+import type { Element } from '../craft/techniques';
+import { finish } from '../craft/techniques/finish';
+import type { Disc } from '../geometry/regions';
+import type { Region } from '../model/region';
+import { composeBody, type Body } from './body';
+import type { Placed } from './placed';
+import { coverer, meet, type Cover } from './lattice';
+import { seatElements, settle, surfaceAfter, wantsHost, type Seated } from './seats';
+
+/** The whole order of one nail, stage by stage, before the artist's edits. */
+export function lineOf(build: Build, context: NailContext, elements: readonly Element[]): Placed[] {
+  const kind = buildKindOf(build.kind);
+  const { arrive = [], prepare = [], foundation = [] } = kind.stages(build, context);
+  const cover = coverer(context.frame);
+  const seated = seatElements(elements, context, kind.seats);
+  const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat);
+  const body = composeBody(settle(within('inside'), cover, context.product), context, cover);
+  return [
+    ...work('prep', 'arrive', arrive),
+    ...work('prep', 'prepare', prepare),
+    ...work('build', 'foundation', foundation),
+    ...settle(within('under'), cover, context.product).flatMap((one) => own(one, 'body', one.drafts)),
+    ...body.placed,
+    ...finished(
+      seated.filter((one) => one.seat === 'surface' || one.seat === 'over'),
+      body,
+      context,
+      cover,
+    ),
+    ...work('care', 'care', [oilDraft(context)]),
+  ];
+}
+
+function work(element: string, stage: Stage, drafts: readonly Draft[]): Placed[] {
+  return drafts.map((draft) => ({ element, stage, draft }));
+}
+
+function own(one: Seated, stage: Stage, drafts: readonly Draft[]): Placed[] {
+  return drafts.map((draft) => ({
+    element: one.element.id,
+    stage,
+    draft,
+    ...(one.moved ? { moved: one.moved } : {}),
+  }));
+}
+
+/**
+ * Art on the finished build, the seal, and what stands on it. The seal closes what is still open: nothing
+ * where the artist's own top already did, and accents of finish come after it.
+ */
+function finished(
+  seated: readonly Seated[],
+  body: Body,
+  context: NailContext,
+  cover: (drafts: readonly Draft[]) => Cover,
+): Placed[] {
+  const { product } = context;
+  const guests = seated.filter((one) => wantsHost(one.drafts, product));
+  const surface = settle(
+    seated.filter((one) => one.seat === 'surface' && !guests.includes(one)),
+    cover,
+    product,
+  );
+  const over = seated.filter((one) => one.seat === 'over' && !guests.includes(one));
+  const tops = surface.filter((one) => one.technique.seals?.(one.element));
+  const hostOf = (guest: Seated): Seated | undefined => {
+    // Whatever is laid over the host afterwards would run over its stones.
+    const clearOf = tops.filter((top) =>
+      surface
+        .slice(surface.indexOf(top) + 1)
+        .every((later) => later.technique.around || !meet(cover(later.drafts), cover(guest.drafts))),
+    );
+    const below = clearOf.filter((top) => top.listed < guest.listed);
+    return below[below.length - 1] ?? clearOf[0];
+  };
+  const hosts = new Map(guests.map((guest) => [guest, hostOf(guest)]));
+  const sealGuests = guests.filter((guest) => !hosts.get(guest));
+  const lastTop = surface.lastIndexOf(tops[tops.length - 1]!);
+  const accents = lastTop >= 0 ? 0 : trailingAccents(surface);
+  const art = surface.slice(0, surface.length - accents);
+  const line: Placed[] = [];
+  const standing: Disc[] = [];
+  const stand = (one: Seated) => standing.push(...(one.technique.stands?.(one.element, context) ?? []));
+  const lay = (one: Seated, stage: Stage, drafts: readonly Draft[], guestsHere: readonly Seated[]) => {
+    line.push(...withGuests(own(one, stage, drafts), guestsHere, context));
+    [one, ...guestsHere].forEach(stand);
+  };
+  const plan = (one: Seated) =>
+    one.technique.around && standing.length > 0
+      ? one.technique.plan(one.element, { ...context, standing: [...standing] })
+      : one.drafts;
+  for (const one of art) {
+    lay(
+      one,
+      'surface',
+      plan(one),
+      guests.filter((guest) => hosts.get(guest) === one),
+    );
+  }
+  const open = openAfterTop(art, lastTop, body);
+  if (sealGuests.length > 0 || open !== 'nothing') {
+    const region: Region =
+      sealGuests.length > 0 || open === 'whole' || open === 'nothing' ? { kind: 'whole' } : open;
+    line.push(...withGuests(work('top', 'seal', sealDrafts(region, context, standing)), sealGuests, context));
+    sealGuests.forEach(stand);
+  }
+  for (const one of surface.slice(surface.length - accents)) lay(one, 'seal', plan(one), []);
+  for (const one of over) lay(one, 'over', one.drafts, []);
+  return line;
+}
+
+/** How many elements at the end of the surface are finishes of a part only: they go on the seal. */
+function trailingAccents(surface: readonly Seated[]): number {
+  let count = 0;
+  for (let i = surface.length - 1; i >= 0 && surface[i]!.technique.around; i -= 1) count += 1;
+  return count;
+}
+
+/** What the artist's own tops leave open: the whole nail, the region of the one element over them, or nothing. */
+function openAfterTop(art: readonly Seated[], lastTop: number, body: Body): Region | 'whole' | 'nothing' {
+  if (lastTop < 0 && !body.topped) return 'whole';
+  const over = art.slice(lastTop + 1).filter((one) => !one.technique.around && !one.technique.stands);
+  if (over.length === 0) return 'nothing';
+  const place = over[0]!.drafts[0]?.place;
+  if (over.length > 1 || !place || place.mirror || place.scale !== 1) return 'whole';
+  return place.region;
+}
+
+/** Every nail is sealed: a look that says nothing of its finish gets gloss. */
+function sealDrafts(region: Region, context: NailContext, standing: readonly Disc[]): Draft[] {
+  const fresh = finish.fresh('top', { colour: '', second: '', liner: '', clear: '' });
+  const gloss = { ...fresh, finish: 'gloss' as const, region, fit: 'keep' as const };
+  return finish.plan(gloss, { ...context, standing });
+}
+
+/** A film with what is set into it while it is wet. */
+function withGuests(host: readonly Placed[], guests: readonly Seated[], context: NailContext): Placed[] {
+  if (guests.length === 0) return [...host];
+  const drafts = host.map((placed) => placed.draft);
+  const first = guests[0]!.drafts[0]!;
+  const { refuses } = rowOf(first.verb);
+  const laid = laidBy(first, context.product);
+  const at = drafts.findIndex(
+    (_, i) => refuses(surfaceAfter(drafts.slice(0, i + 1), context.product), laid) === undefined,
+  );
+  const after = at < 0 ? host.length : at + 1;
+  return [
+    ...host.slice(0, after),
+    ...guests.flatMap((guest) => own(guest, 'over', guest.drafts)),
+    ...host.slice(after),
+  ];
+}
+
+function oilDraft(context: NailContext): Draft {
+  const oil = context.role('oil');
+  return {
+    step: 'oil',
+    verb: 'oil',
+    words: `${oil.name} around the nail`,
+    product: oil.id,
+    place: wholePlace(),
+    hand_s: HAND_S.oil,
+    reason: 'Oil comes last of all: under any layer it ruins adhesion.',
+  };
+}

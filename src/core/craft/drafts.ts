@@ -1,0 +1,133 @@
+import type { Product } from '../model/product';
+import { wholePlace, type NailContext } from './context';
+import { coatOf, cureSeconds, flashSeconds } from './cure';
+import { FAMILIES, lampOf, settingOf } from './families';
+import { HAND_S } from './handwork';
+import type { Draft, Place } from './operation';
+
+/** Work that techniques and builds share. */
+
+/** A full cure of the product just laid. */
+export function cureOf(product: Product, t_um: number, place: Place, step = 'cure', pass = 1): Draft {
+  const seconds = cureSeconds(product, t_um);
+  return {
+    step,
+    pass,
+    verb: 'cure',
+    words: `Cure ${product.name}`,
+    place,
+    hand_s: HAND_S.cure,
+    lamp: { mode: 'cure', seconds },
+    reason: `${product.name} hardens in the lamp: ${seconds} s for ${Math.round(t_um)} µm.`,
+  };
+}
+
+/** A short cure that makes the product hold its place. */
+export function flashOf(
+  product: Product,
+  t_um: number,
+  place: Place,
+  why: string,
+  step = 'flash',
+  pass = 1,
+): Draft {
+  return {
+    step,
+    pass,
+    verb: 'flash',
+    words: `Flash ${product.name}`,
+    place,
+    hand_s: HAND_S.flash,
+    lamp: { mode: 'flash', seconds: flashSeconds(product, t_um) },
+    reason: why,
+  };
+}
+
+/** However the product becomes hard: a cure, or held by hand until it has set. What dries only waits. */
+export function hardenOf(product: Product, t_um: number, place: Place, step = 'cure', pass = 1): Draft[] {
+  if (lampOf(product)) return [cureOf(product, t_um, place, step, pass)];
+  const setting = settingOf(product);
+  if (!setting || FAMILIES[product.family].hardens !== 'sets') return [];
+  return [
+    {
+      step,
+      pass,
+      verb: 'rest',
+      words: `Hold until ${product.name} has set`,
+      place,
+      hand_s: setting.dry_s,
+      reason: `${product.name} sets by itself in ${setting.dry_s} s; no lamp helps it.`,
+    },
+  ];
+}
+
+export function wipeDraft(context: NailContext, step: string, why: string, place = wholePlace()): Draft {
+  const cleanser = context.role('cleanser');
+  return {
+    step,
+    verb: 'wipe',
+    words: 'Wipe, lint-free',
+    product: cleanser.id,
+    place,
+    hand_s: HAND_S.wipe,
+    reason: why,
+  };
+}
+
+export function dustOffDraft(step: string, why: string): Draft {
+  return {
+    step,
+    verb: 'dust-off',
+    words: 'Brush the dust off',
+    place: wholePlace(),
+    hand_s: HAND_S['dust-off'],
+    reason: why,
+  };
+}
+
+export function baseDraft(context: NailContext, why: string): Draft[] {
+  const base = context.role('base');
+  const place = wholePlace();
+  return [
+    {
+      step: 'base',
+      verb: 'base',
+      words: base.name,
+      product: base.id,
+      place,
+      deposit: { kind: 'conformal', t_um: coatOf(base) },
+      hand_s: HAND_S.base,
+      reason: why,
+    },
+    ...hardenOf(base, coatOf(base), place, 'cure-base'),
+  ];
+}
+
+/** Coats of one film, each hardened before the next. `draft` gives the words of one pass. */
+export function coats(
+  product: Product,
+  passes: number,
+  step: string,
+  cureStep: string,
+  draft: (pass: number) => Omit<Draft, 'step' | 'pass' | 'product'>,
+): Draft[] {
+  const drafts: Draft[] = [];
+  for (let pass = 1; pass <= passes; pass += 1) {
+    const coat: Draft = { step, pass, product: product.id, ...draft(pass) };
+    if (product.runny && coat.open_s === undefined) coat.open_s = RUNNY_OPEN_S;
+    // Each coat dries before the next; the artist is free meanwhile.
+    if (FAMILIES[product.family].hardens === 'dries') coat.wait_s = settingOf(product)?.dry_s;
+    const t_um = coat.deposit && 't_um' in coat.deposit ? coat.deposit.t_um : coatOf(product);
+    drafts.push(coat, ...hardenOf(product, t_um, coat.place, cureStep, pass));
+  }
+  return drafts;
+}
+
+/** A runny colour keeps its place only so long (common practice). */
+const RUNNY_OPEN_S = 40;
+
+/** Passes a colour needs: its coats to cover, rounded up; a sheer is built in as many as its direction says. */
+export function passesOf(product: Product, asked: number | 'cover'): number {
+  if (asked !== 'cover') return asked;
+  return Math.min(5, Math.max(1, Math.ceil((product.coats_to_cover ?? 2) - 1e-9)));
+}

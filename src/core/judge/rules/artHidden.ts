@@ -1,0 +1,129 @@
+import { difference } from '../../colour/space';
+import type { Operation } from '../../craft/operation';
+import type { Element } from '../../craft/techniques';
+import { rounded } from '../../model/rounded';
+import { cellX, cellY, NONE, type Film, type NailField } from '../../simulate/field';
+import { pileColours } from '../../simulate/pile';
+import { lookOf } from '../../compile/prepare';
+import type { FindingDraft, Fix } from '../finding';
+import type { NailCase, NailRule } from '../rule';
+
+/** An element that loses more than this share of what it adds to the nail is work nobody sees (common practice). */
+const MAX_LOST = 0.75;
+/** A difference too small to have been seen in the first place is judged elsewhere. */
+const SEEN_FROM = 4;
+const SAMPLES = 24;
+
+/** Whether what was painted or laid is still to be seen at the end. */
+export const artHidden: NailRule = {
+  codes: ['art-hidden'],
+  asks: 'Can every element still be seen on the finished nail?',
+  check: (nail) => {
+    const colourAt = pileColours(nail.field, nail.context.product);
+    const elementOf = new Map(nail.operations.map((one) => [one.id, one.element]));
+    return nail.elements.flatMap((element): FindingDraft[] => {
+      const own = (film: Film) => elementOf.get(film.operation) === element.id;
+      const lost = element.kind === 'finish' ? lostFinish(nail, own) : lostColour(nail.field, own, colourAt);
+      if (lost === undefined || lost <= MAX_LOST) return [];
+      const films = nail.field.films.filter(own);
+      const last = films[films.length - 1]!.operation;
+      const over = hiddenBy(nail, last);
+      return [
+        {
+          severity: 'warn',
+          operation: last,
+          element: element.id,
+          message: `${rounded(lost * 100, 0)} % of “${element.id}” is hidden${over ? ` under ${over.words}` : ''}.`,
+          reason:
+            'What is laid over it covers it: either that belongs below, or this is work nobody will see.',
+          figure: {
+            words: 'hidden',
+            value: rounded(lost * 100, 0),
+            limit: MAX_LOST * 100,
+            is: 'at most',
+            unit: '%',
+          },
+          ...raise(nail, element, over),
+        },
+      ];
+    });
+  },
+};
+
+/**
+ * Share of an element's area, weighted by how much of the colour difference it made there is gone at the end.
+ * Where it made none to speak of, nothing is lost.
+ */
+function lostColour(
+  field: NailField,
+  own: (film: Film) => boolean,
+  colourAt: ReturnType<typeof pileColours>,
+): number | undefined {
+  const first = field.films.findIndex((film) => own(film) && (film.paint || film.pieces));
+  if (first < 0) return undefined;
+  const last = field.films.length - 1 - [...field.films].reverse().findIndex(own);
+  const cells = new Set<number>();
+  for (const film of field.films.slice(first, last + 1)) {
+    if (!own(film) || (!film.paint && !film.pieces?.some((piece) => piece.kind === 'inlay'))) continue;
+    film.phase.forEach((phase, cell) => {
+      if (phase !== NONE) cells.add(cell);
+    });
+  }
+  const all = [...cells];
+  const step = Math.max(1, Math.floor(all.length / SAMPLES));
+  let looked = 0;
+  let lost = 0;
+  for (let i = 0; i < all.length; i += step) {
+    const x = field.grid.x[cellX(all[i]!)]!;
+    const y = field.grid.y[cellY(all[i]!)]!;
+    const laid = difference(colourAt(x, y, { until: last + 1 }), colourAt(x, y, { until: first }));
+    looked += 1;
+    if (laid < SEEN_FROM) continue;
+    const left = difference(colourAt(x, y), colourAt(x, y, { without: own }));
+    lost += 1 - Math.min(1, left / laid);
+  }
+  return looked > 0 ? lost / looked : undefined;
+}
+
+/** Share of a finish's area on which another finish lies over it. */
+function lostFinish(nail: NailCase, own: (film: Film) => boolean): number | undefined {
+  const { field, context } = nail;
+  const family = (film: Film) => (film.product ? context.product(film.product).family : undefined);
+  const index = field.films.findIndex((film) => own(film) && film.kind === 'film');
+  const film = field.films[index];
+  if (!film) return undefined;
+  let all = 0;
+  let lost = 0;
+  film.phase.forEach((phase, cell) => {
+    if (phase === NONE) return;
+    all += 1;
+    const later = field.films
+      .slice(index + 1)
+      .filter((one) => one.kind === 'film' && one.phase[cell] !== NONE);
+    const top = later[later.length - 1];
+    if (top && family(top) !== family(film)) lost += 1;
+  });
+  return all > 0 ? lost / all : undefined;
+}
+
+/** The next painted film of another element over it: what most likely hides it. */
+function hiddenBy(nail: NailCase, last: string): Operation | undefined {
+  const at = nail.operations.findIndex((one) => one.id === last);
+  const from = nail.operations[at]!.element;
+  const later = nail.operations.slice(at + 1).filter((one) => one.deposit && one.element !== from);
+  return [...later].reverse().find((one) => one.paint) ?? later[later.length - 1];
+}
+
+/** Lists the hidden element over what hides it, where the look has both. */
+function raise(nail: NailCase, element: Element, over: Operation | undefined): { fix?: Fix } {
+  const look = lookOf(nail.set, nail.context.nail);
+  const to = look?.elements.findIndex((one) => one.id === over?.element) ?? -1;
+  const from = look?.elements.findIndex((one) => one.id === element.id) ?? -1;
+  if (!look || to < 0 || from >= to) return {};
+  return {
+    fix: {
+      words: `List “${element.id}” over “${over!.element}”`,
+      change: { kind: 'move-element', look: look.id, element: element.id, to },
+    },
+  };
+}

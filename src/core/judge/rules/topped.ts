@@ -1,0 +1,43 @@
+import { decode } from '../../craft/surface';
+import { rounded } from '../../model/rounded';
+import type { NailRule } from '../rule';
+
+/** More than this share of a nail without top is no gap of the brush. */
+const MAX_OPEN_SHARE = 0.15;
+
+/** Every nail that carries product ends under a top; art gel and lacquer may do without. */
+export const topped: NailRule = {
+  codes: ['no-top'],
+  asks: 'Is the finished nail topped?',
+  check: ({ field, operations }) => {
+    let all = 0;
+    let open = 0;
+    let sticky = 0;
+    field.surface.forEach((code, cell) => {
+      if (!field.grid.inside[cell] || !field.films.some((film) => film.t_um[cell]! > 0)) return;
+      const { material, finish } = decode(code);
+      all += 1;
+      if (material !== 'gel' && material !== 'clear' && material !== 'tip' && material !== 'piece') return;
+      open += 1;
+      if (finish === 'tacky') sticky += 1;
+    });
+    if (all === 0 || open <= all * MAX_OPEN_SHARE) return [];
+    const area = open * field.grid.cell_mm2;
+    const last = operations[operations.length - 1];
+    return [
+      {
+        severity: sticky * 2 > open ? ('stop' as const) : ('warn' as const),
+        ...(last ? { operation: last.id, element: last.element } : {}),
+        message: `No top closes ${rounded(area, 0)} mm² of the nail${sticky * 2 > open ? ': it stays sticky' : ''}.`,
+        reason: 'Without top, colour wears and stains, and what is sticky takes lint and stays on the skin.',
+        figure: {
+          words: 'without top',
+          value: rounded(area, 0),
+          limit: rounded(all * MAX_OPEN_SHARE * field.grid.cell_mm2, 0),
+          is: 'at most' as const,
+          unit: 'mm²',
+        },
+      },
+    ];
+  },
+};

@@ -1,0 +1,108 @@
+import type { Operation } from '../craft/operation';
+import { FAMILIES } from '../craft/families';
+import { decode, encode, type Material } from '../craft/surface';
+import type { Product } from '../model/product';
+import type { Cover } from './cover';
+import { cellY, NONE, thickness_um, type Film, type NailField } from './field';
+import { feather } from './pour';
+
+/** What a file can go into that it should not. */
+export const BELOW_THE_CLEAR = ['piece', 'colour', 'base', 'plate'] as const;
+export type Reached = (typeof BELOW_THE_CLEAR)[number];
+
+/** Cells of one kind that the file reached, and those where it took all of it. */
+export interface FiledInto {
+  what: Reached;
+  touched: number[];
+  removed: number[];
+}
+
+/** Share of the free edge over which the file blends from the bed to the edge's thickness. */
+const BLEND_SHARE = 0.66;
+
+/**
+ * Files a surface: it is followed down by the allowance, feathered where product is feathered to the skin, and
+ * blends to the thickness its practice leaves of the free edge. What is filed away bares what lies below.
+ */
+export function file(
+  field: NailField,
+  operation: Operation,
+  cover: Cover,
+  product: (id: string) => Product,
+): FiledInto[] {
+  const { allowance_um, edge_um } = operation.removal!;
+  const into = new Map<Reached, FiledInto>(
+    BELOW_THE_CLEAR.map((what) => [what, { what, touched: [], removed: [] }]),
+  );
+  for (const cell of cover.held) {
+    const y = field.grid.y[cellY(cell)]!;
+    let off = allowance_um * feather(field.frame, y, cover.distance_mm[cell]!);
+    const blend = edgeBlend(field, y);
+    if (blend > 0) off += blend * Math.max(0, thickness_um(field, cell) - off - edge_um);
+    let reached = false;
+    for (let f = field.films.length - 1; f >= 0 && off > 1e-6; f -= 1) {
+      const film = field.films[f]!;
+      const t = film.t_um[cell]!;
+      if (t <= 0 || film.kind === 'hollow') continue;
+      const what = kindOf(film, product);
+      const taken = Math.min(t, off);
+      film.t_um[cell] = t - taken;
+      off -= taken;
+      if (taken === t) film.phase[cell] = NONE;
+      if (what) {
+        const kind = into.get(what)!;
+        kind.touched.push(cell);
+        if (taken === t) kind.removed.push(cell);
+      }
+      reached = true;
+    }
+    if (off > 1e-6 && field.grid.plate_um[cell]! > 0) {
+      field.grid.plate_um[cell] = Math.max(0, field.grid.plate_um[cell]! - off);
+      into.get('plate')!.touched.push(cell);
+      if (field.grid.plate_um[cell] === 0) into.get('plate')!.removed.push(cell);
+      reached = true;
+    }
+    if (reached) bare(field, cell, product);
+  }
+  return [...into.values()].filter((kind) => kind.touched.length > 0);
+}
+
+/** 0 over the bed, 1 at the tip, without a step between. */
+function edgeBlend(field: NailField, y_mm: number): number {
+  const { bed_mm, length_mm } = field.frame;
+  const t = Math.max(0, Math.min(1, (y_mm - bed_mm) / ((length_mm - bed_mm) * BLEND_SHARE || 1)));
+  return t * t * (3 - 2 * t);
+}
+
+/** What of a film the artist would miss; clear and tip are there to be filed. */
+function kindOf(film: Film, product: (id: string) => Product): Reached | undefined {
+  if (film.kind === 'pieces') return 'piece';
+  if (film.kind !== 'film') return undefined;
+  if (film.paint) return 'colour';
+  return film.product && product(film.product).family === 'base-gel' ? 'base' : undefined;
+}
+
+/** Gives the surface of a cell the material that the file has bared. */
+function bare(field: NailField, cell: number, product: (id: string) => Product): void {
+  const surface = decode(field.surface[cell]!);
+  let material: Material = 'plate';
+  for (let f = field.films.length - 1; f >= 0; f -= 1) {
+    const film = field.films[f]!;
+    if (film.t_um[cell]! <= 0 || film.kind === 'hollow') continue;
+    material =
+      film.kind === 'pieces'
+        ? 'piece'
+        : film.kind === 'tip'
+          ? 'tip'
+          : film.product
+            ? FAMILIES[product(film.product).family].material
+            : 'gel';
+    break;
+  }
+  field.surface[cell] = encode({
+    ...surface,
+    material,
+    phase: material === 'plate' ? 'bare' : surface.phase,
+    prep: 'none',
+  });
+}

@@ -1,0 +1,92 @@
+import { SKIN_MARGIN_MM } from '../craft/context';
+import { laidBy, type Operation } from '../craft/operation';
+import { decode, surfaceWords } from '../craft/surface';
+import { lookup, REASONS, rowOf, type Reason } from '../craft/surfaces';
+import { outlineDistance_mm } from '../geometry/frame';
+import type { Product } from '../model/product';
+import type { Cover } from './cover';
+import { cellX, cellY, NONE, placeWords, type NailField } from './field';
+import { isFixed } from './mount';
+
+/** Smaller faults are not reported: a brush is not a ruler. */
+export const MIN_FAULT_MM2 = 0.4;
+/** A stone is held by at least this much wet clear (common practice). */
+export const HOLDS_STONE_UM = 40;
+
+/** An operation that did not hold somewhere, with the area and place where it did not. */
+export interface Verdict {
+  operation: string;
+  reason: Reason | 'filed-through';
+  area_mm2: number;
+  where: string;
+  found: string;
+  wants: string;
+}
+
+const NEEDS_WET = REASONS.indexOf('needs-wet') + 1;
+
+/** Asks the table of surfaces at every cell and reports each reason once, with its area and middle. */
+export function judgeGrip(
+  field: NailField,
+  operation: Operation,
+  cover: Cover,
+  product: (id: string) => Product,
+): Verdict[] {
+  const laid = laidBy(operation, product);
+  const { refuses } = lookup(operation.verb, laid);
+  const setInWet = laid === 'stone' && (operation.verb === 'set-in-top' || operation.verb === 'set-in-bead');
+  if (!setInWet && cover.held.every((cell) => refuses[field.surface[cell]!] === 0)) return [];
+  const area = new Float64Array(REASONS.length);
+  const sumX = new Float64Array(REASONS.length);
+  const sumY = new Float64Array(REASONS.length);
+  const found: string[] = REASONS.map(() => '');
+  let covered = 0;
+  for (const cell of cover.held) {
+    if (operation.verb === 'press-on' && !isFixed(field, cover, cell)) continue;
+    // Nothing is bedded in the strip kept off the skin: what overhangs it is judged for its size.
+    if (setInWet && isAtSkin(field, cell)) continue;
+    const a = field.grid.cell_mm2 * cover.share[cell]!;
+    covered += a;
+    const code = field.surface[cell]!;
+    let reason = refuses[code]!;
+    let thin = '';
+    if (reason === 0 && setInWet && topFilm_um(field, cell) < HOLDS_STONE_UM) {
+      reason = NEEDS_WET;
+      thin = `, only ${Math.round(topFilm_um(field, cell))} µm thick`;
+    }
+    if (reason === 0) continue;
+    const r = reason - 1;
+    area[r]! += a;
+    sumX[r]! += a * field.grid.x[cellX(cell)]!;
+    sumY[r]! += a * field.grid.y[cellY(cell)]!;
+    found[r] ||= surfaceWords(decode(code)) + thin;
+  }
+  return REASONS.flatMap((reason, r): Verdict[] => {
+    // Small work is judged by its share: a stone has little area to lose.
+    if (area[r]! < Math.min(MIN_FAULT_MM2, covered * 0.3) || area[r]! === 0) return [];
+    return [
+      {
+        operation: operation.id,
+        reason,
+        area_mm2: area[r]!,
+        where: placeWords(field.frame, sumX[r]! / area[r]!, sumY[r]! / area[r]!),
+        found: found[r]!,
+        wants: rowOf(operation.verb).wants,
+      },
+    ];
+  });
+}
+
+function isAtSkin(field: NailField, cell: number): boolean {
+  const { frame, grid } = field;
+  return outlineDistance_mm(frame, grid.x[cellX(cell)]!, grid.y[cellY(cell)]!) < SKIN_MARGIN_MM;
+}
+
+/** Thickness of the film on top at a cell. */
+function topFilm_um(field: NailField, cell: number): number {
+  for (let f = field.films.length - 1; f >= 0; f -= 1) {
+    const film = field.films[f]!;
+    if (film.kind === 'film' && film.phase[cell] !== NONE) return film.t_um[cell]!;
+  }
+  return 0;
+}

@@ -1,0 +1,69 @@
+import { clearToCover_mm, edgeLift_mm } from '../geometry/curve';
+import type { NailFrame } from '../geometry/frame';
+import { FINE_PIECE_MM, type PlacedPiece } from '../craft/operation';
+import { pieceDistance } from '../craft/pieces';
+import type { Cover } from './cover';
+import { cellX, cellY, type NailField } from './field';
+
+/**
+ * How far the worst corner of a piece stands off the nail, in mm. A stiff piece stands off the C-curve and the
+ * curve along the nail; a soft or pressed one only by the share of its stiffness.
+ */
+export function pieceLift_mm(frame: NailFrame, piece: PlacedPiece, pressed: boolean): number {
+  const turn = (piece.turn_deg * Math.PI) / 180;
+  const across = Math.abs(piece.width_mm * Math.cos(turn)) + Math.abs(piece.length_mm * Math.sin(turn));
+  const along = Math.abs(piece.width_mm * Math.sin(turn)) + Math.abs(piece.length_mm * Math.cos(turn));
+  const lift =
+    clearToCover_mm(across, piece.height_mm, frame.radius_mm) -
+    piece.height_mm +
+    edgeLift_mm(0, frame.radius_mm, along, frame.radiusAlong_mm);
+  return lift * (pressed ? piece.stiffness : Math.max(0.5, piece.stiffness));
+}
+
+/** Clear needed over the ground to reach a piece's worst corner, in mm. */
+export function pieceStands_mm(frame: NailFrame, piece: PlacedPiece, pressed: boolean): number {
+  return piece.height_mm + pieceLift_mm(frame, piece, pressed);
+}
+
+/** Pieces laid on a nail: what they are thick, the gap below them, and how far in from their edge metal shades. */
+export interface LaidPieces {
+  t_um: Float32Array;
+  gap_um: Float32Array;
+  shade_mm: Float32Array | undefined;
+}
+
+export function layOnNail(
+  field: NailField,
+  cover: Cover,
+  pieces: readonly PlacedPiece[],
+  pressed: boolean,
+): LaidPieces {
+  const { grid } = field;
+  const t_um = new Float32Array(grid.inside.length);
+  const gap_um = new Float32Array(grid.inside.length);
+  // Leaf is thin enough to let light by; solid metal is not.
+  const shades = (piece: PlacedPiece) => piece.metallic && piece.height_mm > FINE_PIECE_MM;
+  const shade_mm = pieces.some(shades) ? new Float32Array(grid.inside.length) : undefined;
+  for (const piece of pieces) {
+    const distance_mm = pieceDistance(piece);
+    const reach_mm = Math.hypot(piece.width_mm, piece.length_mm) / 2;
+    const lift_um = piece.kind === 'inlay' ? pieceLift_mm(field.frame, piece, pressed) * 1000 : 0;
+    const height_um = piece.height_mm * 1000;
+    for (const cell of cover.held) {
+      const x = grid.x[cellX(cell)]!;
+      const y = grid.y[cellY(cell)]!;
+      const away = Math.hypot(x - piece.x_mm, y - piece.y_mm);
+      if (away > reach_mm + grid.pitch_mm) continue;
+      const inside_mm = distance_mm(x, y);
+      if (inside_mm < -grid.pitch_mm / 2) continue;
+      // The lift grows with the square of the distance from the piece's middle.
+      const gap = lift_um * Math.min(1, away / reach_mm) ** 2;
+      if (height_um + gap > t_um[cell]! + gap_um[cell]!) {
+        t_um[cell] = height_um;
+        gap_um[cell] = gap;
+      }
+      if (shade_mm && shades(piece)) shade_mm[cell] = Math.max(shade_mm[cell]!, inside_mm);
+    }
+  }
+  return { t_um, gap_um, shade_mm };
+}
