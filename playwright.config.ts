@@ -4,8 +4,8 @@ const PORT = 4310;
 
 export default defineConfig({
   testDir: 'tests',
-  timeout: 90_000,
-  expect: { timeout: 15_000 },
+  timeout: 300_000,
+  expect: { timeout: 60_000 },
   workers: 1,
   retries: 0,
   use: {
@@ -26,6 +26,6 @@ export default defineConfig({
     command: `npx next start -p ${PORT}`,
     port: PORT,
     reuseExistingServer: false,
-    timeout: 60_000,
+    timeout: 240_000,
   },
 });

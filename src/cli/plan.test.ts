@@ -19,8 +19,6 @@ const run = (...args: string[]) =>
     maxBuffer: 1e8,
   });
 
-jest.setTimeout(60_000);
-
 describe('plan FILE', () => {
   it('prints the plan that the core makes, and exits 0 when nothing stops it', () => {
     const out = execFileSync(
@@ -55,6 +53,18 @@ describe('plan FILE', () => {
       expect(result.stdout).toBe('');
     },
   );
+
+  it('exits 3 on a fault of its own, with one line on standard error', () => {
+    const broken = `data:text/javascript,Math.hypot=()=>{throw new Error('worn out')}`;
+    const result = spawnSync(
+      process.execPath,
+      ['--import', 'tsx', '--import', broken, 'src/cli/plan.ts', put('fine.json', writeSetText(curtainUp()))],
+      { encoding: 'utf8', maxBuffer: 1e8 },
+    );
+    expect(result.status).toBe(3);
+    expect(result.stderr).toBe('a fault of the program itself: worn out\n');
+    expect(result.stdout).toBe('');
+  });
 
   it('exits 2 without a file, on one that is not there, and on an unknown option', () => {
     expect(run().status).toBe(2);

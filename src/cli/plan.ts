@@ -5,7 +5,8 @@ import { hasStop, planSet } from '../core/plan/planSet';
 
 /**
  * `plan FILE [--pretty]`: the plan of a set file as JSON on standard output.
- * Exit 0: nothing stops it. 1: something does. 2: the file cannot be read; faults with their path on standard error.
+ * Exit 0: nothing stops it. 1: something does. 2: the file cannot be read; faults with their path on standard
+ * error. 3: a fault of the program itself, with one line on standard error.
  */
 function run(args: readonly string[]): number {
   const pretty = args.includes('--pretty');
@@ -35,4 +36,10 @@ function read(file: string): ReturnType<typeof parseSetText> {
   }
 }
 
-process.exitCode = run(process.argv.slice(2));
+try {
+  process.exitCode = run(process.argv.slice(2));
+} catch (error) {
+  const words = error instanceof Error ? error.message.split('\n')[0] : String(error);
+  process.stderr.write(`a fault of the program itself: ${words}\n`);
+  process.exitCode = 3;
+}

@@ -1,7 +1,10 @@
 import 'fake-indexeddb/auto';
 import { curtainUp } from '@/core/demo/curtainUp';
-import { db } from './database';
-import { addSet, openSet, putBack, removeSet, saveSet } from './sets';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { VERSION } from '@/core/document/document';
+import { db, type StoredSet } from './database';
+import { addSet, openSet, putBack, removeSet, saveSet, watchSets } from './sets';
 import { addNewSet, restoreDemo, seedOnce } from './starting';
 
 beforeEach(async () => {
@@ -35,6 +38,21 @@ describe('the browser’s store', () => {
     await addNewSet();
     await restoreDemo();
     expect((await titles()).sort()).toEqual(['Curtain Up', 'Matinée', 'New set', 'Understudy']);
+  });
+
+  it('shows what an older version stored as this one reads it, and writes nothing', async () => {
+    const text = readFileSync(join(process.cwd(), 'tests/files/v1/matinee.lacquer.json'), 'utf8');
+    const document = JSON.parse(text) as StoredSet['document'];
+    await db().sets.put({ id: 'matinee', title: 'Matinée', changed_at: 1, revision: 3, document });
+    let stop: () => void = () => undefined;
+    const listed = await new Promise<StoredSet[]>((done, fail) => {
+      stop = watchSets(done, fail);
+    });
+    stop();
+    expect(listed[0]!.document.version).toBe(VERSION);
+    const opened = await openSet('matinee');
+    expect(opened.ok && opened.value).toEqual({ set: listed[0]!.document, revision: 3 });
+    expect((await db().sets.get('matinee'))!.document).toEqual(document);
   });
 
   it('saves over what it read, and nothing else: a second tab is told', async () => {

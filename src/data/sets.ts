@@ -1,5 +1,5 @@
 import { liveQuery } from 'dexie';
-import type { SetDocument } from '@/core/document/document';
+import { VERSION, type SetDocument } from '@/core/document/document';
 import { parseSet } from '@/core/document/parse';
 import { fail, ok, type Result } from '@/core/model/result';
 import { db, type StoredSet } from './database';
@@ -17,11 +17,16 @@ export function watchSets(
   onChange: (sets: StoredSet[]) => void,
   onError: (error: unknown) => void,
 ): () => void {
-  const subscription = liveQuery(() => db().sets.orderBy('changed_at').reverse().toArray()).subscribe(
-    onChange,
-    onError,
-  );
+  const all = async () => (await db().sets.orderBy('changed_at').reverse().toArray()).map(upToDate);
+  const subscription = liveQuery(all).subscribe(onChange, onError);
   return () => subscription.unsubscribe();
+}
+
+/** What an older version of the program stored, as this one reads it; nothing is written. */
+function upToDate(stored: StoredSet): StoredSet {
+  if (stored.document.version === VERSION) return stored;
+  const read = opened(stored);
+  return read.ok ? { ...stored, document: read.value.set } : stored;
 }
 
 /** One stored set each time it changes, by this tab or another. */

@@ -20,18 +20,19 @@ export function lineOf(build: Build, context: NailContext, elements: readonly El
   const seated = seatElements(elements, context, kind.seats);
   const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat);
   const body = composeBody(settle(within('inside'), cover, context.product), context, cover);
+  const upper = finished(
+    seated.filter((one) => one.seat === 'surface' || one.seat === 'over'),
+    body,
+    context,
+    cover,
+  );
   return [
     ...work('prep', 'arrive', arrive),
     ...work('prep', 'prepare', prepare),
     ...work('build', 'foundation', foundation),
     ...settle(within('under'), cover, context.product).flatMap((one) => own(one, 'body', one.drafts)),
-    ...body.placed,
-    ...finished(
-      seated.filter((one) => one.seat === 'surface' || one.seat === 'over'),
-      body,
-      context,
-      cover,
-    ),
+    ...withGuests(body.placed, upper.intoBody, context),
+    ...upper.line,
     ...work('care', 'care', [oilDraft(context)]),
   ];
 }
@@ -58,7 +59,7 @@ function finished(
   body: Body,
   context: NailContext,
   cover: (drafts: readonly Draft[]) => Cover,
-): Placed[] {
+): { line: Placed[]; intoBody: Seated[] } {
   const { product } = context;
   const guests = seated.filter((one) => wantsHost(one.drafts, product));
   const surface = settle(
@@ -79,12 +80,15 @@ function finished(
     return below[below.length - 1] ?? clearOf[0];
   };
   const hosts = new Map(guests.map((guest) => [guest, hostOf(guest)]));
-  const sealGuests = guests.filter((guest) => !hosts.get(guest));
+  const homeless = guests.filter((guest) => !hosts.get(guest));
+  // A floated cap is the nail's own wet top; only where art lies over it do stones wait for the seal.
+  const intoBody = body.topped && surface.length === 0 ? homeless : [];
+  const sealGuests = intoBody.length > 0 ? [] : homeless;
   const lastTop = surface.lastIndexOf(tops[tops.length - 1]!);
   const accents = lastTop >= 0 ? 0 : trailingAccents(surface);
   const art = surface.slice(0, surface.length - accents);
   const line: Placed[] = [];
-  const standing: Disc[] = [];
+  const standing: Disc[] = intoBody.flatMap((one) => one.technique.stands?.(one.element, context) ?? []);
   const stand = (one: Seated) => standing.push(...(one.technique.stands?.(one.element, context) ?? []));
   const lay = (one: Seated, stage: Stage, drafts: readonly Draft[], guestsHere: readonly Seated[]) => {
     line.push(...withGuests(own(one, stage, drafts), guestsHere, context));
@@ -111,7 +115,7 @@ function finished(
   }
   for (const one of surface.slice(surface.length - accents)) lay(one, 'seal', plan(one), []);
   for (const one of over) lay(one, 'over', one.drafts, []);
-  return line;
+  return { line, intoBody };
 }
 
 /** How many elements at the end of the surface are finishes of a part only: they go on the seal. */
@@ -145,9 +149,11 @@ function withGuests(host: readonly Placed[], guests: readonly Seated[], context:
   const first = guests[0]!.drafts[0]!;
   const { refuses } = rowOf(first.verb);
   const laid = laidBy(first, context.product);
-  const at = drafts.findIndex(
+  const wet = drafts.map(
     (_, i) => refuses(surfaceAfter(drafts.slice(0, i + 1), context.product), laid) === undefined,
   );
+  // The last film that is wet for them: the cap, not the bed below it.
+  const at = wet.lastIndexOf(true);
   const after = at < 0 ? host.length : at + 1;
   return [
     ...host.slice(0, after),

@@ -26,19 +26,37 @@ export function maskShare(angle: number): number {
 
 /** Signed distance to a piece's edge in mm, positive inside; far off it is only known to be far. */
 export function pieceDistance(piece: PlacedPiece): (x: number, y: number) => number {
-  const reach = Math.hypot(piece.width_mm, piece.length_mm);
+  const { x_mm, y_mm } = piece;
   if (piece.shape === 'oval' && piece.width_mm === piece.length_mm) {
-    return (x, y) => piece.width_mm / 2 - Math.hypot(x - piece.x_mm, y - piece.y_mm);
+    const r = piece.width_mm / 2;
+    return (x, y) => r - Math.sqrt((x - x_mm) * (x - x_mm) + (y - y_mm) * (y - y_mm));
   }
+  const reach = Math.hypot(piece.width_mm, piece.length_mm);
   const outline = pieceOutline(piece);
   return (x, y) =>
-    Math.abs(x - piece.x_mm) > reach || Math.abs(y - piece.y_mm) > reach
-      ? -1e3
-      : polygonDistance_mm(outline, x, y);
+    Math.abs(x - x_mm) > reach || Math.abs(y - y_mm) > reach ? FAR : polygonDistance_mm(outline, x, y);
 }
+
+const FAR = -1e3;
+/** Beyond this a piece's edge is nobody's neighbour. */
+const NEAR_MM = 2;
 
 /** The same for several pieces: to the nearest edge of whichever is under the point. */
 export function piecesDistance(pieces: readonly PlacedPiece[]): (x: number, y: number) => number {
-  const distances = pieces.map(pieceDistance);
-  return (x, y) => distances.reduce((d, distance_mm) => Math.max(d, distance_mm(x, y)), -1e3);
+  const all = pieces.map((piece) => ({
+    x: piece.x_mm,
+    y: piece.y_mm,
+    reach: Math.hypot(piece.width_mm, piece.length_mm) / 2 + NEAR_MM,
+    distance_mm: pieceDistance(piece),
+  }));
+  return (x, y) => {
+    let nearest = FAR;
+    for (const piece of all) {
+      const dx = x - piece.x;
+      const dy = y - piece.y;
+      if (dx > piece.reach || -dx > piece.reach || dy > piece.reach || -dy > piece.reach) continue;
+      nearest = Math.max(nearest, piece.distance_mm(x, y));
+    }
+    return nearest;
+  };
 }

@@ -9,23 +9,25 @@ import type { NailContext } from './context';
 /** What every element of a look has. The other parts stand only where a technique has a use for them. */
 export const ELEMENT_BASE = { id: Id } as const;
 
-/** Where a film lies, how it meets a smaller nail and the other hand, and whether it lies below the body. */
-export const FILM_BASE = {
+/** How something painted meets a smaller nail and the other hand. */
+export const PAINTED_BASE = {
   ...ELEMENT_BASE,
-  region: Region,
   fit: z.enum(['scale', 'keep', 'drop']),
   /** On the right hand: turned over, or the same. */
   hand: z.enum(['mirror', 'same']),
-  seat: z.enum(['usual', 'under', 'inside', 'surface']),
 } as const;
+export const FRESH_PAINTED = { fit: 'scale' as const, hand: 'mirror' as const };
 
-/** A fresh film: the whole nail, in its usual seat. */
-export const FRESH_FILM = {
-  region: { kind: 'whole' as const },
-  fit: 'scale' as const,
-  hand: 'mirror' as const,
-  seat: 'usual' as const,
-};
+export const REGION = { region: Region } as const;
+export const FRESH_REGION = { region: { kind: 'whole' as const } };
+
+/** Whether a film lies below the body, inside it, or on the finished build. */
+export const FILM_SEAT = { seat: z.enum(['usual', 'under', 'inside', 'surface']) } as const;
+export const FRESH_SEAT = { seat: 'usual' as const };
+
+/** A film on the whole nail or a region of it. */
+export const FILM_BASE = { ...PAINTED_BASE, ...REGION, ...FILM_SEAT } as const;
+export const FRESH_FILM = { ...FRESH_REGION, ...FRESH_PAINTED, ...FRESH_SEAT };
 
 /** Films seat themselves by the list: below the body where something encapsulated is listed over them. */
 export const FILM_SEATS = {

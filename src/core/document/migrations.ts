@@ -107,7 +107,7 @@ const fromVersion1: Migration = (file) => {
 function changeElement(element: Json, kind: string, whole: boolean): void {
   const known = ELEMENT_CHANGES[kind];
   if (!known) return;
-  for (const key of known.drop) delete element[key];
+  for (const key of known.drop) Reflect.deleteProperty(element, key);
   if (typeof element.fit === 'string') element.fit = known.fit[element.fit] ?? element.fit;
   if (whole) Object.assign(element, known.gains);
 }

@@ -69,10 +69,31 @@ export function smilePolyline(
   });
 }
 
-/** Distance to the outline, kept off the skin: the margin ends softly where the free edge leaves it. */
+/** Share of the margin that is kept at `y`: it ends softly where the free edge leaves the skin. */
+function skinAt(frame: NailFrame, y: number): number {
+  return Math.max(0, Math.min(1, (frame.bed_mm + 0.5 - y) / (0.5 + frame.bed_mm * 0.45)));
+}
+
+/** Distance to the outline, kept off the skin. */
 function offSkin_mm(frame: NailFrame, x: number, y: number, margin_mm: number): number {
-  const fade = Math.max(0, Math.min(1, (frame.bed_mm + 0.5 - y) / (0.5 + frame.bed_mm * 0.45)));
-  return outlineDistance_mm(frame, x, y) - margin_mm * fade;
+  return outlineDistance_mm(frame, x, y) - margin_mm * skinAt(frame, y);
+}
+
+/** The outline kept off the skin, as a closed curve: the same line that `offSkin_mm` is 0 on. */
+function offSkinPolygon(frame: NailFrame, margin_mm: number, steps = 40): Point[] {
+  const right: Point[] = [];
+  for (let i = 0; i <= steps; i += 1) {
+    // Denser towards both ends, where the outline bends most.
+    const t = (1 - Math.cos((Math.PI * i) / steps)) / 2;
+    const y = margin_mm + t * (frame.length_mm - margin_mm);
+    const h = 0.05;
+    const low = Math.max(0, y - h);
+    const high = Math.min(frame.length_mm, y + h);
+    const slope = (frame.halfWidth_mm(high) - frame.halfWidth_mm(low)) / (high - low);
+    const inset = margin_mm * skinAt(frame, y) * Math.sqrt(1 + slope * slope);
+    right.push({ x: Math.max(0, frame.halfWidth_mm(y) - inset), y });
+  }
+  return [...right, ...right.map((point) => ({ x: -point.x, y: point.y })).reverse()];
 }
 
 type Kind = Region['kind'];
@@ -80,7 +101,7 @@ type Layer<K extends Kind> = (frame: NailFrame, region: Extract<Region, { kind: 
 
 const LAYERS: { [K in Kind]: Layer<K> } = {
   whole: (frame, _region, { margin_mm }) => ({
-    polygons: [outlinePolygon(frame, margin_mm)],
+    polygons: [offSkinPolygon(frame, margin_mm)],
     distance_mm: (x, y) => offSkin_mm(frame, x, y, margin_mm),
   }),
   band: (frame, region, laying) => {
@@ -91,7 +112,7 @@ const LAYERS: { [K in Kind]: Layer<K> } = {
     const to = region.to >= 2 ? frame.length_mm : middle + size * (along_mm(frame, region.to) - middle);
     return {
       polygons: [
-        outlinePolygon(frame, margin_mm).map(({ x, y }) => {
+        offSkinPolygon(frame, margin_mm).map(({ x, y }) => {
           const kept = Math.min(Math.max(y, from), to);
           return { x: Math.sign(x) * Math.min(Math.abs(x) + 1, frame.halfWidth_mm(kept)), y: kept };
         }),
@@ -177,7 +198,7 @@ function clampTo(frame: NailFrame, point: Point): number {
 /** Lays a region of a look on one nail. */
 export function layRegion(frame: NailFrame, region: Region, laying: Laying = AS_DRAWN): Area {
   const layer = LAYERS[region.kind] as Layer<Kind>;
-  return { ...layer(frame, region as never, laying), within: outlinePolygon(frame, laying.margin_mm) };
+  return { ...layer(frame, region as never, laying), within: offSkinPolygon(frame, laying.margin_mm) };
 }
 
 /** An area with discs left free, each with `clearance_mm` around it. */
@@ -189,7 +210,11 @@ export function leaveFree(area: Area, discs: readonly Disc[], clearance_mm: numb
     holes,
     distance_mm: (x, y) => {
       let distance = area.distance_mm(x, y);
-      for (const hole of holes) distance = Math.min(distance, Math.hypot(x - hole.x, y - hole.y) - hole.r_mm);
+      for (const hole of holes) {
+        const dx = x - hole.x;
+        const dy = y - hole.y;
+        distance = Math.min(distance, Math.sqrt(dx * dx + dy * dy) - hole.r_mm);
+      }
       return distance;
     },
   };

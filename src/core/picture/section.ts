@@ -4,16 +4,7 @@ import { hexOf } from '../colour/space';
 import { sagitta_mm } from '../geometry/curve';
 import { seenFromAbove_mm } from '../geometry/frame';
 import type { Product } from '../model/product';
-import {
-  CELLS_X,
-  CELLS_Y,
-  CURED,
-  GELLED,
-  height_um,
-  NONE,
-  type Film,
-  type NailField,
-} from '../simulate/field';
+import { CELLS_X, CELLS_Y, CURED, GELLED, NONE, type Film, type NailField } from '../simulate/field';
 import { rounded } from '../model/rounded';
 
 /** One film cut through: its thickness along the cut, and how to colour it. */
@@ -21,18 +12,22 @@ export interface SectionFilm {
   operation: string;
   words: string;
   kind: Film['kind'];
+  /** Stones and charms stand out of the nail: they are not films, and are drawn true. */
+  stands: boolean;
   /** The colour it shows when it hides; undefined for clear. */
   colour?: string;
   phase: 'wet' | 'gelled' | 'cured';
   t_um: number[];
 }
 
-/** A cut through the columns. `at_mm` runs along the cut; `ground_um` is the plate under each point. */
+/** A cut through the columns. `at_mm` runs along the cut, `ground_mm` is the height of the plate's upper face. */
 export interface Section {
   at_mm: number[];
   ground_mm: number[];
+  /** The natural plate below that face; 0 where there is none. */
+  plate_um: number[];
   films: SectionFilm[];
-  /** Height of the tallest column, in µm. */
+  /** Height of the tallest column of films, in µm, without what stands out. */
   tallest_um: number;
 }
 
@@ -70,6 +65,7 @@ function cut(
 ): Section {
   const films = field.films
     .map((film): SectionFilm => {
+      const stands = film.pieces?.some((piece) => piece.kind !== 'inlay') ?? false;
       const made = film.product ? product(film.product) : undefined;
       const coloured =
         film.pieces?.[0]?.colour ?? (film.paint && made ? hexOf(masstone(pigmentOf(made))) : undefined);
@@ -78,8 +74,13 @@ function cut(
       return {
         operation: film.operation,
         words:
-          film.kind === 'tip' ? 'tip' : film.kind === 'pieces' ? film.pieces![0]!.words : (made?.name ?? ''),
+          film.kind === 'tip' || film.kind === 'hollow'
+            ? film.kind
+            : film.kind === 'pieces'
+              ? film.pieces![0]!.words
+              : (made?.name ?? ''),
         kind: film.kind,
+        stands,
         ...(coloured ? { colour: coloured } : {}),
         phase: least === CURED ? 'cured' : least === GELLED ? 'gelled' : 'wet',
         t_um: cells.map((cell) => rounded(film.t_um[cell]!, 1)),
@@ -90,6 +91,10 @@ function cut(
     at_mm: at.map((v) => rounded(v, 3)),
     ground_mm: ground.map((v) => rounded(v, 3)),
     films,
-    tallest_um: Math.max(1, ...cells.map((cell) => height_um(field, cell))),
+    plate_um: cells.map((cell) => rounded(field.grid.plate_um[cell]!, 1)),
+    tallest_um: Math.max(
+      1,
+      ...cells.map((_, i) => films.reduce((sum, film) => sum + (film.stands ? 0 : film.t_um[i]!), 0)),
+    ),
   };
 }

@@ -1,10 +1,18 @@
 import { applyChange, type Change } from '../document/changes';
 import type { SetDocument } from '../document/document';
-import { editNail, type Edit, type INSERTABLE_VERBS } from '../document/edits';
+import { editNail, pointers, type Edit, type INSERTABLE_VERBS } from '../document/edits';
 import type { NailName } from '../model/names';
 import type { Finding, Fix } from '../judge/finding';
 import { judgeNail, planNail, type NailPlan } from './nailPlan';
 import { parseOperationId } from '../craft/operation';
+
+/**
+ * Each trial plans the nail anew: as many as this much work allows, counted in operations and pieces. A nail with
+ * more mistakes gets its later fixes once the first are mended.
+ */
+const TRIAL_WORK = 400;
+const MOST_TRIALS = 12;
+const NEAREST = 6;
 
 /**
  * Looks for a fix where a rule offers none: each of the artist's edits is tried without, then small
@@ -20,20 +28,33 @@ export function repairNail(
   const open = findings.filter((finding) => !finding.fix && finding.operation && finding.severity !== 'note');
   if (open.length === 0) return [...findings];
   const trials = new Map<string, Finding[] | undefined>();
+  const most = Math.min(MOST_TRIALS, Math.floor(TRIAL_WORK / workOf(plan)));
   const attempt = (change: Change): Finding[] | undefined => {
     const key = JSON.stringify(change);
     if (!trials.has(key)) {
+      if (trials.size >= most) return undefined;
       const next = applyChange(set, change);
       trials.set(key, next.ok ? judged(next.value, name) : undefined);
     }
     return trials.get(key);
   };
   const edits = set.edits.filter((edit) => editNail(edit) === name);
+  const place = new Map(
+    [...plan.compiled.operations, ...plan.compiled.skipped].map((operation, i) => [operation.id, i]),
+  );
+  /** The edits that speak of steps nearest to a finding's: most mistakes lie close to what they spoil. */
+  const nearest = (finding: Finding): Edit[] => {
+    if (edits.length <= NEAREST) return edits;
+    const at = place.get(finding.operation!) ?? 0;
+    const away = (edit: Edit) =>
+      Math.min(...pointers(edit).map((id) => Math.abs((place.get(id) ?? 1e6) - at)));
+    return [...edits].sort((a, b) => away(a) - away(b)).slice(0, NEAREST);
+  };
   const stops = findings.filter((finding) => finding.severity === 'stop').length;
   return findings.map((finding) => {
     if (!open.includes(finding)) return finding;
     const candidates: Fix[] = [
-      ...edits.map((edit) => ({
+      ...nearest(finding).map((edit) => ({
         words: undoWords(edit, plan),
         change: { kind: 'remove-edit' as const, edit },
       })),
@@ -51,6 +72,13 @@ export function repairNail(
     }
     return finding;
   });
+}
+
+function workOf(plan: NailPlan): number {
+  return plan.compiled.operations.reduce(
+    (sum, one) => sum + 1 + (one.deposit?.kind === 'pieces' ? one.deposit.pieces.length : 0),
+    0,
+  );
 }
 
 function judged(set: SetDocument, name: NailName): Finding[] {

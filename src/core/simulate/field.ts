@@ -1,4 +1,5 @@
 import type { NailFrame } from '../geometry/frame';
+import type { Plate } from '../model/nail';
 import { encode, type Surface } from '../craft/surface';
 import type { Paint, Place, PlacedPiece } from '../craft/operation';
 
@@ -68,8 +69,8 @@ const BARE: Surface = { material: 'plate', phase: 'bare', finish: 'shine', soil:
 export function makeField(
   frame: NailFrame,
   edge: 'plate' | 'tip',
-  plate_um: number,
-  ownEdge_mm: number,
+  plate: Pick<Plate, 'thickness_mm' | 'free_edge_mm'>,
+  dull: boolean,
 ): NailField {
   const dx = frame.arc_mm / CELLS_X;
   const dy = frame.length_mm / CELLS_Y;
@@ -78,7 +79,7 @@ export function makeField(
   const inside = new Uint8Array(CELLS_X * CELLS_Y);
   const onPlate = new Uint8Array(CELLS_X * CELLS_Y);
   const thickness_um = new Float32Array(CELLS_X * CELLS_Y);
-  const plateEnds = edge === 'plate' ? frame.length_mm : frame.bed_mm + Math.min(ownEdge_mm, 0.5);
+  const plateEnds = edge === 'plate' ? frame.length_mm : frame.bed_mm + Math.min(plate.free_edge_mm, 0.5);
   for (let j = 0; j < CELLS_Y; j += 1) {
     const half = frame.halfWidth_mm(y[j]!);
     for (let i = 0; i < CELLS_X; i += 1) {
@@ -87,7 +88,7 @@ export function makeField(
       inside[cell] = 1;
       if (y[j]! > plateEnds) continue;
       onPlate[cell] = 1;
-      thickness_um[cell] = plate_um;
+      thickness_um[cell] = plate.thickness_mm * 1000;
     }
   }
   return {
@@ -104,7 +105,7 @@ export function makeField(
       plate_um: thickness_um,
     },
     films: [],
-    surface: new Uint16Array(CELLS_X * CELLS_Y).fill(encode(BARE)),
+    surface: new Uint16Array(CELLS_X * CELLS_Y).fill(encode(dull ? { ...BARE, finish: 'keyed' } : BARE)),
     edge,
   };
 }

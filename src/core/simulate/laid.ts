@@ -3,7 +3,7 @@ import type { NailFrame } from '../geometry/frame';
 import { FINE_PIECE_MM, type PlacedPiece } from '../craft/operation';
 import { pieceDistance } from '../craft/pieces';
 import type { Cover } from './cover';
-import { cellX, cellY, type NailField } from './field';
+import { CELLS_X, CELLS_Y, cellX, cellY, type NailField } from './field';
 
 /**
  * How far the worst corner of a piece stands off the nail, in mm. A stiff piece stands off the C-curve and the
@@ -49,7 +49,10 @@ export function layOnNail(
     const reach_mm = Math.hypot(piece.width_mm, piece.length_mm) / 2;
     const lift_um = piece.kind === 'inlay' ? pieceLift_mm(field.frame, piece, pressed) * 1000 : 0;
     const height_um = piece.height_mm * 1000;
-    for (const cell of cover.held) {
+    for (const cell of cellsNear(field, piece, reach_mm + grid.pitch_mm)) {
+      // An inlay's edge runs out within a cell's width; stones and charms stand on the cells they fill.
+      const share = piece.kind === 'inlay' ? cover.share[cell]! : cover.share[cell]! >= 0.5 ? 1 : 0;
+      if (share === 0) continue;
       const x = grid.x[cellX(cell)]!;
       const y = grid.y[cellY(cell)]!;
       const away = Math.hypot(x - piece.x_mm, y - piece.y_mm);
@@ -58,12 +61,25 @@ export function layOnNail(
       if (inside_mm < -grid.pitch_mm / 2) continue;
       // The lift grows with the square of the distance from the piece's middle.
       const gap = lift_um * Math.min(1, away / reach_mm) ** 2;
-      if (height_um + gap > t_um[cell]! + gap_um[cell]!) {
-        t_um[cell] = height_um;
-        gap_um[cell] = gap;
+      if ((height_um + gap) * share > t_um[cell]! + gap_um[cell]!) {
+        t_um[cell] = height_um * share;
+        gap_um[cell] = gap * share;
       }
       if (shade_mm && shades(piece)) shade_mm[cell] = Math.max(shade_mm[cell]!, inside_mm);
     }
   }
   return { t_um, gap_um, shade_mm };
+}
+
+/** The cells of the square around a piece. */
+function cellsNear({ grid, frame }: NailField, piece: PlacedPiece, reach_mm: number): number[] {
+  const range = (at: number, pitch: number, size: number) => [
+    Math.max(0, Math.floor((at - reach_mm) / pitch)),
+    Math.min(size - 1, Math.ceil((at + reach_mm) / pitch)),
+  ];
+  const [left, right] = range(piece.x_mm + frame.arc_mm / 2, grid.dx_mm, CELLS_X) as [number, number];
+  const [low, high] = range(piece.y_mm, grid.dy_mm, CELLS_Y) as [number, number];
+  const cells: number[] = [];
+  for (let j = low; j <= high; j += 1) for (let i = left; i <= right; i += 1) cells.push(j * CELLS_X + i);
+  return cells;
 }

@@ -27,7 +27,7 @@ export function shine(field: NailField, seconds: number, product: (id: string) =
     if (film.kind === 'hollow') continue;
     if (film.kind === 'pieces') {
       // Stones and clear pieces let light round and through them; metal does not.
-      if (film.shade_mm) shade = deeper(shade, film.shade_mm);
+      if (film.shade_mm) deepen((shade ??= new Float32Array(cells)), film.shade_mm);
       continue;
     }
     const made = film.product ? product(film.product) : undefined;
@@ -61,8 +61,8 @@ export function shine(field: NailField, seconds: number, product: (id: string) =
   if (hardened) settleSurface(field, product);
 }
 
-function deeper(a: Float32Array | undefined, b: Float32Array): Float32Array {
-  return a ? Float32Array.from(a, (value, cell) => Math.max(value, b[cell]!)) : b;
+function deepen(shade: Float32Array, by: Float32Array): void {
+  for (let cell = 0; cell < by.length; cell += 1) if (by[cell]! > shade[cell]!) shade[cell] = by[cell]!;
 }
 
 /** Time that passes over a nail: what dries or sets by itself goes on doing so, lamp or no lamp. */

@@ -113,6 +113,16 @@ export function pileColours(
   const pigments = field.films.map((film) =>
     film.kind === 'film' && film.paint ? pigmentAlong(film, field.frame, product) : undefined,
   );
+  const inlaid = field.films.map((film) =>
+    (film.pieces ?? [])
+      .filter((piece) => piece.kind === 'inlay')
+      .map((piece) => ({
+        x: piece.x_mm,
+        y: piece.y_mm,
+        reach2: (Math.max(piece.width_mm, piece.length_mm) / 2) ** 2,
+        colour: linearOf(piece.colour),
+      })),
+  );
   return (x, y, { until = field.films.length, without, ground } = {}) => {
     const cell = cellAt(field, x, y);
     let colour = ground ?? groundAt(field, x, y);
@@ -121,11 +131,8 @@ export function pileColours(
       const film = field.films[f]!;
       if (film.t_um[cell]! <= 0 || without?.(film)) continue;
       if (film.kind === 'pieces') {
-        const piece = film.pieces?.find(
-          (p) =>
-            p.kind === 'inlay' && Math.hypot(p.x_mm - x, p.y_mm - y) < Math.max(p.width_mm, p.length_mm) / 2,
-        );
-        if (piece) colour = linearOf(piece.colour);
+        const piece = inlaid[f]!.find((p) => (p.x - x) ** 2 + (p.y - y) ** 2 < p.reach2);
+        if (piece) colour = piece.colour;
         continue;
       }
       const pigmentAt = pigments[f];

@@ -47,8 +47,8 @@ export function simulateNail(
   covers: Covers = newCovers(),
 ): Simulated {
   const { context } = compiled;
-  const { plate } = context.nail;
-  const field = makeField(context.frame, edge, plate.thickness_mm * 1000, plate.free_edge_mm);
+  const { plate, start } = context.nail;
+  const field = makeField(context.frame, edge, plate, start.kind === 'bare' && start.dull);
   const run: Run = {
     field,
     product: context.product,

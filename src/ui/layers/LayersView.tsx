@@ -9,7 +9,7 @@ import { FindingNote } from '../kit/FindingNote';
 import { NailCanvas } from '../kit/NailCanvas';
 import { SEVERITY } from '../kit/words';
 import { useStudio, useStudioStore } from '../studio/studio';
-import { SectionDrawing } from './SectionDrawing';
+import { Cuts } from './Cuts';
 import { StepDetail } from './StepDetail';
 import { StepStrip } from './StepStrip';
 import classes from './LayersView.module.css';
@@ -78,19 +78,19 @@ export function LayersView() {
         <StepStrip operations={operations} findings={findings} current={done - 1} onChoose={choose} />
       </section>
       <section className={classes.middle} aria-label="What is on the nail">
-        <div className={classes.drawings}>
-          <div className={classes.picture}>
-            <NailCanvas
-              picture={stage?.picture}
-              px_per_mm={PX_PER_MM}
-              label={`${nailWords(focus)} after step ${done}`}
-            />
-          </div>
-          <div className={classes.sections}>
-            <SectionDrawing title="Cuticle to tip" section={stage?.lengthwise} width={350} />
-            <SectionDrawing title="Side to side, at the apex" section={stage?.crosswise} width={350} />
-          </div>
-        </div>
+        <Cuts
+          lengthwise={stage?.lengthwise}
+          crosswise={stage?.crosswise}
+          beside={
+            <div className={classes.picture}>
+              <NailCanvas
+                picture={stage?.picture}
+                px_per_mm={PX_PER_MM}
+                label={`${nailWords(focus)} after step ${done}`}
+              />
+            </div>
+          }
+        />
         <div className={classes.play}>
           <label id="play-label">
             After step {done} of {operations.length}

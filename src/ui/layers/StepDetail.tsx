@@ -29,6 +29,7 @@ export function StepDetail({ operations, index, surface, onChoose }: Props) {
     <article className={classes.detail}>
       <h3>{operation.words}</h3>
       <p>{operation.reason}</p>
+      {operation.moved && <p>{operation.moved}</p>}
       {operation.caution && (
         <p className={classes.caution}>
           Caution: {operation.caution} Follow the product, your local code and your licence.

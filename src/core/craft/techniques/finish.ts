@@ -4,13 +4,20 @@ import { placeOf } from '../context';
 import { coatOf } from '../cure';
 import { hardenOf, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
-import { defineTechnique, FILM_BASE, fitField, FRESH_FILM, HAND_FIELD, REGION_FIELD } from '../technique';
-
-const { seat: _seat, ...FINISH_BASE } = FILM_BASE;
-const { seat: _usual, ...FRESH } = FRESH_FILM;
+import {
+  defineTechnique,
+  fitField,
+  FRESH_PAINTED,
+  FRESH_REGION,
+  HAND_FIELD,
+  PAINTED_BASE,
+  REGION,
+  REGION_FIELD,
+} from '../technique';
 
 const schema = z.strictObject({
-  ...FINISH_BASE,
+  ...PAINTED_BASE,
+  ...REGION,
   kind: z.literal('finish'),
   finish: z.enum(['gloss', 'matte']),
 });
@@ -41,7 +48,8 @@ export const finish = defineTechnique({
   fresh: (id) => ({
     id,
     kind: 'finish' as const,
-    ...FRESH,
+    ...FRESH_REGION,
+    ...FRESH_PAINTED,
     finish: 'matte' as const,
   }),
   products: () => [],

@@ -8,19 +8,19 @@ import { coats, passesOf } from '../drafts';
 import { HAND_S } from '../handwork';
 import {
   defineTechnique,
-  FILM_BASE,
+  FILM_SEAT,
   FILM_SEATS,
   fitField,
-  FRESH_FILM,
+  FRESH_PAINTED,
+  FRESH_SEAT,
   HAND_FIELD,
+  PAINTED_BASE,
   seatField,
 } from '../technique';
 
-const { region: _region, ...SMILE_BASE } = FILM_BASE;
-const { region: _whole, ...FRESH } = FRESH_FILM;
-
 const schema = z.strictObject({
-  ...SMILE_BASE,
+  ...PAINTED_BASE,
+  ...FILM_SEAT,
   kind: z.literal('french'),
   smile: Smile,
   product: Id,
@@ -55,7 +55,8 @@ export const french = defineTechnique({
   fresh: (id, products) => ({
     id,
     kind: 'french' as const,
-    ...FRESH,
+    ...FRESH_PAINTED,
+    ...FRESH_SEAT,
     smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 },
     product: products.second,
     passes: 'cover' as const,

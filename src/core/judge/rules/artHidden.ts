@@ -12,7 +12,8 @@ import type { NailCase, NailRule } from '../rule';
 const MAX_LOST = 0.75;
 /** A difference too small to have been seen in the first place is judged elsewhere. */
 const SEEN_FROM = 4;
-const SAMPLES = 24;
+/** Points looked at on one nail, shared by its elements. */
+const SAMPLES = 120;
 
 /** Whether what was painted or laid is still to be seen at the end. */
 export const artHidden: NailRule = {
@@ -23,7 +24,10 @@ export const artHidden: NailRule = {
     const elementOf = new Map(nail.operations.map((one) => [one.id, one.element]));
     return nail.elements.flatMap((element): FindingDraft[] => {
       const own = (film: Film) => elementOf.get(film.operation) === element.id;
-      const lost = element.kind === 'finish' ? lostFinish(nail, own) : lostColour(nail.field, own, colourAt);
+      const lost =
+        element.kind === 'finish'
+          ? lostFinish(nail, own)
+          : lostColour(nail.field, own, colourAt, Math.max(3, Math.min(24, SAMPLES / nail.elements.length)));
       if (lost === undefined || lost <= MAX_LOST) return [];
       const films = nail.field.films.filter(own);
       const last = films[films.length - 1]!.operation;
@@ -58,6 +62,7 @@ function lostColour(
   field: NailField,
   own: (film: Film) => boolean,
   colourAt: ReturnType<typeof pileColours>,
+  samples: number,
 ): number | undefined {
   const first = field.films.findIndex((film) => own(film) && (film.paint || film.pieces));
   if (first < 0) return undefined;
@@ -70,7 +75,7 @@ function lostColour(
     });
   }
   const all = [...cells];
-  const step = Math.max(1, Math.floor(all.length / SAMPLES));
+  const step = Math.max(1, Math.floor(all.length / samples));
   let looked = 0;
   let lost = 0;
   for (let i = 0; i < all.length; i += step) {

@@ -133,6 +133,7 @@ function offPlate(laid: Laid[], outline: { x: number; y: number }[], nail: NailR
   }));
 }
 
+/** What each step lays over others, by its worst meeting. */
 function overlaps(laid: readonly Laid[]): FindingDraft[] {
   const worst = new Map<string, { a: Laid; b: Laid; area: number; count: number }>();
   const shaped = laid.map((one) => ({
@@ -140,22 +141,24 @@ function overlaps(laid: readonly Laid[]): FindingDraft[] {
     reach_mm: Math.hypot(one.piece.width_mm, one.piece.length_mm) / 2,
     outline: pieceOutline(one.piece),
   }));
-  for (let i = 0; i < shaped.length; i += 1) {
-    for (let j = i + 1; j < shaped.length; j += 1) {
+  for (let j = 1; j < shaped.length; j += 1) {
+    const b = shaped[j]!;
+    for (let i = 0; i < j; i += 1) {
       const a = shaped[i]!;
-      const b = shaped[j]!;
       // Only things at the same height meet: what lies in one bed, or stands on the surface.
       if (a.one.bed !== b.one.bed) continue;
       const dx = a.one.piece.x_mm - b.one.piece.x_mm;
       const dy = a.one.piece.y_mm - b.one.piece.y_mm;
       if (dx * dx + dy * dy > (a.reach_mm + b.reach_mm) ** 2) continue;
-      const key = `${a.one.operation} ${b.one.operation}`;
-      const known = worst.get(key);
-      if (known && known.count >= ENOUGH) continue;
-      const area = overlap_mm2(a.outline, b.outline);
+      const known = worst.get(b.one.operation);
+      if (known && known.count >= ENOUGH) break;
+      const area = bothRound(a.one.piece, b.one.piece)
+        ? lens_mm2(a.one.piece.width_mm / 2, b.one.piece.width_mm / 2, Math.hypot(dx, dy))
+        : overlap_mm2(a.outline, b.outline);
       if (area <= OVERLAP_MM2) continue;
-      worst.set(key, {
-        a: a.one,
+      const more = !known || area > known.area;
+      worst.set(b.one.operation, {
+        a: more ? a.one : known.a,
         b: b.one,
         area: Math.max(area, known?.area ?? 0),
         count: (known?.count ?? 0) + 1,
@@ -171,4 +174,22 @@ function overlaps(laid: readonly Laid[]): FindingDraft[] {
     reason: 'Two pieces cannot sit in one bed: the upper one stands off and is knocked loose.',
     figure: { words: 'overlap', value: rounded(area, 2), limit: OVERLAP_MM2, is: 'at most', unit: 'mm²' },
   }));
+}
+
+function bothRound(a: PlacedPiece, b: PlacedPiece): boolean {
+  return [a, b].every((piece) => piece.shape === 'oval' && piece.width_mm === piece.length_mm);
+}
+
+/** Area shared by two discs whose middles are `d` apart (circle geometry). */
+function lens_mm2(r: number, s: number, d: number): number {
+  if (d >= r + s) return 0;
+  if (d <= Math.abs(r - s)) return Math.PI * Math.min(r, s) ** 2;
+  const a = (d * d + r * r - s * s) / (2 * d);
+  const b = d - a;
+  return (
+    r * r * Math.acos(a / r) -
+    a * Math.sqrt(r * r - a * a) +
+    s * s * Math.acos(b / s) -
+    b * Math.sqrt(s * s - b * b)
+  );
 }

@@ -6,15 +6,17 @@ import { pieceOutline } from '../../craft/pieces';
 
 /** A sliver as wide as a hair is not worth a word. */
 const OPEN_MM2 = 0.1;
-/** So many open pieces tell as much as all of them. */
+/** So many doubtful pieces are cut out of the cover on one nail; they tell as much as all of them. */
 const MOST_CUT = 60;
 
 /** Pieces need a film over the whole of them; judged on their curves, not on the grid. */
 export const sealed: NailRule = {
   codes: ['not-sealed'],
   asks: 'Is every inlaid piece covered to its edges?',
-  check: ({ operations, context }) =>
-    operations.flatMap((operation, i) => {
+  check: ({ operations, context }) => {
+    let left = MOST_CUT;
+    const covers = new Map<string, ReturnType<typeof covered>>();
+    return operations.flatMap((operation, i) => {
       const pieces = operation.deposit?.kind === 'pieces' ? operation.deposit.pieces : [];
       const inlaid = pieces.filter((piece) => piece.kind === 'inlay');
       if (inlaid.length === 0) return [];
@@ -28,8 +30,12 @@ export const sealed: NailRule = {
         .map(pieceOutline)
         .filter((outline) => !areas.some((area) => outline.every((p) => area.distance_mm(p.x, p.y) > 0)));
       if (outside.length === 0) return [];
-      const cover = covered(areas);
-      const open = outside.slice(0, MOST_CUT).map((outline) => uncovered_mm2(outline, cover));
+      const key = [...places.keys()].join();
+      const cover = covers.get(key) ?? covered(areas);
+      covers.set(key, cover);
+      const cut = outside.slice(0, Math.max(2, left));
+      left -= cut.length;
+      const open = cut.map((outline) => uncovered_mm2(outline, cover));
       const total = open.reduce((sum, one) => sum + one, 0);
       const count = open.filter((one) => one > OPEN_MM2).length;
       if (count === 0) return [];
@@ -49,5 +55,6 @@ export const sealed: NailRule = {
           },
         },
       ];
-    }),
+    });
+  },
 };

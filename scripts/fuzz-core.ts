@@ -1,0 +1,82 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { DEMO_SETS } from '../src/core/demo';
+import { parseSetText, writeSetText } from '../src/core/document/parse';
+import { drawNail } from '../src/core/picture/nailPicture';
+import { planNail } from '../src/core/plan/nailPlan';
+import { planSet } from '../src/core/plan/planSet';
+import { brokenFile } from '../src/core/testing/brokenFiles';
+import { chance } from '../src/core/testing/chance';
+import { randomSet } from '../src/core/testing/randomLooks';
+
+/**
+ * Broken files and random looks by the thousand: each is refused with a path, or planned. Prints JSON.
+ * `tsx scripts/fuzz-core.ts FILES LOOKS SEED`
+ */
+const [files = 10_000, looks = 2_000, seed = 1] = process.argv.slice(2).map(Number);
+const folder = new URL('../tests/files/v1/', import.meta.url);
+type Json = Parameters<typeof brokenFile>[0];
+const sources: Json[] = [
+  ...readdirSync(folder).map((name) => JSON.parse(readFileSync(new URL(name, folder), 'utf8')) as Json),
+  ...DEMO_SETS.map((demo) => JSON.parse(writeSetText(demo.make())) as Json),
+];
+
+interface Tally {
+  tried: number;
+  refused: number;
+  refused_without_path: number;
+  planned: number;
+  threw: number;
+  over_2_s: number;
+  worst_ms: number;
+  first_fault?: string;
+}
+
+function run(count: number, text: (i: number) => string, base: number): Tally {
+  const tally: Tally = {
+    tried: 0,
+    refused: 0,
+    refused_without_path: 0,
+    planned: 0,
+    threw: 0,
+    over_2_s: 0,
+    worst_ms: 0,
+  };
+  for (let i = 0; i < count; i += 1) {
+    const start = performance.now();
+    try {
+      const parsed = parseSetText(text(base + i));
+      if (!parsed.ok) {
+        tally.refused += 1;
+        const fault = parsed.faults[0]!;
+        if (!fault.path && !fault.message.includes('JSON object')) tally.refused_without_path += 1;
+      } else {
+        const plan = planSet(parsed.value);
+        JSON.stringify(plan);
+        if (i % 10 === 0) {
+          const { nominal, compiled } = planNail(parsed.value, 'left-ring');
+          drawNail(nominal.field, compiled.context.product, 4);
+        }
+        tally.planned += 1;
+      }
+    } catch (error) {
+      tally.threw += 1;
+      tally.first_fault ??= `${base + i}: ${error instanceof Error ? error.stack : String(error)}`;
+    }
+    const took = performance.now() - start;
+    if (took > 2000) tally.over_2_s += 1;
+    tally.worst_ms = Math.max(tally.worst_ms, Math.round(took));
+    tally.tried += 1;
+  }
+  return tally;
+}
+
+const broken = run(
+  files,
+  (i) => {
+    const by = chance(i);
+    return JSON.stringify(brokenFile(by.pick(sources), by));
+  },
+  seed * 1_000_000,
+);
+const random = run(looks, (i) => writeSetText(randomSet(chance(i))), seed * 2_000_000);
+process.stdout.write(`${JSON.stringify({ broken_files: broken, random_looks: random }, null, 2)}\n`);

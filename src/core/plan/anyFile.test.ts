@@ -1,0 +1,97 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { DEMO_SETS } from '../demo';
+import { parseSet, parseSetText, writeSetText } from '../document/parse';
+import { NAILS } from '../model/names';
+import { drawNail } from '../picture/nailPicture';
+import { brokenFile } from '../testing/brokenFiles';
+import { chance } from '../testing/chance';
+import { element, setWearing } from '../testing/sets';
+import { randomSet } from '../testing/randomLooks';
+import { planNail } from './nailPlan';
+import { planSet } from './planSet';
+
+/* A seeded sample; scripts/fuzz.ts runs ten thousand files and two thousand looks. */
+
+type Json = Parameters<typeof brokenFile>[0];
+const folder = join(process.cwd(), 'tests/files/v1');
+const sources: Json[] = [
+  ...readdirSync(folder).map((name) => JSON.parse(readFileSync(join(folder, name), 'utf8')) as Json),
+  ...DEMO_SETS.map((demo) => JSON.parse(writeSetText(demo.make())) as Json),
+];
+
+describe('any file', () => {
+  it('broken in its structure is refused with a path, or planned and drawn', () => {
+    let planned = 0;
+    let refused = 0;
+    for (let seed = 1; seed <= 250; seed += 1) {
+      const by = chance(seed);
+      const parsed = parseSet(brokenFile(by.pick(sources), by));
+      if (!parsed.ok) {
+        refused += 1;
+        expect(parsed.faults[0]!.path).not.toBe('');
+        expect(parsed.faults[0]!.message.length).toBeGreaterThan(5);
+        continue;
+      }
+      planned += 1;
+      const name = by.pick(NAILS);
+      const plan = planNail(parsed.value, name);
+      expect(plan.nominal.states).toHaveLength(plan.compiled.operations.length);
+      if (planned % 10 === 0) {
+        expect(JSON.parse(JSON.stringify(planSet(parsed.value).findings))).toBeDefined();
+        drawNail(plan.nominal.field, plan.compiled.context.product, 3);
+      }
+    }
+    expect(planned).toBeGreaterThan(40);
+    expect(refused).toBeGreaterThan(40);
+  });
+});
+
+describe('any look an editor offers', () => {
+  it('is planned, each film a number, each finding in words', () => {
+    for (let seed = 1; seed <= 25; seed += 1) {
+      const set = randomSet(chance(seed));
+      expect(parseSetText(writeSetText(set)).ok).toBe(true);
+      const { findings, operations } = planSet(set);
+      for (const finding of findings) {
+        expect(finding.message).not.toMatch(/NaN|undefined|Infinity|-0\b/);
+        if (finding.figure) expect(Number.isFinite(finding.figure.value)).toBe(true);
+      }
+      const name = chance(seed).pick(NAILS);
+      expect(new Set(operations[name].map((one) => one.id)).size).toBe(operations[name].length);
+      for (const film of planNail(set, name).nominal.field.films)
+        expect(film.t_um.every((t) => Number.isFinite(t) && t >= 0)).toBe(true);
+    }
+  });
+});
+
+describe('a set at every limit', () => {
+  const pieces = Array.from({ length: 60 }, (_, i) => ({
+    ...element('inlay').pieces[0]!,
+    across: ((i * 37) % 100) / 60 - 0.8,
+    along: ((i * 53) % 100) / 55,
+    length_mm: 1,
+    width_mm: 0.6,
+  }));
+  it('of elements, pieces and edits is planned, and tells a limited number of things', () => {
+    const set = setWearing(
+      Array.from({ length: 40 }, (_, i) => element('inlay', { id: `i${i}`, pieces })),
+      (one) => {
+        for (const name of NAILS) one.nails[name].build = 'tips';
+        one.edits = Array.from({ length: 500 }, (_, i) => ({
+          kind: 'insert',
+          id: `x${i}`,
+          nail: NAILS[i % 10]!,
+          after: `${NAILS[i % 10]!}/i${i % 40}/place#1`,
+          verb: 'wipe',
+          seconds: 5,
+          words: 'Wipe',
+        }));
+      },
+    );
+    expect(parseSet(JSON.parse(JSON.stringify(set))).ok).toBe(true);
+    const { findings } = planSet(set);
+    expect(findings.length).toBeGreaterThan(100);
+    expect(findings.length).toBeLessThan(10_000);
+  });
+});
