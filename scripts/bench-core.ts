@@ -25,7 +25,6 @@ const product = (id: string) => set.kit.products.find((one) => one.id === id)!;
 
 process.stdout.write(
   JSON.stringify({
-    plan_ms: median_ms(() => planSet(set)),
     replan_one_nail_ms: median_ms((i) => {
       // A width that was never planned before, so that nothing is remembered.
       const next = applyChange(set, {
@@ -36,6 +35,5 @@ process.stdout.write(
       if (next.ok) planSet(next.value, { memo });
     }),
     picture_ms: median_ms(() => drawNail(field, product, 10)),
-    one_nail_ms: median_ms(() => planNail(set, 'left-ring')),
   }),
 );

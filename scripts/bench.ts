@@ -1,5 +1,5 @@
 import { execFileSync, spawn } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, symlinkSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
@@ -11,24 +11,61 @@ import { chromium } from '@playwright/test';
 const PORT = 4320;
 const RUNS = 25;
 
-interface NodeFigures {
+/** The commit before stages, seats and poured films: what the plan is compared with. */
+const BEFORE = '06e95cb';
+
+interface PlanFigures {
+  set: string;
+  cold_ms: number;
   plan_ms: number;
-  replan_one_nail_ms: number;
-  picture_ms: number;
   one_nail_ms: number;
 }
 
+interface NodeFigures {
+  replan_one_nail_ms: number;
+  picture_ms: number;
+}
+
 /** The measuring code is bundled, as the page's worker is, so that no loader stands in its way. */
-function inNode(): NodeFigures {
+function bundled(entry: string, cwd: string): string {
   const out = join(mkdtempSync(join(tmpdir(), 'lacquer-bench-')), 'bench.cjs');
-  execFileSync('npx', [
-    'esbuild',
-    'scripts/bench-core.ts',
-    '--bundle',
-    '--platform=node',
-    `--outfile=${out}`,
-    '--log-level=error',
-  ]);
+  execFileSync(
+    'npx',
+    ['esbuild', entry, '--bundle', '--platform=node', `--outfile=${out}`, '--log-level=error'],
+    { cwd },
+  );
+  return out;
+}
+
+/** Each demo set in a process of its own, so that the first plan is a cold one. */
+function plans(cwd: string): PlanFigures[] {
+  const out = bundled('scripts/bench-plan.ts', cwd);
+  return ['curtain-up', 'matinee', 'understudy'].map(
+    (set) =>
+      JSON.parse(
+        execFileSync(process.execPath, [out, set, String(RUNS)], { encoding: 'utf8' }),
+      ) as PlanFigures,
+  );
+}
+
+/** The same measuring code in the tree of an older commit; undefined where the history is not there. */
+function plansBefore(): PlanFigures[] | undefined {
+  try {
+    const folder = mkdtempSync(join(tmpdir(), 'lacquer-before-'));
+    const tree = execFileSync('git', ['archive', BEFORE, 'src', 'scripts', 'tsconfig.json'], {
+      maxBuffer: 1e9,
+    });
+    execFileSync('tar', ['-x', '-C', folder], { input: tree });
+    symlinkSync(join(process.cwd(), 'node_modules'), join(folder, 'node_modules'));
+    copyFileSync('scripts/bench-plan.ts', join(folder, 'scripts/bench-plan.ts'));
+    return plans(folder);
+  } catch {
+    return undefined;
+  }
+}
+
+function inNode(): NodeFigures {
+  const out = bundled('scripts/bench-core.ts', process.cwd());
   return JSON.parse(execFileSync(process.execPath, [out, String(RUNS)], { encoding: 'utf8' })) as NodeFigures;
 }
 
@@ -54,7 +91,7 @@ async function inBrowser() {
 
     const edits: number[] = [];
     const plans: number[] = [];
-    for (let i = 0; i < 12; i += 1) {
+    for (let i = 0; i < 40; i += 1) {
       await page.evaluate(() => {
         performance.clearMarks();
         window.addEventListener('keydown', () => performance.mark('key'), { capture: true, once: true });
@@ -90,6 +127,9 @@ async function inBrowser() {
     const first = [...scripts.values()].reduce((sum, bytes) => sum + bytes, 0);
     return {
       edit_to_picture_ms: median(edits),
+      edit_to_picture_95th_ms: Math.round(
+        [...edits].sort((a, b) => a - b)[Math.ceil(edits.length * 0.95) - 1]!,
+      ),
       edit_to_picture_worst_ms: Math.round(Math.max(...edits)),
       replan_in_worker_ms: median(plans),
       first_load_js_kB: Math.round(first / 100) / 10,
@@ -105,21 +145,35 @@ function median(values: readonly number[]): number {
   return Math.round(sorted[Math.floor(sorted.length / 2)]! * 10) / 10;
 }
 
+const before = plansBefore();
+const now = plans(process.cwd());
 const node = inNode();
 const browser = process.argv.includes('--no-browser') ? undefined : await inBrowser();
+const [main] = now as [PlanFigures];
 process.stdout.write(
   `${JSON.stringify(
     {
+      plans: now,
+      plans_before: before ?? `commit ${BEFORE} is not in this history`,
       node,
       ...(browser ? { browser } : {}),
       ratios: {
-        plan_to_limit_300_ms: round(node.plan_ms / 300),
-        replan_to_plan: round(node.replan_one_nail_ms / node.plan_ms),
-        ten_nails_to_one: round(node.plan_ms / node.one_nail_ms),
+        plan_to_limit_110_ms: round(main.plan_ms / 110),
+        cold_plan_to_limit_500_ms: round(main.cold_ms / 500),
+        one_nail_to_limit_8_ms: round(main.one_nail_ms / 8),
+        ...(before
+          ? {
+              plan_to_before: Object.fromEntries(
+                now.map((one, i) => [one.set, round(one.plan_ms / before[i]!.plan_ms)]),
+              ),
+              cold_plan_to_before: round(main.cold_ms / before[0]!.cold_ms),
+            }
+          : {}),
+        replan_to_plan: round(node.replan_one_nail_ms / main.plan_ms),
         ...(browser
           ? {
-              edit_to_limit_120_ms: round(browser.edit_to_picture_ms / 120),
-              first_load_to_limit_300_kB: round(browser.first_load_js_kB / 300),
+              edit_95th_to_limit_120_ms: round(browser.edit_to_picture_95th_ms / 120),
+              first_load_to_limit_450_kB: round(browser.first_load_js_kB / 450),
             }
           : {}),
       },

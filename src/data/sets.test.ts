@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { VERSION } from '@/core/document/document';
 import { db, type StoredSet } from './database';
-import { addSet, openSet, putBack, removeSet, saveSet, watchSets } from './sets';
+import { addSet, openSet, putBack, removeSet, saveSet, upToDate } from './sets';
 import { addNewSet, restoreDemo, seedOnce } from './starting';
 
 beforeEach(async () => {
@@ -44,14 +44,10 @@ describe('the browser’s store', () => {
     const text = readFileSync(join(process.cwd(), 'tests/files/v1/matinee.lacquer.json'), 'utf8');
     const document = JSON.parse(text) as StoredSet['document'];
     await db().sets.put({ id: 'matinee', title: 'Matinée', changed_at: 1, revision: 3, document });
-    let stop: () => void = () => undefined;
-    const listed = await new Promise<StoredSet[]>((done, fail) => {
-      stop = watchSets(done, fail);
-    });
-    stop();
-    expect(listed[0]!.document.version).toBe(VERSION);
+    const listed = upToDate((await db().sets.get('matinee'))!);
+    expect(listed.document.version).toBe(VERSION);
     const opened = await openSet('matinee');
-    expect(opened.ok && opened.value).toEqual({ set: listed[0]!.document, revision: 3 });
+    expect(opened.ok && opened.value).toEqual({ set: listed.document, revision: 3 });
     expect((await db().sets.get('matinee'))!.document).toEqual(document);
   });
 

@@ -23,7 +23,7 @@ export function watchSets(
 }
 
 /** What an older version of the program stored, as this one reads it; nothing is written. */
-function upToDate(stored: StoredSet): StoredSet {
+export function upToDate(stored: StoredSet): StoredSet {
   if (stored.document.version === VERSION) return stored;
   const read = opened(stored);
   return read.ok ? { ...stored, document: read.value.set } : stored;

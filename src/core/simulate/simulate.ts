@@ -192,9 +192,12 @@ function reachedWords(into: FiledInto, cell_mm2: number): string {
 /** By surface code: a sticky layer that the lamp leaves. */
 const STICKY = flagSurfaces((s) => s.finish === 'tacky' && (s.phase === 'cured' || s.phase === 'gelled'));
 
+/** Counted anew after every operation; kept, so that nothing is allocated for it. */
+const counts = new Uint16Array(SURFACE_COUNT);
+
 function stateOf(field: NailField): StateAfter {
   let tacky = 0;
-  const counts = new Uint16Array(SURFACE_COUNT);
+  counts.fill(0);
   let most = field.surface[0]!;
   for (let cell = 0; cell < field.surface.length; cell += 1) {
     if (!field.grid.inside[cell]) continue;

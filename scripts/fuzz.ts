@@ -10,7 +10,7 @@ import { randomSet } from '../src/core/testing/randomLooks';
 
 /**
  * Broken files and random looks by the thousand: each is refused with a path, or planned. Prints JSON.
- * `tsx scripts/fuzz-core.ts FILES LOOKS SEED`
+ * `npm run fuzz -- FILES LOOKS SEED`
  */
 const [files = 10_000, looks = 2_000, seed = 1] = process.argv.slice(2).map(Number);
 const folder = new URL('../tests/files/v1/', import.meta.url);
