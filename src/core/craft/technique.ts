@@ -116,7 +116,7 @@ export function fitField(...ways: (keyof typeof FIT_WORDS)[]): Field {
 }
 
 const SEAT_WORDS = {
-  usual: 'Where the list puts it',
+  usual: 'By the list',
   under: 'Below the build',
   inside: 'Inside the clear',
   surface: 'On the finished build',

@@ -118,7 +118,6 @@ function OpenLook({ look }: { look: Look }) {
         {element && (
           <div className={classes.options} key={element.id}>
             <p className={classes.blurb}>{techniqueOf(element.kind).blurb}</p>
-            <ElementFields look={look.id} element={element} />
             <div className={classes.actions}>
               <Button
                 variant="default"
@@ -161,6 +160,7 @@ function OpenLook({ look }: { look: Look }) {
                 Take out
               </Button>
             </div>
+            <ElementFields look={look.id} element={element} />
           </div>
         )}
       </div>

@@ -13,7 +13,7 @@ interface Props {
 /** Width of the drawing and of the names beside it, in units of the drawing. */
 const WIDTH = 366;
 const NAMES = 140;
-const FILMS_HIGH = 92;
+const FILMS_HIGH = 106;
 const FACTORS = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 60];
 const LINE = 15;
 
