@@ -80,7 +80,7 @@ export function filmPigment(rInfinity: Triple, coats: number, coat_um: number, g
 }
 
 /** Optical thickness S·X of a white sheer in the coats its direction names (common practice: a veil, not a cover). */
-const SHEER_SX = 0.35;
+const SHEER_SX = 1;
 
 /**
  * A sheer: the stated colour over a white ground after `coats`. What is pale in it scatters as well as absorbs,
@@ -89,7 +89,7 @@ const SHEER_SX = 0.35;
 export function sheerPigment(seen: Triple, coats: number, coat_um: number): Pigment {
   const t_um = coats * coat_um;
   const pale = Math.min(...seen.map(clampReflectance));
-  const sx = SHEER_SX * pale * pale;
+  const sx = SHEER_SX * pale;
   const K = seen.map((r) => {
     const wanted = clampReflectance(r);
     let low = 0;

@@ -137,7 +137,7 @@ describe('the same plans, each with a small mistake', () => {
     [
       'top, chrome, top',
       'the first top left out: powder breaks on a tacky base',
-      (set) => ({ kind: 'remove-element', look: set.looks[0]!.id, element: 'under' }),
+      () => skip('left-ring/under/coat#1'),
       'no-grip',
     ],
     [

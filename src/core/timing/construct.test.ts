@@ -290,3 +290,52 @@ describe('any sitting', () => {
     );
   });
 });
+
+describe('statements across nails', () => {
+  /** Whether the chains and statements together leave some order of work: repeatedly takes what is free. */
+  function possible(p: Problem, pairs: readonly { first: string; then: string }[]): boolean {
+    const at = p.chains.map(() => 0);
+    const done = new Set<string>();
+    for (let moved = true; moved;) {
+      moved = false;
+      p.chains.forEach((one, c) => {
+        const task = one.tasks[at[c]!];
+        if (!task || pairs.some((pair) => pair.then === task.operation && !done.has(pair.first))) return;
+        done.add(task.operation);
+        at[c]! += 1;
+        moved = true;
+      });
+    }
+    return p.chains.every((one, c) => at[c] === one.tasks.length);
+  }
+
+  const withPairs = anyProblem.chain((p) => {
+    const ids = p.chains.flatMap((one) => one.tasks.map((task) => task.operation));
+    if (ids.length < 2) return fc.constant(p);
+    const id = fc.constantFrom(...ids);
+    return fc.array(fc.record({ first: id, then: id }), { maxLength: 6 }).map((wished) => {
+      const pairs: { first: string; then: string }[] = [];
+      for (const pair of wished) {
+        if (pair.first !== pair.then && possible(p, [...pairs, pair])) pairs.push(pair);
+      }
+      return { ...p, precedences: pairs };
+    });
+  });
+
+  it('are kept under every policy, and the schedule stays feasible', () => {
+    fc.assert(
+      fc.property(withPairs, fc.constantFrom(...POLICIES), (p, policy) => {
+        const schedule = runPolicy(p, policy);
+        checkFeasible(p, schedule);
+        const span = (id: string) =>
+          schedule.strokes.find((stroke) => stroke.operation === id) ??
+          schedule.loads.find((load) => load.operations.includes(id))!;
+        for (const { first, then } of p.precedences ?? []) {
+          expect(span(first).end_s).toBeLessThanOrEqual(span(then).start_s + 1e-6);
+        }
+        expect(schedule.total_s).toBeGreaterThanOrEqual(lowerBound_s(p) - 1e-6);
+      }),
+      { numRuns: 200 },
+    );
+  });
+});
