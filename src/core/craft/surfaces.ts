@@ -1,4 +1,4 @@
-import { LAID, type Laid, FAMILIES, type Family } from './families';
+import { FAMILIES, type Family, type Laid } from './families';
 import { ALL_SURFACES, encode, type Finish, type Material, type Surface } from './surface';
 
 /**
@@ -321,6 +321,3 @@ export function lookup(verb: Verb, laid: Laid): Lookup {
   }
   return made;
 }
-
-/** Every kind of thing that can be laid; nothing for work that lays no film. */
-export { LAID, type Laid };

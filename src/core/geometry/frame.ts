@@ -92,17 +92,18 @@ export function seenFromAbove_mm(frame: NailFrame, x_mm: number): number {
   return Number.isFinite(frame.radius_mm) ? frame.radius_mm * Math.sin(x_mm / frame.radius_mm) : x_mm;
 }
 
-/** The outline as a closed polygon, `steps` points a side, pulled inwards by `inset_mm`. */
-export function outlinePolygon(frame: NailFrame, inset_mm = 0, steps = 40): Point[] {
-  const right: Point[] = [];
-  for (let i = 0; i <= steps; i += 1) {
-    // Denser towards both ends, where the outline bends most.
-    const t = (1 - Math.cos((Math.PI * i) / steps)) / 2;
-    const y = inset_mm + t * (frame.length_mm - inset_mm);
-    right.push({ x: Math.max(0, frame.halfWidth_mm(y) - inset_mm), y });
-  }
-  const left = right.map((point) => ({ x: -point.x, y: point.y })).reverse();
-  return [...right, ...left];
+/** Shares of a length from 0 to 1, denser towards both ends, where an outline bends most. */
+export function alongOutline(steps: number): number[] {
+  return Array.from({ length: steps + 1 }, (_, i) => (1 - Math.cos((Math.PI * i) / steps)) / 2);
+}
+
+/** The outline as a closed polygon, `steps` points a side. */
+export function outlinePolygon(frame: NailFrame, steps = 40): Point[] {
+  const right = alongOutline(steps).map((t): Point => {
+    const y = t * frame.length_mm;
+    return { x: frame.halfWidth_mm(y), y };
+  });
+  return [...right, ...right.map((point) => ({ x: -point.x, y: point.y })).reverse()];
 }
 
 /** Signed distance to the outline in mm, positive inside; approximate near corners, exact in sign. */

@@ -17,7 +17,7 @@ describe('the outline', () => {
       expect(nail.halfWidth_mm(nail.bed_mm * 0.6)).toBeCloseTo(nail.arc_mm / 2, 1);
       expect(nail.halfWidth_mm(-0.01)).toBe(0);
       expect(nail.halfWidth_mm(nail.length_mm + 0.01)).toBe(0);
-      const polygon = outlinePolygon(nail, 0, 200);
+      const polygon = outlinePolygon(nail, 200);
       fc.assert(
         fc.property(
           fc.double({ min: -9, max: 9, noNaN: true }),

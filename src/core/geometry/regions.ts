@@ -1,5 +1,13 @@
 import type { Region, Smile } from '../model/region';
-import { across_mm, along_mm, outlineDistance_mm, outlinePolygon, type NailFrame, type Point } from './frame';
+import {
+  across_mm,
+  along_mm,
+  alongOutline,
+  outlineDistance_mm,
+  outlinePolygon,
+  type NailFrame,
+  type Point,
+} from './frame';
 
 /**
  * A region laid on one nail: its curve for areas, overlap and sealing, and a signed distance in mm (positive
@@ -81,18 +89,14 @@ function offSkin_mm(frame: NailFrame, x: number, y: number, margin_mm: number): 
 
 /** The outline kept off the skin, as a closed curve: the same line that `offSkin_mm` is 0 on. */
 function offSkinPolygon(frame: NailFrame, margin_mm: number, steps = 40): Point[] {
-  const right: Point[] = [];
-  for (let i = 0; i <= steps; i += 1) {
-    // Denser towards both ends, where the outline bends most.
-    const t = (1 - Math.cos((Math.PI * i) / steps)) / 2;
+  const right = alongOutline(steps).map((t): Point => {
     const y = margin_mm + t * (frame.length_mm - margin_mm);
-    const h = 0.05;
-    const low = Math.max(0, y - h);
-    const high = Math.min(frame.length_mm, y + h);
+    const low = Math.max(0, y - 0.05);
+    const high = Math.min(frame.length_mm, y + 0.05);
     const slope = (frame.halfWidth_mm(high) - frame.halfWidth_mm(low)) / (high - low);
     const inset = margin_mm * skinAt(frame, y) * Math.sqrt(1 + slope * slope);
-    right.push({ x: Math.max(0, frame.halfWidth_mm(y) - inset), y });
-  }
+    return { x: Math.max(0, frame.halfWidth_mm(y) - inset), y };
+  });
   return [...right, ...right.map((point) => ({ x: -point.x, y: point.y })).reverse()];
 }
 

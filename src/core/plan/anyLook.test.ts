@@ -108,8 +108,13 @@ describe('any look, listed in any order', () => {
     const order = new Set<string>(REASONS);
     fc.assert(
       fc.property(set, nail, (one, name) => {
-        const wrong = findingsOn(one, name).filter((finding) => order.has(finding.code));
+        const findings = findingsOn(one, name);
+        const wrong = findings.filter((finding) => order.has(finding.code));
         expect(wrong.map((finding) => finding.message)).toEqual([]);
+        const listed = one.looks[0]!.elements.map((element) => element.id);
+        for (const finding of findings) {
+          if (finding.severity === 'stop') expect(listed).toContain(finding.element);
+        }
       }),
       { numRuns: 200 },
     );

@@ -17,12 +17,15 @@ export interface FiledInto {
   removed: number[];
 }
 
+/** Clear that thinning leaves over art (common practice). */
+const KEPT_OVER_ART_UM = 40;
 /** Share of the free edge over which the file blends from the bed to the edge's thickness. */
 const BLEND_SHARE = 0.66;
 
 /**
  * Files a surface: it is followed down by the allowance, feathered where product is feathered to the skin, and
- * blends to the thickness its practice leaves of the free edge. What is filed away bares what lies below.
+ * blends to the thickness its practice leaves of the free edge, as far as there is clear to take. What is filed away
+ * bares what lies below.
  */
 export function file(
   field: NailField,
@@ -38,7 +41,11 @@ export function file(
     const y = field.grid.y[cellY(cell)]!;
     let off = allowance_um * feather(field.frame, y, cover.distance_mm[cell]!);
     const blend = edgeBlend(field, y);
-    if (blend > 0) off += blend * Math.max(0, thickness_um(field, cell) - off - edge_um);
+    if (blend > 0) {
+      // Thinning is done by eye: it stops short of the art, and leaves the edge thicker instead.
+      const spare = Math.max(0, clear_um(field, cell, product) - off - KEPT_OVER_ART_UM);
+      off += Math.min(spare, blend * Math.max(0, thickness_um(field, cell) - off - edge_um));
+    }
     let reached = false;
     for (let f = field.films.length - 1; f >= 0 && off > 1e-6; f -= 1) {
       const film = field.films[f]!;
@@ -65,6 +72,18 @@ export function file(
     if (reached) bare(field, cell, product);
   }
   return [...into.values()].filter((kind) => kind.touched.length > 0);
+}
+
+/** Clear and tip above the first thing an artist would miss. */
+function clear_um(field: NailField, cell: number, product: (id: string) => Product): number {
+  let clear = 0;
+  for (let f = field.films.length - 1; f >= 0; f -= 1) {
+    const film = field.films[f]!;
+    if (film.t_um[cell]! <= 0 || film.kind === 'hollow') continue;
+    if (kindOf(film, product)) return clear;
+    clear += film.t_um[cell]!;
+  }
+  return clear;
 }
 
 /** 0 over the bed, 1 at the tip, without a step between. */
