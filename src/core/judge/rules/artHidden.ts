@@ -119,15 +119,24 @@ function hiddenBy(nail: NailCase, last: string): Operation | undefined {
   return [...later].reverse().find((one) => one.paint) ?? later[later.length - 1];
 }
 
-/** Lists the hidden element over what hides it, where the look has both. */
+/** Cells that an operation's films lie on. */
+function laidOn(field: NailField, operation: string): number {
+  const film = field.films.find((one) => one.operation === operation && one.kind !== 'hollow');
+  return film ? film.phase.reduce((sum, phase) => sum + (phase === NONE ? 0 : 1), 0) : 0;
+}
+
+/** Lists the hidden element over what hides it, where the look has both and the other would then still be seen. */
 function raise(nail: NailCase, element: Element, over: Operation | undefined): { fix?: Fix } {
   const look = lookOf(nail.set, nail.context.nail);
   const to = look?.elements.findIndex((one) => one.id === over?.element) ?? -1;
   const from = look?.elements.findIndex((one) => one.id === element.id) ?? -1;
-  if (!look || to < 0 || from >= to) return {};
+  if (!look || !over || to < 0 || from >= to) return {};
+  const own = nail.operations.filter((one) => one.element === element.id && one.deposit);
+  const most = Math.max(0, ...own.map((one) => laidOn(nail.field, one.id)));
+  if (most > laidOn(nail.field, over.id) * (1 - MAX_LOST / 2)) return {};
   return {
     fix: {
-      words: `List “${element.id}” over “${over!.element}”`,
+      words: `List “${element.id}” over “${over.element}”`,
       change: { kind: 'move-element', look: look.id, element: element.id, to },
     },
   };
