@@ -1,10 +1,11 @@
 import { buildKindOf, type Build } from '../craft/builds';
 import { wholePlace, type NailContext } from '../craft/context';
+import { hardenOf } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
 import { laidBy, type Draft, type Stage } from '../craft/operation';
 import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
-import { finish } from '../craft/techniques/finish';
+import { finish, gloss } from '../craft/techniques/finish';
 import type { Disc } from '../geometry/regions';
 import type { Region } from '../model/region';
 import { composeBody, type Body } from './body';
@@ -114,7 +115,7 @@ function finished(
     sealGuests.forEach(stand);
   }
   for (const one of surface.slice(surface.length - accents)) lay(one, 'seal', plan(one), []);
-  for (const one of over) lay(one, 'over', one.drafts, []);
+  for (const one of over) lay(one, 'over', cured(one.drafts, context), []);
   return { line, intoBody };
 }
 
@@ -135,11 +136,18 @@ function openAfterTop(art: readonly Seated[], lastTop: number, body: Body): Regi
   return place.region;
 }
 
+/** What stands on the top is cured there: no later load goes over the whole nail. */
+function cured(drafts: readonly Draft[], context: NailContext): Draft[] {
+  const last = drafts[drafts.length - 1];
+  const film = drafts.find((draft) => draft.product && draft.deposit && 't_um' in draft.deposit);
+  if (last?.verb !== 'flash' || !film?.product || !film.deposit || !('t_um' in film.deposit))
+    return [...drafts];
+  return [...drafts, ...hardenOf(context.product(film.product), film.deposit.t_um, film.place)];
+}
+
 /** Every nail is sealed: a look that says nothing of its finish gets gloss. */
 function sealDrafts(region: Region, context: NailContext, standing: readonly Disc[]): Draft[] {
-  const fresh = finish.fresh('top', { colour: '', second: '', liner: '', clear: '' });
-  const gloss = { ...fresh, finish: 'gloss' as const, region, fit: 'keep' as const };
-  return finish.plan(gloss, { ...context, standing });
+  return finish.plan({ ...gloss('top'), region, fit: 'keep' }, { ...context, standing });
 }
 
 /** A film with what is set into it while it is wet. */

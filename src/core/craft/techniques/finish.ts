@@ -81,3 +81,8 @@ export const finish = defineTechnique({
     return drafts;
   },
 });
+
+/** Gloss over the whole nail, as it is added where a look says nothing of its finish. */
+export function gloss(id: string): z.infer<typeof schema> {
+  return { id, kind: 'finish', ...FRESH_REGION, ...FRESH_PAINTED, finish: 'gloss' };
+}

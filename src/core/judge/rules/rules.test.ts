@@ -170,6 +170,37 @@ describe('the rules', () => {
     expect(find(tips([14]), 'tip-misfit').severity).toBe('warn');
   });
 
+  it('no-grip of mirror powder on a sticky colour: a top listed under it mends it', () => {
+    const set = setWearing([
+      element('colour'),
+      element('colour', { id: 'chrome', product: 'mirror-silver', passes: 1 }),
+    ]);
+    const finding = find(set, 'no-grip');
+    expect(finding.fix!.words).toBe('Lay a no-wipe top under it');
+    const mended = applyChange(set, finding.fix!.change);
+    expect(mended.ok && codesOn(mended.value)).toEqual(['art-hidden']);
+  });
+
+  it('no-grip of gel beads on a slick top, where stones are seated over it; glue holds there', () => {
+    const beads = setWearing([element('colour'), element('crystals', { bedding: 'bedded', seat: 'over' })]);
+    expect(codesOn(beads)).toEqual(['no-grip']);
+    expect(codesOn(setWearing([element('colour'), element('charm', { bedding: 'glue' })]))).toEqual([]);
+  });
+
+  it('art-hidden: told whether the list or the artist’s own order hides it', () => {
+    const french = element('french', { liner: null });
+    expect(codesOn(setWearing([french, element('colour')]))).toEqual(['art-hidden']);
+    const own = setWearing([element('colour', { passes: 1, product: 'plum-07' }), french], (set) => {
+      set.edits = [
+        { kind: 'move', a: 'left-ring/colour/coat#1', side: 'after', b: 'left-ring/french/cure-tip#2' },
+      ];
+    });
+    expect(codesOn(own)).toContain('art-hidden');
+    // A glaze that lets it through hides nothing to speak of.
+    const veil = element('colour', { id: 'veil', product: 'blush-sheer', passes: 1 });
+    expect(codesOn(setWearing([element('colour'), french, veil]))).toEqual([]);
+  });
+
   it('no-service: broken skin is left out', () => {
     expect(codesOn(setWearing([], (set) => (set.nails['left-ring'].condition = 'broken-skin')))).toContain(
       'no-service',

@@ -1,5 +1,9 @@
 import { REASONS, type Reason } from '../../craft/surfaces';
-import type { NailRule } from '../rule';
+import type { Operation } from '../../craft/operation';
+import { gloss } from '../../craft/techniques/finish';
+import { lookOf } from '../../compile/prepare';
+import type { Fix } from '../finding';
+import type { NailCase, NailRule } from '../rule';
 import { rounded } from '../../model/rounded';
 import type { Severity } from '../finding';
 import type { Verdict } from '../../simulate/grips';
@@ -67,8 +71,9 @@ const WORDS: Record<
 export const surfaces: NailRule = {
   codes: [...REASONS, 'filed-through'],
   asks: 'Does each operation meet a surface it works on?',
-  check: ({ verdicts, operations }) =>
-    oneEach(verdicts).map((verdict) => {
+  check: (nail) =>
+    oneEach(nail.verdicts).map((verdict) => {
+      const { operations } = nail;
       const operation = operations.find((one) => one.id === verdict.operation)!;
       const words = WORDS[verdict.reason];
       return {
@@ -85,9 +90,23 @@ export const surfaces: NailRule = {
           is: 'at most',
           unit: 'mm²',
         },
+        ...(verdict.reason === 'no-grip' && operation.verb === 'burnish' ? topUnder(nail, operation) : {}),
       };
     }),
 };
+
+/** Powder wants a slick top: one is listed right below it. */
+function topUnder(nail: NailCase, operation: Operation): { fix?: Fix } {
+  const look = lookOf(nail.set, nail.context.nail);
+  const at = look?.elements.findIndex((one) => one.id === operation.element) ?? -1;
+  if (!look || at < 0) return {};
+  let id = `under-${operation.element}`.slice(0, 38);
+  while (look.elements.some((one) => one.id === id)) id = `${id}-1`;
+  const elements = [...look.elements.slice(0, at), gloss(id), ...look.elements.slice(at)];
+  return {
+    fix: { words: 'Lay a no-wipe top under it', change: { kind: 'put-look', look: { ...look, elements } } },
+  };
+}
 
 /** A file that reaches several things is one finding that names them all. */
 function oneEach(verdicts: readonly Verdict[]): Verdict[] {
