@@ -9,7 +9,7 @@ const LATTICE_Y = 32;
 /** A sampled cover: one byte a lattice point. */
 export type Cover = Uint8Array;
 
-/** Gives the sampled cover of drafts on one nail, each place worked out once. */
+/** Gives the sampled cover of drafts on one nail; each place, and each list of drafts, is worked out once. */
 export function coverer(frame: NailFrame): (drafts: readonly Pick<Draft, 'place' | 'deposit'>[]) => Cover {
   const known = new Map<string, Cover>();
   const one = (draft: Pick<Draft, 'place' | 'deposit'>): Cover => {
@@ -23,10 +23,13 @@ export function coverer(frame: NailFrame): (drafts: readonly Pick<Draft, 'place'
       );
     return cover;
   };
+  const together = new WeakMap<readonly object[], Cover>();
   return (drafts) => {
-    if (drafts.length === 1) return one(drafts[0]!);
+    const asked = together.get(drafts);
+    if (asked) return asked;
     const all = new Uint8Array(LATTICE_X * LATTICE_Y);
     for (const cover of new Set(drafts.map(one))) cover.forEach((value, i) => (all[i]! |= value));
+    together.set(drafts, all);
     return all;
   };
 }

@@ -105,25 +105,25 @@ export function settle(
     if (above.technique.around && leaves.material === 'stone') return true;
     return rowOf(first.verb).refuses(leaves, laidBy(first, product)) === undefined;
   };
-  const overlap = (a: Seated, b: Seated) => meet(cover(a.drafts), cover(b.drafts));
+  const met = new Map<number, boolean>();
+  const overlap = (a: Seated, b: Seated): boolean => {
+    const key = Math.min(a.listed, b.listed) * 1000 + Math.max(a.listed, b.listed);
+    let known = met.get(key);
+    if (known === undefined) met.set(key, (known = meet(cover(a.drafts), cover(b.drafts))));
+    return known;
+  };
   /** Whether an element holds on what lies below it so far: the last one it meets, or the ground. */
-  const holds = (one: Seated, below: readonly Seated[]): boolean => {
-    const last = below.filter((other) => overlap(other, one)).pop();
-    if (last) return canFollow(last, one);
+  const holds = (one: Seated, at: number): boolean => {
     const first = one.drafts[0];
-    return (
-      !first ||
-      facts.get(one.listed)!.hosted ||
-      rowOf(first.verb).refuses(GROUND, laidBy(first, product)) === undefined
-    );
+    if (!first || facts.get(one.listed)!.hosted) return true;
+    for (let i = at - 1; i >= 0; i -= 1) if (overlap(order[i]!, one)) return canFollow(order[i]!, one);
+    return rowOf(first.verb).refuses(GROUND, laidBy(first, product)) === undefined;
   };
   const order: Seated[] = [];
   for (const one of seated) {
     const at = order.findIndex(
       (below, i) =>
-        canFollow(one, below) &&
-        (!canFollow(below, one) || !holds(below, order.slice(0, i))) &&
-        overlap(below, one),
+        canFollow(one, below) && (!canFollow(below, one) || !holds(below, i)) && overlap(below, one),
     );
     if (at < 0) order.push(one);
     else order.splice(at, 0, { ...one, moved: movedWords(one, order[at]!) });
