@@ -1,6 +1,6 @@
 import { areaOf } from '../craft/area';
-import type { Operation } from '../craft/operation';
-import { piecesDistance } from '../craft/pieces';
+import type { Operation, PlacedPiece } from '../craft/operation';
+import { pieceDistance } from '../craft/pieces';
 import { CELLS_X, CELLS_Y, cellX, cellY, type NailField } from './field';
 
 /** An even coat runs out over this width at the edge of its region (common practice). */
@@ -34,36 +34,67 @@ export function coverOf(covers: Covers, field: NailField, operation: Operation, 
   const placeKey = pieces ? key : `${tipOn} ${JSON.stringify(operation.place)}`;
   let cover = covers.byPlace.get(placeKey);
   if (!cover) {
-    const distance_mm = pieces ? piecesDistance(pieces) : areaOf(field.frame, operation.place).distance_mm;
-    cover = sample(field, distance_mm, tipOn ? field.grid.inside : field.grid.onPlate);
+    const there = tipOn ? field.grid.inside : field.grid.onPlate;
+    cover = coverWith(field, pieces ? overPieces(field, pieces, there) : overPlace(field, operation, there));
     covers.byPlace.set(placeKey, cover);
   }
   covers.byOperation.set(key, cover);
   return cover;
 }
 
-function sample(
-  { grid }: NailField,
-  distanceAt_mm: (x: number, y: number) => number,
-  there: Uint8Array,
-): Cover {
+/** Distances to the edge of an operation's place, positive inside; far outside where there is no nail. */
+function overPlace(field: NailField, operation: Operation, there: Uint8Array): Float32Array {
+  const { grid } = field;
+  const { distance_mm } = areaOf(field.frame, operation.place);
+  return Float32Array.from(there, (is, cell) =>
+    is ? distance_mm(grid.x[cellX(cell)]!, grid.y[cellY(cell)]!) : OUTSIDE,
+  );
+}
+
+/** The same to the edges of pieces, each looked for only around itself. */
+function overPieces(field: NailField, pieces: readonly PlacedPiece[], there: Uint8Array): Float32Array {
+  const { grid } = field;
+  const out = new Float32Array(CELLS_X * CELLS_Y).fill(OUTSIDE);
+  for (const piece of pieces) {
+    const distance_mm = pieceDistance(piece);
+    const reach_mm = Math.hypot(piece.width_mm, piece.length_mm) / 2 + grid.pitch_mm;
+    for (const cell of cellsNear(field, piece, reach_mm)) {
+      if (there[cell])
+        out[cell] = Math.max(out[cell]!, distance_mm(grid.x[cellX(cell)]!, grid.y[cellY(cell)]!));
+    }
+  }
+  return out;
+}
+
+const OUTSIDE = -1e3;
+
+function coverWith({ grid }: NailField, distance_mm: Float32Array): Cover {
   const share = new Float32Array(CELLS_X * CELLS_Y);
-  const distance_mm = new Float32Array(CELLS_X * CELLS_Y).fill(-1);
   const touched: number[] = [];
   // A cell wider than the run-out holds the share of it that is covered.
   const width_mm = Math.max(RUN_OUT_MM, grid.pitch_mm);
-  for (let cell = 0; cell < share.length; cell += 1) {
-    if (!there[cell]) continue;
-    const d = distanceAt_mm(grid.x[cellX(cell)]!, grid.y[cellY(cell)]!);
-    if (d <= -width_mm / 2) continue;
+  distance_mm.forEach((d, cell) => {
+    if (d <= -width_mm / 2) return;
     share[cell] = Math.min(1, 0.5 + d / width_mm);
-    distance_mm[cell] = d;
     touched.push(cell);
-  }
+  });
   return {
     share,
     distance_mm,
     touched: Uint16Array.from(touched),
     held: Uint16Array.from(touched.filter((cell) => share[cell]! >= 0.5)),
   };
+}
+
+/** The cells of the square around a piece. */
+export function cellsNear({ grid, frame }: NailField, piece: PlacedPiece, reach_mm: number): number[] {
+  const range = (at: number, pitch: number, size: number) => [
+    Math.max(0, Math.floor((at - reach_mm) / pitch)),
+    Math.min(size - 1, Math.ceil((at + reach_mm) / pitch)),
+  ];
+  const [left, right] = range(piece.x_mm + frame.arc_mm / 2, grid.dx_mm, CELLS_X) as [number, number];
+  const [low, high] = range(piece.y_mm, grid.dy_mm, CELLS_Y) as [number, number];
+  const cells: number[] = [];
+  for (let j = low; j <= high; j += 1) for (let i = left; i <= right; i += 1) cells.push(j * CELLS_X + i);
+  return cells;
 }

@@ -168,18 +168,22 @@ describe('filing', () => {
         const off = column(before, (cell) => thickness_um(before, cell) - thickness_um(after, cell));
         for (let j = 0; j < off.length; j += 1) {
           expect(off[j]!).toBeGreaterThanOrEqual(-0.01);
-          // From row to row the file's depth changes by no more than a fifth of a millimetre.
-          if (j > 0) expect(Math.abs(off[j]! - off[j - 1]!)).toBeLessThan(200);
+          // From row to row the file's depth changes by no more than a quarter of a millimetre.
+          if (j > 0) expect(Math.abs(off[j]! - off[j - 1]!)).toBeLessThan(250);
         }
         // At the very edge it is as thin as the practice says, or the file has come near the colour.
         const edge_um = 1000 * set.practice.edge_mm;
-        const colour = after.films.map((film, f) => (film.paint ? f : -1)).reduce((a, b) => Math.max(a, b));
+        const clearAt = (cell: number) => {
+          let clear = 0;
+          for (const film of [...after.films].reverse()) {
+            if (film.t_um[cell]! > 0 && (film.paint || film.pieces)) break;
+            clear += film.kind === 'hollow' ? 0 : film.t_um[cell]!;
+          }
+          return clear;
+        };
         const thick = column(after, (cell) => thickness_um(after, cell)).slice(-2);
-        const over = column(after, (cell) => height_um(after, cell) - height_um(after, cell, colour + 1));
-        thick.forEach((t, k) => {
-          const clear = over.slice(-2)[k]!;
-          expect(t <= edge_um + 10 || clear <= 60).toBe(true);
-        });
+        const clear = column(after, clearAt).slice(-2);
+        thick.forEach((t, k) => expect(t <= edge_um + 10 || clear[k]! <= 60).toBe(true));
       }),
       { numRuns: 30 },
     );

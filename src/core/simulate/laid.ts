@@ -2,8 +2,8 @@ import { clearToCover_mm, edgeLift_mm } from '../geometry/curve';
 import type { NailFrame } from '../geometry/frame';
 import { FINE_PIECE_MM, type PlacedPiece } from '../craft/operation';
 import { pieceDistance } from '../craft/pieces';
-import type { Cover } from './cover';
-import { CELLS_X, CELLS_Y, cellX, cellY, type NailField } from './field';
+import { cellsNear, type Cover } from './cover';
+import { cellX, cellY, type NailField } from './field';
 
 /**
  * How far the worst corner of a piece stands off the nail, in mm. A stiff piece stands off the C-curve and the
@@ -69,17 +69,4 @@ export function layOnNail(
     }
   }
   return { t_um, gap_um, shade_mm };
-}
-
-/** The cells of the square around a piece. */
-function cellsNear({ grid, frame }: NailField, piece: PlacedPiece, reach_mm: number): number[] {
-  const range = (at: number, pitch: number, size: number) => [
-    Math.max(0, Math.floor((at - reach_mm) / pitch)),
-    Math.min(size - 1, Math.ceil((at + reach_mm) / pitch)),
-  ];
-  const [left, right] = range(piece.x_mm + frame.arc_mm / 2, grid.dx_mm, CELLS_X) as [number, number];
-  const [low, high] = range(piece.y_mm, grid.dy_mm, CELLS_Y) as [number, number];
-  const cells: number[] = [];
-  for (let j = low; j <= high; j += 1) for (let i = left; i <= right; i += 1) cells.push(j * CELLS_X + i);
-  return cells;
 }

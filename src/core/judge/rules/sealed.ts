@@ -33,7 +33,7 @@ export const sealed: NailRule = {
       const key = [...places.keys()].join();
       const cover = covers.get(key) ?? covered(areas);
       covers.set(key, cover);
-      const cut = outside.slice(0, Math.max(2, left));
+      const cut = outside.slice(0, Math.max(1, left));
       left -= cut.length;
       const open = cut.map((outline) => uncovered_mm2(outline, cover));
       const total = open.reduce((sum, one) => sum + one, 0);
