@@ -162,6 +162,9 @@ describe('stages and seats', () => {
     const set = setWearing([element('colour'), element('finish', { id: 'own', finish: 'gloss' }), line]);
     const seal = compileNail(set, 'left-ring').operations.find((one) => one.id === 'left-ring/top/coat#1')!;
     expect(seal.place.region).toEqual({ kind: 'tip', smile: line.smile });
+    // On the other hand it is the same part, turned over with its element.
+    const mirrored = compileNail(set, 'right-ring').operations.find((one) => one.element === 'top')!;
+    expect(mirrored.place).toEqual({ ...seal.place, mirror: true });
     expect(findingsOn(set).filter((finding) => finding.severity === 'stop')).toEqual([]);
   });
 

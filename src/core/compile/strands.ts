@@ -7,7 +7,6 @@ import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
 import { finish, gloss } from '../craft/techniques/finish';
 import type { Disc } from '../geometry/regions';
-import type { Region } from '../model/region';
 import { composeBody, type Body } from './body';
 import type { Placed } from './placed';
 import { coverer, meet, type Cover } from './lattice';
@@ -107,11 +106,9 @@ function finished(
       guests.filter((guest) => hosts.get(guest) === one),
     );
   }
-  const open = openAfterTop(art, lastTop, body);
-  if (sealGuests.length > 0 || open !== 'nothing') {
-    const region: Region =
-      sealGuests.length > 0 || open === 'whole' || open === 'nothing' ? { kind: 'whole' } : open;
-    line.push(...withGuests(work('top', 'seal', sealDrafts(region, context, standing)), sealGuests, context));
+  const open = sealGuests.length > 0 ? WHOLE : openAfterTop(art, lastTop, body);
+  if (open) {
+    line.push(...withGuests(work('top', 'seal', sealDrafts(open, context, standing)), sealGuests, context));
     sealGuests.forEach(stand);
   }
   for (const one of surface.slice(surface.length - accents)) lay(one, 'seal', plan(one), []);
@@ -126,14 +123,19 @@ function trailingAccents(surface: readonly Seated[]): number {
   return count;
 }
 
-/** What the artist's own tops leave open: the whole nail, the region of the one element over them, or nothing. */
-function openAfterTop(art: readonly Seated[], lastTop: number, body: Body): Region | 'whole' | 'nothing' {
-  if (lastTop < 0 && !body.topped) return 'whole';
+/** A part of the nail as an element of a look lays it. */
+type Part = Pick<ReturnType<typeof gloss>, 'region' | 'fit' | 'hand'>;
+const WHOLE: Part = { region: { kind: 'whole' }, fit: 'keep', hand: 'same' };
+
+/** What the artist's own tops leave open: the whole nail, the part of the one element over them, or nothing. */
+function openAfterTop(art: readonly Seated[], lastTop: number, body: Body): Part | undefined {
+  if (lastTop < 0 && !body.topped) return WHOLE;
   const over = art.slice(lastTop + 1).filter((one) => !one.technique.around && !one.technique.stands);
-  if (over.length === 0) return 'nothing';
-  const place = over[0]!.drafts[0]?.place;
-  if (over.length > 1 || !place || place.mirror || place.scale !== 1) return 'whole';
-  return place.region;
+  if (over.length === 0) return undefined;
+  const { element, drafts } = over[0]!;
+  const region = drafts[0]?.place.region;
+  if (over.length > 1 || !region || !('hand' in element) || !('fit' in element)) return WHOLE;
+  return element.fit === 'repeat' ? WHOLE : { region, fit: element.fit, hand: element.hand };
 }
 
 /** What stands on the top is cured there: no later load goes over the whole nail. */
@@ -146,8 +148,8 @@ function cured(drafts: readonly Draft[], context: NailContext): Draft[] {
 }
 
 /** Every nail is sealed: a look that says nothing of its finish gets gloss. */
-function sealDrafts(region: Region, context: NailContext, standing: readonly Disc[]): Draft[] {
-  return finish.plan({ ...gloss('top'), region, fit: 'keep' }, { ...context, standing });
+function sealDrafts(part: Part, context: NailContext, standing: readonly Disc[]): Draft[] {
+  return finish.plan({ ...gloss('top'), ...part }, { ...context, standing });
 }
 
 /** A film with what is set into it while it is wet. */

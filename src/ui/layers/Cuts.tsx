@@ -209,7 +209,8 @@ function nameFilms(
       y: 0,
     });
   }
-  labels.reverse();
+  // By where their lines begin, so that no two cross.
+  labels.reverse().sort((a, b) => a.from - b.from);
   let y = 4;
   for (const label of labels) {
     y = Math.max(y + LINE, Math.min(label.from, height));
