@@ -28,6 +28,8 @@ interface Tally {
   threw: number;
   over_2_s: number;
   worst_ms: number;
+  /** What to give `chance` to meet the slowest one again. */
+  worst_seed: number;
   first_fault?: string;
 }
 
@@ -40,6 +42,7 @@ function run(count: number, text: (i: number) => string, base: number): Tally {
     threw: 0,
     over_2_s: 0,
     worst_ms: 0,
+    worst_seed: 0,
   };
   for (let i = 0; i < count; i += 1) {
     const start = performance.now();
@@ -64,7 +67,10 @@ function run(count: number, text: (i: number) => string, base: number): Tally {
     }
     const took = performance.now() - start;
     if (took > 2000) tally.over_2_s += 1;
-    tally.worst_ms = Math.max(tally.worst_ms, Math.round(took));
+    if (took > tally.worst_ms) {
+      tally.worst_ms = Math.round(took);
+      tally.worst_seed = base + i;
+    }
     tally.tried += 1;
   }
   return tally;
