@@ -1,6 +1,7 @@
 import type { Operation } from '../craft/operation';
 import { FAMILIES } from '../craft/families';
 import { decode, encode, type Material } from '../craft/surface';
+import { smooth } from '../geometry/smooth';
 import type { Product } from '../model/product';
 import type { Cover } from './cover';
 import { cellY, NONE, thickness_um, type Film, type NailField } from './field';
@@ -89,8 +90,7 @@ function clear_um(field: NailField, cell: number, product: (id: string) => Produ
 /** 0 over the bed, 1 at the tip, without a step between. */
 function edgeBlend(field: NailField, y_mm: number): number {
   const { bed_mm, length_mm } = field.frame;
-  const t = Math.max(0, Math.min(1, (y_mm - bed_mm) / ((length_mm - bed_mm) * BLEND_SHARE || 1)));
-  return t * t * (3 - 2 * t);
+  return smooth((y_mm - bed_mm) / ((length_mm - bed_mm) * BLEND_SHARE || 1));
 }
 
 /** What of a film the artist would miss; clear and tip are there to be filed. */

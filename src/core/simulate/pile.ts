@@ -2,6 +2,7 @@ import { blend, layerOf, over, type Layer, type Pigment, type Triple } from '../
 import { CLEAR, pigmentOf } from '../colour/pigments';
 import { linearOf } from '../colour/space';
 import { along_mm, type NailFrame } from '../geometry/frame';
+import { smooth } from '../geometry/smooth';
 import type { Product } from '../model/product';
 import { cellAt, type Film, type NailField } from './field';
 import type { Paint } from '../craft/operation';
@@ -22,11 +23,6 @@ export function groundAt(field: NailField, x_mm: number, y_mm: number): Triple {
   const moon = smooth((1 - Math.hypot(x_mm / (half * 0.52), y_mm / (frame.bed_mm * 0.26))) * 2.5);
   const edge = field.edge === 'plate' ? FREE_EDGE : BEHIND_TIP;
   return mix(mix(BED, LUNULA, moon * 0.8), edge, beyond);
-}
-
-function smooth(t: number): number {
-  const u = Math.max(0, Math.min(1, t));
-  return u * u * (3 - 2 * u);
 }
 
 function mix(a: Triple, b: Triple, t: number): Triple {

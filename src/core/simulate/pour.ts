@@ -1,3 +1,4 @@
+import { smooth } from '../geometry/smooth';
 import type { NailFrame } from '../geometry/frame';
 import type { Cover } from './cover';
 import { CELLS_X, CELLS_Y, cellX, cellY, height_um, type NailField } from './field';
@@ -14,11 +15,6 @@ const DRAPE_SHARE = 0.1;
  * surface below shows through only as smoothed over this width.
  */
 const SMOOTHED_OVER_MM = 1.8;
-
-function smooth(t: number): number {
-  const u = Math.max(0, Math.min(1, t));
-  return u * u * (3 - 2 * u);
-}
 
 /** 0 at the skin, 1 in full thickness; past the bed there is no skin and the edge is capped. */
 export function feather(frame: NailFrame, y_mm: number, distance_mm: number): number {
