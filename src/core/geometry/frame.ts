@@ -21,9 +21,12 @@ export interface NailFrame {
   shape: Shape;
   /** Half width of the outline at y; 0 outside the nail. */
   halfWidth_mm: (y_mm: number) => number;
+  /** Cosine of the outline's lean at y: what a distance straight across is to one square to the outline. */
+  lean: (y_mm: number) => number;
 }
 
 const TABLE_STEPS = 600;
+const LEAN_OVER_MM = 0.05;
 
 export interface FrameInput {
   width_mm: number;
@@ -57,12 +60,19 @@ export function makeFrame(input: FrameInput): NailFrame {
   const table = Float64Array.from({ length: TABLE_STEPS + 2 }, (_, i) =>
     exact(Math.min(1, i / TABLE_STEPS) * length),
   );
-  const halfWidth_mm = (y: number): number => {
-    if (y < 0 || y > length) return 0;
+  const read = (from: Float64Array, y: number): number => {
     const at = (y / length) * TABLE_STEPS;
     const i = Math.floor(at);
-    return table[i]! + (table[i + 1]! - table[i]!) * (at - i);
+    return from[i]! + (from[i + 1]! - from[i]!) * (at - i);
   };
+  const halfWidth_mm = (y: number): number => (y < 0 || y > length ? 0 : read(table, y));
+  const leans = Float64Array.from({ length: TABLE_STEPS + 2 }, (_, i) => {
+    const y = Math.min(1, i / TABLE_STEPS) * length;
+    const slope =
+      (halfWidth_mm(Math.min(y + LEAN_OVER_MM, length)) - halfWidth_mm(Math.max(y - LEAN_OVER_MM, 0))) /
+      (2 * LEAN_OVER_MM);
+    return 1 / Math.sqrt(1 + slope * slope);
+  });
 
   return {
     width_mm: input.width_mm,
@@ -74,6 +84,7 @@ export function makeFrame(input: FrameInput): NailFrame {
     length_mm: length,
     shape: input.shape,
     halfWidth_mm,
+    lean: (y) => read(leans, Math.max(0, Math.min(length, y))),
   };
 }
 
@@ -111,12 +122,8 @@ export function outlineDistance_mm(frame: NailFrame, x: number, y: number): numb
   const end = Math.min(y, frame.length_mm - y);
   if (end <= 0) {
     const past = Math.abs(x) - frame.halfWidth_mm(Math.max(0, Math.min(y, frame.length_mm)));
-    return past > 0 ? -Math.hypot(end, past) : end;
+    return past > 0 ? -Math.sqrt(end * end + past * past) : end;
   }
-  const h = 0.05;
-  const here = frame.halfWidth_mm(y);
-  const slope =
-    (frame.halfWidth_mm(Math.min(y + h, frame.length_mm)) - frame.halfWidth_mm(Math.max(y - h, 0))) / (2 * h);
-  const side = (here - Math.abs(x)) / Math.sqrt(1 + slope * slope);
+  const side = (frame.halfWidth_mm(y) - Math.abs(x)) * frame.lean(y);
   return side < 0 ? side : Math.min(side, end);
 }

@@ -32,6 +32,28 @@ describe('the outline', () => {
     },
   );
 
+  it.each(SHAPES)('%s: the distance is that to its curve, near it and beside it', (shape) => {
+    const nail = frame(shape);
+    const polygon = outlinePolygon(nail, 400);
+    fc.assert(
+      fc.property(
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        fc.double({ min: 0.3, max: 0.7, noNaN: true }),
+        (share, along) => {
+          const y = along * nail.length_mm;
+          const x = share * nail.halfWidth_mm(y);
+          const told = outlineDistance_mm(nail, x, y);
+          const exact = polygonDistance_mm(polygon, x, y);
+          // Square to the outline at the same height: exact where it is straight, a little more where it bends.
+          expect(told).toBeGreaterThan(exact - 0.02);
+          if (exact < 1) expect(told).toBeLessThan(exact * 1.25 + 0.03);
+        },
+      ),
+    );
+    expect(outlineDistance_mm(nail, 0, -2)).toBeCloseTo(-2, 6);
+    expect(outlineDistance_mm(nail, nail.arc_mm / 2 + 3, -4)).toBeLessThan(-4);
+  });
+
   it('pointed shapes are narrower near the tip than square ones', () => {
     const near = 17;
     expect(frame('stiletto').halfWidth_mm(near)).toBeLessThan(frame('almond').halfWidth_mm(near));
@@ -87,6 +109,42 @@ describe('regions', () => {
       polygonArea_mm2(disc(0, 6, 0.8)),
       3,
     );
+  });
+});
+
+describe('the distance to a curve', () => {
+  const point = fc.record({
+    x: fc.double({ min: -8, max: 8, noNaN: true }),
+    y: fc.double({ min: -8, max: 8, noNaN: true }),
+  });
+
+  it('to a rectangle is what school geometry says', () => {
+    const square = rectangle(0, 0, 6, 4, 0);
+    fc.assert(
+      fc.property(point, ({ x, y }) => {
+        const [dx, dy] = [Math.abs(x) - 3, Math.abs(y) - 2];
+        const exact = dx <= 0 && dy <= 0 ? -Math.max(dx, dy) : -Math.hypot(Math.max(0, dx), Math.max(0, dy));
+        expect(polygonDistance_mm(square, x, y)).toBeCloseTo(exact, 9);
+      }),
+    );
+  });
+
+  it('grows no faster than one walks, and changes its sign only on the curve', () => {
+    const star = Array.from({ length: 10 }, (_, i) => {
+      const r = i % 2 === 0 ? 6 : 2.5;
+      return { x: r * Math.cos((i * Math.PI) / 5), y: r * Math.sin((i * Math.PI) / 5) };
+    });
+    fc.assert(
+      fc.property(point, point, (a, b) => {
+        const [here, there] = [polygonDistance_mm(star, a.x, a.y), polygonDistance_mm(star, b.x, b.y)];
+        expect(Math.abs(here - there)).toBeLessThanOrEqual(Math.hypot(a.x - b.x, a.y - b.y) + 1e-9);
+      }),
+    );
+    for (const { x, y } of star) expect(Math.abs(polygonDistance_mm(star, x, y))).toBeLessThan(1e-9);
+  });
+
+  it('is told of a curve without extent as of a point', () => {
+    expect(polygonDistance_mm([{ x: 1, y: 1 }], 4, 5)).toBeCloseTo(-5, 9);
   });
 });
 

@@ -226,7 +226,7 @@ export function leaveFree(area: Area, discs: readonly Disc[], clearance_mm: numb
 
 /** Signed distance to a polygon in mm, positive inside. */
 export function polygonDistance_mm(polygon: readonly Point[], x: number, y: number): number {
-  let nearest = Infinity;
+  let nearest2 = Infinity;
   let inside = false;
   for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i, i += 1) {
     const p = polygon[i]!;
@@ -235,8 +235,12 @@ export function polygonDistance_mm(polygon: readonly Point[], x: number, y: numb
     const dy = q.y - p.y;
     const span = dx * dx + dy * dy;
     const t = span > 0 ? Math.max(0, Math.min(1, ((x - p.x) * dx + (y - p.y) * dy) / span)) : 0;
-    nearest = Math.min(nearest, Math.hypot(x - p.x - t * dx, y - p.y - t * dy));
+    const offX = x - p.x - t * dx;
+    const offY = y - p.y - t * dy;
+    const away2 = offX * offX + offY * offY;
+    if (away2 < nearest2) nearest2 = away2;
     if (p.y > y !== q.y > y && x < p.x + ((y - p.y) / (q.y - p.y)) * (q.x - p.x)) inside = !inside;
   }
+  const nearest = Math.sqrt(nearest2);
   return inside ? nearest : -nearest;
 }

@@ -1,6 +1,7 @@
 import { areaOf } from '../craft/area';
 import { overChannel, type Layer, type Pigment, type Triple } from '../colour/film';
-import { outlineDistance_mm } from '../geometry/frame';
+import type { Place } from '../craft/operation';
+import { outlineDistance_mm, type NailFrame } from '../geometry/frame';
 import type { Product } from '../model/product';
 import { groundAt, layerCache, pigmentAlong } from '../simulate/pile';
 import type { Film, NailField } from '../simulate/field';
@@ -18,6 +19,9 @@ export interface NailPicture {
 }
 
 const SHADOW_MM = 0.45;
+
+/** A colour that films are laid over in place. */
+type Mutable = [number, number, number];
 
 interface Coat {
   place: number;
@@ -40,7 +44,7 @@ export function drawNail(field: NailField, product: (id: string) => Product, px_
   const width = Math.ceil((frame.width_mm + 2 * PICTURE_PAD_MM) * px_per_mm);
   const height = Math.ceil((frame.length_mm + 2 * PICTURE_PAD_MM) * px_per_mm);
   const data = new Uint8ClampedArray(width * height * 4);
-  const scene = sceneOf(field, product);
+  const scene = sceneOf(field, product, px_per_mm);
   const distances = new Float64Array(scene.places.length);
   const layerFor = layerCache();
   const R = frame.radius_mm;
@@ -49,6 +53,7 @@ export function drawNail(field: NailField, product: (id: string) => Product, px_
 
   for (let row = 0; row < height; row += 1) {
     const y = frame.length_mm + PICTURE_PAD_MM - (row + 0.5) / px_per_mm;
+    const light = lightAlong(y / frame.length_mm);
     for (let column = 0; column < width; column += 1) {
       const seen = (column + 0.5) / px_per_mm - PICTURE_PAD_MM - frame.width_mm / 2;
       const beyond = round && Math.abs(seen) >= R;
@@ -67,8 +72,8 @@ export function drawNail(field: NailField, product: (id: string) => Product, px_
         continue;
       }
 
-      for (let p = 0; p < scene.places.length; p += 1) distances[p] = scene.places[p]!(x, y);
-      let colour: Triple = groundAt(field, x, y);
+      for (let p = 0; p < scene.places.length; p += 1) distances[p] = scene.places[p]!(x, y, d);
+      let colour: Mutable = [...groundAt(field, x, y)];
       let glint = 0;
       for (const item of scene.pile) {
         if ('pieces' in item) {
@@ -79,13 +84,13 @@ export function drawNail(field: NailField, product: (id: string) => Product, px_
             )
               continue;
             const share = clamp01(0.5 + drawn.distance_mm(x, y) * px_per_mm);
-            if (share > 0) colour = mix(colour, drawn.shade(x, y, colour), share);
+            if (share > 0) colour = [...mix(colour, drawn.shade(x, y, colour), share)];
           }
           continue;
         }
         const share = clamp01(0.5 + distances[item.place]! * px_per_mm);
         if (share <= 0) continue;
-        colour = coat(colour, layerFor(item.pigmentAt(x, y), item.t_um), share);
+        coat(colour, layerFor(item.pigmentAt(x, y), item.t_um), share);
         if (item.metallic) glint = Math.max(glint, share);
         else glint *= 1 - share;
       }
@@ -94,25 +99,28 @@ export function drawNail(field: NailField, product: (id: string) => Product, px_
         const share = clamp01(0.5 + distances[sheen.place]! * px_per_mm);
         matte += ((sheen.matte ? 1 : 0) - matte) * share;
       }
-      colour = lit(colour, { across: x / half, along: y / frame.length_mm, d, matte, glint, x, y });
-      colour = shadowed(colour, scene.standing, x, y);
+      let shown = lit(colour, light, { across: x / half, d, matte, glint, x, y });
+      shown = shadowed(shown, scene.standing, x, y);
       let alpha = cover;
       if (standing) {
-        colour = mix(colour, standing.drawn.shade(x, y, colour), standing.share);
+        shown = mix(shown, standing.drawn.shade(x, y, shown), standing.share);
         alpha = Math.max(alpha, standing.share);
       }
       const at = (row * width + column) * 4;
-      data[at] = encode(colour[0]);
-      data[at + 1] = encode(colour[1]);
-      data[at + 2] = encode(colour[2]);
+      data[at] = encode(shown[0]);
+      data[at + 1] = encode(shown[1]);
+      data[at + 2] = encode(shown[2]);
       data[at + 3] = Math.round(alpha * 255);
     }
   }
   return { width, height, px_per_mm, pad_mm: PICTURE_PAD_MM, data };
 }
 
+/** Signed distance into a place, in mm, at a point that is `d` inside the nail's outline. */
+type PlaceDistance = (x: number, y: number, d: number) => number;
+
 interface Scene {
-  places: ((x: number, y: number) => number)[];
+  places: PlaceDistance[];
   pile: (Coat | { pieces: Drawn[] })[];
   sheens: Sheen[];
   standing: Drawn[];
@@ -120,14 +128,14 @@ interface Scene {
 }
 
 /** What of the pile shows: coloured coats and inlays in order, the finish, and what stands out of it. */
-function sceneOf(field: NailField, product: (id: string) => Product): Scene {
+function sceneOf(field: NailField, product: (id: string) => Product, px_per_mm: number): Scene {
   const places: Scene['places'] = [];
   const index = new Map<string, number>();
   const placeOf = (film: Film) => {
     const key = JSON.stringify(film.place);
     if (!index.has(key)) {
       index.set(key, places.length);
-      places.push(areaOf(field.frame, film.place).distance_mm);
+      places.push(placeDistance(field.frame, film.place, 1 / px_per_mm));
     }
     return index.get(key)!;
   };
@@ -163,19 +171,61 @@ function sceneOf(field: NailField, product: (id: string) => Product): Scene {
   return scene;
 }
 
-function coat(ground: Triple, layer: Layer, share: number): Triple {
-  return [
-    ground[0] + share * (overChannel(layer.R[0], layer.T[0], ground[0]) - ground[0]),
-    ground[1] + share * (overChannel(layer.R[1], layer.T[1], ground[1]) - ground[1]),
-    ground[2] + share * (overChannel(layer.R[2], layer.T[2], ground[2]) - ground[2]),
-  ];
+/** The distance into a place, spared where the place is the whole nail or more than a pixel away. */
+function placeDistance(frame: NailFrame, place: Place, pixel_mm: number): PlaceDistance {
+  if (coversNail(place)) return (_x, _y, d) => d;
+  const { polygons, distance_mm } = areaOf(frame, place);
+  const points = polygons.flat();
+  const xs = points.map((point) => point.x);
+  const ys = points.map((point) => point.y);
+  const [left, right] = [Math.min(...xs) - pixel_mm, Math.max(...xs) + pixel_mm];
+  const [low, high] = [Math.min(...ys) - pixel_mm, Math.max(...ys) + pixel_mm];
+  return (x, y) => (x < left || x > right || y < low || y > high ? -Infinity : distance_mm(x, y));
+}
+
+function coversNail(place: Place): boolean {
+  return (
+    place.region.kind === 'whole' && place.margin_mm === 0 && !place.around?.length && !place.free?.length
+  );
+}
+
+/** Lays a coat over a colour, in place: a picture does this for every film under every pixel. */
+function coat(colour: Mutable, layer: Layer, share: number): void {
+  for (let i = 0; i < 3; i += 1) {
+    const ground = colour[i]!;
+    colour[i] = ground + share * (overChannel(layer.R[i]!, layer.T[i]!, ground) - ground);
+  }
+}
+
+/** What the light does along a nail: the same for every pixel of a row. */
+interface LightAlong {
+  shade: number;
+  /** Middle of the long streak, across, and how strong and wide it is. */
+  bow: number;
+  ends: number;
+  width: number;
+  back: number;
+  crown: number;
+  veil: number;
+}
+
+/** A window to the upper left; the streak narrows towards both ends and follows the side of the nail. */
+function lightAlong(along: number): LightAlong {
+  const ends = band(along, 0.12, 0.3, 0.66, 0.9);
+  return {
+    shade: 1.04 - 0.16 * Math.max(0, 0.16 - along) - 0.1 * Math.max(0, along - 0.75),
+    bow: -0.46 + 0.1 * (along - 0.5) ** 2,
+    ends,
+    width: 0.085 + 0.05 * ends,
+    back: band(along, 0.25, 0.5, 0.7, 0.95) * 0.13,
+    crown: band(along, 0.02, 0.06, 0.09, 0.16) * 0.14,
+    veil: band(along, 0, 0.3, 0.7, 1.05) * 0.055,
+  };
 }
 
 interface Spot {
   /** −1 … 1 over the curve. */
   across: number;
-  /** 0 cuticle … 1 tip. */
-  along: number;
   /** mm to the outline. */
   d: number;
   matte: number;
@@ -184,29 +234,28 @@ interface Spot {
   y: number;
 }
 
-/** A window to the upper left: a long soft streak on gloss, a wide veil on matte, shade towards the sidewalls. */
-function lit(colour: Triple, spot: Spot): Triple {
-  const { across, along, d, matte, glint } = spot;
-  const side = Math.abs(across) ** 3;
-  const shade =
-    1.04 - 0.34 * side - 0.1 * across - 0.16 * Math.max(0, 0.16 - along) - 0.1 * Math.max(0, along - 0.75);
+/** A long soft streak on gloss, a wide veil on matte, shade towards the sidewalls. */
+function lit(colour: Triple, light: LightAlong, spot: Spot): Triple {
+  const { across, d, matte, glint } = spot;
+  const shade = light.shade - 0.34 * Math.abs(across) ** 3 - 0.1 * across;
   const rim = d < 0.35 ? 1 - 0.2 * (1 - Math.max(0, d) / 0.35) : 1;
   let out = times(colour, shade * rim);
   if (glint > 0) {
-    const grain =
-      0.8 + 0.55 * noise(spot.x * 11, spot.y * 11) + 0.5 * Math.exp(-(((across + 0.2) / 0.35) ** 2));
+    const grain = 0.8 + 0.55 * noise(spot.x * 11, spot.y * 11) + 0.5 * bell(across, -0.2, 0.35);
     out = mix(out, times(out, grain), glint);
   }
-  // The streak narrows towards both ends and follows the side of the nail.
-  const ends = band(along, 0.12, 0.3, 0.66, 0.9);
-  const bow = -0.46 + 0.1 * (along - 0.5) ** 2;
-  const streak = ends * Math.exp(-(((across - bow) / (0.085 + 0.05 * ends)) ** 2)) * 0.62;
-  const back = band(along, 0.25, 0.5, 0.7, 0.95) * Math.exp(-(((across - 0.68) / 0.09) ** 2)) * 0.13;
-  const crown = band(along, 0.02, 0.06, 0.09, 0.16) * Math.exp(-((across / 0.45) ** 2)) * 0.14;
+  const streak = light.ends * bell(across, light.bow, light.width) * 0.62;
+  const back = light.back * bell(across, 0.68, 0.09);
+  const crown = light.crown * bell(across, 0, 0.45);
   const gloss = (streak + back + crown) * (1 - matte);
-  const veil =
-    matte * (0.012 + 0.055 * Math.exp(-(((across + 0.3) / 0.5) ** 2)) * band(along, 0, 0.3, 0.7, 1.05));
+  const veil = matte * (0.012 + light.veil * bell(across, -0.3, 0.5));
   return mix(out, [1, 0.985, 0.96], Math.min(0.9, gloss + veil));
+}
+
+/** 1 in the middle, falling off on both sides. */
+function bell(at: number, middle: number, width: number): number {
+  const off = (at - middle) / width;
+  return off > 4 || off < -4 ? 0 : Math.exp(-off * off);
 }
 
 /** 0 below a, 1 from b to c, 0 beyond d; soft between. */

@@ -1,6 +1,7 @@
 import { curtainUp } from '../demo/curtainUp';
 import type { SetDocument } from '../document/document';
 import { handOf, NAILS, type NailName } from '../model/names';
+import { layRegion } from '../geometry/regions';
 import { height_um } from '../simulate/field';
 import { planNail } from '../plan/nailPlan';
 import { nominalSteps, simulateNail } from '../simulate/simulate';
@@ -69,6 +70,35 @@ describe('a nail’s picture', () => {
     );
     // The bed is pink: seen through, blue and green fall behind red.
     expect(one[0] - one[2]).toBeGreaterThan(three[0] - three[2]);
+  });
+
+  it('ends a colour where its region ends, and leaves all else as it was', () => {
+    const oval = { kind: 'oval', across: 0.3, along: 0.8, width_mm: 3, length_mm: 4, turn_deg: 20 } as const;
+    const plain = draw(setWearing([element('colour', { product: 'sage-03' })])).picture;
+    const spotted = draw(
+      setWearing([
+        element('colour', { product: 'sage-03' }),
+        element('colour', { id: 'spot', product: 'ember-12', region: oval }),
+      ]),
+    );
+    const { frame } = spotted.field;
+    const area = layRegion(frame, oval);
+    let inside = 0;
+    for (let row = 0; row < plain.height; row += 1) {
+      const y = frame.length_mm + PICTURE_PAD_MM - (row + 0.5) / PX;
+      for (let column = 0; column < plain.width; column += 1) {
+        const seen = (column + 0.5) / PX - PICTURE_PAD_MM - frame.width_mm / 2;
+        if (Math.abs(seen) >= Math.min(frame.radius_mm, frame.width_mm / 2 - 0.3)) continue;
+        const d = area.distance_mm(frame.radius_mm * Math.asin(seen / frame.radius_mm), y);
+        const i = (row * plain.width + column) * 4;
+        const same = [0, 1, 2].every((c) => plain.data[i + c] === spotted.picture.data[i + c]);
+        if (d < -1.5 / PX) expect(same).toBe(true);
+        if (d < 1.5 / PX) continue;
+        expect(same).toBe(false);
+        inside += 1;
+      }
+    }
+    expect(inside).toBeGreaterThan(300);
   });
 
   it('is duller matte than glossy', () => {

@@ -10,7 +10,7 @@ import { parseOperationId } from '../craft/operation';
  * Each trial plans the nail anew: as many as this much work allows, counted in operations and pieces. A nail with
  * more mistakes gets its later fixes once the first are mended.
  */
-const TRIAL_WORK = 240;
+const TRIAL_WORK = 120;
 const MOST_TRIALS = 12;
 const NEAREST = 6;
 

@@ -1,3 +1,4 @@
+import { NAILS, type NailName } from '../../model/names';
 import type { Element } from '../../craft/techniques';
 import { NAIL_RULES, SET_RULES } from './index';
 import { contrastOnNail } from './hiding';
@@ -226,5 +227,17 @@ describe('the rules', () => {
     expect(mended.ok && planSet(mended.value).findings).toEqual([]);
     set.practice.hands = 'differ';
     expect(planSet(set).findings).toEqual([]);
+  });
+
+  it('no-look: a plain nail beside dressed ones, not a set without any', () => {
+    const told = (bare: readonly NailName[]) => {
+      const set = setWearing([element('colour')]);
+      set.practice.hands = 'differ';
+      for (const name of bare) set.nails[name].look = null;
+      return planSet(set).findings.filter((one) => one.code === 'no-look');
+    };
+    expect(told([])).toEqual([]);
+    expect(told(['left-ring']).map((one) => [one.nail, one.severity])).toEqual([['left-ring', 'note']]);
+    expect(told(NAILS)).toEqual([]);
   });
 });

@@ -1,0 +1,97 @@
+import type { Practice } from '../model/practice';
+import { NAILS } from '../model/names';
+import { element, setWearing } from '../testing/sets';
+import { CELLS_X, thickness_um, type NailField } from '../simulate/field';
+import { planNail } from './nailPlan';
+import { planSet } from './planSet';
+import type { SetDocument } from '../document/document';
+import type { Operation } from '../craft/operation';
+
+/*
+ * Schools the trade disagrees about (common practice): each plans without a stop, alone and together with every
+ * other, and shows in the work itself.
+ */
+const LOOK = () => [element('colour'), element('inlay', { fit: 'keep' }), element('crystals')];
+
+const working = (practice: Partial<Practice>, build: 'natural' | 'tips') => {
+  const set = setWearing(LOOK());
+  Object.assign(set.practice, practice);
+  for (const name of NAILS) set.nails[name].build = build;
+  return set;
+};
+const stops = (set: SetDocument) =>
+  planSet(set)
+    .findings.filter((one) => one.severity === 'stop')
+    .map((one) => one.message);
+const ring = (set: SetDocument): Operation[] => planSet(set).operations['left-ring'];
+const at = (operations: readonly Operation[], is: (one: Operation) => boolean) => operations.findIndex(is);
+
+const CHOICES: { [K in 'base' | 'primer' | 'stones' | 'thumbs' | 'wearer']: readonly Practice[K][] } = {
+  base: ['leave', 'wipe'],
+  primer: ['once', 'none'],
+  stones: ['wet-top', 'bedded'],
+  thumbs: ['apart', 'with-fingers'],
+  wearer: ['client', 'own'],
+};
+
+describe('schools', () => {
+  it('plan without a stop, every choice beside every other', () => {
+    // Each pair of choices comes together at least once: rows of an orthogonal array of strength two, OA(8, 2^7).
+    const rows = [0b00000, 0b00111, 0b11001, 0b11110, 0b01010, 0b01101, 0b10011, 0b10100];
+    const fields = Object.keys(CHOICES) as (keyof typeof CHOICES)[];
+    const pairs = new Set<string>();
+    rows.forEach((row, i) => {
+      const bits = fields.map((_, f) => (row >> f) & 1);
+      bits.forEach((a, f) => bits.forEach((b, g) => f < g && pairs.add(`${f}${a}${g}${b}`)));
+      const practice = Object.fromEntries(fields.map((field, f) => [field, CHOICES[field][bits[f]!]]));
+      expect(stops(working(practice, i % 2 === 0 ? 'natural' : 'tips'))).toEqual([]);
+    });
+    expect(pairs.size).toBe(10 * 4);
+  });
+
+  it('base left tacky or wiped: wiped right after its cure, before what it carries', () => {
+    const wiped = ring(working({ base: 'wipe' }, 'natural'));
+    const wipe = at(wiped, (one) => one.step === 'wipe-base');
+    expect(wiped.slice(wipe - 2, wipe).map((one) => one.verb)).toEqual(['base', 'cure']);
+    const left = ring(working({ base: 'leave' }, 'natural'));
+    expect(at(left, (one) => one.step === 'wipe-base')).toBe(-1);
+    expect(left.length).toBe(wiped.length - 1);
+  });
+
+  it('primer once or none: the last thing on the plate before its base', () => {
+    const once = ring(working({ primer: 'once' }, 'natural'));
+    const prime = at(once, (one) => one.verb === 'prime');
+    expect(once[prime + 1]!.verb).toBe('base');
+    expect(ring(working({ primer: 'none' }, 'natural')).some((one) => one.verb === 'prime')).toBe(false);
+  });
+
+  it('stones in the wet top, or bedded with the top around them', () => {
+    const wet = ring(working({ stones: 'wet-top' }, 'natural'));
+    const set = at(wet, (one) => one.verb === 'set-in-top');
+    expect(wet.slice(0, set).some((one) => one.verb === 'top')).toBe(true);
+    expect(wet.slice(set + 1).find((one) => one.lamp)!.verb).toBe('cure');
+    const bedded = ring(working({ stones: 'bedded' }, 'natural'));
+    const bead = at(bedded, (one) => one.verb === 'bead');
+    expect(bead).toBeGreaterThanOrEqual(0);
+    expect(at(bedded, (one) => one.verb === 'set-in-bead')).toBeGreaterThan(bead);
+    expect(bedded.some((one) => one.verb === 'set-in-top')).toBe(false);
+  });
+
+  it('the file thins the edge to what the practice leaves, and never builds it up', () => {
+    const edges = [0.3, 0.5, 0.7, 1.1, 1.2].map((edge_mm) => {
+      const { nominal } = planNail(working({ edge_mm }, 'tips'), 'left-ring');
+      return thicknessAtEdge_mm(nominal.field);
+    });
+    expect(edges).toEqual([...edges].sort((a, b) => a - b));
+    expect(edges[0]).toBeLessThan(edges[3]! - 0.1);
+    expect(Math.abs(edges[2]! - 0.7)).toBeLessThan(0.1);
+    expect(edges[4]).toBeCloseTo(edges[3]!, 6);
+  });
+});
+
+/** Mean thickness in the middle of the last row of cells but one. */
+function thicknessAtEdge_mm(field: NailField): number {
+  const rows = field.grid.y.filter((y) => y < field.frame.length_mm - 0.4).length;
+  const middle = Array.from({ length: 5 }, (_, i) => (rows - 1) * CELLS_X + Math.floor(CELLS_X / 2) - 2 + i);
+  return middle.reduce((sum, cell) => sum + thickness_um(field, cell), 0) / middle.length / 1000;
+}
