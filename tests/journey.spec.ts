@@ -33,13 +33,13 @@ test('from the demo to a mended, exported and reopened set', async ({ page, requ
   const down = await middleOf(page, 'step-stones-set-1');
   expect(top.y).toBeLessThan(down.y);
   await drag(page, top, { x: stones.x, y: down.y + 12 });
-  const finding = page.locator('[data-code="top-over-stones"]');
+  const finding = page.locator('[data-code="needs-wet"]');
   await expect(finding).toBeVisible();
   await expect(finding).toContainText(/\d+(\.\d+)? mm²/);
   await expect(page.getByTestId('plan-sum')).toContainText('stop');
 
   // Its fix; undo twice, redo twice.
-  await finding.getByRole('button').click();
+  await finding.getByRole('button', { name: /back in the craft/ }).click();
   await expect(finding).toBeHidden();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(finding).toBeVisible();

@@ -109,6 +109,44 @@ test('the slider plays the nail up, and the bench card prints its lines', async 
   await page.getByRole('link', { name: 'Card' }).click();
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('navigation', { name: 'Views of this set' })).toBeHidden();
-  await expect(page.getByRole('row').nth(1)).toBeVisible();
-  expect(await page.getByRole('row').count()).toBeGreaterThan(40);
+  const lines = page
+    .getByRole('region', { name: 'Bench card' })
+    .getByRole('list')
+    .first()
+    .getByRole('listitem');
+  await expect(lines.nth(1)).toBeVisible();
+  expect(await lines.count()).toBeGreaterThan(40);
+  // Two sheets of A4, as it leaves the printer.
+  const printed = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  expect(printed.match(/\/Type\s*\/Page[^s]/g)!.length).toBeLessThanOrEqual(2);
+});
+
+test('Understudy is mended to quiet with fifteen presses at most', async ({ page }) => {
+  await openDemo(page, 'Understudy');
+  const sum = page.getByTestId('plan-sum');
+  await sum.click();
+  const drawer = page.getByRole('dialog', { name: 'What is found' });
+  let presses = 1;
+  const settled = () => expect(sum).toHaveAttribute('data-searched', '1');
+  for (await settled(); !(await sum.textContent())!.includes('Nothing stops it'); await settled()) {
+    const way = drawer.locator('article button').first();
+    await expect(way).toBeVisible();
+    const before = await drawer.textContent();
+    await way.click();
+    presses += 1;
+    expect(presses).toBeLessThanOrEqual(15);
+    await expect(drawer).not.toHaveText(before!);
+  }
+  test.info().annotations.push({ type: 'presses', description: String(presses) });
+  await expect(drawer.getByText(/Stop|Look/)).toHaveCount(0);
+});
+
+test('Timing says when the client may leave and what happens at a moment', async ({ page }) => {
+  await openDemo(page, 'Curtain Up', 'Timing');
+  await expect(page.getByTestId('total')).toContainText(/1 h \d+ min/);
+  const moment = page.getByTestId('moment');
+  await expect(moment).toContainText('40:00');
+  await page.getByRole('slider', { name: 'Moment of the sitting' }).focus();
+  await page.keyboard.press('Home');
+  await expect(moment).toContainText(/0:00.*sanitise/);
 });

@@ -2,6 +2,7 @@ import { readFileSync, statSync } from 'node:fs';
 import { MAX_FILE_BYTES, parseSetText, tooLarge } from '../core/document/parse';
 import { fail, faultLine } from '../core/model/result';
 import { hasStop, planSet } from '../core/plan/planSet';
+import { AT_LENGTH } from '../core/timing/search';
 
 /**
  * `plan FILE [--pretty]`: the plan of a set file as JSON on standard output.
@@ -21,7 +22,7 @@ function run(args: readonly string[]): number {
     for (const fault of parsed.faults) process.stderr.write(`${files[0]}: ${faultLine(fault)}\n`);
     return 2;
   }
-  const plan = planSet(parsed.value);
+  const plan = planSet(parsed.value, { effort: { iterations: AT_LENGTH.iterations } });
   process.stdout.write(`${JSON.stringify(plan, null, pretty ? 2 : 0)}\n`);
   return hasStop(plan) ? 1 : 0;
 }

@@ -1,5 +1,8 @@
 import { isLeftOff, wholePlace, type NailContext } from '../craft/context';
-import { CAUTIONS } from '../craft/handwork';
+import { areaOf } from '../craft/area';
+import { lampOf } from '../craft/families';
+import { CAUTIONS, PACE, workSeconds } from '../craft/handwork';
+import { polygonArea_mm2 } from '../geometry/polygons';
 import { operationId, type Draft, type Operation, type Place, type PlacedPiece } from '../craft/operation';
 import type { Element } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
@@ -28,6 +31,7 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
   const elements = wornElements(set, set.nails[name]).filter(
     (element) => !('fit' in element) || !isLeftOff(context.frame, element),
   );
+  if (!context.nail.in_work) return { operations: [], skipped: [], elements, context, editFaults: [] };
   const line = lineOf(buildOf(set, context.nail), context, elements).map((placed) =>
     complete(placed, context),
   );
@@ -50,6 +54,18 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
   };
 }
 
+/** A levelling film gathers lint and creeps to the walls past this (common practice). */
+const LEVELLING_OPEN_S = 120;
+
+function areaOn_mm2(context: NailContext, place: Place): number {
+  const { polygons } = areaOf(context.frame, place);
+  const whole = context.frame.arc_mm * context.frame.length_mm;
+  return Math.min(
+    whole,
+    polygons.reduce((sum, polygon) => sum + polygonArea_mm2(polygon), 0),
+  );
+}
+
 function complete({ element, stage, draft, moved }: Placed, context: NailContext): Operation {
   const pass = draft.pass ?? 1;
   const operation: Operation = {
@@ -61,6 +77,14 @@ function complete({ element, stage, draft, moved }: Placed, context: NailContext
     pass,
     class: `${draft.verb}${draft.product ? `:${draft.product}` : ''}`,
   };
+  operation.hand_s = workSeconds(
+    draft.verb,
+    draft.hand_s,
+    areaOn_mm2(context, draft.place),
+    PACE[context.practice.pace],
+  );
+  if (draft.deposit && draft.product && draft.open_s === undefined && lampOf(context.product(draft.product)))
+    operation.open_s = LEVELLING_OPEN_S;
   if (moved) operation.moved = moved;
   const caution = CAUTIONS[draft.verb];
   if (caution) operation.caution = caution;

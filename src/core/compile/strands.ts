@@ -181,6 +181,7 @@ function oilDraft(context: NailContext): Draft {
     product: oil.id,
     place: wholePlace(),
     hand_s: HAND_S.oil,
+    scope: 'set',
     reason: 'Oil comes last of all: under any layer it ruins adhesion.',
   };
 }

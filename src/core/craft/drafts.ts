@@ -56,17 +56,24 @@ export function hardenOf(product: Product, t_um: number, place: Place, step = 'c
       words: `Hold until ${product.name} has set`,
       place,
       hand_s: setting.dry_s,
+      held: true,
       reason: `${product.name} sets by itself in ${setting.dry_s} s; no lamp helps it.`,
     },
   ];
 }
 
-export function wipeDraft(context: NailContext, step: string, why: string, place = wholePlace()): Draft {
+export function wipeDraft(
+  context: NailContext,
+  step: string,
+  why: string,
+  place = wholePlace(),
+  words = 'Wipe, lint-free',
+): Draft {
   const cleanser = context.role('cleanser');
   return {
     step,
     verb: 'wipe',
-    words: 'Wipe, lint-free',
+    words,
     product: cleanser.id,
     place,
     hand_s: HAND_S.wipe,
@@ -81,6 +88,7 @@ export function dustOffDraft(step: string, why: string): Draft {
     words: 'Brush the dust off',
     place: wholePlace(),
     hand_s: HAND_S['dust-off'],
+    scope: 'hand',
     reason: why,
   };
 }
@@ -123,7 +131,7 @@ export function coats(
   return drafts;
 }
 
-/** A runny colour keeps its place only so long (common practice). */
+/** A runny colour keeps its place only so long before it creeps to the walls (common practice). */
 const RUNNY_OPEN_S = 40;
 
 /** Passes a colour needs: its coats to cover, rounded up; a sheer is built in as many as its direction says. */

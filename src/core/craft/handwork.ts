@@ -1,17 +1,21 @@
 import type { Verb } from './surfaces';
 
-/** Guide seconds of hand work on one nail (common practice, rough); elements with many pieces add theirs. */
+/**
+ * Guide seconds of hand work on one nail of usual size (common practice, rough); elements with many pieces add
+ * theirs. What is done for a whole hand is given as one nail's share of it.
+ */
 export const HAND_S: Record<Verb, number> = {
-  'push-back': 25,
+  sanitise: 3,
+  'push-back': 80,
   soak: 20,
-  shape: 30,
-  buff: 15,
-  'dust-off': 4,
+  shape: 40,
+  buff: 20,
+  'dust-off': 2,
   wipe: 5,
-  dehydrate: 4,
-  prime: 4,
-  base: 15,
-  'ready-tip': 50,
+  dehydrate: 3,
+  prime: 3,
+  base: 18,
+  'ready-tip': 120,
   'press-on': 25,
   coat: 20,
   draw: 40,
@@ -20,23 +24,40 @@ export const HAND_S: Record<Verb, number> = {
   place: 10,
   press: 5,
   cap: 40,
-  file: 45,
-  top: 15,
-  'matte-top': 15,
+  file: 90,
+  top: 18,
+  'matte-top': 18,
   bead: 5,
-  'set-in-top': 6,
-  'set-in-bead': 6,
+  'set-in-top': 8,
+  'set-in-bead': 8,
   flash: 0,
   cure: 0,
   rest: 0,
-  oil: 6,
+  oil: 4,
 };
+
+/** Film work goes with the area it covers. */
+const BY_AREA: ReadonlySet<Verb> = new Set(['base', 'coat', 'bed', 'cap', 'top', 'matte-top']);
+/** A middle finger's nail on a usual hand. */
+const USUAL_AREA_MM2 = 160;
+/** What goes into loading the brush and the edges, whatever the area. */
+const FIXED_SHARE = 0.4;
+
+/** Whole seconds that work takes on `area_mm2`, for an artist who needs `pace` times the guide. */
+export function workSeconds(verb: Verb, guide_s: number, area_mm2: number, pace: number): number {
+  const share = BY_AREA.has(verb) ? FIXED_SHARE + (1 - FIXED_SHARE) * (area_mm2 / USUAL_AREA_MM2) : 1;
+  return guide_s === 0 ? 0 : Math.max(1, Math.round(guide_s * share * pace));
+}
+
+/** Factor on the guide times (common practice, rough), until the artist's own are known. */
+export const PACE = { new: 1.5, usual: 1, practised: 0.75 } as const;
 
 const SKIN = 'Keep uncured gel off the skin; wipe any that touches it before the lamp.';
 const DUST = 'Use extraction and a mask; dust from the file irritates skin and lungs.';
 
 /** One line of caution where the work can hurt. Always under the product's directions, local code and licence. */
 export const CAUTIONS: Partial<Record<Verb, string>> = {
+  sanitise: 'No service on broken or infected skin or nails; tools are disinfected or thrown away.',
   soak: 'Acetone burns and needs air; never force product off the plate.',
   buff: 'Only the shine comes off: over-filing thins the plate. ' + DUST,
   shape: DUST,

@@ -109,8 +109,12 @@ export interface Operation {
   hand_s: number;
   lamp?: { mode: 'cure' | 'flash'; seconds: number };
   wait_s?: number;
-  /** A wet film of this keeps its place only so long before it runs. */
+  /** How long the wet film should wait for its light at most; a runny one has run by then. */
   open_s?: number;
+  /** Done for a whole hand, or for both, in one go. */
+  scope?: 'hand' | 'set';
+  /** One piece of work with the operation before it: the nail is held, and nothing else happens meanwhile. */
+  held?: true;
   reason: string;
   /** Why it does not stand where the look lists it. */
   moved?: string;

@@ -126,6 +126,12 @@ const stone = (): Surface => ({
 });
 
 export const TABLE = {
+  sanitise: {
+    wants: 'both people’s hands',
+    refuses: () => undefined,
+    leaves: same,
+    missed: { words: 'Hands that are not clean carry infection to skin that is about to be opened.' },
+  },
   'push-back': {
     wants: 'a nail with nothing wet on it',
     refuses: dryWork,

@@ -12,6 +12,7 @@ import { fail, ok, type Result } from '../model/result';
 export type Change =
   | { kind: 'rename'; title: string }
   | { kind: 'wear'; nails: NailName[]; look: string | null }
+  | { kind: 'in-work'; nails: NailName[]; in_work: boolean }
   | { kind: 'mirror'; from: Hand }
   | { kind: 'put-look'; look: Look }
   | { kind: 'remove-look'; look: string }
@@ -37,6 +38,7 @@ type Apply<K extends Change['kind']> = (
 const APPLY: { [K in Change['kind']]: Apply<K> } = {
   rename: (set, { title }) => ({ ...set, title }),
   wear: (set, { nails, look }) => mapNails(set, nails, (nail) => ({ ...nail, look, changes: [] })),
+  'in-work': (set, { nails, in_work }) => mapNails(set, nails, (nail) => ({ ...nail, in_work })),
   mirror: (set, { from }) => {
     let next = set;
     for (const name of handNails(from)) {

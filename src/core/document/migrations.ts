@@ -130,8 +130,16 @@ function list(value: unknown): Json[] {
   return Array.isArray(value) ? value.filter(isObject) : [];
 }
 
+/** Version 2 worked on every nail, knew one pace of hands, and weighed only time. */
+const fromVersion2: Migration = (file) => {
+  if (isObject(file.practice)) file.practice = { ...file.practice, pace: 'usual', flow: 'balanced' };
+  if (isObject(file.nails))
+    for (const nail of Object.values(file.nails)) if (isObject(nail)) nail.in_work = true;
+  return ok(file);
+};
+
 /** The step that leads away from each version. */
-const STEPS: readonly Migration[] = [fromVersion0, fromVersion1];
+const STEPS: readonly Migration[] = [fromVersion0, fromVersion1, fromVersion2];
 
 /** Brings a file of an older version forward. The input is left as it is. */
 export function migrate(file: Json, version: number): Result<Json> {

@@ -38,7 +38,7 @@ describe('reading a set', () => {
     [
       'a newer version',
       '{"format":"merry-lacquer-set","version":99}',
-      /^version: is 99; this program reads up to 2/,
+      /^version: is 99; this program reads up to 3/,
     ],
   ])('refuses %s', (_words, text, message) => {
     const parsed = parseSetText(text);
@@ -196,6 +196,22 @@ describe('older files', () => {
   it('of version 1: twenty stand as they were', () => {
     expect(files).toHaveLength(20);
     for (const name of files) expect(JSON.parse(read(name))).toMatchObject({ version: 1 });
+  });
+
+  it('of version 2 open, are planned, and work on every nail', () => {
+    const newer = join(process.cwd(), 'tests/files/v2');
+    const names = readdirSync(newer);
+    expect(names).toHaveLength(8);
+    for (const name of names) {
+      const text = readFileSync(join(newer, name), 'utf8');
+      const old = JSON.parse(text) as Json & { practice: Json };
+      const parsed = parseSetText(text);
+      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+      expect(parsed.value.practice).toEqual({ ...old.practice, pace: 'usual', flow: 'balanced' });
+      expect(Object.values(parsed.value.nails).every((nail) => nail.in_work)).toBe(true);
+      expect(parsed.value).toMatchObject({ looks: old.looks, edits: old.edits, kit: old.kit });
+      expect(compileNail(parsed.value, 'left-ring').operations.length).toBeGreaterThan(10);
+    }
   });
 
   it.each(files)('%s opens without a word lost, and is planned', (name) => {

@@ -1,35 +1,62 @@
 import { NAIL_RULES, SET_RULES } from './rules';
 import type { NailCase, SetCase } from './rule';
 import { NAILS, type NailName } from '../model/names';
-import type { Finding, FindingDraft, Severity } from './finding';
+import { nailsOf, type Finding, type FindingDraft, type Severity, type Told } from './finding';
 import type { Operation } from '../craft/operation';
 
 /** Runs every rule on one nail. */
-export function diagnoseNail(nail: NailCase): Finding[] {
-  return NAIL_RULES.flatMap((rule) => rule.check(nail).map((draft) => finish(draft, rule.codes, nail.name)));
+export function diagnoseNail(nail: NailCase): Told[] {
+  return unique(
+    NAIL_RULES.flatMap((rule) => rule.check(nail).map((draft) => told(draft, rule.codes, nail.name))),
+  );
 }
 
 /** Runs every rule on the set as a whole. */
-export function diagnoseSet(set: SetCase): Finding[] {
-  return SET_RULES.flatMap((rule) => rule.check(set).map((draft) => finish(draft, rule.codes, draft.nail)));
+export function diagnoseSet(set: SetCase): Told[] {
+  return unique(
+    SET_RULES.flatMap((rule) => rule.check(set).map((draft) => told(draft, rule.codes, draft.nail))),
+  );
 }
 
-function finish(draft: FindingDraft, codes: readonly string[], nail: NailName | undefined): Finding {
+function told(draft: FindingDraft, codes: readonly string[], nail: NailName | undefined): Told {
+  const { fix, tries, ...rest } = draft;
   const code = draft.code ?? codes[0]!;
-  const about = draft.operation ?? draft.element ?? (draft.fix ? JSON.stringify(draft.fix.change) : '');
-  return { ...draft, code, ...(nail ? { nail } : {}), id: `${code}:${nail ?? 'set'}:${about}` };
+  const about = draft.operation ?? draft.element ?? (fix ? JSON.stringify(fix.change) : '');
+  return {
+    ...rest,
+    code,
+    ...(nail ? { nail } : {}),
+    id: `${code}:${nail ?? 'set'}:${about}`,
+    tries: [...(tries ?? []), ...(fix ? [fix] : [])],
+  };
+}
+
+/** Two findings of one id are told apart by their count: a list on the screen needs keys of its own. */
+function unique(findings: readonly Told[]): Told[] {
+  const seen = new Map<string, number>();
+  return findings.map((finding) => {
+    const count = (seen.get(finding.id) ?? 0) + 1;
+    seen.set(finding.id, count);
+    return count === 1 ? finding : { ...finding, id: `${finding.id}:${count}` };
+  });
 }
 
 const WEIGHT: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 
 /** Worst first, then nail by nail in screen order, then in order of work. */
-export function sortFindings(findings: readonly Finding[], operations: readonly Operation[]): Finding[] {
+export function sortFindings<T extends Pick<Finding, 'id' | 'severity' | 'nail' | 'nails' | 'operation'>>(
+  findings: readonly T[],
+  operations: readonly Operation[],
+): T[] {
   const place = new Map(operations.map((operation, i) => [operation.id, i]));
-  const key = (finding: Finding) => [
-    WEIGHT[finding.severity],
-    finding.nail ? NAILS.indexOf(finding.nail) : -1,
-    finding.operation ? (place.get(finding.operation) ?? 0) : -1,
-  ];
+  const key = (finding: T) => {
+    const nail = nailsOf(finding)[0];
+    return [
+      WEIGHT[finding.severity],
+      nail ? NAILS.indexOf(nail) : -1,
+      finding.operation ? (place.get(finding.operation) ?? 0) : -1,
+    ];
+  };
   return [...findings].sort((a, b) => {
     const x = key(a);
     const y = key(b);

@@ -24,7 +24,10 @@ export interface Finding {
   id: string;
   code: string;
   severity: Severity;
+  /** The nail it is about; of several, the first. */
   nail?: NailName;
+  /** Every nail with this same fault, where there are more than one. */
+  nails?: NailName[];
   element?: string;
   operation?: string;
   /** What is wrong, for the artist. */
@@ -32,7 +35,24 @@ export interface Finding {
   /** Why it matters on the nail. */
   reason: string;
   figure?: Figure;
+  /** What happens only because of it, and goes with it. */
+  follows?: { code: string; message: string }[];
   fix?: Fix;
+  /** Another way: to say that it is meant. */
+  also?: Fix;
 }
 
-export type FindingDraft = Omit<Finding, 'id' | 'code' | 'nail'> & { code?: string; nail?: NailName };
+export type FindingDraft = Omit<Finding, 'id' | 'code' | 'nail' | 'nails' | 'follows'> & {
+  code?: string;
+  nail?: NailName;
+  /** Ways out to be tried before `fix`, best first. */
+  tries?: Fix[];
+};
+
+/** A finding whose ways out have yet to be tried. */
+export type Told = Omit<Finding, 'fix' | 'nails' | 'follows'> & { tries: Fix[] };
+
+/** The nails a finding is about. */
+export function nailsOf(finding: Pick<Finding, 'nail' | 'nails'>): readonly NailName[] {
+  return finding.nails ?? (finding.nail ? [finding.nail] : []);
+}

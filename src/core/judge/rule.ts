@@ -8,6 +8,7 @@ import type { FindingDraft, Fix } from './finding';
 import { lookOf } from '../compile/prepare';
 import type { Change } from '../document/changes';
 import type { Edit } from '../document/edits';
+import type { NailChange } from '../model/nail';
 import type { Operation } from '../craft/operation';
 import type { Verdict } from '../simulate/grips';
 import type { Sitting } from '../timing/sitting';
@@ -46,15 +47,13 @@ export interface SetRule {
   check: (set: SetCase) => FindingDraft[];
 }
 
+type Options = Extract<NailChange, { options: unknown }>['options'];
+
 /**
  * The change that gives an element other options: on its look, or on this nail alone where the nail already
  * has options of its own for it. Undefined where the nail wears no such element.
  */
-export function adjust(
-  nail: NailCase,
-  id: string,
-  options: Record<string, number | string | boolean>,
-): Change | undefined {
+export function adjust(nail: NailCase, id: string, options: Options): Change | undefined {
   const look = lookOf(nail.set, nail.context.nail);
   const element = look?.elements.find((one) => one.id === id);
   if (!look || !element) return undefined;
@@ -70,14 +69,15 @@ export function adjust(
 }
 
 /** A fix that adjusts an element, or nothing where it cannot be adjusted. */
-export function adjusting(
-  nail: NailCase,
-  id: string,
-  options: Record<string, number | string | boolean>,
-  words: string,
-): { fix?: Fix } {
+export function adjusting(nail: NailCase, id: string, options: Options, words: string): { fix?: Fix } {
   const change = adjust(nail, id, options);
   return change ? { fix: { words, change } } : {};
+}
+
+/** The same as a list of ways out, none or one long. */
+export function trying(nail: NailCase, id: string, options: Options, words: string): Fix[] {
+  const change = adjust(nail, id, options);
+  return change ? [{ words, change }] : [];
 }
 
 /** The film layer that an operation laid, below which the pile can be read. */

@@ -30,6 +30,8 @@ export type NailChange = z.infer<typeof NailChange>;
 
 export const Nail = z.strictObject({
   plate: Plate,
+  /** Whether this nail is worked on in this sitting: a set may be five nails, or one practice tip. */
+  in_work: z.boolean(),
   condition: z.enum(CONDITIONS),
   start: z.discriminatedUnion('kind', [
     /** `dull`: the shine is off already, from an earlier removal or dry manicure. */

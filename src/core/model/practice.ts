@@ -11,12 +11,16 @@ export const Practice = z.strictObject({
   edge_mm: mm(0.3, 1.2),
   /** Stones set in the wet top, or bedded first with the top taken around them. */
   stones: z.enum(['wet-top', 'bedded']),
-  /** The thumb turns away from the light in a load of five; cured apart it faces it. */
-  thumbs: z.enum(['apart', 'with-fingers']),
+  /** The thumb turns away from the light in a load of five; cured alone, or both in a load of their own, it faces it. */
+  thumbs: z.enum(['apart', 'together', 'with-fingers']),
   /** On a client the other hand can be worked on during a cure; on one's own hands it cannot. */
   wearer: z.enum(['client', 'own']),
   /** The artist's stronger hand; on one's own nails it is painted by the weaker one, more slowly. */
   stronger_hand: z.enum(['left', 'right']),
+  /** How quick the artist's hands are against the guide times. */
+  pace: z.enum(['new', 'usual', 'practised']),
+  /** Whether the plan saves every second, or changes of hand, brush and lamp as well. */
+  flow: z.enum(['quick', 'balanced', 'calm']),
   /** Whether the two hands are meant to match, finger by finger. */
   hands: z.enum(['alike', 'differ']),
 });

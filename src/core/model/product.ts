@@ -82,7 +82,7 @@ export const TipSize = z.strictObject({
 
 export const Kit = z.strictObject({
   products: z.array(Product).max(500),
-  lamps: z.array(Lamp).min(1).max(6),
+  lamps: z.array(Lamp).max(6),
   roles: Roles,
   tips: z.array(TipSize).max(20),
 });

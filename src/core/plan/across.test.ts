@@ -1,6 +1,6 @@
 import type { Edit } from '../document/edits';
 import type { SetDocument } from '../document/document';
-import { element, setWearing } from '../testing/sets';
+import { element, setWearing, QUICK } from '../testing/sets';
 import { planSet } from './planSet';
 
 const wearing = (edits: Edit[]): SetDocument =>
@@ -9,7 +9,7 @@ const wearing = (edits: Edit[]): SetDocument =>
   });
 /** When an operation begins and ends, by hand or in a lamp. */
 function when(set: SetDocument, id: string): { start_s: number; end_s: number } {
-  const { sitting } = planSet(set);
+  const { sitting } = planSet(set, QUICK);
   return (
     sitting.strokes.find((stroke) => stroke.operation === id) ??
     sitting.loads.find((load) => load.operations.includes(id))!
@@ -26,10 +26,10 @@ describe('a statement across two nails', () => {
     for (const [a, b] of pairs) {
       const set = wearing([{ kind: 'before', a, b }]);
       expect(when(set, a).end_s).toBeLessThanOrEqual(when(set, b).start_s + 1e-6);
-      const { findings, operations } = planSet(set);
+      const { findings, operations } = planSet(set, QUICK);
       expect(findings.map((finding) => finding.code)).not.toContain('edit-circle-across');
       // No nail's own order is disturbed.
-      expect(operations).toEqual(planSet(wearing([])).operations);
+      expect(operations).toEqual(planSet(wearing([]), QUICK).operations);
     }
   });
 
@@ -38,7 +38,7 @@ describe('a statement across two nails', () => {
       { kind: 'before', a: 'right-ring/top/coat#1', b: 'left-ring/build/base#1' },
       { kind: 'before', a: 'left-ring/top/coat#1', b: 'right-ring/build/base#1' },
     ]);
-    const told = planSet(set).findings.filter((finding) => finding.code === 'edit-circle-across');
+    const told = planSet(set, QUICK).findings.filter((finding) => finding.code === 'edit-circle-across');
     expect(told).toHaveLength(1);
     expect(when(set, 'right-ring/top/coat#1').end_s).toBeLessThanOrEqual(
       when(set, 'left-ring/build/base#1').start_s + 1e-6,
@@ -46,7 +46,7 @@ describe('a statement across two nails', () => {
   });
 
   it('about a step that is not done, a nail that is none, or a move between nails is said', () => {
-    const codes = (edit: Edit) => planSet(wearing([edit])).findings.map((finding) => finding.code);
+    const codes = (edit: Edit) => planSet(wearing([edit]), QUICK).findings.map((finding) => finding.code);
     expect(codes({ kind: 'before', a: 'left-ring/ghost/coat#1', b: 'right-ring/top/coat#1' })).toEqual([
       'edit-nowhere',
     ]);
@@ -76,7 +76,7 @@ describe('what hardens by itself', () => {
     });
 
   it('needs no lamp, only its time', () => {
-    const { operations, findings } = planSet(lacquer());
+    const { operations, findings } = planSet(lacquer(), QUICK);
     const coats = operations['left-ring'].filter((one) => one.element === 'colour');
     expect(coats.map((one) => [one.verb, one.wait_s])).toEqual([
       ['coat', 180],
@@ -89,13 +89,13 @@ describe('what hardens by itself', () => {
   it('and gel over it has no grip', () => {
     const set = lacquer();
     set.looks[0]!.elements.push(element('french', { liner: null }));
-    expect(planSet(set).findings.map((finding) => finding.code)).toContain('no-grip');
+    expect(planSet(set, QUICK).findings.map((finding) => finding.code)).toContain('no-grip');
   });
 
   it('a lamp product without lamp data takes the guide, and says so', () => {
     const set = setWearing([element('colour')]);
     delete set.kit.products.find((product) => product.id === 'velvet-04')!.lamp;
-    const { operations, findings } = planSet(set);
+    const { operations, findings } = planSet(set, QUICK);
     expect(operations['left-ring'].find((one) => one.id.endsWith('colour/cure#1'))!.lamp!.seconds).toBe(60);
     expect(findings.map((finding) => [finding.code, finding.severity])).toEqual([['no-direction', 'note']]);
   });
@@ -112,14 +112,14 @@ describe('work left out that only days would tell of', () => {
       one.nails['left-ring'].build = 'tips';
       one.edits = [{ kind: 'skip', a: `left-ring/${step}` }];
     });
-    const [finding] = planSet(set).findings;
+    const [finding] = planSet(set, QUICK).findings;
     expect(finding).toMatchObject({ nail: 'left-ring', severity });
     expect(['work-left-out', 'no-top']).toContain(finding!.code);
   });
 
   it('a practice without primer misses none', () => {
     const set = setWearing([element('colour')], (one) => (one.practice.primer = 'none'));
-    const plan = planSet(set);
+    const plan = planSet(set, QUICK);
     expect(plan.operations['left-ring'].some((one) => one.verb === 'prime')).toBe(false);
     expect(plan.findings).toEqual([]);
   });

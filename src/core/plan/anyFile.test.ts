@@ -6,7 +6,7 @@ import { NAILS } from '../model/names';
 import { drawNail } from '../picture/nailPicture';
 import { brokenFile } from '../testing/brokenFiles';
 import { chance } from '../testing/chance';
-import { element, setWearing } from '../testing/sets';
+import { element, setWearing, QUICK } from '../testing/sets';
 import { randomSet } from '../testing/randomLooks';
 import { planNail } from './nailPlan';
 import { planSet } from './planSet';
@@ -38,7 +38,7 @@ describe('any file', () => {
       const plan = planNail(parsed.value, name);
       expect(plan.nominal.states).toHaveLength(plan.compiled.operations.length);
       if (planned % 10 === 0) {
-        expect(JSON.parse(JSON.stringify(planSet(parsed.value).findings))).toBeDefined();
+        expect(JSON.parse(JSON.stringify(planSet(parsed.value, QUICK).findings))).toBeDefined();
         drawNail(plan.nominal.field, plan.compiled.context.product, 3);
       }
     }
@@ -52,7 +52,7 @@ describe('any look an editor offers', () => {
     for (let seed = 1; seed <= 25; seed += 1) {
       const set = randomSet(chance(seed));
       expect(parseSetText(writeSetText(set)).ok).toBe(true);
-      const { findings, operations } = planSet(set);
+      const { findings, operations } = planSet(set, QUICK);
       for (const finding of findings) {
         expect(finding.message).not.toMatch(/NaN|undefined|Infinity|-0\b/);
         if (finding.figure) expect(Number.isFinite(finding.figure.value)).toBe(true);
@@ -90,7 +90,7 @@ describe('a set at every limit', () => {
       },
     );
     expect(parseSet(JSON.parse(JSON.stringify(set))).ok).toBe(true);
-    const { findings } = planSet(set);
+    const { findings } = planSet(set, QUICK);
     expect(findings.length).toBeGreaterThan(100);
     expect(findings.length).toBeLessThan(10_000);
   });

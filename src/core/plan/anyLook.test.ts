@@ -6,7 +6,7 @@ import { NAILS, type NailName } from '../model/names';
 import { parseSetText, writeSetText } from '../document/parse';
 import { SHAPES } from '../geometry/shape';
 import type { Region } from '../model/region';
-import { element, findingsOn, setWearing } from '../testing/sets';
+import { element, findingsOn, setWearing, QUICK } from '../testing/sets';
 import { compileNail } from '../compile/compile';
 import { planNail } from './nailPlan';
 import { planSet } from './planSet';
@@ -165,7 +165,7 @@ describe('any look, listed in any order', () => {
   it('is timed between its bound and the plain way, with nothing broken that a policy could keep', () => {
     fc.assert(
       fc.property(set, (one) => {
-        const { sitting } = planSet(one);
+        const { sitting } = planSet(one, QUICK);
         expect(sitting.total_s).toBeGreaterThanOrEqual(sitting.lower_bound_s - 1e-3);
         expect(sitting.total_s).toBeLessThanOrEqual(sitting.hand_after_hand_s + 1e-3);
         expect(sitting.broken.filter((broken) => broken.kind === 'dust-beside-wet')).toEqual([]);

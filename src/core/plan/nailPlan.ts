@@ -1,9 +1,10 @@
 import { buildKindOf } from '../craft/builds';
 import type { SetDocument } from '../document/document';
+import type { Operation } from '../craft/operation';
 import type { NailName } from '../model/names';
 import { compileNail, type Compiled } from '../compile/compile';
 import { diagnoseNail } from '../judge/diagnose';
-import type { Finding } from '../judge/finding';
+import type { Told } from '../judge/finding';
 import { buildOf } from '../compile/prepare';
 import { newCovers, type Covers } from '../simulate/cover';
 import { nominalSteps, simulateNail, type Simulated, type Step } from '../simulate/simulate';
@@ -34,14 +35,20 @@ export function replayNail(plan: NailPlan, steps: readonly Step[]): Simulated {
   return simulateNail(plan.compiled, plan.edge, steps, plan.covers);
 }
 
-export function judgeNail(set: SetDocument, name: NailName, plan: NailPlan, simulated: Simulated): Finding[] {
+export function judgeNail(
+  set: SetDocument,
+  name: NailName,
+  plan: NailPlan,
+  simulated: Simulated,
+  operations: readonly Operation[] = plan.compiled.operations,
+): Told[] {
   return diagnoseNail({
     set,
     name,
     context: plan.compiled.context,
     elements: plan.compiled.elements,
     compiled: plan.compiled,
-    operations: plan.compiled.operations,
+    operations,
     field: simulated.field,
     verdicts: simulated.verdicts,
   });

@@ -2,12 +2,18 @@ import { DEMO_SETS } from '../demo';
 import { curtainUp } from '../demo/curtainUp';
 import { understudy } from '../demo/understudy';
 import { applyChange } from '../document/changes';
+import type { SetDocument } from '../document/document';
 import { parseSetText, writeSetText } from '../document/parse';
+import { nailsOf, type Finding } from '../judge/finding';
 import { NAILS } from '../model/names';
-import { benchCard } from '../timing/card';
+import { benchCard } from '../timing/benchCard';
 import { moveChange } from '../compile/reorder';
-import { newMemo, planSet } from './planSet';
+import { newMemo, planSet as planned, type PlanOptions } from './planSet';
 import { shorten } from './shorten';
+
+/** With a short search; ways out only where they are looked at. */
+const planSet = (set: SetDocument, options: PlanOptions = {}) =>
+  planned(set, { effort: { iterations: 200 }, fixes: false, ...options });
 
 describe('planSet', () => {
   it('is the same each time, with or without a memo, and after a trip through a file', () => {
@@ -82,7 +88,10 @@ describe('Curtain Up', () => {
     const change = moveChange(list, top, stones, set.edits)!;
     const wrong = applyChange(set, change);
     if (!wrong.ok) throw new Error(wrong.faults[0]!.message);
-    const finding = planSet(wrong.value).findings.find((one) => one.code === 'top-over-stones')!;
+    const [finding, ...more] = planSet(wrong.value, { fixes: true }).findings as [Finding];
+    expect(more).toEqual([]);
+    expect(finding.code).toBe('needs-wet');
+    expect(finding.follows!.map((one) => one.code)).toContain('top-over-stones');
     expect(finding.figure).toMatchObject({ unit: 'mm²', limit: 0 });
     expect(finding.figure!.value).toBeGreaterThan(5);
     const mended = applyChange(wrong.value, finding.fix!.change);
@@ -91,9 +100,13 @@ describe('Curtain Up', () => {
 });
 
 describe('Understudy', () => {
-  const plan = planSet(understudy());
+  const plan = planSet(understudy(), { fixes: true });
   const has = (code: string, nail: string) =>
-    plan.findings.some((finding) => finding.code === code && finding.nail === nail);
+    plan.findings.some(
+      (finding) =>
+        (nailsOf(finding) as readonly string[]).includes(nail) &&
+        [finding.code, ...(finding.follows ?? []).map((one) => one.code)].includes(code),
+    );
 
   it('shows at least ten different findings', () => {
     const codes = new Set(
@@ -126,44 +139,57 @@ describe('Understudy', () => {
     expect(has(code, nail)).toBe(true);
   });
 
-  it('offers only fixes that end their finding and bring no new stop', () => {
+  it('offers only ways out that end their finding and bring no stop and no warning', () => {
     const set = understudy();
-    const stops = plan.findings.filter((finding) => finding.severity === 'stop').length;
     const fixable = plan.findings.filter((finding) => finding.fix);
-    expect(fixable.length).toBeGreaterThanOrEqual(15);
+    expect(fixable.length).toBeGreaterThanOrEqual(12);
     const memo = newMemo();
+    const raw = (one: SetDocument) => planSet(one, { memo }).findings;
+    const known = new Set(raw(set).flatMap(keys));
     for (const finding of fixable) {
       const next = applyChange(set, finding.fix!.change);
       if (!next.ok) throw new Error(`${finding.code}: ${next.faults[0]!.message}`);
-      const after = planSet(next.value, { memo }).findings;
+      const after = raw(next.value);
       expect(after.map((one) => one.id)).not.toContain(finding.id);
-      // Making the hands match brings the other hand's own mistakes along: that is what was asked for.
-      if (finding.code === 'hands-differ') continue;
-      expect(after.filter((one) => one.severity === 'stop').length).toBeLessThanOrEqual(stops);
+      const brought = after.filter((one) => one.severity !== 'note').flatMap(keys);
+      expect([finding.code, ...brought.filter((key) => !known.has(key))]).toEqual([finding.code]);
     }
   });
 });
 
+/** What a finding says, nail by nail; what only the sitting could not keep depends on how long it was searched for. */
+function keys(finding: Finding): string[] {
+  if (['dust-beside-wet', 'open-too-long', 'primed-too-long'].includes(finding.code)) return [];
+  const codes = [finding.code, ...(finding.follows ?? []).map((one) => one.code)];
+  return nailsOf(finding).flatMap((nail) => codes.map((code) => `${code} ${nail}`));
+}
+
 describe('beside the plan', () => {
-  it('the bench card holds every operation once, in the order of the clock', () => {
-    const { operations, sitting } = planSet(curtainUp());
+  it('the rounds hold every operation once, in the order of the clock, and the card all of them', () => {
+    const { operations, rounds } = planSet(curtainUp());
     const all = NAILS.flatMap((name) => operations[name]);
-    const lines = benchCard(sitting, all);
-    expect(lines.flatMap((line) => line.operations).sort()).toEqual(all.map((one) => one.id).sort());
-    for (let i = 1; i < lines.length; i += 1)
-      expect(lines[i]!.start_s).toBeGreaterThanOrEqual(lines[i - 1]!.start_s);
-    expect(lines.length).toBeLessThan(all.length * 0.7);
+    expect(rounds.flatMap((round) => round.operations).sort()).toEqual(all.map((one) => one.id).sort());
+    for (let i = 1; i < rounds.length; i += 1)
+      expect(rounds[i]!.start_s).toBeGreaterThanOrEqual(rounds[i - 1]!.start_s);
+    expect(rounds.length).toBeLessThan(all.length * 0.5);
+    const lines = benchCard(rounds, NAILS);
+    expect(lines.length).toBeLessThan(rounds.length);
+    const loads = rounds.filter((round) => round.kind === 'load' || round.light);
+    expect(lines.filter((line) => line.light)).toHaveLength(loads.length);
   });
 
   it('what shortens the sitting does so by as much as it says', () => {
     const set = curtainUp();
     const list = shorten(set);
-    expect(list.length).toBeGreaterThan(2);
-    const now = planSet(set).sitting.total_s;
+    expect(list.length).toBeGreaterThan(0);
+    // Every nail keeps what it is about: charms, stones and inlays stay.
+    for (const one of list) expect(one.words).not.toMatch(/without its (charm|crystals|inlay|ombre|french)/);
+    const total = (one: SetDocument) => planSet(one, { effort: { iterations: 1500 } }).sitting.total_s;
+    const now = total(set);
     for (const one of list.slice(0, 3)) {
       const next = applyChange(set, one.change);
       if (!next.ok) throw new Error(next.faults[0]!.message);
-      expect(now - planSet(next.value).sitting.total_s).toBeCloseTo(one.saves_s, -0.5);
+      expect(now - total(next.value)).toBeCloseTo(one.saves_s, -0.5);
     }
   });
 });

@@ -2,14 +2,20 @@ import type { SetDocument } from '../document/document';
 import { acrossNails } from '../compile/acrossNails';
 import { NAILS, type NailName } from '../model/names';
 import { isTimed, replaySteps } from '../timing/replay';
-import { planSitting, problemOf, type Sitting } from '../timing/sitting';
+import { problemOf } from '../timing/pose';
+import { EDITING, type Effort } from '../timing/search';
+import { planSitting, type Sitting } from '../timing/sitting';
+import { roundsOf, type Round } from '../timing/rounds';
+import { withHandWipes } from './handWipes';
 import { diagnoseSet, sortFindings } from '../judge/diagnose';
 import { rounded } from '../model/rounded';
-import type { Finding } from '../judge/finding';
+import { without } from '../model/without';
+import { causes, type Cause } from '../judge/causes';
+import { nailsOf, type Finding, type Fix, type Told } from '../judge/finding';
 import { nailKeys } from './nailKey';
 import { judgeNail, planNail, replayNail, type NailPlan } from './nailPlan';
 import type { Operation } from '../craft/operation';
-import { repairNail } from './repair';
+import { tryFixes, type Trials } from './fixes';
 import type { Simulated } from '../simulate/simulate';
 
 /** What the core makes of a set document. Plain data, equal on every machine. */
@@ -19,12 +25,22 @@ export interface Plan {
   surfaces: Record<NailName, string[]>;
   findings: Finding[];
   sitting: Sitting;
+  /** The sitting in rounds, as it is worked. */
+  rounds: Round[];
+}
+
+export interface PlanOptions {
+  memo?: PlanMemo;
+  /** How long to look for a good sitting; by default as long as an edit can wait. */
+  effort?: Partial<Effort>;
+  /** Whether ways out are tried; that plans the set many times over. */
+  fixes?: boolean;
 }
 
 /** Keeps what was planned, so that an edit to one nail replans that nail only. Results are the same without it. */
 export interface PlanMemo {
   nails: Map<string, NailPlan>;
-  judged: Map<string, { replayed: Simulated; findings: Finding[] }>;
+  judged: Map<string, { replayed: Simulated; told: Told[] }>;
 }
 
 export function newMemo(): PlanMemo {
@@ -33,13 +49,39 @@ export function newMemo(): PlanMemo {
 
 /** Enough for ten nails and a good stretch of undo. */
 const MEMO_SIZE = 120;
+/** A sitting that is only tried is searched for shortly. */
+const TRYING = { iterations: 200 };
 
 /**
- * The one entrance: compile → simulate → schedule → replay → diagnose. Pure and deterministic; `memo` only
- * saves work.
+ * The one entrance: compile → simulate → schedule → replay → diagnose, and then ways out tried. Pure and
+ * deterministic; `memo` only saves work.
  */
-export function planSet(set: SetDocument, options: { memo?: PlanMemo } = {}): Plan {
+export function planSet(set: SetDocument, options: PlanOptions = {}): Plan {
   const memo = options.memo ?? newMemo();
+  const drawn = draw(set, memo, options.effort);
+  const { told, operations } = drawn;
+  const list = causes(sortFindings(told, drawn.all));
+  const fixes =
+    options.fixes === false ? [] : tryFixes(set, told, list, trialsOf(drawn, memo, options.effort));
+  return {
+    operations,
+    surfaces: record((name) => drawn.judged[name].replayed.states.map((state) => state.surface)),
+    findings: sortFindings(oneWayOut(list, fixes), drawn.all),
+    sitting: drawn.sitting,
+    rounds: roundsOf(drawn.sitting, drawn.all),
+  };
+}
+
+interface Drawn {
+  planned: Record<NailName, NailPlan>;
+  judged: Record<NailName, { replayed: Simulated; told: Told[] }>;
+  operations: Record<NailName, Operation[]>;
+  all: Operation[];
+  sitting: Sitting;
+  told: Told[];
+}
+
+function draw(set: SetDocument, memo: PlanMemo, effort: Partial<Effort> = {}): Drawn {
   const keys = nailKeys(set);
   const planned = record((name) => recall(memo.nails, keys[name], () => planNail(set, name)));
   const works = NAILS.map((nail) => ({
@@ -51,35 +93,85 @@ export function planSet(set: SetDocument, options: { memo?: PlanMemo } = {}): Pl
     set,
     works.map((work) => work.operations),
   );
-  const sitting = roundSitting(planSitting(problemOf(set, works, precedences)));
+  const sitting = roundSitting(
+    planSitting(problemOf(set, works, precedences), { ...EDITING, flow: set.practice.flow, ...effort }),
+  );
+  const operations = record((name) => withHandWipes(planned[name].compiled, sitting.wipes));
   const startOf = new Map(sitting.strokes.map((stroke) => [stroke.operation, stroke.start_s]));
-
   const judged = record((name) => {
     const plan = planned[name];
     const timed = isTimed(plan.compiled.operations, plan.compiled.context.product);
-    const steps = replaySteps(name, plan.compiled.operations, sitting.loads, startOf, timed);
-    const light = steps.map((step) => `${step.light_s ?? ''}:${step.elapsed_s ?? ''}`).join();
-    return recall(memo.judged, `${keys[name]}|${light}`, () => {
+    const steps = replaySteps(name, operations[name], sitting.loads, startOf, timed);
+    const light = steps
+      .map((step) => `${'operation' in step ? '' : '+'}${step.light_s ?? ''}:${step.elapsed_s ?? ''}`)
+      .join();
+    const wiped = sitting.wipes.filter((wipe) => wipe.nail === name).map((wipe) => wipe.after);
+    return recall(memo.judged, `${keys[name]}|${light}|${wiped.join()}`, () => {
       const replayed = replayNail(plan, steps);
-      return { replayed, findings: repairNail(set, name, plan, judgeNail(set, name, plan, replayed)) };
+      const told = judgeNail(set, name, plan, replayed, operations[name]);
+      // Light that another nail's load happens to bring is no cure of one's own.
+      const lucky = plan.compiled.skipped.some((one) => one.lamp)
+        ? judgeNail(set, name, plan, plan.nominal).filter(
+            (one) => one.code === 'under-cured' && !told.some((known) => known.id === one.id),
+          )
+        : [];
+      return { replayed, told: [...told, ...lucky] };
     });
   });
-
-  const operations = record((name) => planned[name].compiled.operations);
   const all = NAILS.flatMap((name) => operations[name]);
-  const findings = sortFindings(
-    [
-      ...NAILS.flatMap((name) => judged[name].findings),
-      ...diagnoseSet({ set, sitting, operations: all, circular }),
-    ],
-    all,
-  );
+  const told = [
+    ...NAILS.filter((name) => set.nails[name].in_work).flatMap((name) => judged[name].told),
+    ...diagnoseSet({ set, sitting, operations: all, circular }),
+  ];
+  return { planned, judged, operations, all, sitting, told };
+}
+
+/** How a changed set is tried: the nails it touches as they are planned, then all of it with a sitting. */
+function trialsOf(drawn: Drawn, memo: PlanMemo, effort: Partial<Effort> = {}): Trials {
+  const longest = Math.min(effort.iterations ?? EDITING.iterations, EDITING.iterations);
   return {
-    operations,
-    surfaces: record((name) => judged[name].replayed.states.map((state) => state.surface)),
-    findings,
-    sitting,
+    nail: (next, name) => {
+      const key = nailKeys(next)[name];
+      const plan = recall(memo.nails, key, () => planNail(next, name));
+      const judge = () => ({ replayed: plan.nominal, told: judgeNail(next, name, plan, plan.nominal) });
+      return recall(memo.judged, `${key}|nominal`, judge).told;
+    },
+    whole: (next, thorough) => draw(next, memo, thorough ? { iterations: longest } : TRYING).told,
+    touched: (set, next) => {
+      const [before, after] = [nailKeys(set), nailKeys(next)];
+      return NAILS.filter((name) => before[name] !== after[name]);
+    },
+    operations: (name) => drawn.operations[name],
+    skipped: (name) => drawn.planned[name].compiled.skipped,
   };
+}
+
+function effect({ code, message }: { code: string; message: string }) {
+  return { code, message };
+}
+
+/** Findings to show: one a cause, and one for all that the same change mends. */
+function oneWayOut(list: readonly Cause[], fixes: readonly (Fix | undefined)[]): Finding[] {
+  const shown = new Map<string, Finding>();
+  list.forEach((cause, i) => {
+    const fix = fixes[i];
+    const first = without(cause.told[0]!, 'tries');
+    const follows = [...new Map(cause.follows.map((one) => [one.message, effect(one)])).values()];
+    const key = fix ? JSON.stringify(fix.change) : '';
+    const known = shown.get(key);
+    const nails = cause.nails;
+    if (fix && known && known.severity === first.severity && nailsOf(known).join() === nails.join()) {
+      known.follows = [...(known.follows ?? []), effect(first), ...follows];
+      return;
+    }
+    shown.set(fix && !known ? key : `${key} ${first.id}`, {
+      ...first,
+      ...(nails.length > 1 ? { nails } : {}),
+      ...(follows.length > 0 ? { follows } : {}),
+      ...(fix ? { fix } : {}),
+    });
+  });
+  return [...shown.values()];
 }
 
 function record<T>(make: (name: NailName) => T): Record<NailName, T> {
@@ -112,6 +204,7 @@ function roundSitting(sitting: Sitting): Sitting {
     ...sitting,
     strokes: sitting.strokes.map(round),
     loads: sitting.loads.map(round),
+    wipes: sitting.wipes.map(round),
     broken: sitting.broken.map((broken) => ({ ...broken, seconds: rounded(broken.seconds) })),
     total_s: rounded(sitting.total_s),
     low_s: rounded(sitting.low_s),

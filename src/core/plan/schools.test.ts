@@ -20,10 +20,10 @@ const working = (practice: Partial<Practice>, build: 'natural' | 'tips') => {
   return set;
 };
 const stops = (set: SetDocument) =>
-  planSet(set)
+  planSet(set, { effort: { iterations: 300 }, fixes: false })
     .findings.filter((one) => one.severity === 'stop')
     .map((one) => one.message);
-const ring = (set: SetDocument): Operation[] => planSet(set).operations['left-ring'];
+const ring = (set: SetDocument): Operation[] => planNail(set, 'left-ring').compiled.operations;
 const at = (operations: readonly Operation[], is: (one: Operation) => boolean) => operations.findIndex(is);
 
 const CHOICES: { [K in 'base' | 'primer' | 'stones' | 'thumbs' | 'wearer']: readonly Practice[K][] } = {
@@ -55,7 +55,6 @@ describe('schools', () => {
     expect(wiped.slice(wipe - 2, wipe).map((one) => one.verb)).toEqual(['base', 'cure']);
     const left = ring(working({ base: 'leave' }, 'natural'));
     expect(at(left, (one) => one.step === 'wipe-base')).toBe(-1);
-    expect(left.length).toBe(wiped.length - 1);
   });
 
   it('primer once or none: the last thing on the plate before its base', () => {

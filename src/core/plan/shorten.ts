@@ -1,7 +1,9 @@
 import { techniqueOf } from '../craft/techniques';
 import { applyChange, type Change } from '../document/changes';
 import type { SetDocument } from '../document/document';
-import { planSitting, problemOf } from '../timing/sitting';
+import { problemOf } from '../timing/pose';
+import { EDITING } from '../timing/search';
+import { planSitting } from '../timing/sitting';
 import { acrossNails } from '../compile/acrossNails';
 import { NAILS } from '../model/names';
 import { planNail } from './nailPlan';
@@ -26,6 +28,9 @@ export function shorten(set: SetDocument): Shortening[] {
     .sort((a, b) => b.saves_s - a.saves_s);
 }
 
+/** Sets are compared by searches of equal length, short enough for a dozen of them. */
+const ROUGHLY = 1500;
+
 function total_s(set: SetDocument): number {
   const works = NAILS.map((nail) => {
     const plan = planNail(set, nail);
@@ -35,8 +40,15 @@ function total_s(set: SetDocument): number {
     set,
     works.map((work) => work.operations),
   );
-  return planSitting(problemOf(set, works, precedences)).total_s;
+  return planSitting(problemOf(set, works, precedences), {
+    ...EDITING,
+    iterations: ROUGHLY,
+    flow: set.practice.flow,
+  }).total_s;
 }
+
+/** What a look stands on, and what closes it: none of it is its point. */
+const GROUND: readonly string[] = ['colour', 'finish'];
 
 function candidates(set: SetDocument): { words: string; change: Change }[] {
   const out: { words: string; change: Change }[] = [];
@@ -52,15 +64,29 @@ function candidates(set: SetDocument): { words: string; change: Change }[] {
       change: { kind: 'practice', practice: { stones: 'wet-top' } },
     });
   }
-  const worn = new Set(NAILS.map((nail) => set.nails[nail].look));
+  if (set.practice.thumbs === 'apart') {
+    out.push({
+      words: 'Cure both thumbs in one load',
+      change: { kind: 'practice', practice: { thumbs: 'together' } },
+    });
+  }
+  const worn = new Set(NAILS.filter((nail) => set.nails[nail].in_work).map((nail) => set.nails[nail].look));
   for (const look of set.looks) {
     if (!worn.has(look.id)) continue;
-    // The lowest element is the ground of the look: without it there is none.
-    for (const element of look.elements.slice(1)) {
+    const art = look.elements.filter((element) => !GROUND.includes(element.kind));
+    // A look keeps its point: what is left off is only one of several things on it.
+    for (const element of art.length > 1 ? art.slice(0, -1) : []) {
       out.push({
         words: `${look.name} without its ${techniqueOf(element.kind).words.toLowerCase()}`,
         change: { kind: 'remove-element', look: look.id, element: element.id },
       });
+    }
+    for (const element of look.elements) {
+      if (element.kind === 'ombre' && element.passes > 2)
+        out.push({
+          words: `${look.name} with its ombre in two passes`,
+          change: { kind: 'put-element', look: look.id, element: { ...element, passes: 2 } },
+        });
     }
   }
   return out;

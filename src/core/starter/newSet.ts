@@ -12,6 +12,7 @@ export function newSet(id: string, title: string): SetDocument {
       name,
       {
         plate: typicalPlate(name),
+        in_work: true,
         condition: 'sound',
         start: { kind: 'bare', dull: false },
         build: 'natural',
@@ -55,6 +56,8 @@ export function newSet(id: string, title: string): SetDocument {
       thumbs: 'apart',
       wearer: 'client',
       stronger_hand: 'right',
+      pace: 'usual',
+      flow: 'balanced',
       hands: 'alike',
     },
     kit: genericKit(),

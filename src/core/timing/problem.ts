@@ -15,11 +15,23 @@ export interface Task {
   dusty: boolean;
   light?: { mode: 'cure' | 'flash'; seconds: number };
   wait_s: number;
-  /** Longest time from the end of this work to the start of its light; undefined: no limit. */
-  open_s?: number;
+  /** How long the film just laid may wait for its light: past `guide_s` it gathers lint, past `most_s` it runs. */
+  open?: { guide_s: number; most_s: number };
+  /** The nail is primed by this: the same two limits, to the start of the next work on it that is wet. */
+  primed?: { guide_s: number; most_s: number };
   /** What the nail is like afterwards. */
   wet: boolean;
   tacky: boolean;
+  /** Dust lies on the nail, and so on its hand, until a later task has cleaned it. */
+  dust?: boolean;
+  /** Soft and still to be worked on: no light may reach it before its own. */
+  soft?: boolean;
+  /** The sticky layer may be wiped off here: what comes next holds on a wiped film as well. */
+  wipeable?: boolean;
+  /** One piece of work with the task before it on this nail; nothing else happens between. */
+  held?: boolean;
+  /** Tasks of several nails with the same mark are done together, one after the other without anything between. */
+  together?: string;
 }
 
 export interface Chain {
@@ -33,11 +45,14 @@ export interface Problem {
   chains: Chain[];
   /** Programmes of each lamp; an empty list means any time. */
   lamps: { id: string; programmes_s: number[] }[];
-  thumbs: 'apart' | 'with-fingers';
+  /** The thumbs' light: each alone, both in one load, or with the fingers of their hand. */
+  thumbs: 'apart' | 'together' | 'with-fingers';
   wearer: 'client' | 'own';
   /** Factor on the work that the weaker hand does on one's own nails. */
   slower: Record<Hand, number>;
   changeover_s: number;
+  /** Wiping one sticky nail so that another of its hand can be filed; undefined: never done. */
+  wipe?: { class: string; seconds: number };
   /** Operations that must be done before others, across chains; together with the chains they make no circle. */
   precedences?: readonly { first: string; then: string }[];
 }
@@ -61,18 +76,32 @@ export interface Load {
   mode: 'cure' | 'flash';
   start_s: number;
   end_s: number;
+  /** The artist holds the nail in the light: part of one piece of work, on that nail alone. */
+  held?: boolean;
+}
+
+/** A wipe that no nail asked for: it lets another nail of the hand be filed. */
+export interface HandWipe extends Stroke {
+  /** The operation it follows on its nail. */
+  after: string;
+}
+
+/** Wipes of one nail are counted in the order they are done. */
+export function handWipeId(nail: string, count: number): string {
+  return `${nail}/prep/wipe-hand#${count}`;
 }
 
 /** What the schedule could not keep. */
 export interface Broken {
   operation: string;
-  kind: 'dust-beside-wet' | 'open-too-long';
+  kind: 'dust-beside-wet' | 'open-too-long' | 'primed-too-long';
   seconds: number;
 }
 
 export interface Schedule {
   strokes: Stroke[];
   loads: Load[];
+  wipes: HandWipe[];
   broken: Broken[];
   total_s: number;
 }

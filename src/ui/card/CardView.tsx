@@ -1,23 +1,39 @@
 'use client';
 import { Button } from '@mantine/core';
 import { IconDownload, IconPrinter } from '@tabler/icons-react';
-import { fingerOf, NAILS } from '@/core/model/names';
-import { benchCard } from '@/core/timing/card';
+import { useMemo } from 'react';
+import type { SetDocument } from '@/core/document/document';
+import { NAILS, nailWords } from '@/core/model/names';
+import { nailMaps, type NailMap } from '@/core/picture/nailMap';
+import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
+import type { Plan } from '@/core/plan/planSet';
+import { benchCard, type CardLine } from '@/core/timing/benchCard';
 import { downloadText } from '../kit/download';
+import { HandsSpread } from '../kit/HandsSpread';
+import { FINENESS, usePictures } from '../kit/usePictures';
 import { clockWords, countWords, timeWords } from '../kit/words';
 import { useStudio } from '../studio/studio';
 import classes from './CardView.module.css';
 
-/** The sheet to work from: one line for each piece of work, in the order of the sitting. */
+const PICTURE_PX_PER_MM = 3.2;
+
+/** The sheet to work from: every round in the order of the sitting, the nails, their maps and the products. */
 export function CardView() {
   const set = useStudio((s) => s.set);
   const plan = useStudio((s) => s.plan);
+  const searched = useStudio((s) => s.searched);
   if (!plan) return <p className={classes.scroll}>Planning …</p>;
-  const lines = benchCard(
-    plan.sitting,
-    NAILS.flatMap((name) => plan.operations[name]),
-  );
-  const cautions = [...new Set(lines.flatMap((line) => (line.caution ? [line.caution] : [])))];
+  return <Sheet set={set} plan={plan} searched={searched} />;
+}
+
+function Sheet({ set, plan, searched }: { set: SetDocument; plan: Plan; searched: number }) {
+  const worked = NAILS.filter((name) => set.nails[name].in_work);
+  const operations = NAILS.flatMap((name) => plan.operations[name]);
+  const lines = benchCard(plan.rounds, worked);
+  const maps = nailMaps(set, plan.operations);
+  const products = inOrderOfUse(plan.rounds, operations, set.kit.products);
+  const pictures = usePictures(set, PICTURE_PX_PER_MM * FINENESS);
+  const loads = useMemo(() => plan.rounds.filter((round) => round.kind === 'load').length, [plan]);
   return (
     <div className={classes.scroll} tabIndex={0} role="region" aria-label="Bench card">
       <article className={classes.card}>
@@ -26,63 +42,125 @@ export function CardView() {
             <h2>{set.title}</h2>
             <p>
               {timeWords(plan.sitting.total_s)}, between {timeWords(plan.sitting.low_s)} and{' '}
-              {timeWords(plan.sitting.high_s)} · {plan.sitting.loads.length} lamp loads ·{' '}
-              {countWords(plan.findings)}
+              {timeWords(plan.sitting.high_s)}
+              <br />
+              {loads} lamp loads · {countWords(plan.findings)}
             </p>
           </div>
-          <Button
-            className={classes.print}
-            variant="default"
-            h={44}
-            ml="auto"
-            leftSection={<IconDownload size={18} />}
-            onClick={() => downloadText(`${set.id}.plan.json`, `${JSON.stringify(plan, null, 2)}\n`)}
-          >
-            Plan as file
-          </Button>
-          <Button
-            className={classes.print}
-            h={44}
-            leftSection={<IconPrinter size={18} />}
-            onClick={() => window.print()}
-          >
-            Print
-          </Button>
+          <div className={classes.hands}>
+            <HandsSpread set={set} pictures={pictures} px_per_mm={PICTURE_PX_PER_MM} />
+          </div>
+          <div className={classes.actions}>
+            <Button h={44} leftSection={<IconPrinter size={18} />} onClick={() => window.print()}>
+              Print
+            </Button>
+            <Button
+              variant="default"
+              h={44}
+              leftSection={<IconDownload size={18} />}
+              loading={searched < 1}
+              onClick={() => downloadText(`${set.id}.plan.json`, `${JSON.stringify(plan, null, 2)}\n`)}
+            >
+              Plan as file
+            </Button>
+          </div>
         </header>
-        <table className={classes.lines}>
-          <thead>
-            <tr>
-              <th scope="col">Done</th>
-              <th scope="col">At</th>
-              <th scope="col">Hand</th>
-              <th scope="col">Nails</th>
-              <th scope="col">Do</th>
-              <th scope="col">Lamp</th>
-            </tr>
-          </thead>
-          <tbody>
-            {lines.map((line) => (
-              <tr key={line.number} data-load={line.kind === 'load' || undefined}>
-                <td className={classes.box}>☐</td>
-                <td>{clockWords(line.start_s)}</td>
-                <td>{line.hand}</td>
-                <td>{line.nails.length === 5 ? 'all five' : line.nails.map(fingerOf).join(', ')}</td>
-                <td>{line.words}</td>
-                <td className={classes.lamp}>{line.lamp_s ? `${line.lamp_s} s ${line.mode}` : ''}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        <footer className={classes.foot}>
-          <h3>Take care</h3>
-          <ul>
-            {cautions.map((caution) => (
-              <li key={caution}>{caution}</li>
-            ))}
-          </ul>
-          <p>Follow each product’s directions, your local code and your licence; they go before this card.</p>
-        </footer>
+        <ol className={classes.lines}>
+          {lines.map((line) => (
+            <Line key={line.number} line={line} />
+          ))}
+        </ol>
+        <section className={classes.foot}>
+          {maps.length > 0 && (
+            <div>
+              <h3>Where it lies, in mm</h3>
+              <div className={classes.maps}>
+                {maps.map((map) => (
+                  <MapOf key={map.nail} map={map} />
+                ))}
+              </div>
+            </div>
+          )}
+          <div>
+            <h3>On the table, in order of use</h3>
+            <ol className={classes.products}>
+              {products.map((product) => (
+                <li key={product.id}>{product.name.charAt(0).toUpperCase() + product.name.slice(1)}</li>
+              ))}
+            </ol>
+            <p>
+              Follow each product’s directions, your local code and your licence; they go before this card.
+            </p>
+          </div>
+        </section>
       </article>
     </div>
+  );
+}
+
+function Line({ line }: { line: CardLine }) {
+  return (
+    <li className={classes.line} data-hand={line.hand}>
+      <span className={classes.box} aria-hidden />
+      <span className={classes.at}>{clockWords(line.start_s)}</span>
+      <span className={classes.what}>
+        <b>
+          {line.hand === 'both' ? '' : `${line.hand === 'left' ? 'Left' : 'Right'} `}
+          {line.hand === 'both' ? line.nails.charAt(0).toUpperCase() + line.nails.slice(1) : line.nails}
+        </b>{' '}
+        {line.words}
+        {line.caution && <small className={classes.caution}>{line.caution}</small>}
+      </span>
+      <span className={classes.light}>
+        {line.light && (
+          <>
+            {line.light.seconds} s {line.light.mode === 'flash' ? 'flash' : 'cure'}
+            {line.light.held && ' each, held'}
+            {line.light.nails && <small>{line.light.nails}</small>}
+          </>
+        )}
+      </span>
+    </li>
+  );
+}
+
+const MAP_PX_PER_MM = 5;
+
+function MapOf({ map }: { map: NailMap }) {
+  const k = MAP_PX_PER_MM;
+  const x = (value: number) => (value + map.width_mm / 2 + 0.5) * k;
+  const y = (value: number) => (map.length_mm - value + 0.5) * k;
+  const points = (outline: readonly { x: number; y: number }[]) =>
+    outline.map((point) => `${x(point.x).toFixed(1)},${y(point.y).toFixed(1)}`).join(' ');
+  return (
+    <figure className={classes.map}>
+      <svg
+        width={(map.width_mm + 1) * k}
+        height={(map.length_mm + 1) * k}
+        role="img"
+        aria-label={`Map of the ${nailWords(map.nail)}`}
+      >
+        <polygon points={points(map.outline)} className={classes.outline} />
+        <line x1={x(0)} x2={x(0)} y1={y(0)} y2={y(map.length_mm)} className={classes.axis} />
+        {map.items.map((item, i) => (
+          <g key={i}>
+            <polygon points={points(item.outline)} className={classes.item} />
+            <text x={x(item.x_mm)} y={y(item.y_mm) + 3.5} className={classes.mark}>
+              {i + 1}
+            </text>
+          </g>
+        ))}
+      </svg>
+      <figcaption>
+        <b>{nailWords(map.nail)}</b>
+        <ol>
+          {map.items.map((item, i) => (
+            <li key={i}>
+              {item.words} {item.size}: {item.at}
+            </li>
+          ))}
+        </ol>
+      </figcaption>
+    </figure>
   );
 }

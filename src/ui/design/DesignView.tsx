@@ -10,6 +10,7 @@ import {
 } from '@dnd-kit/core';
 import { useElementSize } from '@mantine/hooks';
 import { useState, type ReactNode } from 'react';
+import { nailsOf, type Finding } from '@/core/judge/finding';
 import { NAILS, nailKey, nailWords, type NailName } from '@/core/model/names';
 import type { Laid } from '@/core/picture/spread';
 import { HandsSpread, spreadScale } from '../kit/HandsSpread';
@@ -101,10 +102,7 @@ function SpreadNail({ laid, children }: { laid: Laid; children: ReactNode }) {
   );
 }
 
-function worstOf(
-  findings: readonly { severity: 'stop' | 'warn' | 'note'; nail?: NailName }[] | undefined,
-  nail: NailName,
-) {
-  const own = findings?.filter((finding) => finding.nail === nail && finding.severity !== 'note');
+function worstOf(findings: readonly Finding[] | undefined, nail: NailName) {
+  const own = findings?.filter((finding) => nailsOf(finding).includes(nail) && finding.severity !== 'note');
   return own?.find((finding) => finding.severity === 'stop')?.severity ?? own?.[0]?.severity;
 }

@@ -41,6 +41,13 @@ export function LargeNail({ picture }: { picture: NailPicture | undefined }) {
         {nail.plate.width_mm} mm wide, {length_mm.toFixed(1)} mm long
       </p>
       <div className={classes.own}>
+        <Checkbox
+          size="md"
+          label={targets.length > 1 ? `Work on these ${targets.length} nails` : 'Work on this nail'}
+          checked={nail.in_work}
+          styles={{ body: { minHeight: 44, alignItems: 'center' } }}
+          onChange={() => change({ kind: 'in-work', nails: targets, in_work: !nail.in_work })}
+        />
         <Choice
           label={targets.length > 1 ? `Build of ${targets.length} nails` : 'Build'}
           choices={set.builds.map((one) => ({ value: one.id, label: one.name }))}

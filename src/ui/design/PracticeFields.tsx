@@ -46,8 +46,27 @@ const SCHOOLS: readonly School[] = [
     key: 'thumbs',
     words: 'Thumbs in the lamp',
     choices: [
-      { value: 'apart', label: 'On their own' },
+      { value: 'apart', label: 'One at a time' },
+      { value: 'together', label: 'Both in one load' },
       { value: 'with-fingers', label: 'With the fingers' },
+    ],
+  },
+  {
+    key: 'pace',
+    words: 'My hands are',
+    choices: [
+      { value: 'new', label: 'New to this' },
+      { value: 'usual', label: 'Usual' },
+      { value: 'practised', label: 'Practised' },
+    ],
+  },
+  {
+    key: 'flow',
+    words: 'Plan me',
+    choices: [
+      { value: 'quick', label: 'Quick: every second' },
+      { value: 'balanced', label: 'Balanced' },
+      { value: 'calm', label: 'Calm: few changes' },
     ],
   },
   {

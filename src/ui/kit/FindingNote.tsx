@@ -1,20 +1,23 @@
 'use client';
 import { Button } from '@mantine/core';
-import type { Finding } from '@/core/judge/finding';
+import { nailsOf, type Finding, type Fix } from '@/core/judge/finding';
 import { nailWords } from '@/core/model/names';
 import { SEVERITY } from './words';
 import classes from './FindingNote.module.css';
 
 interface Props {
   finding: Finding;
-  onFix: (finding: Finding) => void;
+  onFix: (fix: Fix) => void;
+  /** Names its nail, where it does not stand beside it. */
   showNail?: boolean;
 }
 
-/** A judgement with its figure, its reason and its way out. */
+/** A judgement with its reason and its ways out; how it was judged stands behind it. */
 export function FindingNote({ finding, onFix, showNail = false }: Props) {
   const { word, mark, variable } = SEVERITY[finding.severity];
   const { figure } = finding;
+  const nails = nailsOf(finding);
+  const ways = [finding.fix, finding.also].filter((fix) => fix !== undefined);
   return (
     <article
       className={classes.note}
@@ -23,21 +26,35 @@ export function FindingNote({ finding, onFix, showNail = false }: Props) {
     >
       <p className={classes.head}>
         <span aria-hidden>{mark}</span> {word}
-        {showNail && finding.nail ? ` · ${nailWords(finding.nail)}` : ''}
+        {nails.length > 1 || (showNail && nails.length > 0) ? ` · ${nails.map(nailWords).join(', ')}` : ''}
       </p>
       <p className={classes.message}>{finding.message}</p>
+      <p className={classes.reason}>{finding.reason}</p>
+      {finding.follows?.map(({ message }) => (
+        <p key={message} className={classes.follows}>
+          so: {message}
+        </p>
+      ))}
       {figure && (
-        <p className={classes.figure}>
+        <details className={classes.figure}>
+          <summary>How it was judged</summary>
           {figure.words} <strong>{`${figure.value} ${figure.unit}`.trim()}</strong>, {figure.is}{' '}
           {`${figure.limit} ${figure.unit}`.trim()}
-        </p>
+        </details>
       )}
-      <p className={classes.reason}>{finding.reason}</p>
-      {finding.fix && (
-        <Button variant="default" size="md" className={classes.fix} onClick={() => onFix(finding)}>
-          {finding.fix.words}
-        </Button>
-      )}
+      <div className={classes.ways}>
+        {ways.map((fix) => (
+          <Button
+            key={fix.words}
+            variant="default"
+            size="md"
+            className={classes.fix}
+            onClick={() => onFix(fix)}
+          >
+            {fix.words}
+          </Button>
+        ))}
+      </div>
     </article>
   );
 }

@@ -1,9 +1,11 @@
 'use client';
 import { Slider } from '@mantine/core';
 import { useEffect, useState } from 'react';
+import { nailsOf } from '@/core/judge/finding';
 import { NAILS, nailKey, nailWords } from '@/core/model/names';
 import type { Operation } from '@/core/craft/operation';
 import type { Stage } from '@/workers/plannerApi';
+import type { HandWipe } from '@/core/timing/problem';
 import { getPainter } from '@/workers/planner';
 import { FindingNote } from '../kit/FindingNote';
 import { NailCanvas } from '../kit/NailCanvas';
@@ -16,6 +18,7 @@ import classes from './LayersView.module.css';
 
 const PX_PER_MM = 9;
 const NO_OPERATIONS: readonly Operation[] = [];
+const NO_WIPES: readonly HandWipe[] = [];
 
 /** In what order, and why? One nail's operations, its columns, and what is found. */
 export function LayersView() {
@@ -28,21 +31,22 @@ export function LayersView() {
   const chosen = at.nail === focus ? operations.findIndex((one) => one.id === at.id) : -1;
   const done = chosen >= 0 ? chosen + 1 : operations.length;
   const [stage, setStage] = useState<Stage>();
+  const wipes = plan?.sitting.wipes ?? NO_WIPES;
 
   useEffect(() => {
     if (operations.length === 0) return undefined;
     let stale = false;
     void getPainter()
-      .stage(set, focus, done, PX_PER_MM * 2)
+      .stage(set, focus, wipes, done, PX_PER_MM * 2)
       .then((made) => {
         if (!stale) setStage(made);
       });
     return () => {
       stale = true;
     };
-  }, [focus, set, done, operations.length]);
+  }, [focus, set, done, operations.length, wipes]);
 
-  const findings = plan?.findings.filter((finding) => finding.nail === focus) ?? [];
+  const findings = plan?.findings.filter((finding) => nailsOf(finding).includes(focus)) ?? [];
   const current = operations[done - 1];
   const choose = (index: number) => setAt({ nail: focus, id: operations[index]?.id });
 
@@ -51,7 +55,7 @@ export function LayersView() {
       <nav className={classes.nails} aria-label="Nails">
         {NAILS.map((name) => {
           const worst = plan?.findings.find(
-            (finding) => finding.nail === name && finding.severity !== 'note',
+            (finding) => nailsOf(finding).includes(name) && finding.severity !== 'note',
           )?.severity;
           return (
             <button
@@ -119,18 +123,27 @@ export function LayersView() {
       <aside className={classes.findings} aria-label="Findings">
         <h2>What is found</h2>
         {findings.length === 0 ? (
-          <p className={classes.quiet}>Nothing. Every layer has what it needs under it.</p>
+          <p className={classes.quiet}>
+            {plan ? 'Nothing. Every layer has what it needs under it.' : 'Planning …'}
+          </p>
         ) : (
           findings.map((finding) => (
             <div
               key={finding.id}
-              onFocus={() => finding.operation && setAt({ nail: focus, id: finding.operation })}
+              onFocus={() =>
+                finding.operation && setAt({ nail: focus, id: onNail(finding.operation, focus) })
+              }
             >
-              <FindingNote finding={finding} onFix={(one) => store.getState().change(one.fix!.change)} />
+              <FindingNote finding={finding} onFix={(fix) => store.getState().change(fix.change)} />
             </div>
           ))
         )}
       </aside>
     </div>
   );
+}
+
+/** The same step on another nail: a finding about several names the step of its first. */
+function onNail(operation: string, nail: string): string {
+  return operation.replace(/^[a-z]+-[a-z]+/, nail);
 }

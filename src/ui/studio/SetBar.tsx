@@ -19,6 +19,10 @@ import classes from './SetBar.module.css';
 
 const KeysHelp = dynamic(() => import('./KeysHelp').then((module) => module.KeysHelp), { ssr: false });
 
+const AllFindings = dynamic(() => import('./AllFindings').then((module) => module.AllFindings), {
+  ssr: false,
+});
+
 const SAVING_WORDS = {
   saved: 'Saved',
   saving: 'Saving …',
@@ -32,11 +36,13 @@ export function SetBar() {
   const plan = useStudio((s) => s.plan);
   const saving = useStudio((s) => s.saving);
   const planned_ms = useStudio((s) => s.planned_ms);
+  const searched = useStudio((s) => s.searched);
   const undo = useUndo((s) => s.undo);
   const redo = useUndo((s) => s.redo);
   const canUndo = useUndo((s) => s.pastStates.length > 0);
   const canRedo = useUndo((s) => s.futureStates.length > 0);
   const [help, setHelp] = useState(false);
+  const [found, setFound] = useState(false);
   useHotkeys([['shift+?', () => setHelp(true)]], ['INPUT', 'TEXTAREA', 'SELECT'], false);
 
   return (
@@ -47,9 +53,19 @@ export function SetBar() {
       </span>
       <span className={classes.grow} />
       {plan && (
-        <span className={classes.sum} data-testid="plan-sum" data-planned-ms={planned_ms}>
+        <Button
+          variant="subtle"
+          color="gray"
+          h={44}
+          className={classes.sum}
+          data-testid="plan-sum"
+          data-planned-ms={planned_ms}
+          data-searched={searched}
+          title="What is found"
+          onClick={() => setFound(true)}
+        >
           {timeWords(plan.sitting.total_s)} · {countWords(plan.findings)}
-        </span>
+        </Button>
       )}
       <ActionIcon
         size={44}
@@ -95,6 +111,7 @@ export function SetBar() {
         <IconHelp size={22} />
       </ActionIcon>
 
+      {found && <AllFindings onClose={() => setFound(false)} />}
       {help && <KeysHelp onClose={() => setHelp(false)} />}
     </header>
   );

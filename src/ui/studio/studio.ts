@@ -15,6 +15,8 @@ export interface Studio {
   set: SetDocument;
   plan: Plan | undefined;
   planned_ms: number | undefined;
+  /** Share of the long search done; ways out are offered once it is whole. */
+  searched: number;
   saving: Saving;
   selected: NailName[];
   /** The look whose elements are open in Design. */
@@ -37,6 +39,7 @@ export function createStudio(set: SetDocument): StudioStore {
         set,
         plan: undefined,
         planned_ms: undefined,
+        searched: 0,
         saving: 'saved',
         selected: ['left-ring'],
         openLook: set.nails['left-ring'].look ?? set.looks[0]?.id,

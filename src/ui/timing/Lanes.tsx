@@ -1,71 +1,44 @@
 'use client';
+import { Slider } from '@mantine/core';
 import { useState } from 'react';
-import { nailWords, type NailName } from '@/core/model/names';
-import type { Operation } from '@/core/craft/operation';
-import type { Sitting } from '@/core/timing/sitting';
+import type { NailName } from '@/core/model/names';
+import { momentAt } from '@/core/timing/moment';
+import { nailsWords, type Round } from '@/core/timing/rounds';
 import { clockWords } from '../kit/words';
 import classes from './TimingView.module.css';
 
 const LANES = ['Left hand', 'Artist', 'Right hand', 'Lamp'] as const;
-const LANE = 44;
+const LANE = 40;
 const TOP = 24;
 const LEFT = 92;
-const WIDTH = 1160;
+const WIDTH = 1180;
+const RIGHT = 14;
+/** A bar narrower than this carries no words. */
+const WORDS_PX = 44;
+const CHARACTER_PX = 6.4;
 
-interface Bar {
-  lane: number;
-  start_s: number;
-  end_s: number;
-  words: string;
-  light: boolean;
-}
-
-/** Lanes for both hands, artist and lamp. Light is violet and striped, work is ink. */
+/** Lanes for both hands, artist and lamp. Light is violet and striped, work is ink. A moment can be looked at. */
 export function Lanes({
-  sitting,
-  operations,
+  rounds,
+  total_s,
+  worked,
 }: {
-  sitting: Sitting;
-  operations: Record<NailName, Operation[]>;
+  rounds: readonly Round[];
+  total_s: number;
+  worked: readonly NailName[];
 }) {
-  const [told, setTold] = useState<Bar>();
-  const words = new Map(
-    Object.values(operations).flatMap((list) => list.map((one) => [one.id, one] as const)),
-  );
-  const bars: Bar[] = [];
-  for (const stroke of sitting.strokes) {
-    const operation = words.get(stroke.operation)!;
-    const bar = {
-      start_s: stroke.start_s,
-      end_s: stroke.end_s,
-      words: `${nailWords(operation.nail)}: ${operation.words}`,
-      light: false,
-    };
-    bars.push({ ...bar, lane: stroke.hand === 'left' ? 0 : 2 }, { ...bar, lane: 1 });
-  }
-  for (const load of sitting.loads) {
-    const names = load.operations.map((id) => nailWords(words.get(id)!.nail)).join(', ');
-    const bar = {
-      start_s: load.start_s,
-      end_s: load.end_s,
-      words: `${load.mode === 'cure' ? 'Cure' : 'Flash'} ${load.end_s - load.start_s} s: ${names}`,
-      light: true,
-    };
-    bars.push({ ...bar, lane: load.hand === 'left' ? 0 : 2 }, { ...bar, lane: 3 });
-  }
-  const k = (WIDTH - LEFT - 8) / Math.max(1, sitting.total_s);
-  const every = sitting.total_s > 5400 ? 900 : sitting.total_s > 2400 ? 600 : 300;
-  const ticks = Array.from({ length: Math.floor(sitting.total_s / every) + 1 }, (_, i) => i * every);
+  const [at_s, setAt] = useState(() => Math.min(2400, Math.round(total_s / 2)));
+  const k = (WIDTH - LEFT - RIGHT) / Math.max(1, total_s);
+  const x = (seconds: number) => LEFT + seconds * k;
+  const every = total_s > 5400 ? 900 : total_s > 2400 ? 600 : 300;
+  const ticks = Array.from({ length: Math.floor(total_s / every) + 1 }, (_, i) => i * every);
   const height = TOP + LANES.length * LANE + 4;
+  const bars = rounds.flatMap((round) =>
+    lanesOf(round).map((lane) => ({ round, lane, light: round.kind === 'load' })),
+  );
   return (
     <figure className={classes.lanes}>
-      <svg
-        viewBox={`0 0 ${WIDTH} ${height}`}
-        width="100%"
-        role="img"
-        aria-label="Lanes of the sitting"
-        onPointerLeave={() => setTold(undefined)}
-      >
+      <svg viewBox={`0 0 ${WIDTH} ${height}`} width="100%" role="img" aria-label="Lanes of the sitting">
         <defs>
           <pattern
             id="light"
@@ -80,22 +53,15 @@ export function Lanes({
         </defs>
         {ticks.map((tick) => (
           <g key={tick}>
-            <line
-              x1={LEFT + tick * k}
-              x2={LEFT + tick * k}
-              y1={TOP - 4}
-              y2={height}
-              stroke="var(--line)"
-              strokeWidth={1}
-            />
-            <text x={LEFT + tick * k + 4} y={14} className={classes.tick}>
-              {clockWords(tick)}
+            <line x1={x(tick)} x2={x(tick)} y1={TOP - 4} y2={height} stroke="var(--line)" strokeWidth={1} />
+            <text x={x(tick) + 4} y={14} className={classes.tick}>
+              {tick === 0 ? 'start' : `${Math.round(tick / 60)} min`}
             </text>
           </g>
         ))}
         {LANES.map((lane, i) => (
           <g key={lane}>
-            <text x={LEFT - 12} y={TOP + i * LANE + 27} className={classes.lane} textAnchor="end">
+            <text x={LEFT - 12} y={TOP + i * LANE + 25} className={classes.lane} textAnchor="end">
               {lane}
             </text>
             <line
@@ -108,28 +74,95 @@ export function Lanes({
             />
           </g>
         ))}
-        {bars.map((bar, i) => (
-          <rect
-            key={i}
-            x={LEFT + bar.start_s * k}
-            y={TOP + bar.lane * LANE + 8}
-            width={Math.max(0.8, (bar.end_s - bar.start_s) * k - 0.5)}
-            height={LANE - 16}
-            fill={bar.light ? 'url(#light)' : bar.lane === 1 ? 'var(--soft)' : 'var(--accent)'}
-            onPointerEnter={() => setTold(bar)}
-          />
-        ))}
+        {bars.map(({ round, lane, light }) => {
+          const width = Math.max(0.8, (round.end_s - round.start_s) * k - 0.6);
+          const words = lane === 1 ? fitted(round.words, width) : '';
+          return (
+            <g key={`${round.number} ${lane}`}>
+              <rect
+                x={x(round.start_s)}
+                y={TOP + lane * LANE + 6}
+                width={width}
+                height={LANE - 12}
+                fill={light ? 'url(#light)' : lane === 1 ? 'var(--soft)' : 'var(--accent)'}
+                onPointerEnter={() => setAt(Math.round((round.start_s + round.end_s) / 2))}
+              />
+              {words && (
+                <text x={x(round.start_s) + 5} y={TOP + lane * LANE + 25} className={classes.inBar}>
+                  {words}
+                </text>
+              )}
+            </g>
+          );
+        })}
+        <line x1={x(at_s)} x2={x(at_s)} y1={TOP - 6} y2={height} className={classes.now} />
       </svg>
-      <figcaption className={classes.told}>
-        {told ? (
-          `${clockWords(told.start_s)}  ${told.words}`
-        ) : (
-          <>
-            <span className={classes.swatchWork} /> hand work <span className={classes.swatchLight} /> light{' '}
-            <span className={classes.gaps}>gaps: waiting</span>
-          </>
-        )}
-      </figcaption>
+      <div style={{ paddingLeft: `${(LEFT / WIDTH) * 100}%`, paddingRight: `${(RIGHT / WIDTH) * 100}%` }}>
+        <Slider
+          value={at_s}
+          onChange={setAt}
+          min={0}
+          max={Math.max(1, Math.round(total_s) - 1)}
+          step={10}
+          label={null}
+          size={6}
+          thumbLabel="Moment of the sitting"
+          thumbSize={22}
+          styles={{ track: { '--slider-track-bg': 'var(--line)' } as React.CSSProperties }}
+        />
+      </div>
+      <Told rounds={rounds} at_s={at_s} worked={worked} />
     </figure>
+  );
+}
+
+function lanesOf(round: Round): number[] {
+  const hands = round.hand === 'both' ? [0, 2] : [round.hand === 'left' ? 0 : 2];
+  return [...hands, round.kind === 'load' ? 3 : 1];
+}
+
+/** As much of some words as a bar holds, or none. */
+function fitted(words: string, width: number): string {
+  const room = Math.floor((width - 10) / CHARACTER_PX);
+  if (width < WORDS_PX || room < 5) return '';
+  return words.length <= room ? words : `${words.slice(0, room - 1).trimEnd()}…`;
+}
+
+function Told({
+  rounds,
+  at_s,
+  worked,
+}: {
+  rounds: readonly Round[];
+  at_s: number;
+  worked: readonly NailName[];
+}) {
+  const moment = momentAt(rounds, at_s);
+  const words = (round: Round) =>
+    `${nailsWords(round.nails, worked)}: ${round.words.charAt(0).toLowerCase()}${round.words.slice(1)}`;
+  const lit = (['left', 'right'] as const).flatMap((hand) => {
+    const round = moment.hands[hand];
+    return round?.kind === 'load' ? [{ hand, round }] : [];
+  });
+  return (
+    <figcaption className={classes.told} data-testid="moment">
+      <b>{clockWords(at_s)}</b>
+      <span>
+        {moment.artist ? (
+          <>
+            {moment.artist.hand === 'both' ? '' : `${moment.artist.hand === 'left' ? 'Left' : 'Right'} `}
+            {words(moment.artist)}
+          </>
+        ) : (
+          <>Nothing to do{moment.next ? `; next, ${words(moment.next)}` : ''}</>
+        )}
+      </span>
+      {lit.map(({ hand, round }) => (
+        <span key={hand} className={classes.light}>
+          {hand === 'left' ? 'Left' : 'Right'} in the lamp, {round.light?.seconds} s:{' '}
+          {nailsWords(round.nails, worked)}
+        </span>
+      ))}
+    </figcaption>
   );
 }

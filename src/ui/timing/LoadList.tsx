@@ -1,11 +1,11 @@
 'use client';
-import { fingerOf, type NailName } from '@/core/model/names';
-import type { Sitting } from '@/core/timing/sitting';
+import type { NailName } from '@/core/model/names';
+import { nailsWords, type Round } from '@/core/timing/rounds';
 import { clockWords } from '../kit/words';
 import classes from './TimingView.module.css';
 
 /** The lamp loads in their order, named by their nails. */
-export function LoadList({ sitting }: { sitting: Sitting }) {
+export function LoadList({ rounds, worked }: { rounds: readonly Round[]; worked: readonly NailName[] }) {
   return (
     <section className={classes.loads} aria-label="Lamp loads" tabIndex={0}>
       <h2>Lamp loads</h2>
@@ -19,16 +19,18 @@ export function LoadList({ sitting }: { sitting: Sitting }) {
           </tr>
         </thead>
         <tbody>
-          {sitting.loads.map((load) => (
-            <tr key={`${load.start_s}${load.hand}`}>
-              <td>{clockWords(load.start_s)}</td>
-              <td className={classes.light}>
-                {load.end_s - load.start_s} s {load.mode}
-              </td>
-              <td>{load.hand}</td>
-              <td>{load.operations.map((id) => fingerOf(id.split('/')[0] as NailName)).join(', ')}</td>
-            </tr>
-          ))}
+          {rounds
+            .filter((round) => round.kind === 'load')
+            .map((load) => (
+              <tr key={load.number}>
+                <td>{clockWords(load.start_s)}</td>
+                <td className={classes.light}>
+                  {load.light!.seconds} s {load.light!.mode}
+                </td>
+                <td>{load.hand}</td>
+                <td>{nailsWords(load.nails, worked)}</td>
+              </tr>
+            ))}
         </tbody>
       </table>
     </section>

@@ -2,6 +2,7 @@
 import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
+import { NAILS } from '@/core/model/names';
 import type { Shortening } from '@/core/plan/shorten';
 import { getPlanner } from '@/workers/planner';
 import { timeWords } from '../kit/words';
@@ -14,9 +15,12 @@ import classes from './TimingView.module.css';
 export function TimingView() {
   const plan = useStudio((s) => s.plan);
   const set = useStudio((s) => s.set);
+  const searched = useStudio((s) => s.searched);
   if (!plan) return <p className={classes.view}>Planning …</p>;
   const { sitting } = plan;
-  const over = Math.round((sitting.total_s / sitting.lower_bound_s - 1) * 100);
+  const worked = NAILS.filter((name) => set.nails[name].in_work);
+  const loads = plan.rounds.filter((round) => round.kind === 'load').length;
+  const spare = Math.round((1 - sitting.lower_bound_s / Math.max(1, sitting.total_s)) * 100);
   return (
     <div className={classes.view}>
       <header className={classes.head}>
@@ -25,7 +29,7 @@ export function TimingView() {
             {timeWords(sitting.total_s)}
           </p>
           <p className={classes.range}>
-            between {timeWords(sitting.low_s)} and {timeWords(sitting.high_s)}, with quick or slow hands
+            until the client may leave; {timeWords(sitting.low_s)} to {timeWords(sitting.high_s)} by the hands
           </p>
         </div>
         <dl className={classes.figures}>
@@ -37,7 +41,13 @@ export function TimingView() {
             <dt>Cannot be under</dt>
             <dd>
               {timeWords(sitting.lower_bound_s)}{' '}
-              <small>{over > 0 ? `${over} % less` : 'this is as short as can be'}</small>
+              <small data-testid="spare">
+                {searched < 1
+                  ? `looking for better … ${Math.round(searched * 100)} %`
+                  : spare > 0
+                    ? `at most ${spare} % to gain`
+                    : 'this is as short as can be'}
+              </small>
             </dd>
           </div>
           <div>
@@ -47,14 +57,14 @@ export function TimingView() {
           <div>
             <dt>Lamp on</dt>
             <dd>
-              {timeWords(sitting.lamp_s)} <small>{sitting.loads.length} loads</small>
+              {timeWords(sitting.lamp_s)} <small>{loads} loads</small>
             </dd>
           </div>
         </dl>
       </header>
-      <Lanes sitting={sitting} operations={plan.operations} />
+      <Lanes rounds={plan.rounds} total_s={sitting.total_s} worked={worked} />
       <div className={classes.lower}>
-        <LoadList sitting={sitting} />
+        <LoadList rounds={plan.rounds} worked={worked} />
         <Shorter set={set} />
       </div>
     </div>

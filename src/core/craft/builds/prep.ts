@@ -12,20 +12,29 @@ export function prepPlate(
   const { start } = context.nail;
   const place = wholePlace();
   const dehydrator = context.role('dehydrator');
-  const arrive: Draft[] =
-    start.kind === 'removal'
-      ? [
-          {
-            step: 'soak',
-            verb: 'soak',
-            words: 'Soak the old product off',
-            place,
-            hand_s: HAND_S.soak,
-            wait_s: start.soak_s,
-            reason: 'The old product comes off first; nothing is forced off the plate.',
-          },
-        ]
-      : [];
+  const arrive: Draft[] = [
+    {
+      step: 'sanitise',
+      verb: 'sanitise',
+      words: 'Sanitise both people’s hands',
+      place,
+      hand_s: HAND_S.sanitise,
+      scope: 'set',
+      reason: 'Before anything touches a nail.',
+    },
+  ];
+  if (start.kind === 'removal') {
+    arrive.push({
+      step: 'soak',
+      verb: 'soak',
+      words: 'Soak the old product off',
+      place,
+      hand_s: HAND_S.soak,
+      wait_s: start.soak_s,
+      scope: 'hand',
+      reason: 'The old product comes off first; nothing is forced off the plate.',
+    });
+  }
   const prepare: Draft[] = [
     {
       step: 'push-back',

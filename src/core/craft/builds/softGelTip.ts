@@ -63,7 +63,6 @@ export const softGelTip = defineBuild({
       place: { ...place, margin_mm: 0 },
       deposit: { kind: 'tip', fixing_um, ...TIP_UM },
       hand_s: HAND_S['press-on'],
-      open_s: 60,
       reason: 'A bead inside the tip, rolled down from the cuticle so that no air stays in.',
     };
     return {
@@ -72,14 +71,23 @@ export const softGelTip = defineBuild({
       foundation: [
         ...baseDraft(context, 'The tip is fixed to the base, not to the plate.'),
         press,
-        flashOf(
-          fixing,
-          fixing_um,
+        {
+          ...flashOf(
+            fixing,
+            fixing_um,
+            place,
+            'Held by hand while a flash fixes it; finger by finger.',
+            'flash-tip',
+          ),
+          held: true,
+        },
+        wipeDraft(
+          context,
+          'spill',
+          'A flashed spill wipes off cleanly; a cured one lifts.',
           place,
-          'Held by hand while a flash fixes it; finger by finger.',
-          'flash-tip',
+          'Wipe the spill off',
         ),
-        wipeDraft(context, 'spill', 'A flashed spill wipes off cleanly; a cured one lifts.'),
         ...hardenOf(fixing, fixing_um, place, 'cure-tip'),
         {
           step: 'key',

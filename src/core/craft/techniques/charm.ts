@@ -142,6 +142,7 @@ export const charm = defineTechnique({
         place,
         deposit: { kind: 'pieces', pieces: [piece], pressed: true },
         hand_s: 14,
+        ...(glued ? { held: true as const } : {}),
         reason: 'Pressed into the wet bead until the rim is held all round.',
       },
       ...(glued

@@ -37,7 +37,7 @@ export const artHidden: NailRule = {
           severity: 'warn',
           operation: last,
           element: element.id,
-          message: `${rounded(lost * 100, 0)} % of “${element.id}” is hidden${over ? ` under ${over.words}` : ''}.`,
+          message: `“${element.id}” can hardly be seen${over ? `: ${over.words} lies over it` : ''}.`,
           reason:
             'What is laid over it covers it: either that belongs below, or this is work nobody will see.',
           figure: {

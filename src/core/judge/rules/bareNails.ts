@@ -6,8 +6,9 @@ export const bareNails: SetRule = {
   codes: ['no-look'],
   asks: 'Does every nail wear something?',
   check: ({ set }) => {
-    const bare = NAILS.filter((nail) => set.nails[nail].look === null);
-    if (bare.length === 0 || bare.length === NAILS.length) return [];
+    const worked = NAILS.filter((nail) => set.nails[nail].in_work);
+    const bare = worked.filter((nail) => set.nails[nail].look === null);
+    if (bare.length === 0 || bare.length === worked.length) return [];
     return bare.map((nail) => ({
       severity: 'note' as const,
       nail,

@@ -1,11 +1,11 @@
-import { adjusting, filmIndex, type NailCase, type NailRule } from '../rule';
+import { adjusting, filmIndex, trying, type NailCase, type NailRule } from '../rule';
 import type { Operation } from '../../craft/operation';
 import { pieceOutline } from '../../craft/pieces';
 import { rounded } from '../../model/rounded';
 import { cellAt, height_um } from '../../simulate/field';
 import { pieceStands_mm } from '../../simulate/laid';
 import { beadShare } from '../../simulate/pour';
-import type { FindingDraft } from '../finding';
+import type { FindingDraft, Fix } from '../finding';
 
 /** More than this under the pieces and the strength is built below them, where it does not help (common practice). */
 const MAX_BELOW_UM = 420;
@@ -75,22 +75,51 @@ function judgeCover(nail: NailCase, laid: Operation): FindingDraft[] {
       code: proud ? 'piece-proud' : 'cap-thin',
       severity: 'stop',
       message: proud
-        ? `${count === 1 ? 'A piece stands' : `${count} pieces stand`} proud of the cap: the worst corner is ${Math.round(-worst.clear_um)} µm above it.`
-        : `Only ${Math.round(worst.clear_um)} µm of clear lie over the worst corner, and the file takes ${allowance_um} µm.`,
+        ? `${count === 1 ? 'A piece stands' : `${count} pieces stand`} out of the cap: the file will reach ${count === 1 ? 'it' : 'them'}.`
+        : 'The clear over the pieces is thinner than what the file takes.',
       reason: proud
         ? 'A stiff piece does not follow the C-curve; its corners rise through the clear and are filed off.'
         : 'Levelling reaches the pieces before the surface is even.',
-      figure: {
-        words: 'clear over the worst corner',
-        value: Math.round(worst.clear_um),
-        limit: proud ? 0 : allowance_um,
-        is: 'at least',
-        unit: 'µm',
-      },
+      figure: proud
+        ? {
+            words: 'worst corner above the cap',
+            value: Math.round(-worst.clear_um),
+            limit: 0,
+            is: 'at most',
+            unit: 'µm',
+          }
+        : {
+            words: 'clear over the worst corner',
+            value: Math.round(worst.clear_um),
+            limit: allowance_um,
+            is: 'at least',
+            unit: 'µm',
+          },
+      tries: lower(nail, laid.element),
       ...(thicker === undefined
         ? {}
         : adjusting(nail, laid.element, { cap_um: thicker }, `Lay the cap ${thicker} µm thick`)),
     },
+  ];
+}
+
+/** What gives on such pieces drapes over a C-curve (common practice). */
+const GIVES = 0.3;
+const FOIL_MM = 0.05;
+
+/** Pieces that lie lower: thinner, softer or turned along the nail, before any thicker cap. */
+function lower(nail: NailCase, id: string): Fix[] {
+  const element = nail.elements.find((one) => one.id === id);
+  if (element?.kind !== 'inlay') return [];
+  const thin = element.pieces.map((one) => ({ ...one, thickness_mm: Math.min(one.thickness_mm, FOIL_MM) }));
+  const soft = element.pieces.map((one) => ({ ...one, stiffness: Math.min(one.stiffness, GIVES) }));
+  const turned = element.pieces.map((one) => ({ ...one, turn_deg: one.width_mm > one.length_mm ? 90 : 0 }));
+  const both = soft.map((one, i) => ({ ...one, thickness_mm: thin[i]!.thickness_mm }));
+  return [
+    ...trying(nail, id, { pieces: thin }, `Take pieces no thicker than ${FOIL_MM} mm`),
+    ...trying(nail, id, { pieces: soft }, 'Take pieces that give, so that they drape over the curve'),
+    ...trying(nail, id, { pieces: turned }, 'Turn the pieces along the nail'),
+    ...trying(nail, id, { pieces: both }, 'Take thinner pieces that give'),
   ];
 }
 
@@ -140,7 +169,7 @@ function judgeBelow(nail: NailCase, laid: Operation): FindingDraft[] {
       severity: 'warn',
       operation: laid.id,
       element: laid.element,
-      message: `${Math.round(most)} µm of product lie under the pieces.`,
+      message: 'The pieces lie on too much product: they end up high, where the file is.',
       reason: 'Below must be thin: strength is built above, and a thick bed lifts the pieces into the file.',
       figure: {
         words: 'product under the pieces',

@@ -1,9 +1,9 @@
 import { areaOf } from '../../craft/area';
-import type { NailRule } from '../rule';
+import { trying, type NailCase, type NailRule } from '../rule';
 import { outlinePolygon } from '../../geometry/frame';
 import { overlap_mm2, polygonArea_mm2, spill_mm2 } from '../../geometry/polygons';
 import { rounded } from '../../model/rounded';
-import type { FindingDraft } from '../finding';
+import type { FindingDraft, Fix } from '../finding';
 import type { PlacedPiece } from '../../craft/operation';
 import { pieceOutline } from '../../craft/pieces';
 
@@ -27,7 +27,8 @@ interface Laid {
 export const fit: NailRule = {
   codes: ['too-large', 'pieces-overlap', 'off-the-plate', 'region-off-the-plate'],
   asks: 'Does everything fit on this nail, and beside its neighbours?',
-  check: ({ operations, context, elements }) => {
+  check: (nail) => {
+    const { operations, context, elements } = nail;
     const { frame } = context;
     const outline = outlinePolygon(frame);
     let beds = 0;
@@ -56,7 +57,8 @@ export const fit: NailRule = {
         severity: 'stop',
         operation: one.operation,
         element: one.element,
-        message: `The ${piece.words} is ${rounded(span, 1)} mm wide; the nail has ${rounded(room, 1)} mm there.`,
+        message: `The ${piece.words} is wider than the nail there.`,
+        tries: smaller(nail, one, room / span),
         reason: 'What is wider than the nail stands over skin, catches and levers itself off.',
         figure: {
           words: 'width',
@@ -72,7 +74,7 @@ export const fit: NailRule = {
       ...offPlate(
         laid.filter((one) => !large.has(one)),
         outline,
-        context.name,
+        nail,
       ),
     );
     findings.push(...overlaps(laid));
@@ -88,8 +90,8 @@ export const fit: NailRule = {
         severity: 'warn',
         operation: drawn.id,
         element: element.id,
-        message: `${rounded((spill.out / spill.all) * 100, 0)} % of its region lies outside the nail.`,
-        reason: 'A motif drawn for a middle nail may fit once, or not at all, on a ring or little nail.',
+        message: 'Part of its region lies outside the nail.',
+        reason: 'What is drawn past the edge ends up on skin, or is not there: the motif is cut.',
         figure: {
           words: 'outside the nail',
           value: rounded(spill.out, 2),
@@ -103,6 +105,16 @@ export const fit: NailRule = {
   },
 };
 
+/** A charm of the same kind that fits with a little room. */
+function smaller(nail: NailCase, laid: Laid, share: number): Fix[] {
+  const element = nail.elements.find((one) => one.id === laid.element);
+  if (element?.kind !== 'charm') return [];
+  const size = (mm: number) => Math.floor(mm * share * 9) / 10;
+  const [width_mm, length_mm] = [size(element.width_mm), size(element.length_mm)];
+  if (width_mm < 1 || length_mm < 1) return [];
+  return trying(nail, element.id, { width_mm, length_mm }, `Take a ${element.words} ${width_mm} mm wide`);
+}
+
 function leaveOff(nail: NailRuleName, element: string, words: string) {
   return {
     words,
@@ -111,7 +123,43 @@ function leaveOff(nail: NailRuleName, element: string, words: string) {
 }
 type NailRuleName = Parameters<NailRule['check']>[0]['name'];
 
-function offPlate(laid: Laid[], outline: { x: number; y: number }[], nail: NailRuleName): FindingDraft[] {
+/** The same pieces nearer to the middle of the nail; a charm or stones may also be left off. */
+function drawnIn(nail: NailCase, id: string): Fix[] {
+  const element = nail.elements.find((one) => one.id === id);
+  if (element?.kind === 'inlay') {
+    return [0.92, 0.84, 0.7].flatMap((share) =>
+      trying(
+        nail,
+        id,
+        {
+          pieces: element.pieces.map((one) => ({
+            ...one,
+            across: rounded(one.across * share, 3),
+            along: rounded(1 + (one.along - 1) * share, 3),
+          })),
+        },
+        'Lay the pieces nearer to the middle',
+      ),
+    );
+  }
+  if (element?.kind === 'charm') {
+    const nearer = [0.8, 0.5].flatMap((share) =>
+      trying(
+        nail,
+        id,
+        {
+          across: rounded(element.across * share, 3),
+          along: rounded(0.9 + (element.along - 0.9) * share, 3),
+        },
+        `Set the ${element.words} nearer to the middle`,
+      ),
+    );
+    return [...nearer, leaveOff(nail.name, id, 'Leave it off this nail')];
+  }
+  return [leaveOff(nail.name, id, 'Leave it off this nail')];
+}
+
+function offPlate(laid: Laid[], outline: { x: number; y: number }[], nail: NailCase): FindingDraft[] {
   const byOperation = new Map<string, { one: Laid; out: number; count: number }>();
   for (const one of laid) {
     const shape = pieceOutline(one.piece);
@@ -126,10 +174,10 @@ function offPlate(laid: Laid[], outline: { x: number; y: number }[], nail: NailR
     severity: 'stop',
     operation: one.operation,
     element: one.element,
-    message: `${count === 1 ? `A ${one.piece.words} lies` : `${count} pieces lie`} past the nail's edge by ${rounded(out, 1)} mm².`,
+    message: `${count === 1 ? `A ${one.piece.words} lies` : `${count} pieces lie`} past the nail's edge.`,
     reason: 'What stands past the edge catches, and at the sides it sits on skin.',
     figure: { words: 'past the edge', value: rounded(out, 2), limit: 0.05, is: 'at most', unit: 'mm²' },
-    fix: leaveOff(nail, one.element, 'Leave it off this nail'),
+    tries: drawnIn(nail, one.element),
   }));
 }
 

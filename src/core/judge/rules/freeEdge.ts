@@ -41,7 +41,7 @@ export const freeEdge: NailRule = {
         {
           code: 'edge-thick',
           severity: 'warn' as const,
-          message: `The free edge is ${rounded(mean, 2)} mm thick.`,
+          message: 'The free edge is thick.',
           reason: `A ${free > MEDIUM_MM ? 'long' : 'medium'} nail looks clumsy past ${limit} mm, and a heavy edge levers the nail off.`,
           figure: { words: 'free edge', value: rounded(mean, 3), limit, is: 'at most' as const, unit: 'mm' },
         },
@@ -52,7 +52,7 @@ export const freeEdge: NailRule = {
         {
           code: 'edge-thin',
           severity: 'warn' as const,
-          message: `The free edge is only ${rounded(mean, 2)} mm thick.`,
+          message: 'The free edge is thin.',
           reason: 'A thin edge bends, and product cracks where it bends.',
           figure: {
             words: 'free edge',

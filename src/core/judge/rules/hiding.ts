@@ -105,7 +105,7 @@ function seeThrough(
     severity: ratio < 0.85 ? 'stop' : 'warn',
     operation: last.id,
     element: element.id,
-    message: `${product.name} stays see-through in ${own.length} ${own.length === 1 ? 'coat' : 'coats'}: its contrast ratio is ${rounded(ratio, 2)}.`,
+    message: `${product.name} stays see-through in ${own.length} ${own.length === 1 ? 'coat' : 'coats'}.`,
     reason: `It covers (${HIDING_RATIO}) in about ${passes}; until then the bed and the free edge show as two colours.`,
     figure: {
       words: 'contrast ratio',

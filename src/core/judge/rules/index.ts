@@ -11,6 +11,7 @@ import { freeEdge } from './freeEdge';
 import { handsAlike } from './handsAlike';
 import { heat } from './heat';
 import { hiding } from './hiding';
+import { lamps } from './lamps';
 import { leftSticky } from './leftSticky';
 import { lostInGround } from './lostInGround';
 import { missedWork } from './missedWork';
@@ -45,4 +46,11 @@ export const NAIL_RULES: readonly NailRule[] = [
 ];
 
 /** Every judgement on the set as a whole. */
-export const SET_RULES: readonly SetRule[] = [handsAlike, bareNails, sittingKept, directions, editsAcross];
+export const SET_RULES: readonly SetRule[] = [
+  handsAlike,
+  bareNails,
+  lamps,
+  sittingKept,
+  directions,
+  editsAcross,
+];

@@ -1,7 +1,8 @@
 import { difference, linearOf } from '../../colour/space';
-import { filmIndex, type NailRule } from '../rule';
+import type { Operation } from '../../craft/operation';
+import { filmIndex, trying, type NailCase, type NailRule } from '../rule';
 import { rounded } from '../../model/rounded';
-import type { FindingDraft } from '../finding';
+import type { FindingDraft, Fix } from '../finding';
 import { pileColours } from '../../simulate/pile';
 import { smilePolyline } from '../../geometry/regions';
 import { masstone } from '../../colour/film';
@@ -14,15 +15,17 @@ const MIN_DIFFERENCE = 8;
 export const lostInGround: NailRule = {
   codes: ['lost-in-ground'],
   asks: 'Can each piece and line be seen against what lies under it?',
-  check: ({ field, operations, context }) => {
+  check: (nail) => {
     const findings: FindingDraft[] = [];
+    const { field, operations, context } = nail;
     const colourAt = pileColours(field, context.product);
-    const add = (operation: (typeof operations)[number], words: string, least: number) =>
+    const add = (operation: Operation, words: string, least: number) =>
       findings.push({
+        tries: recoloured(nail, operation),
         severity: 'warn',
         operation: operation.id,
         element: operation.element,
-        message: `${words} cannot be seen: it is only ${rounded(least, 1)} ΔE00 from its ground.`,
+        message: `${words} cannot be told from the colour below.`,
         reason: 'A piece of the same tone as its ground is work that nobody will see.',
         figure: {
           words: 'colour difference',
@@ -69,3 +72,25 @@ export const lostInGround: NailRule = {
     return findings;
   },
 };
+
+/** Leaf and foil that nearly every table has: gold, silver, white. */
+const STOCK = ['#e8c66a', '#c9ccd1', '#f4f1ea'];
+
+/** The pieces that are lost in a colour that can be seen: one the inlay has already, or a common leaf. */
+function recoloured(nail: NailCase, operation: Operation): Fix[] {
+  const element = nail.elements.find((one) => one.id === operation.element);
+  if (element?.kind !== 'inlay') return [];
+  const at = filmIndex(nail.field, operation.id);
+  const colourAt = pileColours(nail.field, nail.context.product);
+  const pieces = operation.deposit?.kind === 'pieces' ? operation.deposit.pieces : [];
+  const ground = pieces.map((piece) => colourAt(piece.x_mm, piece.y_mm, { until: at }));
+  const seen = (colour: string, i: number) =>
+    !ground[i] || difference(linearOf(colour), ground[i]) >= MIN_DIFFERENCE;
+  const choices = [...new Set([...element.pieces.map((piece) => piece.colour), ...STOCK])];
+  return choices.flatMap((colour) => {
+    const next = element.pieces.map((piece, i) => (seen(piece.colour, i) ? piece : { ...piece, colour }));
+    return next.every((piece, i) => seen(piece.colour, i))
+      ? trying(nail, element.id, { pieces: next }, 'Take the pieces in a colour that can be seen')
+      : [];
+  });
+}

@@ -1,7 +1,10 @@
 import { masstone } from '../../colour/film';
 import { mixBands } from '../../colour/spectrum';
 import { lightnessAndChroma } from '../../colour/space';
-import type { NailRule } from '../rule';
+import type { Product } from '../../model/product';
+import { pigmentOf } from '../../colour/pigments';
+import { trying, type NailCase, type NailRule } from '../rule';
+import type { Fix } from '../finding';
 import { rounded } from '../../model/rounded';
 import { blendAt } from '../../simulate/pile';
 
@@ -14,52 +17,90 @@ const COLOURFUL = 18;
 export const muddyMiddle: NailRule = {
   codes: ['muddy-middle'],
   asks: 'Does an ombre keep its colour between its stops?',
-  check: ({ operations, context }) => {
+  check: (nail) => {
     const seen = new Set<string>();
-    return operations.flatMap((operation) => {
+    return nail.operations.flatMap((operation) => {
       const paint = operation.paint;
       if (paint?.kind !== 'blend' || seen.has(operation.element)) return [];
       seen.add(operation.element);
-      let worst = 0;
-      let between = '';
-      for (let i = 1; i < paint.stops.length; i += 1) {
-        const a = paint.stops[i - 1]!;
-        const b = paint.stops[i]!;
-        const chroma = (share: number) =>
-          lightnessAndChroma(masstone(blendAt(paint, share, context.product))).chroma;
-        const duller = Math.min(chroma(a.at), chroma(b.at));
-        if (duller < COLOURFUL) continue;
-        const colour = (id: string) =>
-          masstone(blendAt({ ...paint, stops: [{ product: id, at: 0 }] }, 0, context.product));
-        const [from, to] = [colour(a.product), colour(b.product)];
-        // Three bands turn yellow and blue to grey where paint turns green: ten must agree.
-        const steps = [0.3, 0.4, 0.5, 0.6, 0.7].map((t) =>
-          Math.max(chroma(a.at + (b.at - a.at) * t), lightnessAndChroma(mixBands(from, to, t)).chroma),
-        );
-        const loss = 1 - Math.min(...steps) / duller;
-        if (loss > worst) {
-          worst = loss;
-          between = `${context.product(a.product).name} and ${context.product(b.product).name}`;
-        }
-      }
-      if (worst <= MAX_LOSS) return [];
+      const { product } = nail.context;
+      const losses = paint.stops.slice(1).map((b, i) => ({
+        a: paint.stops[i]!,
+        b,
+        loss: lossBetween(paint.stops[i]!.product, b.product, product),
+      }));
+      const worst = losses.reduce((most, one) => (one.loss > most.loss ? one : most), losses[0]!);
+      if (!worst || worst.loss <= MAX_LOSS) return [];
       return [
         {
           severity: 'warn' as const,
           operation: operation.id,
           element: operation.element,
-          message: `The blend goes muddy between ${between}: its middle loses ${rounded(worst * 100, 0)} % of the colour.`,
+          message: `The blend goes muddy between ${product(worst.a.product).name} and ${product(worst.b.product).name}.`,
           reason:
             'Far-apart hues cancel out where they mix; a bridging colour between them keeps the middle clean.',
           figure: {
-            words: 'chroma lost',
-            value: rounded(worst * 100, 0),
+            words: 'colour lost in the middle',
+            value: rounded(worst.loss * 100, 0),
             limit: MAX_LOSS * 100,
             is: 'at most' as const,
             unit: '%',
           },
+          tries: bridges(nail, operation.element, worst),
         },
       ];
     });
   },
 };
+
+/** Share of the duller end's chroma that the middle of a blend of two colours loses. */
+function lossBetween(a: string, b: string, product: (id: string) => Product): number {
+  const blend = {
+    kind: 'blend' as const,
+    direction: 'along' as const,
+    mirror: false,
+    stops: [
+      { product: a, at: 0 },
+      { product: b, at: 1 },
+    ],
+  };
+  const chroma = (share: number) => lightnessAndChroma(masstone(blendAt(blend, share, product))).chroma;
+  const duller = Math.min(chroma(0), chroma(1));
+  if (duller < COLOURFUL) return 0;
+  const [from, to] = [masstone(blendAt(blend, 0, product)), masstone(blendAt(blend, 1, product))];
+  // Three bands turn yellow and blue to grey where paint turns green: ten must agree.
+  const steps = [0.3, 0.4, 0.5, 0.6, 0.7].map((t) =>
+    Math.max(chroma(t), lightnessAndChroma(mixBands(from, to, t)).chroma),
+  );
+  return 1 - Math.min(...steps) / duller;
+}
+
+interface Muddy {
+  a: { product: string; at: number };
+  b: { product: string; at: number };
+}
+
+/** Colours of the kit that keep both halves clean, put half-way; the best three. */
+function bridges(nail: NailCase, id: string, { a, b }: Muddy): Fix[] {
+  const element = nail.elements.find((one) => one.id === id);
+  if (element?.kind !== 'ombre' || element.stops.length > 4) return [];
+  const { product } = nail.context;
+  return nail.set.kit.products
+    .filter(
+      (one) =>
+        one.family === 'gel-colour' && one.effect !== 'sheer' && one.id !== a.product && one.id !== b.product,
+    )
+    .map((one) => ({
+      one,
+      loss: Math.max(lossBetween(a.product, one.id, product), lossBetween(one.id, b.product, product)),
+      chroma: lightnessAndChroma(masstone(pigmentOf(one))).chroma,
+    }))
+    .filter(({ loss, chroma }) => loss <= MAX_LOSS && chroma >= COLOURFUL)
+    .sort((x, y) => x.loss - y.loss)
+    .slice(0, 3)
+    .flatMap(({ one }) => {
+      const at = rounded((a.at + b.at) / 2, 3);
+      const stops = [...element.stops, { product: one.id, at }].sort((x, y) => x.at - y.at);
+      return trying(nail, id, { stops }, `Bridge them with ${one.name}`);
+    });
+}

@@ -1,37 +1,57 @@
+import type { Broken } from '../../timing/problem';
 import type { SetRule } from '../rule';
 import { rounded } from '../../model/rounded';
 
-/** What the schedule could not keep: dust beside wet nails, films that wait too long for light. */
+interface Words {
+  says: (what: string) => string;
+  reason: string;
+  figure?: string;
+}
+
+const WORDS: Record<Broken['kind'], Words> = {
+  'dust-beside-wet': {
+    says: (what) => `${what}: there is dust while another nail of that hand is wet or sticky.`,
+    reason: 'Dust settles in the sticky layer and shows under the top.',
+  },
+  'open-too-long': {
+    says: (what) => `${what} waits too long for the lamp.`,
+    reason: 'A wet film gathers lint and creeps to the walls; a runny one has run before the light holds it.',
+    figure: 'over its open time',
+  },
+  'primed-too-long': {
+    says: (what) => `${what} comes too long after the primer.`,
+    reason: 'A primed plate takes up moisture again; prime just before the base.',
+    figure: 'over its time',
+  },
+};
+
+/** What no order of work could keep: dust beside wet nails, films and primer that wait too long. */
 export const sittingKept: SetRule = {
-  codes: ['dust-beside-wet', 'open-too-long'],
+  codes: ['dust-beside-wet', 'open-too-long', 'primed-too-long'],
   asks: 'Can the sitting be run as the craft asks?',
   check: ({ sitting, operations }) =>
     sitting.broken.map((broken) => {
       const operation = operations.find((one) => one.id === broken.operation)!;
-      const dust = broken.kind === 'dust-beside-wet';
+      const words = WORDS[broken.kind];
       return {
         code: broken.kind,
         severity: 'warn' as const,
         nail: operation.nail,
         operation: operation.id,
         element: operation.element,
-        message: dust
-          ? `${operation.words} raises dust while another nail of that hand is wet or sticky.`
-          : `${operation.words} waits ${rounded(broken.seconds, 0)} s too long for the lamp.`,
-        reason: dust
-          ? 'Dust settles in the sticky layer and shows under the top.'
-          : 'A runny film drifts to the sides before the light holds it.',
-        ...(dust
-          ? {}
-          : {
+        message: words.says(operation.words),
+        reason: words.reason,
+        ...(words.figure
+          ? {
               figure: {
-                words: 'over its open time',
+                words: words.figure,
                 value: rounded(broken.seconds, 0),
                 limit: 0,
                 is: 'at most' as const,
                 unit: 's',
               },
-            }),
+            }
+          : {}),
       };
     }),
 };

@@ -62,7 +62,7 @@ const WORDS: Record<
   },
   'filed-through': {
     severity: 'stop',
-    says: (v, what) => `${what}: the file goes through the clear and reaches ${v.found}.`,
+    says: (v) => `The file will reach ${v.found}.`,
     reason: 'Once the file reaches what lies below the clear, its colour comes off and the seal is open.',
   },
 };
@@ -81,7 +81,7 @@ export const surfaces: NailRule = {
         severity: words.severity,
         operation: operation.id,
         element: operation.element,
-        message: `${words.says(verdict, operation.words)} ${capital(verdict.where)}, ${rounded(verdict.area_mm2, 1)} mm².`,
+        message: `${words.says(verdict, operation.words)} ${capital(verdict.where)}.`,
         reason: words.reason,
         figure: {
           words: 'area at fault',
@@ -91,9 +91,22 @@ export const surfaces: NailRule = {
           unit: 'mm²',
         },
         ...(verdict.reason === 'no-grip' && operation.verb === 'burnish' ? topUnder(nail, operation) : {}),
+        ...(verdict.reason === 'top-over-stones' && operation.verb === 'bead'
+          ? leftOff(nail, operation)
+          : {}),
       };
     }),
 };
+
+/** Two things that stand in one place: one of them gives way. */
+function leftOff(nail: NailCase, { element }: Operation): { fix: Fix } {
+  return {
+    fix: {
+      words: `Leave “${element}” off this nail`,
+      change: { kind: 'nail-change', nail: nail.name, change: { element, leave_off: true } },
+    },
+  };
+}
 
 /** Powder wants a slick top: one is listed right below it. */
 function topUnder(nail: NailCase, operation: Operation): { fix?: Fix } {

@@ -5,15 +5,16 @@ import type { Product } from '../../model/product';
 import { rounded } from '../../model/rounded';
 import { CURED, NONE, type Film, type NailField } from '../../simulate/field';
 import { MIN_FAULT_MM2 } from '../../simulate/grips';
-import type { FindingDraft } from '../finding';
-import type { NailRule } from '../rule';
+import type { FindingDraft, Fix } from '../finding';
+import { adjusting, type NailCase, type NailRule } from '../rule';
 
 /** Every film that hardens must have done so by the end: by light at its bottom, or by time. */
 export const underCured: NailRule = {
   codes: ['under-cured', 'shaded-cure'],
   asks: 'Is every film hard through by the end?',
-  check: ({ field, context, operations }) =>
-    field.films.flatMap((film): FindingDraft[] => {
+  check: (nail) => {
+    const { field, context, operations } = nail;
+    return field.films.flatMap((film): FindingDraft[] => {
       const product = film.kind === 'film' && film.product ? context.product(film.product) : undefined;
       const operation = operations.find((one) => one.id === film.operation);
       if (!product || !operation) return [];
@@ -27,9 +28,10 @@ export const underCured: NailRule = {
       if (!need) return [];
       const shade = shadeOver(field, film);
       return shade && open.every((cell) => shade[cell]! > 0)
-        ? [underMetal(field, operation, product, open)]
+        ? [{ ...underMetal(field, operation, product, open), ...inTheDark(nail, operation) }]
         : [underLight(operation, product, film, open, need.cured)];
-    }),
+    });
+  },
 };
 
 /** The metal above a film, by how far in from its edge each cell lies. */
@@ -57,10 +59,23 @@ function underLight(
     message:
       share === 0
         ? `${operation.words} never sees the lamp.`
-        : `${operation.words} is not cured through: of ${Math.round(thickest)} µm only ${Math.round(hard_um)} harden.`,
+        : `${operation.words} is not cured through: it stays soft at the bottom (${Math.round(hard_um)} of ${Math.round(thickest)} µm harden).`,
     reason: 'Under-cured gel is soft and lumpy, lifts early, and is the main road to allergy.',
     figure: { words: 'light at the bottom', value: share, limit: 100, is: 'at least', unit: '%' },
   };
+}
+
+/** Glue sets where no light comes. */
+function inTheDark(nail: NailCase, operation: Operation): { fix?: Fix } {
+  const element = nail.elements.find((one) => one.id === operation.element);
+  return element?.kind === 'charm'
+    ? adjusting(
+        nail,
+        element.id,
+        { bedding: 'glue' },
+        `Hold the ${element.words} with glue: it sets in the dark`,
+      )
+    : {};
 }
 
 function underMetal(
@@ -75,7 +90,7 @@ function underMetal(
     severity: 'warn',
     operation: operation.id,
     element: operation.element,
-    message: `Under the metal ${area} mm² of ${product.name} stay soft: light comes only from the side, about ${rounded(lampOf(product)!.depth_um / 1000, 1)} mm in.`,
+    message: `Under the metal ${product.name} stays soft: light comes only from the side.`,
     reason:
       'Soft gel under metal never hardens: the piece comes off and what is uncured can sensitise. Glue sets in the dark.',
     figure: { words: 'soft under metal', value: area, limit: MIN_FAULT_MM2, is: 'at most', unit: 'mm²' },

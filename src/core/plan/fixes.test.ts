@@ -1,19 +1,21 @@
 import { applyChange } from '../document/changes';
 import type { Edit } from '../document/edits';
 import type { SetDocument } from '../document/document';
+import { NAILS } from '../model/names';
 import { element, setWearing } from '../testing/sets';
-import { judgeNail, planNail } from './nailPlan';
-import { repairNail } from './repair';
+import { planNail } from './nailPlan';
+import { planSet } from './planSet';
 import { editsAbout, moveChange } from '../compile/reorder';
 
-const repaired = (set: SetDocument) => {
-  const plan = planNail(set, 'left-ring');
-  return repairNail(set, 'left-ring', plan, judgeNail(set, 'left-ring', plan, plan.nominal));
-};
+/** The set with one nail in work, planned with a short search. */
+const repaired = (set: SetDocument) => planSet(set, { effort: { iterations: 100 } }).findings;
 const withEdits = (edits: Edit[], elements = [element('colour'), element('inlay')]) =>
-  setWearing(elements, (set) => (set.edits = edits));
+  setWearing(elements, (set) => {
+    set.edits = edits;
+    for (const name of NAILS) set.nails[name].in_work = name === 'left-ring';
+  });
 
-describe('repair', () => {
+describe('ways out', () => {
   it.each<[string, Edit]>([
     ['unprepared-plate', { kind: 'skip', a: 'left-ring/prep/buff#1' }],
     ['dust-under-layer', { kind: 'skip', a: 'left-ring/prep/brush#1' }],

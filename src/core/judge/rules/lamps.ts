@@ -1,0 +1,55 @@
+import { FAMILIES } from '../../craft/families';
+import type { FindingDraft } from '../finding';
+import type { SetRule } from '../rule';
+
+/** More runs of the longest programme than this and the lamp is not made for the product (common practice). */
+const MOST_RUNS = 4;
+
+/** Gel wants a lamp, and one whose programmes are long enough. */
+export const lamps: SetRule = {
+  codes: ['no-lamp', 'programme-short'],
+  asks: 'Is there a lamp for what the lamp must harden?',
+  check: ({ set, operations }) => {
+    const lit = operations.filter((one) => one.lamp);
+    if (lit.length === 0) return [];
+    if (set.kit.lamps.length === 0) {
+      const gel = set.kit.products.find(
+        (product) =>
+          FAMILIES[product.family].hardens === 'lamp' && operations.some((one) => one.product === product.id),
+      );
+      return [
+        {
+          code: 'no-lamp',
+          severity: 'stop' as const,
+          operation: lit[0]!.id,
+          message: `There is no lamp in the kit${gel ? `, and ${gel.name} hardens in nothing else` : ''}.`,
+          reason: 'Uncured gel never sets, and is the main road to allergy. Add the lamp that will be used.',
+        },
+      ];
+    }
+    const longest = Math.max(
+      ...set.kit.lamps.map((lamp) =>
+        lamp.programmes_s.length === 0 ? Infinity : Math.max(...lamp.programmes_s),
+      ),
+    );
+    const worst = lit.reduce((a, b) => (b.lamp!.seconds > a.lamp!.seconds ? b : a));
+    const runs = Math.ceil(worst.lamp!.seconds / longest);
+    if (runs <= MOST_RUNS) return [];
+    return [
+      {
+        code: 'programme-short',
+        severity: 'warn' as const,
+        operation: worst.id,
+        message: `${worst.words} needs the lamp started ${runs} times: its longest programme is ${longest} s.`,
+        reason: 'Between two runs the film cools and the count is lost: take a lamp made for this product.',
+        figure: {
+          words: 'runs of the lamp',
+          value: runs,
+          limit: MOST_RUNS,
+          is: 'at most' as const,
+          unit: '',
+        },
+      } satisfies FindingDraft,
+    ];
+  },
+};

@@ -1,0 +1,191 @@
+import { applyChange, type Change } from '../document/changes';
+import type { SetDocument } from '../document/document';
+import { editNail, pointers, type Edit, type INSERTABLE_VERBS } from '../document/edits';
+import type { Cause } from '../judge/causes';
+import type { Fix, Told } from '../judge/finding';
+import { parseOperationId, type Operation } from '../craft/operation';
+import type { NailName } from '../model/names';
+
+/** How a set is tried: one nail alone and roughly, or the whole with its sitting. */
+export interface Trials {
+  nail: (set: SetDocument, name: NailName) => readonly Told[];
+  /** `thorough`: with as long a search as an edit gets. */
+  whole: (set: SetDocument, thorough: boolean) => readonly Told[];
+  /** The nails whose plan a change touches. */
+  touched: (set: SetDocument, next: SetDocument) => readonly NailName[];
+  operations: (name: NailName) => readonly Operation[];
+  skipped: (name: NailName) => readonly Operation[];
+}
+
+/** Nails planned in search of fixes, at most; with so many mistakes the later ones wait for the first. */
+const MOST_NAILS = 240;
+const MOST_WHOLE = 40;
+/** Of the artist's edits those nearest to a fault are tried. */
+const NEAREST = 6;
+
+/**
+ * A way out of each cause, tried before it is offered: planned, replayed and compared. Offered only where the
+ * finding goes on all its nails, and no stop and no warning comes. Two steps where one is not enough.
+ */
+export function tryFixes(
+  set: SetDocument,
+  all: readonly Told[],
+  list: readonly Cause[],
+  trials: Trials,
+): (Fix | undefined)[] {
+  let nails = 0;
+  let wholes = 0;
+  const known = new Set(grave(all).map((one) => one.id));
+  const tried = new Map<string, Trial>();
+  return list.map((cause) => {
+    for (const fix of candidates(set, cause, trials)) {
+      const first = once(fix.change, cause);
+      if (first.good) return fix;
+      // It ends this and brings one thing else, which may have a way out of its own.
+      const [brought, ...more] = first.brings;
+      if (!brought || more.length > 0) continue;
+      for (const next of brought.tries) {
+        const change: Change = { kind: 'many', changes: [fix.change, next.change] };
+        if (!once(change, cause).good) continue;
+        const then = `${next.words.charAt(0).toLowerCase()}${next.words.slice(1)}`;
+        return { words: `${fix.words}, and ${then}`, change };
+      }
+    }
+    return undefined;
+  });
+
+  function once(change: Change, cause: Cause): Trial {
+    const key = JSON.stringify(change) + cause.told[0]!.id;
+    if (!tried.has(key)) tried.set(key, attempt(change, cause));
+    return tried.get(key)!;
+  }
+
+  function attempt(change: Change, cause: Cause): Trial {
+    const next = applyChange(set, change);
+    if (!next.ok) return FAILED;
+    const gone = new Set(cause.told.map((one) => one.id));
+    const left = (findings: readonly Told[]) => findings.some((one) => gone.has(one.id));
+    for (const name of trials.touched(set, next.value)) {
+      nails += 1;
+      if (nails > MOST_NAILS) return FAILED;
+      const found = trials.nail(next.value, name);
+      if (left(found)) return FAILED;
+      // What only this nail's neighbours hid before is not new.
+      const before = new Set(trials.nail(set, name).map((one) => one.id));
+      const brings = grave(found).filter((one) => !known.has(one.id) && !before.has(one.id));
+      if (brings.length > 0) return { good: false, brings };
+    }
+    let found: readonly Told[] = [];
+    for (const thorough of [false, true]) {
+      wholes += 1;
+      if (wholes > MOST_WHOLE) return FAILED;
+      found = trials.whole(next.value, thorough);
+      // A sitting that was hardly searched for may keep less than could be kept.
+      const brings = grave(found).filter((one) => !known.has(one.id));
+      if (!left(found) && brings.length === 0) return { good: true, brings };
+      if (brings.some((one) => !OF_THE_SITTING.includes(one.code))) return { good: false, brings };
+    }
+    return { good: false, brings: [] };
+  }
+}
+
+interface Trial {
+  good: boolean;
+  /** What it brings, where it ends what it should. */
+  brings: readonly Told[];
+}
+
+const FAILED: Trial = { good: false, brings: [] };
+/** Judged on the whole sitting, not on a nail. */
+const OF_THE_SITTING: readonly string[] = ['dust-beside-wet', 'open-too-long', 'primed-too-long'];
+
+function grave(findings: readonly Told[]): Told[] {
+  return findings.filter((one) => one.severity !== 'note');
+}
+
+/** Ways out of a cause, each for all its nails at once: those of its rule, edits taken back, what is usually missing. */
+function candidates(set: SetDocument, cause: Cause, trials: Trials): Fix[] {
+  const each = cause.told.map((told) => [
+    ...told.tries,
+    ...(told.operation && told.nail && told.severity !== 'note'
+      ? [...undone(set, told, trials), ...insertions(told, trials)]
+      : []),
+  ]);
+  const count = Math.max(0, ...each.map((one) => one.length));
+  const fixes: Fix[] = [];
+  for (let i = 0; i < count; i += 1) {
+    const step = each.flatMap((one) => one[Math.min(i, one.length - 1)] ?? []);
+    const changes = [...new Map(step.map((fix) => [JSON.stringify(fix.change), fix.change])).values()];
+    if (changes.length === 0) continue;
+    const words = step[0]!.words;
+    fixes.push({ words, change: changes.length === 1 ? changes[0]! : { kind: 'many', changes } });
+  }
+  return fixes;
+}
+
+/** The artist's own edits on a nail, nearest to the fault first: each may be what made it. */
+function undone(set: SetDocument, told: Told, trials: Trials): Fix[] {
+  const name = told.nail!;
+  const operations = [...trials.operations(name), ...trials.skipped(name)];
+  const place = new Map(operations.map((operation, i) => [operation.id, i]));
+  const at = place.get(told.operation!) ?? 0;
+  const away = (edit: Edit) => Math.min(...pointers(edit).map((id) => Math.abs((place.get(id) ?? 1e6) - at)));
+  const say = (id: string) => {
+    const operation = operations.find((one) => one.id === id);
+    const parts = parseOperationId(id);
+    return operation ? `“${operation.words}”` : parts ? `${parts.element}, ${parts.step}` : id;
+  };
+  return set.edits
+    .filter((edit) => editNail(edit) === name)
+    .sort((a, b) => away(a) - away(b))
+    .slice(0, NEAREST)
+    .map((edit) => ({ words: undoWords(edit, say), change: { kind: 'remove-edit' as const, edit } }));
+}
+
+function undoWords(edit: Edit, say: (id: string) => string): string {
+  if (edit.kind === 'skip') return `Do ${say(edit.a)} after all`;
+  if (edit.kind === 'before' || edit.kind === 'move')
+    return `Put ${say(edit.a)} and ${say(edit.b)} back in the craft's order`;
+  if (edit.kind === 'insert') return `Take “${edit.words}” out again`;
+  return `Do not hold ${say(edit.a)} back`;
+}
+
+type Insertable = (typeof INSERTABLE_VERBS)[number];
+
+/** What is usually missing, by the kind of fault: it goes right before the operation at fault, or right after. */
+const REMEDIES: Record<
+  string,
+  { verbs: readonly Insertable[]; words: string; seconds: number; after?: true }
+> = {
+  'oil-before-layer': { verbs: ['wipe'], words: 'Wipe the oil off', seconds: 6 },
+  'dust-under-layer': { verbs: ['dust-off', 'wipe'], words: 'Brush the dust off', seconds: 5 },
+  'tacky-filed': { verbs: ['wipe'], words: 'Wipe the sticky layer off', seconds: 5 },
+  'uncured-covered': { verbs: ['cure'], words: 'Cure what is wet', seconds: 60 },
+  'wet-touched': { verbs: ['cure'], words: 'Cure what is wet', seconds: 60 },
+  'under-cured': { verbs: ['cure'], words: 'Cure it through', seconds: 90, after: true },
+  'left-sticky': { verbs: ['wipe'], words: 'Wipe the sticky layer off', seconds: 6, after: true },
+  'no-grip': { verbs: ['buff'], words: 'Key the surface', seconds: 15 },
+};
+
+function insertions(told: Told, trials: Trials): Fix[] {
+  const remedy = REMEDIES[told.code];
+  const operations = trials.operations(told.nail!);
+  const at = operations.findIndex((one) => one.id === told.operation);
+  const anchor = operations[remedy?.after ? at : at - 1];
+  if (!remedy || at < 0 || !anchor) return [];
+  return remedy.verbs.map((verb) => ({
+    words: `${remedy.words} ${remedy.after ? 'after it' : 'first'}`,
+    change: {
+      kind: 'add-edit' as const,
+      edit: {
+        kind: 'insert' as const,
+        id: `${verb}-${told.code}`.slice(0, 40),
+        nail: told.nail!,
+        after: anchor.id,
+        verb,
+        seconds: remedy.seconds,
+        words: remedy.words,
+      },
+    },
+  }));
+}

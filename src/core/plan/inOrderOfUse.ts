@@ -1,0 +1,22 @@
+import type { Operation } from '../craft/operation';
+import type { Product } from '../model/product';
+import type { Round } from '../timing/rounds';
+
+/** The products of a sitting in the order in which they are first taken up. */
+export function inOrderOfUse(
+  rounds: readonly Round[],
+  operations: readonly Operation[],
+  products: readonly Product[],
+): Product[] {
+  const byId = new Map(operations.map((operation) => [operation.id, operation]));
+  const used = new Set<string>();
+  for (const round of rounds) {
+    for (const id of round.operations) {
+      const operation = byId.get(id);
+      if (operation?.product) used.add(operation.product);
+      if (operation?.paint?.kind === 'blend')
+        for (const stop of operation.paint.stops) used.add(stop.product);
+    }
+  }
+  return [...used].flatMap((id) => products.find((product) => product.id === id) ?? []);
+}

@@ -1,0 +1,203 @@
+import { programme_s, type Problem, type Task } from './problem';
+
+/**
+ * A problem laid out in flat arrays, so that a sequence is played in microseconds. Steps are the tasks of all
+ * chains end to end; an activity is work that is never parted: a stroke with what is held after it, or the same
+ * work on several nails done together.
+ */
+export interface Board {
+  problem: Problem;
+  /** First step of each chain; one more at the end. */
+  from: Int32Array;
+  hand: Uint8Array;
+  /** Group that goes into a lamp together. */
+  group: Uint8Array;
+  groups: Int32Array[];
+  /** By step: 0 work, 1 flash, 2 cure. */
+  mode: Uint8Array;
+  act: Int32Array;
+  light_s: Float64Array;
+  wait_s: Float64Array;
+  wet: Uint8Array;
+  tacky: Uint8Array;
+  dust: Uint8Array;
+  soft: Uint8Array;
+  wipeable: Uint8Array;
+  openGuide_s: Float64Array;
+  openMost_s: Float64Array;
+  primedGuide_s: Float64Array;
+  primedMost_s: Float64Array;
+  /** Hand work from this step on until the nail's next light. */
+  toLight_s: Float64Array;
+  activities: Activity[];
+  /** Seconds each lamp runs, by lamp and step. */
+  run_s: Float64Array[];
+  wipeClass: number;
+  /** What lights wait for, by step. */
+  lightNeeds: Map<number, number[]>;
+  /** The nail of each step. */
+  chainOf: Uint8Array;
+}
+
+export interface Activity {
+  /** 0 left, 1 right, 2 both. */
+  hand: number;
+  class: number;
+  lastClass: number;
+  dusty: boolean;
+  /** Leaves its nails wet or tacky. */
+  lays: boolean;
+  parts: Part[];
+  /** Steps of other nails that the artist wants done before. */
+  needs: number[];
+  rank: number;
+}
+
+/** What an activity does on one nail: some work, at times with light held by hand. */
+export interface Part {
+  chain: number;
+  step: number;
+  /** Steps it takes the nail on by. */
+  steps: number;
+  hand_s: number;
+  /** The step of light held at its end, or −1. */
+  heldLight: number;
+}
+
+const HANDS = ['left', 'right'] as const;
+
+export function boardOf(problem: Problem): Board {
+  const { chains } = problem;
+  const tasks = chains.flatMap((chain) => chain.tasks);
+  const from = new Int32Array(chains.length + 1);
+  chains.forEach((chain, c) => (from[c + 1] = from[c]! + chain.tasks.length));
+  const classes = new Map<string, number>();
+  const classOf = (name: string) => {
+    if (!classes.has(name)) classes.set(name, classes.size);
+    return classes.get(name)!;
+  };
+  const { group, groups } = groupsOf(problem);
+  const flag = (of: (task: Task) => boolean | undefined) =>
+    Uint8Array.from(tasks, (task) => (of(task) ? 1 : 0));
+  const figure = (of: (task: Task) => number | undefined, none = 0) =>
+    Float64Array.from(tasks, (task) => of(task) ?? none);
+  const board: Board = {
+    problem,
+    from,
+    hand: Uint8Array.from(chains, (chain) => HANDS.indexOf(chain.hand)),
+    group,
+    groups,
+    mode: Uint8Array.from(tasks, (task) => (!task.light ? 0 : task.light.mode === 'flash' ? 1 : 2)),
+    act: new Int32Array(tasks.length).fill(-1),
+    light_s: figure((task) => task.light?.seconds),
+    wait_s: figure((task) => task.wait_s),
+    wet: flag((task) => task.wet),
+    tacky: flag((task) => task.tacky),
+    dust: flag((task) => task.dust),
+    soft: flag((task) => task.soft),
+    wipeable: flag((task) => task.wipeable),
+    openGuide_s: figure((task) => task.open?.guide_s, Infinity),
+    openMost_s: figure((task) => task.open?.most_s, Infinity),
+    primedGuide_s: figure((task) => task.primed?.guide_s, Infinity),
+    primedMost_s: figure((task) => task.primed?.most_s, Infinity),
+    toLight_s: new Float64Array(tasks.length),
+    activities: [],
+    run_s: problem.lamps.map((lamp) =>
+      figure((task) => (task.light ? programme_s(lamp.programmes_s, task.light.seconds) : 0)),
+    ),
+    wipeClass: problem.wipe ? classOf(problem.wipe.class) : -1,
+    lightNeeds: new Map(),
+    chainOf: Uint8Array.from(chains.flatMap((chain, c) => chain.tasks.map(() => c))),
+  };
+  layActivities(board, tasks, classOf);
+  for (let c = 0; c < chains.length; c += 1) {
+    let ahead = 0;
+    for (let s = from[c + 1]! - 1; s >= from[c]!; s -= 1) {
+      ahead = board.mode[s] === 0 ? ahead + tasks[s]!.hand_s * slower(board, c) : 0;
+      board.toLight_s[s] = ahead;
+    }
+  }
+  followPrecedences(board, tasks);
+  return board;
+}
+
+function slower(board: Board, chain: number): number {
+  return board.problem.slower[board.problem.chains[chain]!.hand];
+}
+
+function groupsOf(problem: Problem): { group: Uint8Array; groups: Int32Array[] } {
+  const mark = problem.chains.map((chain) => {
+    if (!chain.thumb || problem.thumbs === 'with-fingers') return chain.hand;
+    return problem.thumbs === 'together' ? 'thumbs' : `${chain.hand} thumb`;
+  });
+  const names = [...new Set(mark)];
+  return {
+    group: Uint8Array.from(mark, (one) => names.indexOf(one)),
+    groups: names.map((name) => Int32Array.from(mark.flatMap((one, c) => (one === name ? [c] : [])))),
+  };
+}
+
+function layActivities(board: Board, tasks: readonly Task[], classOf: (name: string) => number): void {
+  const { from, problem } = board;
+  const joint = new Map<string, number>();
+  for (let c = 0; c < problem.chains.length; c += 1) {
+    for (let s = from[c]!; s < from[c + 1]!; s += 1) {
+      const task = tasks[s]!;
+      if (task.light) continue;
+      let steps = 1;
+      let hand_s = task.hand_s;
+      let heldLight = -1;
+      while (s + steps < from[c + 1]! && tasks[s + steps]!.held && heldLight < 0) {
+        const next = tasks[s + steps]!;
+        if (next.light) heldLight = s + steps;
+        hand_s += next.hand_s;
+        steps += 1;
+      }
+      const part: Part = { chain: c, step: s, steps, hand_s: hand_s * slower(board, c), heldLight };
+      const last = s + steps - 1;
+      let lays = false;
+      for (let k = s; k <= last; k += 1) lays ||= board.wet[k] === 1 || board.tacky[k] === 1;
+      let index = task.together === undefined ? undefined : joint.get(task.together);
+      if (index === undefined) {
+        index = board.activities.length;
+        if (task.together !== undefined) joint.set(task.together, index);
+        board.activities.push({
+          hand: board.hand[c]!,
+          class: classOf(task.class),
+          lastClass: classOf(task.class),
+          dusty: task.dusty,
+          lays,
+          parts: [],
+          needs: [],
+          rank: task.rank,
+        });
+      }
+      const activity = board.activities[index]!;
+      activity.parts.push(part);
+      activity.lays ||= lays;
+      activity.dusty ||= task.dusty;
+      activity.rank = Math.max(activity.rank, task.rank);
+      if (activity.hand !== board.hand[c]) activity.hand = 2;
+      for (let k = s; k < s + steps; k += 1) {
+        board.act[k] = index;
+        if (tasks[k]!.hand_s > 0) activity.lastClass = classOf(tasks[k]!.class);
+      }
+      s += steps - 1;
+    }
+  }
+}
+
+function followPrecedences(board: Board, tasks: readonly Task[]): void {
+  const at = new Map(tasks.map((task, s) => [task.operation, s]));
+  for (const { first, then } of board.problem.precedences ?? []) {
+    const a = at.get(first);
+    const b = at.get(then);
+    if (a === undefined || b === undefined) continue;
+    const activity = board.act[b]!;
+    if (activity >= 0) {
+      board.activities[activity]!.needs.push(a);
+      continue;
+    }
+    board.lightNeeds.set(b, [...(board.lightNeeds.get(b) ?? []), a]);
+  }
+}

@@ -1,0 +1,167 @@
+import { DEMO_SETS } from '../demo';
+import { planSet } from '../plan/planSet';
+import { chance } from '../testing/chance';
+import { factsOf } from '../testing/facts';
+import { randomSet } from '../testing/randomLooks';
+import { checkSitting, type Facts, type Need } from '../testing/sittingChecker';
+
+describe('sittings, by a checker of their own', () => {
+  it.each(DEMO_SETS.filter((demo) => demo.id !== 'understudy').map((demo) => [demo.id, demo] as const))(
+    '%s: nothing against the craft, whoever’s hands, however the thumbs go in',
+    (_id, demo) => {
+      for (const thumbs of ['apart', 'together', 'with-fingers'] as const) {
+        for (const wearer of ['client', 'own'] as const) {
+          const set = demo.make();
+          set.practice = { ...set.practice, thumbs, wearer };
+          const plan = planSet(set, { effort: { iterations: 1500 } });
+          expect(checkSitting(factsOf(set, plan))).toEqual([]);
+        }
+      }
+    },
+  );
+
+  it('random sets: what is broken is said', () => {
+    let said = 0;
+    for (let seed = 1; seed <= 25; seed += 1) {
+      const set = randomSet(chance(900 + seed));
+      set.edits = [];
+      const plan = planSet(set, { effort: { iterations: 300 } });
+      const told = new Set(plan.sitting.broken.map((one) => one.kind));
+      for (const fault of checkSitting(factsOf(set, plan))) {
+        const kind =
+          fault.rule === 'dust'
+            ? 'dust-beside-wet'
+            : fault.rule === 'waits-too-long'
+              ? 'open-too-long'
+              : fault.rule === 'primed-too-long'
+                ? 'primed-too-long'
+                : undefined;
+        expect([seed, fault, kind && told.has(kind)]).toEqual([seed, fault, true]);
+        said += 1;
+      }
+    }
+    expect(said).toBeLessThan(40);
+  });
+});
+
+/** A sitting that is right: base on two nails of one hand, one load; then one of them is filed. */
+function right(): Facts {
+  const needs = (nail: string): Need[] => [
+    { id: `${nail}/prime`, hand_s: 5, covered_within_s: 60, round: 'prime' },
+    { id: `${nail}/base`, hand_s: 10, wet: true, lit_within_s: 40 },
+    { id: `${nail}/cure`, light_s: 30, tacky: true },
+    { id: `${nail}/wipe`, hand_s: 5, clean: true },
+  ];
+  return {
+    own: false,
+    nails: [
+      {
+        name: 'left-ring',
+        hand: 'left',
+        needs: [
+          ...needs('left-ring'),
+          { id: 'left-ring/file', hand_s: 20, dusty: true },
+          { id: 'left-ring/brush', hand_s: 5, clean: true },
+          { id: 'left-ring/bead', hand_s: 5, wet: true },
+          { id: 'left-ring/hold', hand_s: 20, held: true },
+        ],
+      },
+      { name: 'left-index', hand: 'left', needs: needs('left-index') },
+    ],
+    done: [
+      ['left-ring/prime', 0, 5],
+      ['left-index/prime', 5, 10],
+      ['left-ring/base', 10, 20],
+      ['left-index/base', 20, 30],
+      ['left-ring/wipe', 60, 65],
+      ['left-index/wipe', 65, 70],
+      ['left-ring/file', 70, 90],
+      ['left-ring/brush', 90, 95],
+      ['left-ring/bead', 95, 100],
+      ['left-ring/hold', 100, 120],
+    ].map(([id, start_s, end_s]) => ({
+      id: id as string,
+      nail: (id as string).split('/')[0]!,
+      start_s: start_s as number,
+      end_s: end_s as number,
+    })),
+    loads: [
+      {
+        lamp: 'a',
+        nails: ['left-ring', 'left-index'],
+        serves: ['left-ring/cure', 'left-index/cure'],
+        start_s: 30,
+        end_s: 60,
+      },
+    ],
+  };
+}
+
+describe('the checker itself', () => {
+  const shift = (facts: Facts, id: string, by_s: number) => {
+    const one = facts.done.find((done) => done.id === id)!;
+    one.start_s += by_s;
+    one.end_s += by_s;
+  };
+
+  it('passes a right sitting', () => expect(checkSitting(right())).toEqual([]));
+
+  it.each<[string, string, (facts: Facts) => void]>([
+    ['done twice', 'not-once', (f) => f.done.push({ ...f.done[0]!, start_s: 300, end_s: 305 })],
+    ['left out', 'not-once', (f) => f.done.splice(0, 1)],
+    ['before its turn', 'order', (f) => shift(f, 'left-ring/wipe', -55)],
+    ['too short', 'too-short', (f) => (f.done.find((d) => d.id === 'left-ring/file')!.end_s -= 5)],
+    ['two things at once', 'two-at-once', (f) => shift(f, 'left-index/wipe', -3)],
+    [
+      'one lamp, two loads',
+      'lamp-taken',
+      (f) => f.loads.push({ lamp: 'a', nails: ['right-ring'], serves: ['x'], start_s: 50, end_s: 80 }),
+    ],
+    ['worked on in the lamp', 'hand-in-lamp', (f) => shift(f, 'left-index/base', 15)],
+    ['filed beside a sticky nail', 'dust', (f) => shift(f, 'left-index/wipe', 60)],
+    [
+      'laid beside dust',
+      'dust',
+      (f) => {
+        f.nails[1]!.needs.push({ id: 'left-index/coat', hand_s: 2, wet: true });
+        f.done.push({ id: 'left-index/coat', nail: 'left-index', start_s: 90, end_s: 92 });
+        for (const id of ['brush', 'bead', 'hold']) shift(f, `left-ring/${id}`, 2);
+      },
+    ],
+    [
+      'a film that waits',
+      'waits-too-long',
+      (f) => {
+        f.loads[0]!.start_s += 40;
+        f.loads[0]!.end_s += 40;
+        for (const one of f.done) if (one.start_s >= 60) shift(f, one.id, 40);
+      },
+    ],
+    [
+      'primed too early',
+      'primed-too-long',
+      (f) => f.done.forEach((one) => one.id.includes('prime') && shift(f, one.id, -60)),
+    ],
+    ['a hold that is broken off', 'not-held', (f) => shift(f, 'left-ring/hold', 8)],
+    [
+      'a round that is parted',
+      'not-together',
+      (f) => {
+        shift(f, 'left-ring/prime', -30);
+        f.done.push({ id: 'chat', nail: 'left-ring', start_s: -20, end_s: -10 });
+      },
+    ],
+    [
+      'soft work that sees another nail’s light',
+      'soft-lit',
+      (f) => {
+        f.nails[0]!.needs[1]!.soft = true;
+        f.loads.push({ lamp: 'b', nails: ['left-ring'], serves: ['y'], start_s: 21, end_s: 22 });
+      },
+    ],
+  ])('%s: %s', (_words, rule, spoil) => {
+    const facts = right();
+    spoil(facts);
+    expect(checkSitting(facts).map((fault) => fault.rule)).toContain(rule);
+  });
+});

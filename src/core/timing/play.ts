@@ -1,0 +1,760 @@
+import type { Activity, Board, Part } from './board';
+import { without } from '../model/without';
+import { handWipeId } from './problem';
+import type { Broken, HandWipe, Load, Schedule, Stroke } from './problem';
+
+/** A sitting as the search holds it: all activities in some order, and where hands go into the lamp early or late. */
+export interface Sequence {
+  order: Int32Array;
+  /** By activity: before it, whatever waits for light on its hand goes in. */
+  close: Uint8Array;
+  /** By activity: the hand left for it stays out of the lamp. */
+  keep: Uint8Array;
+}
+
+/** What a played sitting comes to. Lateness in seconds, summed over films. */
+export interface Tally {
+  total_s: number;
+  loads: number;
+  singleLoads: number;
+  classChanges: number;
+  handChanges: number;
+  /** Past what a film or primer may wait at most: times and seconds. */
+  late: number;
+  late_s: number;
+  /** Past the guide, up to the most. */
+  lint_s: number;
+  dust: number;
+}
+
+const EPSILON = 1e-6;
+const DEEP = 60;
+
+/**
+ * Plays sequences on a board. Any order can be played: what an activity needs first is done first, a hand that
+ * is left goes into the lamp, a film that would wait too long is lit before more is begun, and sticky nails are
+ * wiped before a file where that can be. Everything starts as early as it can.
+ */
+export class Player {
+  readonly tally: Tally = {
+    total_s: 0,
+    loads: 0,
+    singleLoads: 0,
+    classChanges: 0,
+    handChanges: 0,
+    late: 0,
+    late_s: 0,
+    lint_s: 0,
+    dust: 0,
+  };
+  /** The activities in the order they were really begun. */
+  readonly done: Int32Array;
+  private doneCount = 0;
+  private readonly isDone: Uint8Array;
+  private readonly busy: Uint8Array;
+  private readonly start_s: Float64Array;
+  private readonly changeover: Uint8Array;
+  private readonly pos: Int32Array;
+  private readonly ready: Float64Array;
+  private readonly wet: Uint8Array;
+  private readonly tacky: Uint8Array;
+  private readonly dusty: Uint8Array;
+  private readonly soft: Uint8Array;
+  private readonly openGuide: Float64Array;
+  private readonly openMost: Float64Array;
+  private readonly primedGuide: Float64Array;
+  private readonly primedMost: Float64Array;
+  private readonly handIn = new Float64Array(2);
+  private readonly handWorked = new Float64Array(2);
+  private artist = 0;
+  private lastClass = -1;
+  private lastHand = -1;
+  private depth = 0;
+  private forced = false;
+  private keep: Uint8Array = new Uint8Array(0);
+  private close: Uint8Array = new Uint8Array(0);
+  /** Busy times of each lamp, sorted, flat: start, end, … */
+  private readonly busyLamps: Float64Array[];
+  private readonly busyCount: Int32Array;
+  private readonly lit: Uint8Array;
+  /** When each step ended. */
+  private readonly endOf: Float64Array;
+  private record = false;
+  private loads: Load[] = [];
+  private wipes: HandWipe[] = [];
+  private broken: Broken[] = [];
+  private readonly own: boolean;
+  private readonly handChains: Int32Array[];
+
+  constructor(private readonly board: Board) {
+    const chains = board.problem.chains.length;
+    const activities = board.activities.length;
+    const steps = board.mode.length;
+    this.done = new Int32Array(activities);
+    this.isDone = new Uint8Array(activities);
+    this.busy = new Uint8Array(activities);
+    this.start_s = new Float64Array(activities);
+    this.changeover = new Uint8Array(activities);
+    this.pos = new Int32Array(chains);
+    this.ready = new Float64Array(chains);
+    this.wet = new Uint8Array(chains);
+    this.tacky = new Uint8Array(chains);
+    this.dusty = new Uint8Array(chains);
+    this.soft = new Uint8Array(chains);
+    this.openGuide = new Float64Array(chains);
+    this.openMost = new Float64Array(chains);
+    this.primedGuide = new Float64Array(chains);
+    this.primedMost = new Float64Array(chains);
+    this.busyLamps = board.problem.lamps.map(() => new Float64Array(4 * steps + 8));
+    this.busyCount = new Int32Array(board.problem.lamps.length);
+    this.lit = new Uint8Array(steps);
+    this.endOf = new Float64Array(steps);
+    this.own = board.problem.wearer === 'own';
+    this.handChains = [0, 1].map((h) =>
+      Int32Array.from([...board.hand].flatMap((hand, c) => (hand === h ? [c] : []))),
+    );
+  }
+
+  /** Plays a sequence to its end; the tally says what it comes to. */
+  play(sequence: Sequence): Tally {
+    this.reset();
+    this.keep = sequence.keep;
+    this.close = sequence.close;
+    const { order } = sequence;
+    for (let i = 0; i < order.length; i += 1) if (!this.isDone[order[i]!]) this.perform(order[i]!);
+    this.lightAll();
+    let end = this.tally.total_s;
+    for (let c = 0; c < this.ready.length; c += 1) if (this.ready[c]! > end) end = this.ready[c]!;
+    this.tally.total_s = end;
+    return this.tally;
+  }
+
+  /** The same as a schedule to work from. */
+  schedule(sequence: Sequence): Schedule {
+    this.record = true;
+    this.loads = [];
+    this.wipes = [];
+    this.broken = [];
+    this.play(sequence);
+    this.record = false;
+    const { problem, activities, from } = this.board;
+    const strokes: Stroke[] = [];
+    for (let i = 0; i < this.doneCount; i += 1) {
+      const a = this.done[i]!;
+      let start = this.start_s[a]!;
+      let changeover_s = this.changeover[a] ? problem.changeover_s : 0;
+      for (const part of activities[a]!.parts) {
+        const chain = problem.chains[part.chain]!;
+        for (let k = 0; k < part.steps; k += 1) {
+          const task = chain.tasks[part.step + k - from[part.chain]!]!;
+          if (task.light || task.hand_s === 0) continue;
+          const end = start + task.hand_s * problem.slower[chain.hand];
+          strokes.push({
+            operation: task.operation,
+            nail: chain.nail,
+            hand: chain.hand,
+            start_s: start,
+            end_s: end,
+            changeover_s,
+          });
+          changeover_s = 0;
+          start = end;
+        }
+        if (part.heldLight >= 0) start += this.run_s(part.heldLight);
+      }
+    }
+    return {
+      strokes: [...strokes, ...this.wipes.map((wipe) => without(wipe, 'after'))].sort(
+        (a, b) => a.start_s - b.start_s,
+      ),
+      loads: this.loads.sort((a, b) => a.start_s - b.start_s),
+      wipes: this.wipes.sort((a, b) => a.start_s - b.start_s),
+      broken: this.broken,
+      total_s: this.tally.total_s,
+    };
+  }
+
+  private reset(): void {
+    const { from } = this.board;
+    const tally = this.tally;
+    tally.total_s = tally.loads = tally.singleLoads = tally.classChanges = tally.handChanges = 0;
+    tally.late = tally.late_s = tally.lint_s = tally.dust = 0;
+    this.doneCount = 0;
+    this.isDone.fill(0);
+    this.busy.fill(0);
+    this.ready.fill(0);
+    this.wet.fill(0);
+    this.tacky.fill(0);
+    this.dusty.fill(0);
+    this.soft.fill(0);
+    this.openGuide.fill(Infinity);
+    this.openMost.fill(Infinity);
+    this.primedGuide.fill(Infinity);
+    this.primedMost.fill(Infinity);
+    this.handIn.fill(0);
+    this.handWorked.fill(0);
+    this.busyCount.fill(0);
+    this.lit.fill(0);
+    this.artist = 0;
+    this.lastClass = -1;
+    this.lastHand = -1;
+    this.depth = 0;
+    this.forced = false;
+    for (let c = 0; c < this.pos.length; c += 1) this.pos[c] = from[c]!;
+  }
+
+  private ended(chain: number): boolean {
+    return this.pos[chain]! >= this.board.from[chain + 1]!;
+  }
+
+  private waits(chain: number): boolean {
+    return !this.ended(chain) && this.board.mode[this.pos[chain]!]! > 0;
+  }
+
+  /** Does an activity, and before it all that it needs. */
+  private perform(a: number): void {
+    if (this.isDone[a] || this.busy[a]) return;
+    this.busy[a] = 1;
+    this.depth += 1;
+    const activity = this.board.activities[a]!;
+    for (const part of activity.parts) this.bringTo(part.chain, part.step);
+    this.meet(activity.needs);
+    if (this.depth < DEEP) this.makeRoom(a, activity);
+    // Making room may have been all it took.
+    let able = !this.isDone[a] && (this.forced || this.met(activity.needs));
+    for (const part of activity.parts) if (this.pos[part.chain] !== part.step) able = false;
+    if (able) this.work(a, activity);
+    this.depth -= 1;
+    this.busy[a] = 0;
+  }
+
+  /** Takes a nail on to a step of its own. */
+  private bringTo(chain: number, step: number): void {
+    let before = -1;
+    while (this.pos[chain]! < step && this.pos[chain] !== before) {
+      before = this.pos[chain]!;
+      this.advance(chain);
+    }
+  }
+
+  private advance(chain: number): void {
+    if (this.waits(chain)) this.light(this.board.group[chain]!, chain);
+    else if (!this.ended(chain)) this.perform(this.board.act[this.pos[chain]!]!);
+  }
+
+  /** Does what is wanted done before, as far as it can be done now. */
+  private meet(needs: readonly number[]): void {
+    for (const step of needs) this.bringTo(this.board.chainOf[step]!, step + 1);
+  }
+
+  private met(needs: readonly number[]): boolean {
+    for (const step of needs) if (this.pos[this.board.chainOf[step]!]! <= step) return false;
+    return true;
+  }
+
+  /** When the last of them ended. */
+  private metAt(needs: readonly number[]): number {
+    let end = 0;
+    for (const step of needs) if (this.endOf[step]! > end) end = this.endOf[step]!;
+    return end;
+  }
+
+  private makeRoom(a: number, activity: Activity): void {
+    const { hand } = activity;
+    if (this.own && hand < 2) this.dryHand(1 - hand);
+    if (this.lastHand >= 0 && hand !== this.lastHand && !this.keep[a]) this.closeHand(this.lastHand, true);
+    if (this.close[a]) this.closeHand(hand, false);
+    if (activity.dusty)
+      for (let h = 0; h < 2; h += 1) if (hand === 2 || hand === h) this.clearForDust(h, activity);
+    if (activity.lays)
+      for (let h = 0; h < 2; h += 1) if (hand === 2 || hand === h) this.clearOfDust(h, activity);
+    this.lightInTime(activity);
+  }
+
+  private takesPart(activity: Activity, chain: number): boolean {
+    for (const part of activity.parts) if (part.chain === chain) return true;
+    return false;
+  }
+
+  /** Puts what waits on a hand into the lamp. Thumbs that share a load may wait for each other. */
+  private closeHand(hand: number, leaving: boolean): void {
+    const { groups } = this.board;
+    for (let g = 0; g < groups.length; g += 1) {
+      const chains = groups[g]!;
+      let own = false;
+      let other = false;
+      let waiting = false;
+      for (let i = 0; i < chains.length; i += 1) {
+        const c = chains[i]!;
+        if (hand < 2 && this.board.hand[c] !== hand) other = true;
+        else {
+          own = true;
+          if (this.waits(c)) waiting = true;
+        }
+      }
+      if (own && waiting && !(other && leaving)) this.light(g, -1);
+    }
+  }
+
+  private dryHand(hand: number): void {
+    const chains = this.handChains[hand]!;
+    for (let i = 0; i < chains.length; i += 1) this.finishWet(chains[i]!);
+  }
+
+  /** Works on a nail until nothing on it is wet or soft. */
+  private finishWet(chain: number): void {
+    let before = -1;
+    while ((this.wet[chain] || this.soft[chain]) && this.pos[chain] !== before && !this.ended(chain)) {
+      before = this.pos[chain]!;
+      this.advance(chain);
+    }
+  }
+
+  /** Nothing wet or sticky beside a file. */
+  private clearForDust(hand: number, activity: Activity): void {
+    const { board } = this;
+    const chains = this.handChains[hand]!;
+    for (let i = 0; i < chains.length; i += 1) this.finishWet(chains[i]!);
+    for (let i = 0; i < chains.length; i += 1) {
+      const c = chains[i]!;
+      if (!this.tacky[c] || this.takesPart(activity, c)) continue;
+      const step = this.pos[c]!;
+      if (!this.ended(c) && board.mode[step] === 0) {
+        const next = board.act[step]!;
+        const last = step + board.activities[next]!.parts[0]!.steps - 1;
+        if (
+          board.activities[next]!.parts.length === 1 &&
+          !board.tacky[last] &&
+          !board.wet[last] &&
+          !board.activities[next]!.dusty
+        ) {
+          this.perform(next);
+          if (!this.tacky[c]) continue;
+        }
+      }
+      const at = this.pos[c]!;
+      if (board.problem.wipe && at > board.from[c]! && board.wipeable[at - 1] && !this.wet[c]) this.wipe(c);
+    }
+  }
+
+  private wipe(chain: number): void {
+    const { problem, hand, from, wipeClass } = this.board;
+    const h = hand[chain]!;
+    const changes = this.lastClass >= 0 && this.lastClass !== wipeClass;
+    let start = this.artist + (changes ? problem.changeover_s : 0);
+    if (this.handIn[h]! > start) start = this.handIn[h]!;
+    if (this.own && this.handIn[1 - h]! > start) start = this.handIn[1 - h]!;
+    if (this.ready[chain]! > start) start = this.ready[chain]!;
+    if (changes) this.tally.classChanges += 1;
+    if (this.lastHand >= 0 && this.lastHand !== h) this.tally.handChanges += 1;
+    const end = start + problem.wipe!.seconds;
+    this.lastClass = wipeClass;
+    this.lastHand = h;
+    this.artist = end;
+    this.handWorked[h] = end;
+    this.tacky[chain] = 0;
+    if (end > this.tally.total_s) this.tally.total_s = end;
+    if (this.record) {
+      const { nail, tasks } = problem.chains[chain]!;
+      const count = this.wipes.filter((one) => one.nail === nail).length + 1;
+      this.wipes.push({
+        operation: handWipeId(nail, count),
+        nail,
+        hand: problem.chains[chain]!.hand,
+        after: tasks[this.pos[chain]! - 1 - from[chain]!]!.operation,
+        start_s: start,
+        end_s: end,
+        changeover_s: changes ? problem.changeover_s : 0,
+      });
+    }
+  }
+
+  /** Nothing wet is laid beside a nail that still has dust on it. */
+  private clearOfDust(hand: number, activity: Activity): void {
+    const chains = this.handChains[hand]!;
+    for (let i = 0; i < chains.length; i += 1) {
+      const c = chains[i]!;
+      if (!this.dusty[c] || this.takesPart(activity, c)) continue;
+      let before = -1;
+      while (this.dusty[c] && this.pos[c] !== before && !this.ended(c) && !this.waits(c)) {
+        before = this.pos[c]!;
+        const next = this.board.activities[this.board.act[before]!]!;
+        if (next.lays) break;
+        this.perform(this.board.act[before]!);
+      }
+    }
+  }
+
+  /** Lights every film that would wait too long if this were done first. */
+  private lightInTime(activity: Activity): void {
+    const first = activity.parts[0]!;
+    let ahead = 0;
+    for (const part of activity.parts)
+      ahead += part.hand_s + (part.heldLight >= 0 ? this.run_s(part.heldLight) : 0);
+    if (activity.parts.length === 1 && this.board.toLight_s[first.step]! > ahead && activity.lays)
+      ahead = this.board.toLight_s[first.step]!;
+    const { hand } = activity;
+    for (let c = 0; c < this.pos.length; c += 1) {
+      if (!(this.openMost[c]! < Infinity) || !this.waits(c) || this.takesPart(activity, c)) continue;
+      let start = this.artist + (this.lastClass !== activity.class ? this.board.problem.changeover_s : 0);
+      const h = hand === 2 ? this.board.hand[c]! : hand;
+      if (this.handIn[h]! > start) start = this.handIn[h]!;
+      for (const part of activity.parts) if (this.ready[part.chain]! > start) start = this.ready[part.chain]!;
+      // Light on the other hand need not wait for this; a nail of this hand has to.
+      const same = hand === 2 || this.board.hand[c] === hand || this.own;
+      const limit = this.openMost[c]!;
+      if (
+        same ? start + ahead > limit + EPSILON : start > limit + EPSILON || this.lampFreeAfter(start) > limit
+      )
+        this.light(this.board.group[c]!, c);
+    }
+  }
+
+  private lampFreeAfter(t: number): number {
+    let best = Infinity;
+    for (let l = 0; l < this.busyLamps.length; l += 1) {
+      const gap = this.gap(l, t, 1);
+      if (gap < best) best = gap;
+    }
+    return best;
+  }
+
+  private run_s(step: number): number {
+    let least = Infinity;
+    for (const lamp of this.board.run_s) if (lamp[step]! < least) least = lamp[step]!;
+    return least;
+  }
+
+  private work(a: number, activity: Activity): void {
+    const { problem } = this.board;
+    const { hand } = activity;
+    const changes = this.lastClass >= 0 && this.lastClass !== activity.class;
+    let start = this.artist + (changes ? problem.changeover_s : 0);
+    // A hand in the lamp is not worked on; on one's own hands neither is the other.
+    if ((hand !== 1 || this.own) && this.handIn[0]! > start) start = this.handIn[0]!;
+    if ((hand !== 0 || this.own) && this.handIn[1]! > start) start = this.handIn[1]!;
+    if (activity.needs.length > 0) start = Math.max(start, this.metAt(activity.needs));
+    let before = 0;
+    for (const part of activity.parts) {
+      if (this.ready[part.chain]! - before > start) start = this.ready[part.chain]! - before;
+      before += part.hand_s;
+    }
+    const held = activity.parts[0]!;
+    if (held.heldLight >= 0) {
+      // The lamp must be free just when the work before the light ends.
+      this.lampFor(held.heldLight, start + held.hand_s);
+      start = this.gapStart - held.hand_s;
+    }
+    if (activity.dusty || activity.lays) this.judgeDust(activity);
+    if (changes) this.tally.classChanges += 1;
+    if (hand < 2) {
+      if (this.lastHand >= 0 && this.lastHand !== hand) this.tally.handChanges += 1;
+      this.lastHand = hand;
+    }
+    this.lastClass = activity.lastClass;
+    this.isDone[a] = 1;
+    this.done[this.doneCount] = a;
+    this.doneCount += 1;
+    this.start_s[a] = start;
+    this.changeover[a] = changes ? 1 : 0;
+    let t = start;
+    for (let i = 0; i < activity.parts.length; i += 1) t = this.doPart(activity.parts[i]!, t);
+    this.artist = t;
+    if (hand !== 1) this.handWorked[0] = t;
+    if (hand !== 0) this.handWorked[1] = t;
+    if (t > this.tally.total_s) this.tally.total_s = t;
+  }
+
+  private doPart(part: Part, start: number): number {
+    const { board } = this;
+    const c = part.chain;
+    if (this.primedGuide[c]! < Infinity && board.wet[part.step]) {
+      this.late(c, part.step, start, this.primedGuide[c]!, this.primedMost[c]!, 'primed-too-long');
+      this.primedGuide[c] = this.primedMost[c] = Infinity;
+    }
+    let t = start + part.hand_s;
+    if (part.heldLight >= 0) {
+      const lamp = this.lampFor(part.heldLight, t);
+      const run = board.run_s[lamp]![part.heldLight]!;
+      t = this.gapStart;
+      this.occupy(lamp, t, t + run);
+      if (this.record) {
+        const chain = board.problem.chains[c]!;
+        this.loads.push({
+          lamp: board.problem.lamps[lamp]!.id,
+          hand: chain.hand,
+          nails: [chain.nail],
+          operations: [chain.tasks[part.heldLight - board.from[c]!]!.operation],
+          mode: board.mode[part.heldLight] === 1 ? 'flash' : 'cure',
+          start_s: t,
+          end_s: t + run,
+          held: true,
+        });
+      }
+      t += run;
+    }
+    this.goOn(c, part.step + part.steps, t);
+    return t;
+  }
+
+  /** A nail after the step before `to`, at time `t`. */
+  private goOn(c: number, to: number, t: number): void {
+    const { board } = this;
+    const s = to - 1;
+    for (let k = this.pos[c]!; k < to; k += 1) this.endOf[k] = t;
+    this.pos[c] = to;
+    this.ready[c] = t + board.wait_s[s]!;
+    this.wet[c] = board.wet[s]!;
+    this.tacky[c] = board.tacky[s]!;
+    this.dusty[c] = board.dust[s]!;
+    this.soft[c] = board.soft[s]!;
+    if (!board.wet[s]) {
+      this.openGuide[c] = this.openMost[c] = Infinity;
+    } else {
+      if (t + board.openGuide_s[s]! < this.openGuide[c]!) this.openGuide[c] = t + board.openGuide_s[s]!;
+      if (t + board.openMost_s[s]! < this.openMost[c]!) this.openMost[c] = t + board.openMost_s[s]!;
+    }
+    if (board.primedGuide_s[s]! < Infinity) {
+      this.primedGuide[c] = t + board.primedGuide_s[s]!;
+      this.primedMost[c] = t + board.primedMost_s[s]!;
+    }
+  }
+
+  private late(c: number, step: number, at: number, guide: number, most: number, kind: Broken['kind']): void {
+    if (at <= guide + EPSILON) return;
+    if (at > most + EPSILON) {
+      this.tally.late += 1;
+      this.tally.late_s += at - most;
+      if (this.record) this.break(c, step, kind, at - most);
+    }
+    this.tally.lint_s += Math.min(at, most) - guide;
+  }
+
+  private break(c: number, step: number, kind: Broken['kind'], seconds: number): void {
+    const { problem, from } = this.board;
+    this.broken.push({ operation: problem.chains[c]!.tasks[step - from[c]!]!.operation, kind, seconds });
+  }
+
+  private judgeDust(activity: Activity): void {
+    for (let h = 0; h < 2; h += 1) {
+      if (activity.hand !== 2 && activity.hand !== h) continue;
+      const chains = this.handChains[h]!;
+      for (let i = 0; i < chains.length; i += 1) {
+        const c = chains[i]!;
+        if (this.takesPart(activity, c)) continue;
+        const bad = (activity.dusty && (this.wet[c] || this.tacky[c])) || (activity.lays && this.dusty[c]);
+        if (!bad) continue;
+        this.tally.dust += 1;
+        if (this.record) this.break(activity.parts[0]!.chain, activity.parts[0]!.step, 'dust-beside-wet', 0);
+        return;
+      }
+    }
+  }
+
+  private lightAll(): void {
+    let moved = true;
+    while (moved || !this.forced) {
+      // Where nothing goes on as it should, it goes on as it can; the replay tells what that does.
+      this.forced = !moved;
+      moved = false;
+      for (let c = 0; c < this.pos.length; c += 1) {
+        if (this.ended(c)) continue;
+        const before = this.pos[c]!;
+        this.advance(c);
+        if (this.pos[c] !== before) moved = true;
+      }
+    }
+  }
+
+  /** One load of a group, for a nail of it or for all that wait. */
+  private light(g: number, only: number): void {
+    const { board } = this;
+    const chains = board.groups[g]!;
+    if (this.depth > DEEP) {
+      // Too much hangs together: light what is here as it is.
+      this.load(chains);
+      return;
+    }
+    this.depth += 1;
+    let shared = false;
+    for (let i = 1; i < chains.length; i += 1)
+      if (board.hand[chains[i]!] !== board.hand[chains[0]!]) shared = true;
+    if (!shared) {
+      for (let i = 0; i < chains.length; i += 1) {
+        const c = chains[i]!;
+        let before = -1;
+        while ((this.wet[c] || this.soft[c]) && !this.waits(c) && this.pos[c] !== before && !this.ended(c)) {
+          before = this.pos[c]!;
+          this.advance(c);
+        }
+      }
+    }
+    // What is still to be worked on while it is soft must not see this light.
+    if (!shared)
+      for (let i = 0; i < chains.length; i += 1) {
+        const c = chains[i]!;
+        if (!this.forced && this.soft[c] && !this.waits(c) && !this.ended(c)) {
+          this.depth -= 1;
+          return;
+        }
+      }
+    const want = only >= 0 ? this.pos[only]! : -1;
+    let again = true;
+    while (again) {
+      again = this.load(chains) && (only < 0 ? this.anyWaits(chains) : this.pos[only] === want);
+    }
+    this.depth -= 1;
+  }
+
+  private anyWaits(chains: Int32Array): boolean {
+    for (let i = 0; i < chains.length; i += 1) if (this.waits(chains[i]!)) return true;
+    return false;
+  }
+
+  private gapStart = 0;
+
+  /** Whether all that the artist wants done before a light is done. */
+  private mayLight(step: number): boolean {
+    const { lightNeeds } = this.board;
+    const needs = lightNeeds.size > 0 ? lightNeeds.get(step) : undefined;
+    return !needs || this.met(needs);
+  }
+
+  private joins(c: number, mode: number): boolean {
+    if (!this.waits(c) || this.board.mode[this.pos[c]!] !== mode) return false;
+    return this.forced || this.mayLight(this.pos[c]!);
+  }
+
+  private load(chains: Int32Array): boolean {
+    const { board } = this;
+    let mode = 3;
+    for (let i = 0; i < chains.length; i += 1) {
+      const c = chains[i]!;
+      if (!this.waits(c)) continue;
+      const step = this.pos[c]!;
+      if (!this.mayLight(step)) {
+        // What it waits for comes first, unless that is just what is being done.
+        if (!this.lit[step]) {
+          this.lit[step] = 1;
+          this.meet(board.lightNeeds.get(step)!);
+          this.lit[step] = 0;
+          if (this.pos[c] !== step) return true;
+        }
+        if (!this.mayLight(step) && !this.forced) continue;
+      }
+      if (board.mode[step]! < mode) mode = board.mode[step]!;
+    }
+    if (mode === 3) return false;
+    let longest = -1;
+    let start = 0;
+    let left = false;
+    let right = false;
+    let count = 0;
+    for (let i = 0; i < chains.length; i += 1) {
+      const c = chains[i]!;
+      if (!this.joins(c, mode)) continue;
+      count += 1;
+      if (longest < 0 || board.light_s[this.pos[c]!]! > board.light_s[longest]!) longest = this.pos[c]!;
+      if (this.ready[c]! > start) start = this.ready[c]!;
+      const needs = board.lightNeeds.size > 0 ? board.lightNeeds.get(this.pos[c]!) : undefined;
+      if (needs) start = Math.max(start, this.metAt(needs));
+      if (board.hand[c] === 0) left = true;
+      else right = true;
+    }
+    if (left) start = Math.max(start, this.handIn[0]!, this.handWorked[0]!);
+    if (right) start = Math.max(start, this.handIn[1]!, this.handWorked[1]!);
+    if (this.own) start = Math.max(start, this.artist, this.handIn[0]!, this.handIn[1]!);
+    const lamp = this.lampFor(longest, start);
+    const begin = this.gapStart;
+    const end = begin + board.run_s[lamp]![longest]!;
+    this.occupy(lamp, begin, end);
+    if (left) this.handIn[0] = end;
+    if (right) this.handIn[1] = end;
+    if (end > this.tally.total_s) this.tally.total_s = end;
+    this.tally.loads += 1;
+    if (count === 1 && chains.length > 1) this.tally.singleLoads += 1;
+    const served: number[] = [];
+    for (let i = 0; i < chains.length; i += 1) {
+      const c = chains[i]!;
+      if (!this.joins(c, mode)) continue;
+      const step = this.pos[c]!;
+      if (step > board.from[c]!)
+        this.late(c, step - 1, begin, this.openGuide[c]!, this.openMost[c]!, 'open-too-long');
+      if (this.record) served.push(step);
+      // A film that waits on for a longer light has gelled by this one.
+      this.openGuide[c] = this.openMost[c] = Infinity;
+      this.goOn(c, step + 1, end);
+    }
+    if (this.record) this.recordLoad(chains, lamp, mode, begin, end, served);
+    return true;
+  }
+
+  private recordLoad(
+    chains: Int32Array,
+    lamp: number,
+    mode: number,
+    start_s: number,
+    end_s: number,
+    served: readonly number[],
+  ): void {
+    const { problem, from, hand, chainOf } = this.board;
+    const at = served.map((step) => chainOf[step]!);
+    // A hand goes in whole; of thumbs that share a load only those it is for.
+    const shared = chains.some((c) => hand[c] !== hand[chains[0]!]);
+    const inside = [...chains].filter((c) => !shared || at.includes(c));
+    this.loads.push({
+      lamp: problem.lamps[lamp]!.id,
+      hand: problem.chains[at[0]!]!.hand,
+      nails: inside.map((c) => problem.chains[c]!.nail),
+      operations: served.map((step, i) => problem.chains[at[i]!]!.tasks[step - from[at[i]!]!]!.operation),
+      mode: mode === 1 ? 'flash' : 'cure',
+      start_s,
+      end_s,
+    });
+  }
+
+  /** The lamp in which a light ends first if it begins at `t` or later; `gapStart` says when it begins. */
+  private lampFor(step: number, t: number): number {
+    const { run_s } = this.board;
+    let best = 0;
+    let bestEnd = Infinity;
+    let bestStart = t;
+    for (let l = 0; l < run_s.length; l += 1) {
+      const run = run_s[l]![step]!;
+      const start = this.gap(l, t, run);
+      if (start + run < bestEnd) {
+        bestEnd = start + run;
+        best = l;
+        bestStart = start;
+      }
+    }
+    this.gapStart = bestStart;
+    return best;
+  }
+
+  private gap(lamp: number, t: number, run: number): number {
+    const busy = this.busyLamps[lamp]!;
+    let i = this.busyCount[lamp]!;
+    if (i === 0 || busy[2 * i - 1]! <= t) return t;
+    while (i > 0 && busy[2 * i - 1]! > t) i -= 1;
+    let start = t;
+    for (; i < this.busyCount[lamp]!; i += 1) {
+      if (busy[2 * i]! >= start + run) return start;
+      if (busy[2 * i + 1]! > start) start = busy[2 * i + 1]!;
+    }
+    return start;
+  }
+
+  private occupy(lamp: number, start: number, end: number): void {
+    const busy = this.busyLamps[lamp]!;
+    let i = this.busyCount[lamp]!;
+    this.busyCount[lamp] = i + 1;
+    while (i > 0 && busy[2 * i - 2]! > start) {
+      busy[2 * i] = busy[2 * i - 2]!;
+      busy[2 * i + 1] = busy[2 * i - 1]!;
+      i -= 1;
+    }
+    busy[2 * i] = start;
+    busy[2 * i + 1] = end;
+  }
+}

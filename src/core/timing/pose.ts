@@ -1,0 +1,162 @@
+import { laidBy, type Operation } from '../craft/operation';
+import { rowOf } from '../craft/surfaces';
+import { lineUp, type Edge } from '../compile/lineUp';
+import type { SetDocument } from '../document/document';
+import { fingerOf, handOf, type NailName } from '../model/names';
+import type { Product } from '../model/product';
+import type { StateAfter } from '../simulate/simulate';
+import type { Chain, Problem, Task } from './problem';
+
+/** Rinsing a brush, closing and opening a bottle (common practice). */
+const CHANGEOVER_S = 6;
+/** The weaker hand is slower on one's own nails (common practice). */
+const WEAKER_HAND = 1.3;
+/** Past its guide a levelling film gathers lint; past half as much again it has crept to the walls (common practice). */
+const CREEPS = 1.5;
+/** A film that must be lit within this has run by then: no grace. */
+const RUNNY_S = 40;
+/** A primed plate takes up moisture again within minutes (common practice). */
+const PRIMED = { guide_s: 180, most_s: 240 };
+/** Wiping one sticky nail in passing. */
+const HAND_WIPE_S = 5;
+
+export interface NailWork {
+  nail: NailName;
+  operations: readonly Operation[];
+  states: readonly StateAfter[];
+}
+
+/** The sitting of a set as the problem of timing/problem.ts. Nails without work are no part of it. */
+export function problemOf(
+  set: SetDocument,
+  nails: readonly NailWork[],
+  precedences: readonly { first: string; then: string }[] = [],
+): Problem {
+  const own = set.practice.wearer === 'own';
+  const products = new Map(set.kit.products.map((product) => [product.id, product]));
+  const product = (id: string) => products.get(id)!;
+  const worked = nails.filter((work) => work.operations.length > 0);
+  const chains = worked.map((work): Chain => ({
+    nail: work.nail,
+    hand: handOf(work.nail),
+    thumb: fingerOf(work.nail) === 'thumb',
+    tasks: tasksOf(work, product),
+  }));
+  return {
+    chains,
+    // Without a lamp the plan is stopped by a rule; its order is still shown, for any light there may be.
+    lamps:
+      set.kit.lamps.length > 0
+        ? set.kit.lamps.map((lamp) => ({ id: lamp.id, programmes_s: lamp.programmes_s }))
+        : [{ id: 'none', programmes_s: [] }],
+    thumbs: set.practice.thumbs,
+    wearer: set.practice.wearer,
+    slower: {
+      left: own && set.practice.stronger_hand === 'left' ? WEAKER_HAND : 1,
+      right: own && set.practice.stronger_hand === 'right' ? WEAKER_HAND : 1,
+    },
+    changeover_s: CHANGEOVER_S,
+    wipe: { class: `wipe:${set.kit.roles.cleanser}`, seconds: HAND_WIPE_S },
+    precedences: [...precedences, ...preparedFirst(worked, precedences)],
+  };
+}
+
+function tasksOf({ nail, operations, states }: NailWork, product: (id: string) => Product): Task[] {
+  const hand = handOf(nail);
+  const early = shared(operations, 'arrive', 'prepare');
+  const late = shared([...operations].reverse(), 'care');
+  let dust = false;
+  let flashed = false;
+  return operations.map((operation, i): Task => {
+    const next = operations[i + 1];
+    const { wet, tacky } = states[i]!;
+    if (rowOf(operation.verb).dusty) dust = true;
+    if (operation.verb === 'wipe' || (operation.verb === 'dust-off' && next?.verb !== 'wipe')) dust = false;
+    if (operation.lamp) flashed = operation.lamp.mode === 'flash';
+    const task: Task = {
+      operation: operation.id,
+      hand_s: operation.hand_s,
+      class: operation.class,
+      rank: i,
+      dusty: rowOf(operation.verb).dusty ?? false,
+      wait_s: operation.wait_s ?? 0,
+      wet,
+      tacky,
+    };
+    if (operation.lamp) task.light = operation.lamp;
+    if (operation.open_s !== undefined) {
+      const most_s = operation.open_s <= RUNNY_S ? operation.open_s : operation.open_s * CREEPS;
+      task.open = { guide_s: operation.open_s, most_s };
+    }
+    if (operation.verb === 'prime') task.primed = PRIMED;
+    if (dust) task.dust = true;
+    if ((wet || flashed) && next && wantsSoft(next, product)) task.soft = true;
+    if (tacky && !wet && !flashed && holdsWiped(operations, i + 1, product)) task.wipeable = true;
+    if (operation.held && operations[i - 1]?.element === operation.element) task.held = true;
+    const scope = operation.scope === 'set' ? 'set' : hand;
+    if (early.has(operation.id) || late.has(operation.id))
+      task.together = `${scope}/${operation.element}/${operation.step}#${operation.pass}`;
+    return task;
+  });
+}
+
+/** The operations at the beginning of a list that belong to some stages: in their place, and so done in rounds. */
+function shared(operations: readonly Operation[], ...stages: Operation['stage'][]): Set<string> {
+  const end = operations.findIndex((one) => !stages.includes(one.stage) || one.element === 'own');
+  return new Set(operations.slice(0, end < 0 ? operations.length : end).map((one) => one.id));
+}
+
+/** Whether an operation needs what it meets still to give. */
+function wantsSoft(operation: Operation, product: (id: string) => Product): boolean {
+  const hard = { material: 'clear', phase: 'cured', finish: 'slick', soil: 'clean', prep: 'none' } as const;
+  return rowOf(operation.verb).refuses(hard, laidBy(operation, product)) === 'needs-wet';
+}
+
+/** Whether what comes next on a nail holds without its sticky layer. */
+function holdsWiped(
+  operations: readonly Operation[],
+  from: number,
+  product: (id: string) => Product,
+): boolean {
+  const next = operations.slice(from).find((one) => one.deposit || one.verb === 'wipe');
+  if (!next || next.verb === 'wipe') return true;
+  const laid = laidBy(next, product);
+  return (['gel', 'clear', 'top'] as const).every(
+    (material) =>
+      rowOf(next.verb).refuses(
+        { material, phase: 'cured', finish: 'wiped', soil: 'clean', prep: 'none' },
+        laid,
+      ) === undefined,
+  );
+}
+
+/**
+ * Both hands are prepared before either is dehydrated and primed: each nail's preparation goes before the
+ * other hand's. Left out as a whole where the artist's own statements say otherwise.
+ */
+function preparedFirst(
+  nails: readonly NailWork[],
+  precedences: readonly { first: string; then: string }[],
+): { first: string; then: string }[] {
+  const split = nails.flatMap(({ nail, operations }) => {
+    const at = operations.findIndex((one) => one.verb === 'dehydrate' || one.verb === 'prime');
+    return at > 0 ? [{ nail, first: operations[at - 1]!.id, then: operations[at]!.id }] : [];
+  });
+  const wanted = split.flatMap((a) =>
+    split.filter((b) => handOf(b.nail) !== handOf(a.nail)).map((b) => ({ first: a.first, then: b.then })),
+  );
+  if (precedences.length === 0) return wanted;
+  const index = new Map(nails.flatMap((work) => work.operations).map((one, i) => [one.id, i]));
+  const edges: Edge[] = [
+    ...nails.flatMap(({ operations }) =>
+      operations
+        .slice(1)
+        .map((one, i) => ({ first: index.get(operations[i]!.id)!, then: index.get(one.id)! })),
+    ),
+    ...[...precedences, ...wanted].flatMap(({ first, then }) => {
+      const [a, b] = [index.get(first), index.get(then)];
+      return a === undefined || b === undefined ? [] : [{ first: a, then: b }];
+    }),
+  ];
+  return lineUp(index.size, edges) ? wanted : [];
+}

@@ -1,0 +1,155 @@
+import type { Operation } from '../craft/operation';
+import { fingerOf, FINGERS, type Hand, type NailName } from '../model/names';
+import type { Load, Schedule, Stroke } from './problem';
+
+/**
+ * What is done in one go: the same work on some nails of a hand, one after the other without anything between,
+ * or one load of the lamp. Card, lanes, rules and command line all read these.
+ */
+export interface Round {
+  number: number;
+  kind: 'work' | 'load';
+  start_s: number;
+  end_s: number;
+  hand: Hand | 'both';
+  nails: NailName[];
+  words: string;
+  reason: string;
+  caution?: string;
+  /** Light of a load, or held by hand within the work, on each nail. */
+  light?: { mode: 'cure' | 'flash'; seconds: number; lamp: string };
+  /** Nails only along for the light. */
+  along?: NailName[];
+  operations: string[];
+}
+
+/** One piece of work on one nail: a stroke, and what is held after it. */
+interface Piece {
+  strokes: Stroke[];
+  operations: Operation[];
+  held?: Load;
+  end_s: number;
+}
+
+/** The rounds of a sitting, by their start. */
+export function roundsOf(sitting: Schedule, operations: readonly Operation[]): Round[] {
+  const byId = new Map(operations.map((operation) => [operation.id, operation]));
+  const rounds: Omit<Round, 'number'>[] = [];
+  let last: Omit<Round, 'number'> | undefined;
+  let lastMark = '';
+  for (const piece of pieces(sitting, byId)) {
+    const first = piece.operations[0]!;
+    const mark = piece.operations.map((one) => `${one.class} ${one.words}`).join('|');
+    const { hand } = piece.strokes[0]!;
+    // What is done for the whole set goes on over both hands.
+    if (last && lastMark === mark && (last.hand === hand || first.scope === 'set')) {
+      if (last.hand !== hand) last.hand = 'both';
+      if (!last.nails.includes(first.nail)) last.nails.push(first.nail);
+      last.operations.push(...ids(piece));
+      last.end_s = piece.end_s;
+      continue;
+    }
+    last = {
+      kind: 'work',
+      start_s: piece.strokes[0]!.start_s,
+      end_s: piece.end_s,
+      hand,
+      nails: [first.nail],
+      words: wordsOf(piece),
+      reason: first.reason,
+      operations: ids(piece),
+    };
+    const caution = piece.operations.find((one) => one.caution)?.caution;
+    if (caution) last.caution = caution;
+    if (piece.held) last.light = lightOf(piece.held);
+    lastMark = mark;
+    rounds.push(last);
+  }
+  for (const load of sitting.loads) {
+    if (load.held) continue;
+    const served = load.operations.map((id) => byId.get(id)!);
+    const nails = served.map((one) => one.nail);
+    const round: Omit<Round, 'number'> = {
+      kind: 'load',
+      start_s: load.start_s,
+      end_s: load.end_s,
+      hand: new Set(nails.map((nail) => nail.split('-')[0])).size > 1 ? 'both' : load.hand,
+      nails,
+      words: loadWords(load, served),
+      reason: served[0]!.reason,
+      light: lightOf(load),
+      operations: load.operations,
+    };
+    const along = (load.nails as NailName[]).filter((nail) => !nails.includes(nail));
+    if (along.length > 0) round.along = along;
+    if (served[0]!.caution) round.caution = served[0]!.caution;
+    rounds.push(round);
+  }
+  return rounds
+    .sort((a, b) => a.start_s - b.start_s || (a.kind === 'load' ? -1 : 1))
+    .map((round, i) => ({ number: i + 1, ...round }));
+}
+
+function pieces(sitting: Schedule, byId: ReadonlyMap<string, Operation>): Piece[] {
+  const held = new Map(
+    sitting.loads.filter((load) => load.held).map((load) => [load.nails[0]!, [] as Load[]]),
+  );
+  for (const load of sitting.loads) if (load.held) held.get(load.nails[0]!)!.push(load);
+  const out: Piece[] = [];
+  for (const stroke of sitting.strokes) {
+    const operation = byId.get(stroke.operation);
+    if (!operation) continue;
+    const before = out[out.length - 1];
+    if (operation.held && before && before.operations[0]!.nail === operation.nail && !before.held) {
+      before.strokes.push(stroke);
+      before.operations.push(operation);
+      before.end_s = stroke.end_s;
+    } else {
+      out.push({ strokes: [stroke], operations: [operation], end_s: stroke.end_s });
+    }
+    const piece = out[out.length - 1]!;
+    const light = held.get(stroke.nail)?.find((load) => Math.abs(load.start_s - stroke.end_s) < 0.01);
+    if (light) {
+      piece.held = light;
+      piece.end_s = light.end_s;
+    }
+  }
+  return out;
+}
+
+function ids(piece: Piece): string[] {
+  return [...piece.operations.map((one) => one.id), ...(piece.held?.operations ?? [])];
+}
+
+function wordsOf(piece: Piece): string {
+  const [first, ...rest] = piece.operations.map((one) => one.words);
+  return [first!, ...rest.map((words) => words.charAt(0).toLowerCase() + words.slice(1))].join(', ');
+}
+
+/** "Cure Velvet 04, Plum 07": the light, and all it hardens. */
+function loadWords(load: Load, served: readonly Operation[]): string {
+  const verb = load.mode === 'cure' ? 'Cure' : 'Flash';
+  const what = served.map((one) => one.words.replace(/^(Cure|Flash) /, ''));
+  return `${verb} ${[...new Set(what)].join(', ')}`;
+}
+
+function lightOf(load: Load): NonNullable<Round['light']> {
+  return { mode: load.mode, seconds: load.end_s - load.start_s, lamp: load.lamp };
+}
+
+/** Nails in words: "all ten", "all five", "four fingers", or each by its name; both hands of one finger as one. */
+export function nailsWords(nails: readonly NailName[], worked: readonly NailName[]): string {
+  if (nails.length === worked.length) return worked.length === 10 ? 'all ten' : 'all';
+  const hands = new Set(nails.map((nail) => nail.split('-')[0]));
+  const fingers = FINGERS.filter((finger) => nails.some((nail) => fingerOf(nail) === finger));
+  if (hands.size === 1) {
+    const hand = [...hands][0]!;
+    const own = worked.filter((nail) => nail.startsWith(hand));
+    if (nails.length === own.length && own.length > 1) return own.length === 5 ? 'all five' : 'all';
+    const four = own.filter((nail) => fingerOf(nail) !== 'thumb');
+    if (nails.length === 4 && four.length === 4 && four.every((nail) => nails.includes(nail)))
+      return 'four fingers';
+  }
+  if (hands.size === 2 && nails.length === 2 && fingers.length === 1) return `both ${fingers[0]!}s`;
+  return [...nails].map(fingerOf).join(', ');
+}

@@ -1,0 +1,230 @@
+import type { Board } from './board';
+import { Player, type Sequence, type Tally } from './play';
+import { inRounds, ROUNDS } from './inRounds';
+
+/** What a second of each kind of friction weighs against a second of the sitting (common practice). */
+export interface Weights {
+  load: number;
+  classChange: number;
+  handChange: number;
+  singleLoad: number;
+  /** Each second a film gathers lint past its guide. */
+  lint: number;
+}
+
+export const FLOWS = ['quick', 'balanced', 'calm'] as const;
+export type Flow = (typeof FLOWS)[number];
+
+export const WEIGHTS: Record<Flow, Weights> = {
+  quick: { load: 0.5, classChange: 0.2, handChange: 0.5, singleLoad: 1, lint: 0.05 },
+  balanced: { load: 12, classChange: 1, handChange: 3, singleLoad: 8, lint: 0.1 },
+  calm: { load: 10, classChange: 4, handChange: 14, singleLoad: 15, lint: 0.2 },
+};
+
+/** What must not happen weighs more than any time it could save. */
+const LATE = 200;
+const LATE_S = 5;
+const DUST = 2000;
+
+export function costOf(tally: Tally, weights: Weights): number {
+  return (
+    tally.total_s +
+    weights.load * tally.loads +
+    weights.singleLoad * tally.singleLoads +
+    weights.classChange * tally.classChanges +
+    weights.handChange * tally.handChanges +
+    weights.lint * tally.lint_s +
+    LATE * tally.late +
+    LATE_S * tally.late_s +
+    DUST * tally.dust
+  );
+}
+
+export interface Effort {
+  iterations: number;
+  seed: number;
+  flow: Flow;
+  /** Called now and then with the share done; false stops the search. */
+  onProgress?: (share: number) => boolean;
+}
+
+/** While an artist edits: as much as fits between a key and its picture. */
+export const EDITING: Effort = { iterations: 4000, seed: 1, flow: 'balanced' };
+
+/** When nothing waits for it: the page once it is quiet, the command line, the server. */
+export const AT_LENGTH: Effort = { ...EDITING, iterations: 40_000 };
+
+/** A small generator of whole numbers (xorshift32): the same on every machine. */
+function randomly(seed: number): (below: number) => number {
+  let x = (seed | 0) * 2654435761 + 0x9e3779b9;
+  x |= 0;
+  if (x === 0) x = 1;
+  return (below) => {
+    x ^= x << 13;
+    x ^= x >>> 17;
+    x ^= x << 5;
+    return (x >>> 0) % below;
+  };
+}
+
+const HOT_S = 12;
+const COLD_S = 1;
+/** A long search cools, and is warmed again, several times. */
+const LONGEST_CYCLE = 10_000;
+const RUNNERS = 4;
+const SHORT = 1000;
+
+/**
+ * Searches for a good sequence: from rounds, by threshold annealing over moves of single strokes, of runs of one
+ * class, of stretches of one nail's work, and of marks that put a hand into the lamp early or keep it out.
+ * Deterministic in iterations and seed.
+ */
+export function search(board: Board, effort: Effort): Sequence {
+  const size = board.activities.length;
+  const player = new Player(board);
+  const weights = WEIGHTS[effort.flow];
+  const cost = (sequence: Sequence) => costOf(player.play(sequence), weights);
+  const random = randomly(effort.seed);
+  const starts = ROUNDS.map((rounds) => {
+    const sequence = {
+      order: inRounds(board, rounds),
+      close: new Uint8Array(size),
+      keep: new Uint8Array(size),
+    };
+    return { sequence, cost: cost(sequence) };
+  }).sort((a, b) => a.cost - b.cost);
+  if (size < 2 || effort.iterations < 1) return starts[0]!.sequence;
+  // The first few run a short way; the one that gets furthest runs on.
+  const short = Math.min(SHORT, Math.floor(effort.iterations / (2 * RUNNERS)));
+  const runners = starts.slice(0, RUNNERS).map((start) => anneal(start, short));
+  const first = runners.sort((a, b) => a.cost - b.cost)[0]!;
+  return anneal(first, effort.iterations - short * RUNNERS, effort.onProgress).sequence;
+
+  function anneal(from: Costed, iterations: number, onProgress?: Effort['onProgress']): Costed {
+    const best = { sequence: copy(from.sequence), cost: from.cost };
+    const now = { sequence: copy(from.sequence), cost: from.cost };
+    const next = copy(from.sequence);
+    const cycle = Math.min(iterations, LONGEST_CYCLE);
+    for (let i = 0; i < iterations; i += 1) {
+      if (onProgress && i % 500 === 0 && !onProgress(i / iterations)) break;
+      const heat = 1 - (i % cycle) / cycle;
+      const threshold =
+        (COLD_S + (HOT_S - COLD_S) * heat * heat * heat) * (random(1024) / 1024) * (random(1024) / 1024);
+      assign(next, now.sequence);
+      move(board, next, random);
+      const value = cost(next);
+      if (value > now.cost + threshold) continue;
+      assign(now.sequence, next);
+      now.cost = value;
+      if (value < best.cost - 1e-9) {
+        best.cost = value;
+        assign(best.sequence, next);
+      }
+    }
+    return best;
+  }
+}
+
+interface Costed {
+  sequence: Sequence;
+  cost: number;
+}
+
+function copy(sequence: Sequence): Sequence {
+  return { order: sequence.order.slice(), close: sequence.close.slice(), keep: sequence.keep.slice() };
+}
+
+function assign(to: Sequence, from: Sequence): void {
+  to.order.set(from.order);
+  to.close.set(from.close);
+  to.keep.set(from.keep);
+}
+
+const LONGEST_RUN = 12;
+
+function move(board: Board, sequence: Sequence, random: (below: number) => number): void {
+  const { order } = sequence;
+  const size = order.length;
+  const { activities } = board;
+  const kind = random(100);
+  if (kind < 10) {
+    const a = order[random(size)]!;
+    sequence.close[a] = 1 - sequence.close[a]!;
+    return;
+  }
+  if (kind < 20) {
+    const a = order[random(size)]!;
+    sequence.keep[a] = 1 - sequence.keep[a]!;
+    return;
+  }
+  const at = random(size);
+  if (kind < 45) {
+    // One stroke to beside another of its class, or a little way off.
+    const same: number = activities[order[at]!]!.class;
+    let to = -1;
+    for (let tries = 0; tries < 6 && to < 0; tries += 1) {
+      const j = random(size);
+      if (j !== at && activities[order[j]!]!.class === same) to = j;
+    }
+    if (to < 0) to = near(at, size, random);
+    shift(order, at, 1, to);
+    return;
+  }
+  if (kind < 75) {
+    // A run of one class on one hand, as a whole.
+    const first = activities[order[at]!]!;
+    let start = at;
+    let end = at + 1;
+    const like = (i: number) => {
+      const one = activities[order[i]!]!;
+      return one.class === first.class && one.hand === first.hand;
+    };
+    while (start > 0 && at - start < LONGEST_RUN && like(start - 1)) start -= 1;
+    while (end < size && end - at < LONGEST_RUN && like(end)) end += 1;
+    shift(order, start, end - start, near(at, size, random));
+    return;
+  }
+  if (kind < 85) {
+    shift(order, at, 1 + random(8), near(at, size, random));
+    return;
+  }
+  gather(board, order, at, random);
+}
+
+/** A place mostly not far off. */
+function near(at: number, size: number, random: (below: number) => number): number {
+  const reach = random(4) === 0 ? size : Math.min(size, 30);
+  const to = at - (reach >> 1) + random(reach);
+  return to < 0 ? 0 : to >= size ? size - 1 : to;
+}
+
+const scratch = new Int32Array(4096);
+
+/** Takes `count` entries out at `at` and puts them in so that they begin at `to`, or end there when moved on. */
+function shift(order: Int32Array, at: number, count: number, to: number): void {
+  const size = order.length;
+  const n = Math.min(count, size - at, scratch.length);
+  if (n <= 0 || (to >= at && to < at + n)) return;
+  for (let k = 0; k < n; k += 1) scratch[k] = order[at + k]!;
+  if (to < at) {
+    order.copyWithin(to + n, to, at);
+    for (let k = 0; k < n; k += 1) order[to + k] = scratch[k]!;
+  } else {
+    order.copyWithin(at, at + n, to + 1);
+    for (let k = 0; k < n; k += 1) order[to + 1 - n + k] = scratch[k]!;
+  }
+}
+
+/** Brings the next few activities of one nail right behind one of them: a nail worked on in one go. */
+function gather(board: Board, order: Int32Array, at: number, random: (below: number) => number): void {
+  const chain = board.activities[order[at]!]!.parts[0]!.chain;
+  let to = at + 1;
+  let left = 1 + random(5);
+  for (let j = at + 1; j < order.length && left > 0; j += 1) {
+    const { parts } = board.activities[order[j]!]!;
+    if (parts.length !== 1 || parts[0]!.chain !== chain) continue;
+    shift(order, j, 1, to);
+    to += 1;
+    left -= 1;
+  }
+}
