@@ -69,6 +69,11 @@ function inNode(): NodeFigures {
   return JSON.parse(execFileSync(process.execPath, [out, String(RUNS)], { encoding: 'utf8' })) as NodeFigures;
 }
 
+function sittings(): unknown {
+  const out = bundled('scripts/bench-sitting.ts', process.cwd());
+  return JSON.parse(execFileSync(process.execPath, [out], { encoding: 'utf8', maxBuffer: 1e8 }));
+}
+
 async function inBrowser() {
   const server = spawn('npx', ['next', 'start', '-p', String(PORT)], { stdio: 'ignore', detached: true });
   const browser = await chromium.launch({
@@ -148,6 +153,7 @@ function median(values: readonly number[]): number {
 const before = plansBefore();
 const now = plans(process.cwd());
 const node = inNode();
+const sitting = sittings();
 const browser = process.argv.includes('--no-browser') ? undefined : await inBrowser();
 const [main] = now as [PlanFigures];
 process.stdout.write(
@@ -156,6 +162,7 @@ process.stdout.write(
       plans: now,
       plans_before: before ?? `commit ${BEFORE} is not in this history`,
       node,
+      sitting,
       ...(browser ? { browser } : {}),
       ratios: {
         plan_to_limit_110_ms: round(main.plan_ms / 110),

@@ -7,12 +7,14 @@ import { planSet } from '../src/core/plan/planSet';
 import { brokenFile } from '../src/core/testing/brokenFiles';
 import { chance } from '../src/core/testing/chance';
 import { randomSet } from '../src/core/testing/randomLooks';
+import { brokenPromises, spoiled } from '../src/core/testing/spoil';
 
 /**
  * Broken files and random looks by the thousand: each is refused with a path, or planned. Prints JSON.
- * `npm run fuzz -- FILES LOOKS SEED`
+ * Sets spoiled by mistakes: every way out that is offered does what it says.
+ * `npm run fuzz -- FILES LOOKS SEED SPOILED`
  */
-const [files = 10_000, looks = 2_000, seed = 1] = process.argv.slice(2).map(Number);
+const [files = 10_000, looks = 2_000, seed = 1, spoils = 200] = process.argv.slice(2).map(Number);
 const folder = new URL('../tests/files/v1/', import.meta.url);
 type Json = Parameters<typeof brokenFile>[0];
 const sources: Json[] = [
@@ -53,7 +55,7 @@ function run(count: number, text: (i: number) => string, base: number): Tally {
         const fault = parsed.faults[0]!;
         if (!fault.path && !fault.message.includes('JSON object')) tally.refused_without_path += 1;
       } else {
-        const plan = planSet(parsed.value);
+        const plan = planSet(parsed.value, { effort: { iterations: 200 } });
         JSON.stringify(plan);
         if (i % 10 === 0) {
           const { nominal, compiled } = planNail(parsed.value, 'left-ring');
@@ -85,4 +87,13 @@ const broken = run(
   seed * 1_000_000,
 );
 const random = run(looks, (i) => writeSetText(randomSet(chance(i))), seed * 2_000_000);
-process.stdout.write(`${JSON.stringify({ broken_files: broken, random_looks: random }, null, 2)}\n`);
+const mended = { tried: 0, ways_out: 0, broken: [] as string[] };
+for (let i = 0; i < spoils; i += 1) {
+  const by = chance(seed * 3_000_000 + i);
+  const { offered, broken: promises } = brokenPromises(spoiled(by.pick(DEMO_SETS).make(), by));
+  mended.tried += 1;
+  mended.ways_out += offered;
+  mended.broken.push(...promises.map((words) => `${seed * 3_000_000 + i}: ${words}`));
+}
+const figures = { broken_files: broken, random_looks: random, spoiled_sets: mended };
+process.stdout.write(`${JSON.stringify(figures, null, 2)}\n`);

@@ -38,7 +38,7 @@ export interface Finding {
   /** What happens only because of it, and goes with it. */
   follows?: { code: string; message: string }[];
   fix?: Fix;
-  /** Another way: to say that it is meant. */
+  /** Another way: to say that it is meant, or to mend all that these nails have at once. */
   also?: Fix;
 }
 

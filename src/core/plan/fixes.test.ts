@@ -1,3 +1,6 @@
+import { DEMO_SETS } from '../demo';
+import { chance } from '../testing/chance';
+import { brokenPromises, spoiled } from '../testing/spoil';
 import { applyChange } from '../document/changes';
 import type { Edit } from '../document/edits';
 import type { SetDocument } from '../document/document';
@@ -72,6 +75,19 @@ describe('ways out', () => {
       (one) => one.fix,
     )!;
     expect(finding.fix!.words).toBe('Do “Take the shine off” after all');
+  });
+});
+
+describe('every way out that is offered', () => {
+  it('ends its finding and brings no stop and no warning, on sets spoiled by mistakes', () => {
+    let offered = 0;
+    for (let seed = 1; seed <= 6; seed += 1) {
+      const by = chance(70 + seed);
+      const result = brokenPromises(spoiled(by.pick(DEMO_SETS).make(), by));
+      expect([seed, ...result.broken]).toEqual([seed]);
+      offered += result.offered;
+    }
+    expect(offered).toBeGreaterThan(5);
   });
 });
 

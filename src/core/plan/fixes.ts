@@ -3,6 +3,7 @@ import type { SetDocument } from '../document/document';
 import { editNail, pointers, type Edit, type INSERTABLE_VERBS } from '../document/edits';
 import type { Cause } from '../judge/causes';
 import type { Fix, Told } from '../judge/finding';
+import { mergeChanges } from './mergeChanges';
 import { parseOperationId, type Operation } from '../craft/operation';
 import type { NailName } from '../model/names';
 
@@ -32,12 +33,14 @@ export function tryFixes(
   all: readonly Told[],
   list: readonly Cause[],
   trials: Trials,
-): (Fix | undefined)[] {
+): WaysOut[] {
   let nails = 0;
   let wholes = 0;
   const known = new Set(grave(all).map((one) => one.id));
   const tried = new Map<string, Trial>();
-  return list.map((cause) => {
+  const single = list.map((cause): Fix | undefined => {
+    // What a sitting could not keep hangs on how long it was searched for: nothing is promised about it.
+    if (OF_THE_SITTING.includes(cause.told[0]!.code)) return undefined;
     for (const fix of candidates(set, cause, trials)) {
       const first = once(fix.change, cause);
       if (first.good) return fix;
@@ -53,6 +56,33 @@ export function tryFixes(
     }
     return undefined;
   });
+  const together = allAtOnce(list, single);
+  return single.map((fix, i) => ({ fix, all: together.get(i) }));
+
+  /** Where the same nails have several faults with ways out: all of them in one go, offered at the first. */
+  function allAtOnce(causes: readonly Cause[], fixes: readonly (Fix | undefined)[]): Map<number, Fix> {
+    const groups = new Map<string, number[]>();
+    causes.forEach((cause, i) => {
+      const key = cause.nails.join();
+      if (fixes[i] && key) groups.set(key, [...(groups.get(key) ?? []), i]);
+    });
+    const found = new Map<number, Fix>();
+    for (const group of groups.values()) {
+      const ways = new Set(group.map((i) => JSON.stringify(fixes[i]!.change)));
+      if (ways.size < 2) continue;
+      const change = mergeChanges(
+        set,
+        group.map((i) => fixes[i]!.change),
+      );
+      const all: Cause = {
+        told: group.flatMap((i) => causes[i]!.told),
+        nails: causes[group[0]!]!.nails,
+        follows: [],
+      };
+      if (attempt(change, all).good) found.set(group[0]!, { words: `Mend all ${ways.size} at once`, change });
+    }
+    return found;
+  }
 
   function once(change: Change, cause: Cause): Trial {
     const key = JSON.stringify(change) + cause.told[0]!.id;
@@ -70,9 +100,7 @@ export function tryFixes(
       if (nails > MOST_NAILS) return FAILED;
       const found = trials.nail(next.value, name);
       if (left(found)) return FAILED;
-      // What only this nail's neighbours hid before is not new.
-      const before = new Set(trials.nail(set, name).map((one) => one.id));
-      const brings = grave(found).filter((one) => !known.has(one.id) && !before.has(one.id));
+      const brings = grave(found).filter((one) => !known.has(one.id));
       if (brings.length > 0) return { good: false, brings };
     }
     let found: readonly Told[] = [];
@@ -87,6 +115,12 @@ export function tryFixes(
     }
     return { good: false, brings: [] };
   }
+}
+
+/** A way out of one cause, and one of all that the same nails have. */
+export interface WaysOut {
+  fix: Fix | undefined;
+  all: Fix | undefined;
 }
 
 interface Trial {

@@ -1,4 +1,5 @@
 import type { SetDocument } from '../document/document';
+import { pointers } from '../document/edits';
 import { acrossNails } from '../compile/acrossNails';
 import { NAILS, type NailName } from '../model/names';
 import { isTimed, replaySteps } from '../timing/replay';
@@ -11,11 +12,11 @@ import { diagnoseSet, sortFindings } from '../judge/diagnose';
 import { rounded } from '../model/rounded';
 import { without } from '../model/without';
 import { causes, type Cause } from '../judge/causes';
-import { nailsOf, type Finding, type Fix, type Told } from '../judge/finding';
+import { nailsOf, type Finding, type Told } from '../judge/finding';
 import { nailKeys } from './nailKey';
 import { judgeNail, planNail, replayNail, type NailPlan } from './nailPlan';
 import type { Operation } from '../craft/operation';
-import { tryFixes, type Trials } from './fixes';
+import { tryFixes, type Trials, type WaysOut } from './fixes';
 import type { Simulated } from '../simulate/simulate';
 
 /** What the core makes of a set document. Plain data, equal on every machine. */
@@ -109,11 +110,10 @@ function draw(set: SetDocument, memo: PlanMemo, effort: Partial<Effort> = {}): D
     return recall(memo.judged, `${keys[name]}|${light}|${wiped.join()}`, () => {
       const replayed = replayNail(plan, steps);
       const told = judgeNail(set, name, plan, replayed, operations[name]);
-      // Light that another nail's load happens to bring is no cure of one's own.
-      const lucky = plan.compiled.skipped.some((one) => one.lamp)
-        ? judgeNail(set, name, plan, plan.nominal).filter(
-            (one) => one.code === 'under-cured' && !told.some((known) => known.id === one.id),
-          )
+      // Light that another nail's load happens to bring is no cure of one's own: an order changed by hand has to
+      // hold by itself as well.
+      const lucky = set.edits.some((edit) => pointers(edit).some((id) => id.startsWith(`${name}/`)))
+        ? judgeNail(set, name, plan, plan.nominal).filter((one) => !told.some((known) => known.id === one.id))
         : [];
       return { replayed, told: [...told, ...lucky] };
     });
@@ -151,10 +151,11 @@ function effect({ code, message }: { code: string; message: string }) {
 }
 
 /** Findings to show: one a cause, and one for all that the same change mends. */
-function oneWayOut(list: readonly Cause[], fixes: readonly (Fix | undefined)[]): Finding[] {
+function oneWayOut(list: readonly Cause[], ways: readonly WaysOut[]): Finding[] {
   const shown = new Map<string, Finding>();
   list.forEach((cause, i) => {
-    const fix = fixes[i];
+    const fix = ways[i]?.fix;
+    const all = ways[i]?.all;
     const first = without(cause.told[0]!, 'tries');
     const follows = [...new Map(cause.follows.map((one) => [one.message, effect(one)])).values()];
     const key = fix ? JSON.stringify(fix.change) : '';
@@ -169,6 +170,7 @@ function oneWayOut(list: readonly Cause[], fixes: readonly (Fix | undefined)[]):
       ...(nails.length > 1 ? { nails } : {}),
       ...(follows.length > 0 ? { follows } : {}),
       ...(fix ? { fix } : {}),
+      ...(all ? { also: all } : {}),
     });
   });
   return [...shown.values()];

@@ -6,6 +6,8 @@ import type { Facts, Need } from './sittingChecker';
 
 /** Verbs after which dust flies, read from the trade and not from the program's table (common practice). */
 const DUSTY = ['shape', 'buff', 'file'];
+/** What is done for a whole hand, or for both, in one go. */
+const HAND_WORK = ['sanitise', 'soak', 'dust-off'];
 
 /**
  * A plan in the plain figures of the checker. Limits are those of the craft: three minutes for a film that
@@ -25,6 +27,8 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
         name,
         hand: handOf(name),
         needs: own.map((one, i): Need => {
+          const laid = own.slice(0, i + 1).findLastIndex((o) => o.deposit);
+          const lit = own.slice(laid + 1, i + 1).some((o) => o.lamp);
           const next = own[i + 1];
           const state = states.get(one.id)!;
           const prepared = own.slice(0, i + 1).every((o) => o.stage === 'arrive' || o.stage === 'prepare');
@@ -32,14 +36,14 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             id: one.id,
             ...(one.lamp ? { light_s: one.lamp.seconds } : { hand_s: one.hand_s }),
             wait_s: one.wait_s ?? 0,
-            wet: state.wet,
+            wet: state.wet && !lit,
             tacky: state.tacky,
             dusty: DUSTY.includes(one.verb),
             clean: one.verb === 'wipe' || (one.verb === 'dust-off' && next?.verb !== 'wipe'),
             ...(one.deposit && state.wet ? { lit_within_s: runny(one.product) ? 40 : 180 } : {}),
             ...(one.verb === 'prime' ? { covered_within_s: 240 } : {}),
             held: (one.verb === 'flash' && own[i - 1]?.verb === 'press-on') || isHold(one.words),
-            ...(prepared || one.verb === 'oil'
+            ...((prepared && HAND_WORK.includes(one.verb)) || one.verb === 'oil'
               ? { round: `${one.verb === 'oil' || one.verb === 'sanitise' ? '' : handOf(name)} ${one.step}` }
               : {}),
           };

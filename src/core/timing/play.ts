@@ -332,8 +332,28 @@ export class Player {
           if (!this.tacky[c]) continue;
         }
       }
+      this.takeToWipe(c);
       const at = this.pos[c]!;
-      if (board.problem.wipe && at > board.from[c]! && board.wipeable[at - 1] && !this.wet[c]) this.wipe(c);
+      if (!this.tacky[c] || this.wet[c] || at === board.from[c]) continue;
+      if (board.problem.wipe && board.wipeable[at - 1]) this.wipe(c);
+    }
+  }
+
+  /** Works on a nail that cannot be wiped as it is, on flashed pieces or a fine ground, until it can. */
+  private takeToWipe(c: number): void {
+    const { board } = this;
+    let before = -1;
+    while (
+      this.tacky[c] &&
+      !this.ended(c) &&
+      this.pos[c]! > board.from[c]! &&
+      !board.wipeable[this.pos[c]! - 1] &&
+      this.pos[c] !== before
+    ) {
+      before = this.pos[c]!;
+      if (!this.waits(c) && board.activities[board.act[before]!]!.dusty) return;
+      this.advance(c);
+      this.finishWet(c);
     }
   }
 

@@ -17,6 +17,8 @@ const CREEPS = 1.5;
 const RUNNY_S = 40;
 /** A primed plate takes up moisture again within minutes (common practice). */
 const PRIMED = { guide_s: 180, most_s: 240 };
+/** Done just before the base, on the nails that get it together. */
+const PRIMING: readonly string[] = ['dehydrate', 'prime'];
 /** Wiping one sticky nail in passing. */
 const HAND_WIPE_S = 5;
 
@@ -40,7 +42,7 @@ export function problemOf(
     nail: work.nail,
     hand: handOf(work.nail),
     thumb: fingerOf(work.nail) === 'thumb',
-    tasks: tasksOf(work, product),
+    tasks: tasksOf(work, product, set.practice.thumbs !== 'with-fingers'),
   }));
   return {
     chains,
@@ -61,15 +63,26 @@ export function problemOf(
   };
 }
 
-function tasksOf({ nail, operations, states }: NailWork, product: (id: string) => Product): Task[] {
+function tasksOf(
+  { nail, operations, states }: NailWork,
+  product: (id: string) => Product,
+  thumbsAlone: boolean,
+): Task[] {
   const hand = handOf(nail);
+  // A thumb that goes into the lamp by itself is primed by itself: its base comes later than the fingers'.
+  const primedWith = thumbsAlone && fingerOf(nail) === 'thumb' ? `${hand} thumb` : hand;
   const early = shared(operations, 'arrive', 'prepare');
   const late = shared([...operations].reverse(), 'care');
   let dust = false;
   let flashed = false;
+  let lit = false;
   return operations.map((operation, i): Task => {
     const next = operations[i + 1];
-    const { wet, tacky } = states[i]!;
+    if (operation.deposit) lit = false;
+    if (operation.lamp) lit = true;
+    // What its own light did not harden is told as that; it keeps no other nail from being filed.
+    const wet = states[i]!.wet && !lit;
+    const { tacky } = states[i]!;
     if (rowOf(operation.verb).dusty) dust = true;
     if (operation.verb === 'wipe' || (operation.verb === 'dust-off' && next?.verb !== 'wipe')) dust = false;
     if (operation.lamp) flashed = operation.lamp.mode === 'flash';
@@ -93,7 +106,7 @@ function tasksOf({ nail, operations, states }: NailWork, product: (id: string) =
     if ((wet || flashed) && next && wantsSoft(next, product)) task.soft = true;
     if (tacky && !wet && !flashed && holdsWiped(operations, i + 1, product)) task.wipeable = true;
     if (operation.held && operations[i - 1]?.element === operation.element) task.held = true;
-    const scope = operation.scope === 'set' ? 'set' : hand;
+    const scope = operation.scope === 'set' ? 'set' : PRIMING.includes(operation.verb) ? primedWith : hand;
     if (early.has(operation.id) || late.has(operation.id))
       task.together = `${scope}/${operation.element}/${operation.step}#${operation.pass}`;
     return task;

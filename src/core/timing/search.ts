@@ -41,6 +41,7 @@ export function costOf(tally: Tally, weights: Weights): number {
 }
 
 export interface Effort {
+  /** Sequences played for a sitting of usual size; a smaller one, quicker played, gets more in the same time. */
   iterations: number;
   seed: number;
   flow: Flow;
@@ -71,6 +72,9 @@ const HOT_S = 12;
 const COLD_S = 1;
 /** A long search cools, and is warmed again, several times. */
 const LONGEST_CYCLE = 10_000;
+/** Activities of a set with ten busy nails. */
+const USUAL_SIZE = 136;
+const MOST_FOR_SMALL = 2;
 const RUNNERS = 4;
 const SHORT = 1000;
 
@@ -94,19 +98,20 @@ export function search(board: Board, effort: Effort): Sequence {
     return { sequence, cost: cost(sequence) };
   }).sort((a, b) => a.cost - b.cost);
   if (size < 2 || effort.iterations < 1) return starts[0]!.sequence;
+  const iterations = Math.round(effort.iterations * Math.min(MOST_FOR_SMALL, USUAL_SIZE / size));
   // The first few run a short way; the one that gets furthest runs on.
-  const short = Math.min(SHORT, Math.floor(effort.iterations / (2 * RUNNERS)));
+  const short = Math.min(SHORT, Math.floor(iterations / (2 * RUNNERS)));
   const runners = starts.slice(0, RUNNERS).map((start) => anneal(start, short));
   const first = runners.sort((a, b) => a.cost - b.cost)[0]!;
-  return anneal(first, effort.iterations - short * RUNNERS, effort.onProgress).sequence;
+  return anneal(first, iterations - short * RUNNERS, effort.onProgress).sequence;
 
-  function anneal(from: Costed, iterations: number, onProgress?: Effort['onProgress']): Costed {
+  function anneal(from: Costed, count: number, onProgress?: Effort['onProgress']): Costed {
     const best = { sequence: copy(from.sequence), cost: from.cost };
     const now = { sequence: copy(from.sequence), cost: from.cost };
     const next = copy(from.sequence);
-    const cycle = Math.min(iterations, LONGEST_CYCLE);
-    for (let i = 0; i < iterations; i += 1) {
-      if (onProgress && i % 500 === 0 && !onProgress(i / iterations)) break;
+    const cycle = Math.min(count, LONGEST_CYCLE);
+    for (let i = 0; i < count; i += 1) {
+      if (onProgress && i % 500 === 0 && !onProgress(i / count)) break;
       const heat = 1 - (i % cycle) / cycle;
       const threshold =
         (COLD_S + (HOT_S - COLD_S) * heat * heat * heat) * (random(1024) / 1024) * (random(1024) / 1024);

@@ -12,57 +12,57 @@ type Code = Reason | 'filed-through';
 
 const WORDS: Record<
   Code,
-  { severity: Severity; says: (v: Verdict, what: string) => string; reason: string }
+  { severity: Severity; says: (what: string, v: Verdict) => string; reason: string }
 > = {
   'no-grip': {
     severity: 'stop',
-    says: (v, what) => `${what} does not grip: it meets ${v.found} and wants ${v.wants}.`,
+    says: (what) => `${what} does not hold there.`,
     reason: 'Without a tacky or keyed ground the film lies loose and peels off in one piece.',
   },
   'unprepared-plate': {
     severity: 'stop',
-    says: (v, what) => `${what} meets ${v.found}; it wants ${v.wants}.`,
+    says: (what) => `${what} meets a plate that is not ready for it.`,
     reason: 'Shine, moisture or a bare plate under product is the commonest cause of lifting.',
   },
   'uncured-covered': {
     severity: 'stop',
-    says: (v, what) => `${what} is laid over ${v.found} that has yet to see the lamp.`,
+    says: (what) => `${what} is laid over product that has yet to see the lamp.`,
     reason: 'A wet film under another drags, wrinkles and never cures through.',
   },
   'wet-touched': {
     severity: 'stop',
-    says: (v, what) => `${what} touches ${v.found}.`,
+    says: (what) => `${what} touches what is still wet.`,
     reason: 'What is still wet smears, and smears of uncured gel reach skin.',
   },
   'needs-wet': {
     severity: 'stop',
-    says: (v, what) => `${what}: there is only ${v.found}; it wants ${v.wants}.`,
+    says: (what) => `${what}: nothing there is wet enough to hold it.`,
     reason: 'Nothing holds a piece or stone but the wet product it is set into.',
   },
   'oil-before-layer': {
     severity: 'stop',
-    says: (v, what) => `${what} comes after oil: the surface is ${v.found}.`,
+    says: (what) => `${what} comes after oil.`,
     reason: 'Oil is the last thing on a nail; under any layer it ruins adhesion.',
   },
   'dust-under-layer': {
     severity: 'warn',
-    says: (v, what) => `${what} goes onto dust: the surface is ${v.found}.`,
+    says: (what) => `${what} goes onto dust.`,
     reason: 'Dust under a film shows as grit and starts lifting.',
   },
   'tacky-filed': {
     severity: 'warn',
-    says: (v, what) => `${what}: the surface is still ${v.found}.`,
+    says: (what) => `${what}: the surface is still sticky.`,
     reason: 'The sticky layer clogs the file and smears uncured residue; it is wiped off first.',
   },
   'top-over-stones': {
     severity: 'stop',
-    says: (v, what) => `${what} runs over ${v.found}.`,
+    says: (what) => `${what} runs over set stones.`,
     reason:
       'Gel over set stones drowns their fire; top is taken around them, or they are set into it while wet.',
   },
   'filed-through': {
     severity: 'stop',
-    says: (v) => `The file will reach ${v.found}.`,
+    says: (_what, v) => `The file will reach ${v.found}.`,
     reason: 'Once the file reaches what lies below the clear, its colour comes off and the seal is open.',
   },
 };
@@ -81,8 +81,8 @@ export const surfaces: NailRule = {
         severity: words.severity,
         operation: operation.id,
         element: operation.element,
-        message: `${words.says(verdict, operation.words)} ${capital(verdict.where)}.`,
-        reason: words.reason,
+        message: `${words.says(operation.words, verdict)} ${capital(verdict.where)}.`,
+        reason: `${words.reason} It meets ${verdict.found}; it wants ${verdict.wants}.`,
         figure: {
           words: 'area at fault',
           value: rounded(verdict.area_mm2, 1),

@@ -1,0 +1,128 @@
+import { programme_s, type Chain, type Problem } from '../timing/problem';
+
+/**
+ * The shortest possible sitting of a tiny problem, by trying every order of strokes and loads. It knows neither
+ * sequences nor boards: a state is how far each nail is and when everything is free. No dust, no limits, one brush
+ * change as given. For tests only.
+ */
+export function shortest_s(problem: Problem): number {
+  const { chains, lamps } = problem;
+  const best = { s: Infinity };
+  const seen = new Map<string, [number, number, number, number[]][]>();
+  step({
+    pos: chains.map(() => 0),
+    ready: chains.map(() => 0),
+    artist: 0,
+    brush: '',
+    hand: { left: 0, right: 0 },
+    lamp: lamps.map(() => 0),
+  });
+  return best.s;
+
+  interface State {
+    pos: number[];
+    ready: number[];
+    artist: number;
+    brush: string;
+    hand: { left: number; right: number };
+    lamp: number[];
+  }
+
+  function step(state: State): void {
+    const ends = Math.max(state.artist, state.hand.left, state.hand.right, ...state.ready);
+    if (ends >= best.s) return;
+    if (chains.every((chain, c) => state.pos[c] === chain.tasks.length)) {
+      best.s = ends;
+      return;
+    }
+    if (worse(state)) return;
+    // A stroke on any nail that waits for one, as early as it can be.
+    chains.forEach((chain, c) => {
+      const task = chain.tasks[state.pos[c]!];
+      if (!task || task.light) return;
+      const other = chain.hand === 'left' ? 'right' : 'left';
+      const change = state.brush !== '' && state.brush !== task.class ? problem.changeover_s : 0;
+      const start = Math.max(
+        state.artist + change,
+        state.hand[chain.hand],
+        state.ready[c]!,
+        problem.wearer === 'own' ? state.hand[other] : 0,
+      );
+      const end = start + task.hand_s * problem.slower[chain.hand];
+      step({
+        ...state,
+        pos: state.pos.map((p, i) => (i === c ? p + 1 : p)),
+        ready: state.ready.map((r, i) => (i === c ? end + task.wait_s : r)),
+        artist: end,
+        brush: task.class,
+        hand: { ...state.hand, [chain.hand]: Math.max(state.hand[chain.hand], end) },
+      });
+    });
+    // A load of any of the nails of a group that wait for the same light, in any lamp.
+    for (const group of groupsOf(problem)) {
+      const waiting = group.filter((c) => chains[c]!.tasks[state.pos[c]!]?.light);
+      for (const served of subsets(waiting)) {
+        const modes = new Set(served.map((c) => chains[c]!.tasks[state.pos[c]!]!.light!.mode));
+        if (modes.size > 1) continue;
+        const hands = [...new Set(served.map((c) => chains[c]!.hand))];
+        const need = Math.max(...served.map((c) => chains[c]!.tasks[state.pos[c]!]!.light!.seconds));
+        lamps.forEach((lamp, l) => {
+          const start = Math.max(
+            state.lamp[l]!,
+            ...hands.map((hand) => state.hand[hand]),
+            ...served.map((c) => state.ready[c]!),
+            problem.wearer === 'own' ? Math.max(state.artist, state.hand.left, state.hand.right) : 0,
+          );
+          const end = start + programme_s(lamp.programmes_s, need);
+          step({
+            ...state,
+            pos: state.pos.map((p, i) => (served.includes(i) ? p + 1 : p)),
+            ready: state.ready.map((r, i) =>
+              served.includes(i) ? end + chains[i]!.tasks[state.pos[i]!]!.wait_s : r,
+            ),
+            hand: {
+              left: hands.includes('left') ? end : state.hand.left,
+              right: hands.includes('right') ? end : state.hand.right,
+            },
+            lamp: state.lamp.map((t, i) => (i === l ? end : t)),
+          });
+        });
+      }
+    }
+  }
+
+  /** Whether a state just as far on was met before, at no later times. */
+  function worse(state: State): boolean {
+    const key = `${state.pos.join()}|${state.brush}`;
+    const now: [number, number, number, number[]] = [
+      state.artist,
+      state.hand.left,
+      state.hand.right,
+      [...state.lamp, ...state.ready],
+    ];
+    const list = seen.get(key) ?? [];
+    if (list.some((one) => flat(one).every((t, i) => t <= flat(now)[i]! + 1e-9))) return true;
+    seen.set(key, [...list, now]);
+    return false;
+  }
+}
+
+function flat([a, b, c, rest]: [number, number, number, number[]]): number[] {
+  return [a, b, c, ...rest];
+}
+
+function groupsOf(problem: Problem): number[][] {
+  const name = (chain: Chain) =>
+    !chain.thumb || problem.thumbs === 'with-fingers'
+      ? chain.hand
+      : problem.thumbs === 'together'
+        ? 'thumbs'
+        : `${chain.hand} thumb`;
+  const names = [...new Set(problem.chains.map(name))];
+  return names.map((one) => problem.chains.flatMap((chain, c) => (name(chain) === one ? [c] : [])));
+}
+
+function subsets(items: readonly number[]): number[][] {
+  const all = items.reduce<number[][]>((sets, item) => [...sets, ...sets.map((one) => [...one, item])], [[]]);
+  return all.filter((one) => one.length > 0);
+}

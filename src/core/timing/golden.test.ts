@@ -1,0 +1,134 @@
+import { handOf, NAILS } from '../model/names';
+import { planSet } from '../plan/planSet';
+import type { SetDocument } from '../document/document';
+import { element, setWearing } from '../testing/sets';
+import { benchCard } from './benchCard';
+
+/*
+ * Sittings of one hand with their right rounds written by hand (common practice). With one hand there is little
+ * to choose, so what is right can be said line by line.
+ */
+function oneHand(set: SetDocument): string[] {
+  set.practice.thumbs = 'with-fingers';
+  for (const name of NAILS) set.nails[name].in_work = handOf(name) === 'left';
+  const plan = planSet(set, { effort: { iterations: 2000 }, fixes: false });
+  expect(plan.findings).toEqual([]);
+  return benchCard(
+    plan.rounds,
+    NAILS.filter((name) => handOf(name) === 'left'),
+  ).map(({ nails, words, light }) => {
+    const lit = light ? ` → ${light.mode} ${light.seconds}${light.held ? ' each, held' : ''}` : '';
+    return `${nails}: ${words}${lit}${light?.nails ? ` (${light.nails})` : ''}`;
+  });
+}
+
+const PREPARED = [
+  'all: Sanitise both people’s hands',
+  'all: Push back and clear the cuticle',
+  'all: File the free edge round',
+  'all: Take the shine off',
+  // One brush of dust for the hand, not one a nail.
+  'all: Brush the dust off',
+  'all: Wipe, lint-free',
+  'all: Dehydrate with dehydrator',
+  // Primed only now: the base follows within minutes.
+  'all: Prime with acid-free primer',
+  'all: Base A → cure 60',
+];
+
+describe('golden sittings', () => {
+  it('gel polish in two coats: every coat a round and a load, oil once at the end', () => {
+    expect(oneHand(setWearing([element('colour')]))).toEqual([
+      ...PREPARED,
+      'all: Velvet 04, coat 1 of 2 → cure 60',
+      'all: Velvet 04, coat 2 of 2 → cure 60',
+      'all: No-wipe top A → cure 60',
+      'all: Cuticle oil around the nail',
+    ]);
+  });
+
+  it('soft-gel tips: pressed and flashed finger by finger, cured and keyed together', () => {
+    const tips = setWearing([element('colour')], (set) => {
+      for (const name of NAILS) set.nails[name].build = 'tips';
+    });
+    expect(oneHand(tips)).toEqual([
+      'all: Sanitise both people’s hands',
+      // Before the plate is prepared: it is not touched again after that.
+      'all: Size, shape (almond) and etch the tip, prime its inside',
+      'all: Push back and clear the cuticle',
+      'all: Shorten the free edge',
+      ...PREPARED.slice(3),
+      // Held until it is flashed; the next finger only then.
+      'all: Press the tip on with Fixing gel A → flash 10 each, held',
+      'all: Wipe the spill off → cure 60',
+      // Nothing wet lies on the hand while dust flies.
+      'all: Key the tip with a fine buffer',
+      'all: Brush the dust off',
+      'all: Wipe, lint-free',
+      'all: Velvet 04, coat 1 of 2 → cure 60',
+      'all: Velvet 04, coat 2 of 2 → cure 60',
+      'all: No-wipe top A → cure 60',
+      'all: Cuticle oil around the nail',
+    ]);
+  });
+
+  it('removal first: soaked as a hand, then prepared; the plate is dull from it', () => {
+    const removal = setWearing([element('colour')], (set) => {
+      for (const name of NAILS) set.nails[name].start = { kind: 'removal', soak_s: 600 };
+    });
+    const lines = oneHand(removal);
+    expect(lines.slice(0, 4)).toEqual([
+      'all: Sanitise both people’s hands',
+      'all: Soak the old product off',
+      'all: Push back and clear the cuticle',
+      'all: File the free edge round',
+    ]);
+    expect(lines.slice(4)).toEqual([
+      ...PREPARED.slice(3),
+      'all: Velvet 04, coat 1 of 2 → cure 60',
+      'all: Velvet 04, coat 2 of 2 → cure 60',
+      'all: No-wipe top A → cure 60',
+      'all: Cuticle oil around the nail',
+    ]);
+  });
+
+  it('encapsulation in two groups on one nail: one bed, one cap, one filing; the other nails wait for its top', () => {
+    const set = setWearing([element('colour')]);
+    set.looks.push({
+      id: 'tickets',
+      name: 'Tickets',
+      key: 'b',
+      elements: [
+        element('colour'),
+        element('inlay', { id: 'low', pieces: group(0.4) }),
+        element('inlay', { id: 'high', pieces: group(0.9) }),
+      ],
+    });
+    set.nails['left-ring'].look = 'tickets';
+    const lines = oneHand(set);
+    const of = (words: string) => lines.filter((line) => line.includes(words));
+    expect(of('Thin bed')).toEqual(['ring: Thin bed of Clear builder A']);
+    expect(of('Place')).toHaveLength(2);
+    expect(of('Press flat').join()).toContain('flash');
+    expect(of('Cap with')).toHaveLength(1);
+    expect(of('Level the cap')).toHaveLength(1);
+    // Colour is shared; the file waits until nothing beside it is sticky; one top for all in the end.
+    expect(of('coat 1 of 2')).toEqual(['all: Velvet 04, coat 1 of 2 → cure 60']);
+    const file = lines.findIndex((line) => line.includes('Level the cap'));
+    const tops = lines.findIndex((line) => line.includes('No-wipe top A'));
+    const oil = lines.findIndex((line) => line.includes('Cuticle oil'));
+    expect(file).toBeLessThan(oil);
+    expect(oil).toBe(lines.length - 1);
+    expect(tops).toBeGreaterThan(0);
+  });
+});
+
+function group(along: number) {
+  return element('inlay').pieces.map((piece) => ({
+    ...piece,
+    along,
+    length_mm: 2,
+    width_mm: 0.8,
+    turn_deg: 0,
+  }));
+}
