@@ -79,7 +79,11 @@ export function tryFixes(
         nails: causes[group[0]!]!.nails,
         follows: [],
       };
-      if (attempt(change, all).good) found.set(group[0]!, { words: `Mend all ${ways.size} at once`, change });
+      if (attempt(change, all).good)
+        found.set(group[0]!, {
+          words: ways.size === 2 ? 'Mend both at once' : `Mend all ${ways.size} at once`,
+          change,
+        });
     }
     return found;
   }

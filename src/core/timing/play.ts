@@ -632,6 +632,8 @@ export class Player {
   }
 
   private gapStart = 0;
+  /** The nails a load is for. */
+  private readonly inLoad = new Int32Array(16);
 
   /** Whether all that the artist wants done before a light is done. */
   private mayLight(step: number): boolean {
@@ -673,6 +675,7 @@ export class Player {
     for (let i = 0; i < chains.length; i += 1) {
       const c = chains[i]!;
       if (!this.joins(c, mode)) continue;
+      this.inLoad[count] = c;
       count += 1;
       if (longest < 0 || board.light_s[this.pos[c]!]! > board.light_s[longest]!) longest = this.pos[c]!;
       if (this.ready[c]! > start) start = this.ready[c]!;
@@ -681,6 +684,8 @@ export class Player {
       if (board.hand[c] === 0) left = true;
       else right = true;
     }
+    // What came first may have taken along all that waited.
+    if (count === 0) return false;
     if (left) start = Math.max(start, this.handIn[0]!, this.handWorked[0]!);
     if (right) start = Math.max(start, this.handIn[1]!, this.handWorked[1]!);
     if (this.own) start = Math.max(start, this.artist, this.handIn[0]!, this.handIn[1]!);
@@ -694,9 +699,8 @@ export class Player {
     this.tally.loads += 1;
     if (count === 1 && chains.length > 1) this.tally.singleLoads += 1;
     const served: number[] = [];
-    for (let i = 0; i < chains.length; i += 1) {
-      const c = chains[i]!;
-      if (!this.joins(c, mode)) continue;
+    for (let i = 0; i < count; i += 1) {
+      const c = this.inLoad[i]!;
       const step = this.pos[c]!;
       if (step > board.from[c]!)
         this.late(c, step - 1, begin, this.openGuide[c]!, this.openMost[c]!, 'open-too-long');

@@ -104,7 +104,9 @@ function tasksOf(
     if (operation.verb === 'prime') task.primed = PRIMED;
     if (dust) task.dust = true;
     if ((wet || flashed) && next && wantsSoft(next, product)) task.soft = true;
-    if (tacky && !wet && !flashed && holdsWiped(operations, i + 1, product)) task.wipeable = true;
+    // Only what its light has hardened: stones that were just set would be smeared.
+    if (tacky && lit && !states[i]!.wet && !flashed && holdsWiped(operations, i + 1, product))
+      task.wipeable = true;
     if (operation.held && operations[i - 1]?.element === operation.element) task.held = true;
     const scope = operation.scope === 'set' ? 'set' : PRIMING.includes(operation.verb) ? primedWith : hand;
     if (early.has(operation.id) || late.has(operation.id))
