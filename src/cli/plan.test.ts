@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { curtainUp } from '@/core/demo/curtainUp';
 import { understudy } from '@/core/demo/understudy';
 import { writeSetText } from '@/core/document/parse';
+import { AT_LENGTH } from '../core/timing/search';
 import { planSet } from '@/core/plan/planSet';
 
 const folder = mkdtempSync(join(tmpdir(), 'lacquer-'));
@@ -29,7 +30,7 @@ describe('plan FILE', () => {
         maxBuffer: 1e8,
       },
     );
-    expect(JSON.parse(out)).toEqual(planSet(curtainUp()));
+    expect(JSON.parse(out)).toEqual(planSet(curtainUp(), { effort: { iterations: AT_LENGTH.iterations } }));
     expect(out.trim().split('\n')).toHaveLength(1);
   });
 
@@ -37,7 +38,9 @@ describe('plan FILE', () => {
     const result = run(put('under.json', writeSetText(understudy())), '--pretty');
     expect(result.status).toBe(1);
     expect(result.stdout.split('\n').length).toBeGreaterThan(100);
-    expect(JSON.parse(result.stdout)).toEqual(planSet(understudy()));
+    expect(JSON.parse(result.stdout)).toEqual(
+      planSet(understudy(), { effort: { iterations: AT_LENGTH.iterations } }),
+    );
   });
 
   it.each([

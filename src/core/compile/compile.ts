@@ -2,6 +2,7 @@ import { isLeftOff, wholePlace, type NailContext } from '../craft/context';
 import { areaOf } from '../craft/area';
 import { lampOf } from '../craft/families';
 import { CAUTIONS, PACE, workSeconds } from '../craft/handwork';
+import { placeWords } from '../craft/placeWords';
 import { polygonArea_mm2 } from '../geometry/polygons';
 import { operationId, type Draft, type Operation, type Place, type PlacedPiece } from '../craft/operation';
 import type { Element } from '../craft/techniques';
@@ -54,6 +55,9 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
   };
 }
 
+/** Films that may lie on a part of the nail: their words say which. */
+const FILM_WORK: readonly Operation['verb'][] = ['coat', 'burnish', 'top', 'matte-top'];
+
 /** A levelling film gathers lint and creeps to the walls past this (common practice). */
 const LEVELLING_OPEN_S = 120;
 
@@ -77,6 +81,8 @@ function complete({ element, stage, draft, moved }: Placed, context: NailContext
     pass,
     class: `${draft.verb}${draft.product ? `:${draft.product}` : ''}`,
   };
+  const where = FILM_WORK.includes(draft.verb) ? placeWords(draft.place.region, draft.place.mirror) : '';
+  if (where) operation.words = `${draft.words}, ${where}`;
   operation.hand_s = workSeconds(
     draft.verb,
     draft.hand_s,

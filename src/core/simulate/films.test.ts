@@ -195,7 +195,7 @@ describe('filing', () => {
         (finding) => finding.code === 'filed-through',
       )?.message;
     const proud = { ...element('inlay').pieces[0]!, across: 0, along: 0.7, thickness_mm: 0.3, stiffness: 1 };
-    expect(through({ pieces: [proud], cap_um: 250, filing_um: 150 })).toMatch(/reaches the pieces/);
+    expect(through({ pieces: [proud], cap_um: 250, filing_um: 150 })).toMatch(/will reach the pieces/);
     expect(through({ cap_um: 60, filing_um: 150 })).toMatch(/the colour/);
     expect(through({ cap_um: 60, filing_um: 500 })).toMatch(/the base.*the natural plate/);
     expect(through({})).toBeUndefined();

@@ -3,7 +3,7 @@ import { techniqueOf } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
 import type { NailName } from '../model/names';
 import { planNail, judgeNail } from '../plan/nailPlan';
-import type { Finding } from '../judge/finding';
+import type { Fix, Told } from '../judge/finding';
 import { newSet } from '../starter/newSet';
 
 /** Sets for tests: a new set with one look of the given elements on every nail. */
@@ -31,11 +31,11 @@ export function element<K extends Element['kind']>(
 }
 
 /** Nominal findings on one nail. */
-export function findingsOn(set: SetDocument, nail: NailName = 'left-ring'): Finding[] {
+export function findingsOn(set: SetDocument, nail: NailName = 'left-ring'): (Told & { fix?: Fix })[] {
   const plan = planNail(set, nail);
   // As the rules tell them, with the first way out of each untried.
-  return judgeNail(set, nail, plan, plan.nominal).map(({ tries, ...rest }) =>
-    tries[0] ? { ...rest, fix: tries[0] } : rest,
+  return judgeNail(set, nail, plan, plan.nominal).map((told) =>
+    told.tries[0] ? { ...told, fix: told.tries[0] } : told,
   );
 }
 

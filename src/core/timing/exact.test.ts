@@ -70,7 +70,7 @@ function tiny(seed: number): Problem {
 
 describe('against every order of tiny sittings', () => {
   it('the bound is never above the shortest, in any way of working', () => {
-    for (let seed = 1; seed <= 300; seed += 1) {
+    for (let seed = 1; seed <= 120; seed += 1) {
       for (const wearer of ['client', 'own'] as const) {
         const problem: Problem = { ...tiny(seed), wearer };
         expect([seed, lowerBound_s(problem) <= shortest_s(problem) + 1e-6]).toEqual([seed, true]);

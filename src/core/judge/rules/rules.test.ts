@@ -47,8 +47,8 @@ describe('the rules', () => {
     const radius_mm = 11.2 ** 2 / (8 * 2.5) + 2.5 / 2;
     const stands_um = 1000 * (clearToCover_mm(4.5, 0.3, radius_mm) + 4.5 ** 2 / (8 * 60));
     // The cap reaches at most its own thickness, so what is missing is at least the difference.
-    expect(-finding.figure!.value).toBeGreaterThanOrEqual(stands_um - 300 - 1);
-    const mended = applyChange(set, finding.fix!.change);
+    expect(finding.figure!.value).toBeGreaterThanOrEqual(stands_um - 300 - 1);
+    const mended = applyChange(set, finding.tries.at(-1)!.change);
     expect(mended.ok && codesOn(mended.value)).not.toContain('piece-proud');
   });
 
@@ -56,7 +56,7 @@ describe('the rules', () => {
     const set = inlaid({ cap_um: 200, filing_um: 120 });
     const finding = find(set, 'cap-thin');
     expect(finding.figure!.value).toBeLessThan(120);
-    const mended = applyChange(set, finding.fix!.change);
+    const mended = applyChange(set, finding.tries.at(-1)!.change);
     expect(mended.ok && codesOn(mended.value)).not.toContain('cap-thin');
   });
 
@@ -239,5 +239,35 @@ describe('the rules', () => {
     expect(told([])).toEqual([]);
     expect(told(['left-ring']).map((one) => [one.nail, one.severity])).toEqual([['left-ring', 'note']]);
     expect(told(NAILS)).toEqual([]);
+  });
+
+  it('no-lamp and programme-short: a kit whose light cannot harden what it holds', () => {
+    const kit = (lamps: SetDocument['kit']['lamps']) => {
+      const set = setWearing([element('colour')], (one) => (one.kit.lamps = lamps));
+      return planSet(set, { effort: { iterations: 20 } }).findings;
+    };
+    const lamp = { id: 'a', name: 'Lamp', programmes_s: [5] };
+    const [none] = kit([]);
+    expect([none!.code, none!.severity]).toEqual(['no-lamp', 'stop']);
+    expect(kit([lamp]).map((one) => one.code)).toEqual(['programme-short']);
+    expect(kit([lamp])[0]!.figure).toMatchObject({ value: 12, limit: 4 });
+    expect(kit([{ ...lamp, programmes_s: [] }])).toEqual([]);
+    // What needs no lamp is not asked for one.
+    const lacquered = setWearing([], (one) => {
+      one.kit.lamps = [];
+      for (const name of NAILS) one.nails[name].in_work = false;
+    });
+    expect(planSet(lacquered).findings).toEqual([]);
+    expect(planSet(lacquered).sitting.total_s).toBe(0);
+  });
+
+  it('nails that are not worked on get no steps, no time and no findings', () => {
+    const set = setWearing([element('colour', { product: 'ivory-02', passes: 1 })]);
+    for (const name of NAILS) set.nails[name].in_work = name === 'left-ring';
+    set.nails['left-thumb'].condition = 'broken-skin';
+    const plan = planSet(set, { effort: { iterations: 20 }, fixes: false });
+    expect(NAILS.filter((name) => plan.operations[name].length > 0)).toEqual(['left-ring']);
+    expect(plan.findings.map((one) => [one.code, one.nail])).toEqual([['see-through', 'left-ring']]);
+    expect(new Set(plan.rounds.flatMap((round) => round.nails))).toEqual(new Set(['left-ring']));
   });
 });

@@ -1,0 +1,45 @@
+import type { Region } from '../model/region';
+import { placeWords } from './placeWords';
+
+describe('places in words', () => {
+  const oval = (across: number, along: number): Region => ({
+    kind: 'oval',
+    across,
+    along,
+    width_mm: 2,
+    length_mm: 2,
+    turn_deg: 0,
+  });
+
+  it.each<[string, Region, string]>([
+    ['the whole nail needs none', { kind: 'whole' }, ''],
+    [
+      'a French tip',
+      { kind: 'tip', smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 } },
+      'beyond the smile line',
+    ],
+    ['all of it, as a band', { kind: 'band', from: 0, to: 2 }, ''],
+    ['the bed', { kind: 'band', from: 0, to: 1 }, 'on the bed'],
+    ['the free edge', { kind: 'band', from: 1, to: 2 }, 'on the free edge'],
+    ['a stripe', { kind: 'band', from: 0.1, to: 0.3 }, 'in a band near the cuticle'],
+    ['a dot at the left of the cuticle', oval(-0.6, 0.2), 'left, near the cuticle'],
+    ['a dot in the middle', oval(0, 0.7), 'on the bed'],
+    ['a dot at the tip', oval(0.5, 1.8), 'right, near the tip'],
+  ])('%s', (_words, region, expected) => {
+    expect(placeWords(region, false)).toBe(expected);
+  });
+
+  it('are turned over with what they name', () => {
+    expect(placeWords(oval(-0.6, 0.2), true)).toBe('right, near the cuticle');
+    const outline: Region = {
+      kind: 'outline',
+      points: [
+        { across: 0.4, along: 1.5 },
+        { across: 0.9, along: 1.5 },
+        { across: 0.6, along: 1.9 },
+      ],
+    };
+    expect(placeWords(outline, false)).toBe('right, near the tip');
+    expect(placeWords(outline, true)).toBe('left, near the tip');
+  });
+});
