@@ -9,6 +9,18 @@ export interface Precedence {
   then: string;
 }
 
+/** Each nail's own order as edges between its operations, by their index. */
+export function inTurn(
+  chains: readonly (readonly Operation[])[],
+  index: ReadonlyMap<string, number>,
+): Edge[] {
+  return chains.flatMap((chain) =>
+    chain
+      .slice(1)
+      .map((operation, i) => ({ first: index.get(chain[i]!.id)!, then: index.get(operation.id)! })),
+  );
+}
+
 /**
  * The artist's statements that order the work of two nails, as far as they can be kept beside each nail's own
  * order; those that would close a circle are handed back.
@@ -22,11 +34,7 @@ export function acrossNails(
   const circular: Edit[] = [];
   if (across.length === 0) return { precedences, circular };
   const index = new Map(chains.flat().map((operation, i) => [operation.id, i]));
-  let edges: Edge[] = chains.flatMap((chain) =>
-    chain
-      .slice(1)
-      .map((operation, i): Edge => ({ first: index.get(chain[i]!.id)!, then: index.get(operation.id)! })),
-  );
+  let edges = inTurn(chains, index);
   for (const edit of across) {
     if (edit.kind !== 'before') continue;
     const first = index.get(edit.a);

@@ -11,7 +11,7 @@ import type { Edit } from '../document/edits';
 import type { NailChange } from '../model/nail';
 import type { Operation } from '../craft/operation';
 import type { Verdict } from '../simulate/grips';
-import type { Sitting } from '../timing/sitting';
+import type { Schedule } from '../timing/problem';
 
 /** One nail, planned and simulated as the sitting runs it. */
 export interface NailCase {
@@ -28,7 +28,7 @@ export interface NailCase {
 /** The whole set. */
 export interface SetCase {
   set: SetDocument;
-  sitting: Sitting;
+  sitting: Schedule;
   operations: readonly Operation[];
   /** Statements across two nails that no order of work can keep. */
   circular: readonly Edit[];
@@ -70,8 +70,8 @@ export function adjust(nail: NailCase, id: string, options: Options): Change | u
 
 /** A fix that adjusts an element, or nothing where it cannot be adjusted. */
 export function adjusting(nail: NailCase, id: string, options: Options, words: string): { fix?: Fix } {
-  const change = adjust(nail, id, options);
-  return change ? { fix: { words, change } } : {};
+  const [fix] = trying(nail, id, options, words);
+  return fix ? { fix } : {};
 }
 
 /** The same as a list of ways out, none or one long. */

@@ -3,8 +3,10 @@ import type { SetDocument } from '../document/document';
 import { editNail, pointers, type Edit, type INSERTABLE_VERBS } from '../document/edits';
 import type { Cause } from '../judge/causes';
 import type { Fix, Told } from '../judge/finding';
+import { sittingKept } from '../judge/rules/sittingKept';
 import { mergeChanges } from './mergeChanges';
 import { parseOperationId, type Operation } from '../craft/operation';
+import { lowerFirst } from '../model/letters';
 import type { NailName } from '../model/names';
 
 /** How a set is tried: one nail alone and roughly, or the whole with its sitting. */
@@ -12,8 +14,8 @@ export interface Trials {
   nail: (set: SetDocument, name: NailName) => readonly Told[];
   /** `thorough`: with as long a search as an edit gets. */
   whole: (set: SetDocument, thorough: boolean) => readonly Told[];
-  /** The nails whose plan a change touches. */
-  touched: (set: SetDocument, next: SetDocument) => readonly NailName[];
+  /** The nails whose plan a changed set touches. */
+  touched: (next: SetDocument) => readonly NailName[];
   operations: (name: NailName) => readonly Operation[];
   skipped: (name: NailName) => readonly Operation[];
 }
@@ -40,7 +42,7 @@ export function tryFixes(
   const tried = new Map<string, Trial>();
   const single = list.map((cause): Fix | undefined => {
     // What a sitting could not keep hangs on how long it was searched for: nothing is promised about it.
-    if (OF_THE_SITTING.includes(cause.told[0]!.code)) return undefined;
+    if (sittingKept.codes.includes(cause.told[0]!.code)) return undefined;
     for (const fix of candidates(set, cause, trials)) {
       const first = once(fix.change, cause);
       if (first.good) return fix;
@@ -50,8 +52,7 @@ export function tryFixes(
       for (const next of brought.tries) {
         const change: Change = { kind: 'many', changes: [fix.change, next.change] };
         if (!once(change, cause).good) continue;
-        const then = `${next.words.charAt(0).toLowerCase()}${next.words.slice(1)}`;
-        return { words: `${fix.words}, and ${then}`, change };
+        return { words: `${fix.words}, and ${lowerFirst(next.words)}`, change };
       }
     }
     return undefined;
@@ -99,7 +100,7 @@ export function tryFixes(
     if (!next.ok) return FAILED;
     const gone = new Set(cause.told.map((one) => one.id));
     const left = (findings: readonly Told[]) => findings.some((one) => gone.has(one.id));
-    for (const name of trials.touched(set, next.value)) {
+    for (const name of trials.touched(next.value)) {
       nails += 1;
       if (nails > MOST_NAILS) return FAILED;
       const found = trials.nail(next.value, name);
@@ -115,7 +116,7 @@ export function tryFixes(
       // A sitting that was hardly searched for may keep less than could be kept.
       const brings = grave(found).filter((one) => !known.has(one.id));
       if (!left(found) && brings.length === 0) return { good: true, brings };
-      if (brings.some((one) => !OF_THE_SITTING.includes(one.code))) return { good: false, brings };
+      if (brings.some((one) => !sittingKept.codes.includes(one.code))) return { good: false, brings };
     }
     return { good: false, brings: [] };
   }
@@ -134,9 +135,6 @@ interface Trial {
 }
 
 const FAILED: Trial = { good: false, brings: [] };
-/** Judged on the whole sitting, not on a nail. */
-const OF_THE_SITTING: readonly string[] = ['dust-beside-wet', 'open-too-long', 'primed-too-long'];
-
 function grave(findings: readonly Told[]): Told[] {
   return findings.filter((one) => one.severity !== 'note');
 }

@@ -1,24 +1,24 @@
 import type { Compiled } from '../compile/compile';
 import { wipeDraft } from '../craft/drafts';
 import { CAUTIONS } from '../craft/handwork';
-import type { Operation } from '../craft/operation';
-import { handWipeId, type HandWipe } from '../timing/problem';
+import { parseOperationId, type Operation } from '../craft/operation';
+import type { HandWipe } from '../timing/problem';
 
 /**
  * A nail's operations with the wipes that the sitting adds: a hand is wiped so that another nail of it can be
  * filed. Each is an operation like any other, simulated and judged.
  */
 export function withHandWipes({ operations, context }: Compiled, wipes: readonly HandWipe[]): Operation[] {
-  const own = wipes.filter((wipe) => wipe.nail === context.name);
-  if (own.length === 0) return operations;
-  let pass = 0;
-  return operations.flatMap((operation) =>
-    own.some((wipe) => wipe.after === operation.id)
-      ? [operation, handWipe(operation, (pass += 1))]
-      : [operation],
+  const own = new Map(
+    wipes.filter((wipe) => wipe.nail === context.name).map((wipe) => [wipe.after, wipe.operation]),
   );
+  if (own.size === 0) return operations;
+  return operations.flatMap((operation) => {
+    const id = own.get(operation.id);
+    return id === undefined ? [operation] : [operation, handWipe(operation, id)];
+  });
 
-  function handWipe(after: Operation, count: number): Operation {
+  function handWipe(after: Operation, id: string): Operation {
     const draft = wipeDraft(
       context,
       'wipe-hand',
@@ -28,11 +28,11 @@ export function withHandWipes({ operations, context }: Compiled, wipes: readonly
     );
     return {
       ...draft,
-      id: handWipeId(context.name, count),
+      id,
       nail: context.name,
       element: 'prep',
       stage: after.stage,
-      pass: count,
+      pass: parseOperationId(id)!.pass,
       class: `${draft.verb}:${draft.product}`,
       caution: CAUTIONS.wipe!,
     };

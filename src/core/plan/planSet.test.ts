@@ -8,6 +8,7 @@ import { nailsOf, type Finding } from '../judge/finding';
 import { NAILS } from '../model/names';
 import { benchCard } from '../timing/benchCard';
 import { moveChange } from '../compile/reorder';
+import { parts } from '../testing/spoil';
 import { newMemo, planSet as planned, type PlanOptions } from './planSet';
 import { shorten } from './shorten';
 
@@ -88,7 +89,8 @@ describe('Curtain Up', () => {
     const change = moveChange(list, top, stones, set.edits)!;
     const wrong = applyChange(set, change);
     if (!wrong.ok) throw new Error(wrong.faults[0]!.message);
-    const [finding, ...more] = planSet(wrong.value, { fixes: true }).findings as [Finding];
+    // As long a search as an edit gets: a shorter one may leave a film waiting, which is another matter.
+    const [finding, ...more] = planned(wrong.value).findings as [Finding];
     expect(more).toEqual([]);
     expect(finding.code).toBe('needs-wet');
     expect(finding.follows!.map((one) => one.code)).toContain('top-over-stones');
@@ -145,24 +147,17 @@ describe('Understudy', () => {
     expect(fixable.length).toBeGreaterThanOrEqual(12);
     const memo = newMemo();
     const raw = (one: SetDocument) => planSet(one, { memo }).findings;
-    const known = new Set(raw(set).flatMap(keys));
+    const known = new Set(raw(set).flatMap(parts));
     for (const finding of fixable) {
       const next = applyChange(set, finding.fix!.change);
       if (!next.ok) throw new Error(`${finding.code}: ${next.faults[0]!.message}`);
       const after = raw(next.value);
       expect(after.map((one) => one.id)).not.toContain(finding.id);
-      const brought = after.filter((one) => one.severity !== 'note').flatMap(keys);
+      const brought = after.filter((one) => one.severity !== 'note').flatMap(parts);
       expect([finding.code, ...brought.filter((key) => !known.has(key))]).toEqual([finding.code]);
     }
   });
 });
-
-/** What a finding says, nail by nail; what only the sitting could not keep depends on how long it was searched for. */
-function keys(finding: Finding): string[] {
-  if (['dust-beside-wet', 'open-too-long', 'primed-too-long'].includes(finding.code)) return [];
-  const codes = [finding.code, ...(finding.follows ?? []).map((one) => one.code)];
-  return nailsOf(finding).flatMap((nail) => codes.map((code) => `${code} ${nail}`));
-}
 
 describe('beside the plan', () => {
   it('the rounds hold every operation once, in the order of the clock, and the card all of them', () => {

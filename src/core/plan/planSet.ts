@@ -5,7 +5,8 @@ import { NAILS, type NailName } from '../model/names';
 import { isTimed, replaySteps } from '../timing/replay';
 import { problemOf } from '../timing/pose';
 import { EDITING, type Effort } from '../timing/search';
-import { planSitting, type Sitting } from '../timing/sitting';
+import { bestSchedule, compared, type Sitting } from '../timing/sitting';
+import type { Problem, Schedule } from '../timing/problem';
 import { roundsOf, type Round } from '../timing/rounds';
 import { withHandWipes } from './handWipes';
 import { diagnoseSet, sortFindings } from '../judge/diagnose';
@@ -13,7 +14,7 @@ import { rounded } from '../model/rounded';
 import { without } from '../model/without';
 import { causes, type Cause } from '../judge/causes';
 import { nailsOf, type Finding, type Told } from '../judge/finding';
-import { nailKeys } from './nailKey';
+import { kitKey, nailKey, nailKeys } from './nailKey';
 import { judgeNail, planNail, replayNail, type NailPlan } from './nailPlan';
 import type { Operation } from '../craft/operation';
 import { tryFixes, type Trials, type WaysOut } from './fixes';
@@ -63,13 +64,14 @@ export function planSet(set: SetDocument, options: PlanOptions = {}): Plan {
   const { told, operations } = drawn;
   const list = causes(sortFindings(told, drawn.all));
   const fixes =
-    options.fixes === false ? [] : tryFixes(set, told, list, trialsOf(drawn, memo, options.effort));
+    options.fixes === false ? [] : tryFixes(set, told, list, trialsOf(set, drawn, memo, options.effort));
+  const sitting = roundSitting(compared(drawn.problem, drawn.schedule, searchFor(set, options.effort)));
   return {
     operations,
     surfaces: record((name) => drawn.judged[name].replayed.states.map((state) => state.surface)),
     findings: sortFindings(oneWayOut(list, fixes), drawn.all),
-    sitting: drawn.sitting,
-    rounds: roundsOf(drawn.sitting, drawn.all),
+    sitting,
+    rounds: roundsOf(sitting, drawn.all),
   };
 }
 
@@ -78,11 +80,12 @@ interface Drawn {
   judged: Record<NailName, { replayed: Simulated; told: Told[] }>;
   operations: Record<NailName, Operation[]>;
   all: Operation[];
-  sitting: Sitting;
+  problem: Problem;
+  schedule: Schedule;
   told: Told[];
 }
 
-function draw(set: SetDocument, memo: PlanMemo, effort: Partial<Effort> = {}): Drawn {
+function draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>): Drawn {
   const keys = nailKeys(set);
   const planned = record((name) => recall(memo.nails, keys[name], () => planNail(set, name)));
   const works = NAILS.map((nail) => ({
@@ -94,9 +97,9 @@ function draw(set: SetDocument, memo: PlanMemo, effort: Partial<Effort> = {}): D
     set,
     works.map((work) => work.operations),
   );
-  const sitting = roundSitting(
-    planSitting(problemOf(set, works, precedences), { ...EDITING, flow: set.practice.flow, ...effort }),
-  );
+  const problem = problemOf(set, works, precedences);
+  const schedule = bestSchedule(problem, searchFor(set, effort));
+  const sitting = roundTimes(schedule);
   const operations = record((name) => withHandWipes(planned[name].compiled, sitting.wipes));
   const startOf = new Map(sitting.strokes.map((stroke) => [stroke.operation, stroke.start_s]));
   const judged = record((name) => {
@@ -113,7 +116,9 @@ function draw(set: SetDocument, memo: PlanMemo, effort: Partial<Effort> = {}): D
       // Light that another nail's load happens to bring is no cure of one's own: an order changed by hand has to
       // hold by itself as well.
       const lucky = set.edits.some((edit) => pointers(edit).some((id) => id.startsWith(`${name}/`)))
-        ? judgeNail(set, name, plan, plan.nominal).filter((one) => !told.some((known) => known.id === one.id))
+        ? byItself(set, name, plan, keys[name], memo).filter(
+            (one) => !told.some((known) => known.id === one.id),
+          )
         : [];
       return { replayed, told: [...told, ...lucky] };
     });
@@ -123,22 +128,34 @@ function draw(set: SetDocument, memo: PlanMemo, effort: Partial<Effort> = {}): D
     ...NAILS.filter((name) => set.nails[name].in_work).flatMap((name) => judged[name].told),
     ...diagnoseSet({ set, sitting, operations: all, circular }),
   ];
-  return { planned, judged, operations, all, sitting, told };
+  return { planned, judged, operations, all, problem, schedule, told };
 }
 
-/** How a changed set is tried: the nails it touches as they are planned, then all of it with a sitting. */
-function trialsOf(drawn: Drawn, memo: PlanMemo, effort: Partial<Effort> = {}): Trials {
+function searchFor(set: SetDocument, effort: Partial<Effort> = {}): Effort {
+  return { ...EDITING, flow: set.practice.flow, ...effort };
+}
+
+/** A nail judged by its own light alone, whatever the sitting brings. */
+function byItself(set: SetDocument, name: NailName, plan: NailPlan, key: string, memo: PlanMemo): Told[] {
+  return recall(memo.judged, `${key}|by itself`, () => ({
+    replayed: plan.nominal,
+    told: judgeNail(set, name, plan, plan.nominal),
+  })).told;
+}
+
+/** How a changed set is tried: the nails it touches by themselves, then all of it with a sitting. */
+function trialsOf(set: SetDocument, drawn: Drawn, memo: PlanMemo, effort: Partial<Effort> = {}): Trials {
   const longest = Math.min(effort.iterations ?? EDITING.iterations, EDITING.iterations);
+  const before = nailKeys(set);
   return {
     nail: (next, name) => {
-      const key = nailKeys(next)[name];
+      const key = nailKey(next, name, kitKey(next));
       const plan = recall(memo.nails, key, () => planNail(next, name));
-      const judge = () => ({ replayed: plan.nominal, told: judgeNail(next, name, plan, plan.nominal) });
-      return recall(memo.judged, `${key}|nominal`, judge).told;
+      return byItself(next, name, plan, key, memo);
     },
     whole: (next, thorough) => draw(next, memo, thorough ? { iterations: longest } : TRYING).told,
-    touched: (set, next) => {
-      const [before, after] = [nailKeys(set), nailKeys(next)];
+    touched: (next) => {
+      const after = nailKeys(next);
       return NAILS.filter((name) => before[name] !== after[name]);
     },
     operations: (name) => drawn.operations[name],
@@ -196,19 +213,25 @@ export function recall<T>(store: Map<string, T>, key: string, make: () => T): T 
 }
 
 /** Times to a thousandth of a second, so that sums of fractions print the same everywhere. */
-function roundSitting(sitting: Sitting): Sitting {
-  const round = <T extends { start_s: number; end_s: number }>(item: T): T => ({
+function roundTimes<T extends Schedule>(schedule: T): T {
+  const round = <S extends { start_s: number; end_s: number }>(item: S): S => ({
     ...item,
     start_s: rounded(item.start_s),
     end_s: rounded(item.end_s),
   });
   return {
-    ...sitting,
-    strokes: sitting.strokes.map(round),
-    loads: sitting.loads.map(round),
-    wipes: sitting.wipes.map(round),
-    broken: sitting.broken.map((broken) => ({ ...broken, seconds: rounded(broken.seconds) })),
-    total_s: rounded(sitting.total_s),
+    ...schedule,
+    strokes: schedule.strokes.map(round),
+    loads: schedule.loads.map(round),
+    wipes: schedule.wipes.map(round),
+    broken: schedule.broken.map((broken) => ({ ...broken, seconds: rounded(broken.seconds) })),
+    total_s: rounded(schedule.total_s),
+  };
+}
+
+function roundSitting(sitting: Sitting): Sitting {
+  return {
+    ...roundTimes(sitting),
     low_s: rounded(sitting.low_s),
     high_s: rounded(sitting.high_s),
     lower_bound_s: rounded(sitting.lower_bound_s),

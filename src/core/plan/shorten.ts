@@ -3,7 +3,7 @@ import { applyChange, type Change } from '../document/changes';
 import type { SetDocument } from '../document/document';
 import { problemOf } from '../timing/pose';
 import { EDITING } from '../timing/search';
-import { planSitting } from '../timing/sitting';
+import { bestSchedule } from '../timing/sitting';
 import { acrossNails } from '../compile/acrossNails';
 import { NAILS } from '../model/names';
 import { planNail } from './nailPlan';
@@ -40,7 +40,7 @@ function total_s(set: SetDocument): number {
     set,
     works.map((work) => work.operations),
   );
-  return planSitting(problemOf(set, works, precedences), {
+  return bestSchedule(problemOf(set, works, precedences), {
     ...EDITING,
     iterations: ROUGHLY,
     flow: set.practice.flow,

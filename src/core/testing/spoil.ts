@@ -2,6 +2,7 @@ import { applyChange } from '../document/changes';
 import type { SetDocument } from '../document/document';
 import type { Edit } from '../document/edits';
 import { nailsOf, type Finding } from '../judge/finding';
+import { sittingKept } from '../judge/rules/sittingKept';
 import { NAILS } from '../model/names';
 import { planNail } from '../plan/nailPlan';
 import { newMemo, planSet, type PlanMemo } from '../plan/planSet';
@@ -40,8 +41,8 @@ function exaggerate(set: SetDocument, by: Chance): void {
 }
 
 /** A finding in each of its parts, nail by nail; what only the sitting could not keep depends on its search. */
-function parts(finding: Finding): string[] {
-  if (['dust-beside-wet', 'open-too-long', 'primed-too-long'].includes(finding.code)) return [];
+export function parts(finding: Finding): string[] {
+  if (sittingKept.codes.includes(finding.code)) return [];
   const codes = [finding.code, ...(finding.follows ?? []).map((one) => one.code)];
   return nailsOf(finding).flatMap((nail) => codes.map((code) => `${code} ${nail}`));
 }

@@ -4,9 +4,8 @@ import { nailsWords, type Round } from './rounds';
 /** A line of the sheet to work from: some work, and the light that follows at once. */
 export interface CardLine {
   number: number;
-  start_s: number;
   /** To 10 s: nobody's hands are more exact than that. */
-  about_s: number;
+  start_s: number;
   hand: Round['hand'];
   nails: string;
   words: string;
@@ -29,7 +28,6 @@ export function benchCard(rounds: readonly Round[], worked: readonly NailName[])
     if (joined.has(round)) continue;
     const line: Omit<CardLine, 'number'> = {
       start_s: tens(round.start_s),
-      about_s: Math.max(10, tens(round.end_s - round.start_s)),
       hand: round.hand,
       nails: words(round.nails),
       words:

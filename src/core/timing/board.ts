@@ -1,4 +1,5 @@
-import { programme_s, type Problem, type Task } from './problem';
+import { HANDS } from '../model/names';
+import { lampGroup, programme_s, type Problem, type Task } from './problem';
 
 /**
  * A problem laid out in flat arrays, so that a sequence is played in microseconds. Steps are the tasks of all
@@ -13,6 +14,8 @@ export interface Board {
   /** Group that goes into a lamp together. */
   group: Uint8Array;
   groups: Int32Array[];
+  /** By group: nails of both hands. */
+  acrossHands: Uint8Array;
   /** By step: 0 work, 1 flash, 2 cure. */
   mode: Uint8Array;
   act: Int32Array;
@@ -64,8 +67,6 @@ export interface Part {
   heldLight: number;
 }
 
-const HANDS = ['left', 'right'] as const;
-
 export function boardOf(problem: Problem): Board {
   const { chains } = problem;
   const tasks = chains.flatMap((chain) => chain.tasks);
@@ -81,12 +82,14 @@ export function boardOf(problem: Problem): Board {
     Uint8Array.from(tasks, (task) => (of(task) ? 1 : 0));
   const figure = (of: (task: Task) => number | undefined, none = 0) =>
     Float64Array.from(tasks, (task) => of(task) ?? none);
+  const hand = Uint8Array.from(chains, (chain) => HANDS.indexOf(chain.hand));
   const board: Board = {
     problem,
     from,
-    hand: Uint8Array.from(chains, (chain) => HANDS.indexOf(chain.hand)),
+    hand,
     group,
     groups,
+    acrossHands: Uint8Array.from(groups, (one) => (one.some((c) => hand[c] !== hand[one[0]!]) ? 1 : 0)),
     mode: Uint8Array.from(tasks, (task) => (!task.light ? 0 : task.light.mode === 'flash' ? 1 : 2)),
     act: new Int32Array(tasks.length).fill(-1),
     light_s: figure((task) => task.light?.seconds),
@@ -126,10 +129,7 @@ function slower(board: Board, chain: number): number {
 }
 
 function groupsOf(problem: Problem): { group: Uint8Array; groups: Int32Array[] } {
-  const mark = problem.chains.map((chain) => {
-    if (!chain.thumb || problem.thumbs === 'with-fingers') return chain.hand;
-    return problem.thumbs === 'together' ? 'thumbs' : `${chain.hand} thumb`;
-  });
+  const mark = problem.chains.map((chain) => lampGroup(chain, problem.thumbs));
   const names = [...new Set(mark)];
   return {
     group: Uint8Array.from(mark, (one) => names.indexOf(one)),

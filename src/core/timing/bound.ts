@@ -1,5 +1,5 @@
-import type { Hand } from '../model/names';
-import { programme_s, type Chain, type Problem, type Task } from './problem';
+import { HANDS } from '../model/names';
+import { lampGroup, programme_s, type Chain, type Problem, type Task } from './problem';
 
 /**
  * A time no schedule can beat: the largest of several relaxations, each of which leaves out some constraint.
@@ -10,30 +10,16 @@ export function lowerBound_s(problem: Problem): number {
   if (chains.length === 0) return 0;
   const work = chains.reduce((sum, chain) => sum + work_s(problem, chain), 0);
   const changeovers = leastChangeovers(problem) * problem.changeover_s;
-  const hands: Hand[] = ['left', 'right'];
-  const loads = hands.map((hand) =>
-    lightOf(
-      problem,
-      chains.filter((chain) => chain.hand === hand),
-    ),
-  );
-  // Thumbs may share a load where they do not go in with their fingers.
-  const lamps =
-    loads[0]!.fingers +
-    loads[1]!.fingers +
-    (problem.thumbs === 'together'
-      ? Math.max(loads[0]!.thumb, loads[1]!.thumb)
-      : loads[0]!.thumb + loads[1]!.thumb);
+  const shone = (task: Task) => shone_s(problem, task);
+  const lamps = longestLight(problem, chains, shone);
 
   const bounds = [
     // The artist's work, with the least that can still follow the very last stroke.
     work + changeovers + Math.min(...chains.map((chain) => tail_s(problem, chain))),
     // A hand is worked on or in the lamp, never both.
-    ...hands.map((hand, h) => {
-      const own = chains
-        .filter((chain) => chain.hand === hand)
-        .reduce((sum, chain) => sum + work_s(problem, chain), 0);
-      return own + loads[h]!.fingers + loads[h]!.thumb;
+    ...HANDS.map((hand) => {
+      const own = chains.filter((chain) => chain.hand === hand);
+      return own.reduce((sum, chain) => sum + work_s(problem, chain), longestLight(problem, own, shone));
     }),
     // The lamps' work after the earliest moment that anything can go in.
     earliestLight_s(problem) + lamps / problem.lamps.length,
@@ -45,20 +31,23 @@ export function lowerBound_s(problem: Problem): number {
   return Math.max(...bounds);
 }
 
-/** Loads without which the longest chain of each group cannot be done; light held by hand is none. */
+/** Loads without which the longest chain of each group cannot be done. */
 export function leastLoads(problem: Problem): number {
+  return longestLight(problem, problem.chains, () => 1);
+}
+
+/**
+ * Light that cannot be shared: of the nails that go into a lamp together the one that asks most, summed over the
+ * groups. Light held by hand is no load.
+ */
+function longestLight(problem: Problem, chains: readonly Chain[], each: (task: Task) => number): number {
   const groups = new Map<string, number>();
-  for (const chain of problem.chains) {
-    const name =
-      !chain.thumb || problem.thumbs === 'with-fingers'
-        ? chain.hand
-        : problem.thumbs === 'together'
-          ? 'thumbs'
-          : `${chain.hand} thumb`;
-    const count = chain.tasks.filter((task) => task.light && !task.held).length;
-    groups.set(name, Math.max(groups.get(name) ?? 0, count));
+  for (const chain of chains) {
+    const name = lampGroup(chain, problem.thumbs);
+    const light = chain.tasks.reduce((sum, task) => sum + (task.light && !task.held ? each(task) : 0), 0);
+    groups.set(name, Math.max(groups.get(name) ?? 0, light));
   }
-  return [...groups.values()].reduce((sum, count) => sum + count, 0);
+  return [...groups.values()].reduce((sum, light) => sum + light, 0);
 }
 
 /** The shortest any lamp can be on for a task; light held by hand keeps the artist busy as well. */
@@ -119,16 +108,6 @@ function shortestSupersequence(a: readonly string[], b: readonly string[]): numb
     row = next;
   }
   return row[b.length]!;
-}
-
-/** Seconds a hand must spend in the lamp: its fingers' longest chain of light, plus the thumb's where it goes alone. */
-function lightOf(problem: Problem, chains: readonly Chain[]): { fingers: number; thumb: number } {
-  const light = (chain: Chain) =>
-    chain.tasks.reduce((sum, task) => sum + (task.held ? 0 : shone_s(problem, task)), 0);
-  const alone = problem.thumbs !== 'with-fingers';
-  const fingers = Math.max(0, ...chains.filter((chain) => !alone || !chain.thumb).map(light));
-  const thumb = Math.max(0, ...chains.filter((chain) => alone && chain.thumb).map(light));
-  return { fingers, thumb };
 }
 
 /** The earliest moment at which any nail can need the lamp. */

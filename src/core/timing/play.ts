@@ -1,4 +1,5 @@
 import type { Activity, Board, Part } from './board';
+import { LampTimes } from './lampTimes';
 import { without } from '../model/without';
 import { handWipeId } from './problem';
 import type { Broken, HandWipe, Load, Schedule, Stroke } from './problem';
@@ -73,9 +74,7 @@ export class Player {
   private forced = false;
   private keep: Uint8Array = new Uint8Array(0);
   private close: Uint8Array = new Uint8Array(0);
-  /** Busy times of each lamp, sorted, flat: start, end, … */
-  private readonly busyLamps: Float64Array[];
-  private readonly busyCount: Int32Array;
+  private readonly lamps: LampTimes;
   private readonly lit: Uint8Array;
   /** When each step ended. */
   private readonly endOf: Float64Array;
@@ -105,8 +104,8 @@ export class Player {
     this.openMost = new Float64Array(chains);
     this.primedGuide = new Float64Array(chains);
     this.primedMost = new Float64Array(chains);
-    this.busyLamps = board.problem.lamps.map(() => new Float64Array(4 * steps + 8));
-    this.busyCount = new Int32Array(board.problem.lamps.length);
+    this.lamps = new LampTimes(board.run_s);
+    this.inLoad = new Int32Array(chains);
     this.lit = new Uint8Array(steps);
     this.endOf = new Float64Array(steps);
     this.own = board.problem.wearer === 'own';
@@ -160,7 +159,7 @@ export class Player {
           changeover_s = 0;
           start = end;
         }
-        if (part.heldLight >= 0) start += this.run_s(part.heldLight);
+        if (part.heldLight >= 0) start += this.lamps.least_s(part.heldLight);
       }
     }
     return {
@@ -193,7 +192,7 @@ export class Player {
     this.primedMost.fill(Infinity);
     this.handIn.fill(0);
     this.handWorked.fill(0);
-    this.busyCount.fill(0);
+    this.lamps.clear();
     this.lit.fill(0);
     this.artist = 0;
     this.lastClass = -1;
@@ -410,7 +409,7 @@ export class Player {
     const first = activity.parts[0]!;
     let ahead = 0;
     for (const part of activity.parts)
-      ahead += part.hand_s + (part.heldLight >= 0 ? this.run_s(part.heldLight) : 0);
+      ahead += part.hand_s + (part.heldLight >= 0 ? this.lamps.least_s(part.heldLight) : 0);
     if (activity.parts.length === 1 && this.board.toLight_s[first.step]! > ahead && activity.lays)
       ahead = this.board.toLight_s[first.step]!;
     const { hand } = activity;
@@ -424,25 +423,10 @@ export class Player {
       const same = hand === 2 || this.board.hand[c] === hand || this.own;
       const limit = this.openMost[c]!;
       if (
-        same ? start + ahead > limit + EPSILON : start > limit + EPSILON || this.lampFreeAfter(start) > limit
+        same ? start + ahead > limit + EPSILON : start > limit + EPSILON || this.lamps.freeFrom(start) > limit
       )
         this.light(this.board.group[c]!, c);
     }
-  }
-
-  private lampFreeAfter(t: number): number {
-    let best = Infinity;
-    for (let l = 0; l < this.busyLamps.length; l += 1) {
-      const gap = this.gap(l, t, 1);
-      if (gap < best) best = gap;
-    }
-    return best;
-  }
-
-  private run_s(step: number): number {
-    let least = Infinity;
-    for (const lamp of this.board.run_s) if (lamp[step]! < least) least = lamp[step]!;
-    return least;
   }
 
   private work(a: number, activity: Activity): void {
@@ -462,8 +446,8 @@ export class Player {
     const held = activity.parts[0]!;
     if (held.heldLight >= 0) {
       // The lamp must be free just when the work before the light ends.
-      this.lampFor(held.heldLight, start + held.hand_s);
-      start = this.gapStart - held.hand_s;
+      this.lamps.find(held.heldLight, start + held.hand_s);
+      start = this.lamps.start_s - held.hand_s;
     }
     if (activity.dusty || activity.lays) this.judgeDust(activity);
     if (changes) this.tally.classChanges += 1;
@@ -494,10 +478,10 @@ export class Player {
     }
     let t = start + part.hand_s;
     if (part.heldLight >= 0) {
-      const lamp = this.lampFor(part.heldLight, t);
+      const lamp = this.lamps.find(part.heldLight, t);
       const run = board.run_s[lamp]![part.heldLight]!;
-      t = this.gapStart;
-      this.occupy(lamp, t, t + run);
+      t = this.lamps.start_s;
+      this.lamps.occupy(lamp, t, t + run);
       if (this.record) {
         const chain = board.problem.chains[c]!;
         this.loads.push({
@@ -592,38 +576,37 @@ export class Player {
     const chains = board.groups[g]!;
     if (this.depth > DEEP) {
       // Too much hangs together: light what is here as it is.
-      this.load(chains);
+      this.load(chains, g);
       return;
     }
     this.depth += 1;
-    let shared = false;
-    for (let i = 1; i < chains.length; i += 1)
-      if (board.hand[chains[i]!] !== board.hand[chains[0]!]) shared = true;
-    if (!shared) {
-      for (let i = 0; i < chains.length; i += 1) {
-        const c = chains[i]!;
-        let before = -1;
-        while ((this.wet[c] || this.soft[c]) && !this.waits(c) && this.pos[c] !== before && !this.ended(c)) {
-          before = this.pos[c]!;
-          this.advance(c);
-        }
+    // Thumbs that share a load go in without the rest of their hands.
+    if (board.acrossHands[g] || this.bringToLight(chains)) {
+      const want = only >= 0 ? this.pos[only]! : -1;
+      let again = true;
+      while (again) {
+        again = this.load(chains, g) && (only < 0 ? this.anyWaits(chains) : this.pos[only] === want);
       }
-    }
-    // What is still to be worked on while it is soft must not see this light.
-    if (!shared)
-      for (let i = 0; i < chains.length; i += 1) {
-        const c = chains[i]!;
-        if (!this.forced && this.soft[c] && !this.waits(c) && !this.ended(c)) {
-          this.depth -= 1;
-          return;
-        }
-      }
-    const want = only >= 0 ? this.pos[only]! : -1;
-    let again = true;
-    while (again) {
-      again = this.load(chains) && (only < 0 ? this.anyWaits(chains) : this.pos[only] === want);
     }
     this.depth -= 1;
+  }
+
+  /** Works on what is wet until it waits for light; whether nothing is left that must not see it yet. */
+  private bringToLight(chains: Int32Array): boolean {
+    for (let i = 0; i < chains.length; i += 1) {
+      const c = chains[i]!;
+      let before = -1;
+      while ((this.wet[c] || this.soft[c]) && !this.waits(c) && this.pos[c] !== before && !this.ended(c)) {
+        before = this.pos[c]!;
+        this.advance(c);
+      }
+    }
+    if (this.forced) return true;
+    for (let i = 0; i < chains.length; i += 1) {
+      const c = chains[i]!;
+      if (this.soft[c] && !this.waits(c) && !this.ended(c)) return false;
+    }
+    return true;
   }
 
   private anyWaits(chains: Int32Array): boolean {
@@ -631,9 +614,8 @@ export class Player {
     return false;
   }
 
-  private gapStart = 0;
   /** The nails a load is for. */
-  private readonly inLoad = new Int32Array(16);
+  private readonly inLoad: Int32Array;
 
   /** Whether all that the artist wants done before a light is done. */
   private mayLight(step: number): boolean {
@@ -647,7 +629,7 @@ export class Player {
     return this.forced || this.mayLight(this.pos[c]!);
   }
 
-  private load(chains: Int32Array): boolean {
+  private load(chains: Int32Array, g: number): boolean {
     const { board } = this;
     let mode = 3;
     for (let i = 0; i < chains.length; i += 1) {
@@ -689,10 +671,10 @@ export class Player {
     if (left) start = Math.max(start, this.handIn[0]!, this.handWorked[0]!);
     if (right) start = Math.max(start, this.handIn[1]!, this.handWorked[1]!);
     if (this.own) start = Math.max(start, this.artist, this.handIn[0]!, this.handIn[1]!);
-    const lamp = this.lampFor(longest, start);
-    const begin = this.gapStart;
+    const lamp = this.lamps.find(longest, start);
+    const begin = this.lamps.start_s;
     const end = begin + board.run_s[lamp]![longest]!;
-    this.occupy(lamp, begin, end);
+    this.lamps.occupy(lamp, begin, end);
     if (left) this.handIn[0] = end;
     if (right) this.handIn[1] = end;
     if (end > this.tally.total_s) this.tally.total_s = end;
@@ -709,23 +691,22 @@ export class Player {
       this.openGuide[c] = this.openMost[c] = Infinity;
       this.goOn(c, step + 1, end);
     }
-    if (this.record) this.recordLoad(chains, lamp, mode, begin, end, served);
+    if (this.record) this.recordLoad(g, lamp, mode, begin, end, served);
     return true;
   }
 
   private recordLoad(
-    chains: Int32Array,
+    g: number,
     lamp: number,
     mode: number,
     start_s: number,
     end_s: number,
     served: readonly number[],
   ): void {
-    const { problem, from, hand, chainOf } = this.board;
+    const { problem, from, groups, acrossHands, chainOf } = this.board;
     const at = served.map((step) => chainOf[step]!);
     // A hand goes in whole; of thumbs that share a load only those it is for.
-    const shared = chains.some((c) => hand[c] !== hand[chains[0]!]);
-    const inside = [...chains].filter((c) => !shared || at.includes(c));
+    const inside = [...groups[g]!].filter((c) => !acrossHands[g] || at.includes(c));
     this.loads.push({
       lamp: problem.lamps[lamp]!.id,
       hand: problem.chains[at[0]!]!.hand,
@@ -735,50 +716,5 @@ export class Player {
       start_s,
       end_s,
     });
-  }
-
-  /** The lamp in which a light ends first if it begins at `t` or later; `gapStart` says when it begins. */
-  private lampFor(step: number, t: number): number {
-    const { run_s } = this.board;
-    let best = 0;
-    let bestEnd = Infinity;
-    let bestStart = t;
-    for (let l = 0; l < run_s.length; l += 1) {
-      const run = run_s[l]![step]!;
-      const start = this.gap(l, t, run);
-      if (start + run < bestEnd) {
-        bestEnd = start + run;
-        best = l;
-        bestStart = start;
-      }
-    }
-    this.gapStart = bestStart;
-    return best;
-  }
-
-  private gap(lamp: number, t: number, run: number): number {
-    const busy = this.busyLamps[lamp]!;
-    let i = this.busyCount[lamp]!;
-    if (i === 0 || busy[2 * i - 1]! <= t) return t;
-    while (i > 0 && busy[2 * i - 1]! > t) i -= 1;
-    let start = t;
-    for (; i < this.busyCount[lamp]!; i += 1) {
-      if (busy[2 * i]! >= start + run) return start;
-      if (busy[2 * i + 1]! > start) start = busy[2 * i + 1]!;
-    }
-    return start;
-  }
-
-  private occupy(lamp: number, start: number, end: number): void {
-    const busy = this.busyLamps[lamp]!;
-    let i = this.busyCount[lamp]!;
-    this.busyCount[lamp] = i + 1;
-    while (i > 0 && busy[2 * i - 2]! > start) {
-      busy[2 * i] = busy[2 * i - 2]!;
-      busy[2 * i + 1] = busy[2 * i - 1]!;
-      i -= 1;
-    }
-    busy[2 * i] = start;
-    busy[2 * i + 1] = end;
   }
 }

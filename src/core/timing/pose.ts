@@ -1,5 +1,6 @@
 import { laidBy, type Operation } from '../craft/operation';
 import { rowOf } from '../craft/surfaces';
+import { inTurn } from '../compile/acrossNails';
 import { lineUp, type Edge } from '../compile/lineUp';
 import type { SetDocument } from '../document/document';
 import { fingerOf, handOf, type NailName } from '../model/names';
@@ -163,10 +164,9 @@ function preparedFirst(
   if (precedences.length === 0) return wanted;
   const index = new Map(nails.flatMap((work) => work.operations).map((one, i) => [one.id, i]));
   const edges: Edge[] = [
-    ...nails.flatMap(({ operations }) =>
-      operations
-        .slice(1)
-        .map((one, i) => ({ first: index.get(operations[i]!.id)!, then: index.get(one.id)! })),
+    ...inTurn(
+      nails.map((work) => work.operations),
+      index,
     ),
     ...[...precedences, ...wanted].flatMap(({ first, then }) => {
       const [a, b] = [index.get(first), index.get(then)];

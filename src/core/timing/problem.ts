@@ -106,6 +106,12 @@ export interface Schedule {
   total_s: number;
 }
 
+/** What goes into a lamp together, by name: a hand, its fingers or thumb alone, or both thumbs. */
+export function lampGroup(chain: Chain, thumbs: Problem['thumbs']): string {
+  if (!chain.thumb || thumbs === 'with-fingers') return chain.hand;
+  return thumbs === 'together' ? 'thumbs' : `${chain.hand} thumb`;
+}
+
 /** Time a lamp runs for a demand: its shortest programme that is long enough, or several of the longest. */
 export function programme_s(programmes: readonly number[], seconds: number): number {
   if (programmes.length === 0) return seconds;

@@ -1,4 +1,5 @@
 import type { Operation } from '../craft/operation';
+import { lowerFirst } from '../model/letters';
 import { fingerOf, FINGERS, type Hand, type NailName } from '../model/names';
 import type { Load, Schedule, Stroke } from './problem';
 
@@ -18,8 +19,6 @@ export interface Round {
   caution?: string;
   /** Light of a load, or held by hand within the work, on each nail. */
   light?: { mode: 'cure' | 'flash'; seconds: number; lamp: string };
-  /** Nails only along for the light. */
-  along?: NailName[];
   operations: string[];
 }
 
@@ -80,8 +79,6 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
       light: lightOf(load),
       operations: load.operations,
     };
-    const along = (load.nails as NailName[]).filter((nail) => !nails.includes(nail));
-    if (along.length > 0) round.along = along;
     if (served[0]!.caution) round.caution = served[0]!.caution;
     rounds.push(round);
   }
@@ -123,7 +120,7 @@ function ids(piece: Piece): string[] {
 
 function wordsOf(piece: Piece): string {
   const [first, ...rest] = piece.operations.map((one) => one.words);
-  return [first!, ...rest.map((words) => words.charAt(0).toLowerCase() + words.slice(1))].join(', ');
+  return [first!, ...rest.map(lowerFirst)].join(', ');
 }
 
 /** "Cure Velvet 04, Plum 07": the light, and all it hardens. */

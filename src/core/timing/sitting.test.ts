@@ -12,9 +12,9 @@ import { problemOf } from './pose';
 import { EDITING, search } from './search';
 import type { Chain, Problem } from './problem';
 import { replaySteps } from './replay';
-import { planSitting as plan, type Sitting } from './sitting';
+import { bestSchedule } from './sitting';
 
-const planSitting = (problem: Problem): Sitting => plan(problem, { ...EDITING, iterations: 800 });
+const planSitting = (problem: Problem) => bestSchedule(problem, { ...EDITING, iterations: 800 });
 
 function problemFor(set: SetDocument): Problem {
   return problemOf(

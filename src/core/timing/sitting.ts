@@ -25,9 +25,15 @@ const SLOW = 1.3;
 /** One hand alone is compared with, not worked by. */
 const COMPARED = 200;
 
-/** Plans the sitting. Pure, and the same for the same iterations and seed. */
-export function planSitting(problem: Problem, effort: Effort): Sitting {
-  const schedule = bestSchedule(problem, effort);
+/** The best sitting found. Pure, and the same for the same iterations and seed. */
+export function bestSchedule(problem: Problem, effort: Effort): Schedule {
+  if (problem.chains.length === 0) return { strokes: [], loads: [], wipes: [], broken: [], total_s: 0 };
+  const board = boardOf(problem);
+  return new Player(board).schedule(search(board, effort));
+}
+
+/** A schedule with what it is compared with. */
+export function compared(problem: Problem, schedule: Schedule, effort: Effort): Sitting {
   const handWork = schedule.strokes.reduce((sum, s) => sum + s.end_s - s.start_s + s.changeover_s, 0);
   const lamp = schedule.loads.reduce((sum, load) => sum + load.end_s - load.start_s, 0);
   const plain = HANDS.reduce((sum, hand) => {
@@ -50,10 +56,4 @@ export function planSitting(problem: Problem, effort: Effort): Sitting {
     hand_work_s: handWork,
     lamp_s: lamp,
   };
-}
-
-function bestSchedule(problem: Problem, effort: Effort): Schedule {
-  if (problem.chains.length === 0) return { strokes: [], loads: [], wipes: [], broken: [], total_s: 0 };
-  const board = boardOf(problem);
-  return new Player(board).schedule(search(board, effort));
 }

@@ -3,6 +3,7 @@ import { Button } from '@mantine/core';
 import { IconDownload, IconPrinter } from '@tabler/icons-react';
 import { useMemo } from 'react';
 import type { SetDocument } from '@/core/document/document';
+import { upperFirst } from '@/core/model/letters';
 import { NAILS, nailWords } from '@/core/model/names';
 import { nailMaps, type NailMap } from '@/core/picture/nailMap';
 import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
@@ -85,7 +86,7 @@ function Sheet({ set, plan, searched }: { set: SetDocument; plan: Plan; searched
             <h3>On the table, in order of use</h3>
             <ol className={classes.products}>
               {products.map((product) => (
-                <li key={product.id}>{product.name.charAt(0).toUpperCase() + product.name.slice(1)}</li>
+                <li key={product.id}>{upperFirst(product.name)}</li>
               ))}
             </ol>
             <p>
@@ -106,7 +107,7 @@ function Line({ line }: { line: CardLine }) {
       <span className={classes.what}>
         <b>
           {line.hand === 'both' ? '' : `${line.hand === 'left' ? 'Left' : 'Right'} `}
-          {line.hand === 'both' ? line.nails.charAt(0).toUpperCase() + line.nails.slice(1) : line.nails}
+          {line.hand === 'both' ? upperFirst(line.nails) : line.nails}
         </b>{' '}
         {line.words}
         {line.caution && <small className={classes.caution}>{line.caution}</small>}

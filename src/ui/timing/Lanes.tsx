@@ -1,6 +1,7 @@
 'use client';
 import { Slider } from '@mantine/core';
 import { useState } from 'react';
+import { lowerFirst } from '@/core/model/letters';
 import type { NailName } from '@/core/model/names';
 import { momentAt } from '@/core/timing/moment';
 import { nailsWords, type Round } from '@/core/timing/rounds';
@@ -138,8 +139,7 @@ function Told({
   worked: readonly NailName[];
 }) {
   const moment = momentAt(rounds, at_s);
-  const words = (round: Round) =>
-    `${nailsWords(round.nails, worked)}: ${round.words.charAt(0).toLowerCase()}${round.words.slice(1)}`;
+  const words = (round: Round) => `${nailsWords(round.nails, worked)}: ${lowerFirst(round.words)}`;
   const lit = (['left', 'right'] as const).flatMap((hand) => {
     const round = moment.hands[hand];
     return round?.kind === 'load' ? [{ hand, round }] : [];

@@ -4,6 +4,7 @@ import { gloss } from '../../craft/techniques/finish';
 import { lookOf } from '../../compile/prepare';
 import type { Fix } from '../finding';
 import type { NailCase, NailRule } from '../rule';
+import { upperFirst } from '../../model/letters';
 import { rounded } from '../../model/rounded';
 import type { Severity } from '../finding';
 import type { Verdict } from '../../simulate/grips';
@@ -81,7 +82,7 @@ export const surfaces: NailRule = {
         severity: words.severity,
         operation: operation.id,
         element: operation.element,
-        message: `${words.says(operation.words, verdict)} ${capital(verdict.where)}.`,
+        message: `${words.says(operation.words, verdict)} ${upperFirst(verdict.where)}.`,
         reason: `${words.reason} It meets ${verdict.found}; it wants ${verdict.wants}.`,
         figure: {
           words: 'area at fault',
@@ -139,8 +140,4 @@ function oneEach(verdicts: readonly Verdict[]): Verdict[] {
     );
   }
   return [...told.values()];
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }
