@@ -7,14 +7,18 @@ import { planSet } from '../src/core/plan/planSet';
 import { brokenFile } from '../src/core/testing/brokenFiles';
 import { chance } from '../src/core/testing/chance';
 import { randomSet } from '../src/core/testing/randomLooks';
+import { shortest_s } from '../src/core/testing/exact';
 import { brokenPromises, spoiled } from '../src/core/testing/spoil';
+import { tinySitting, WAYS } from '../src/core/testing/tinySittings';
+import { lowerBound_s } from '../src/core/timing/bound';
 
 /**
  * Broken files and random looks by the thousand: each is refused with a path, or planned. Prints JSON.
- * Sets spoiled by mistakes: every way out that is offered does what it says.
- * `npm run fuzz -- FILES LOOKS SEED SPOILED`
+ * Sets spoiled by mistakes: every way out that is offered does what it says. Tiny sittings in each way of working:
+ * the bound is never above the shortest.
+ * `npm run fuzz -- FILES LOOKS SEED SPOILED TINY`
  */
-const [files = 10_000, looks = 2_000, seed = 1, spoils = 200] = process.argv.slice(2).map(Number);
+const [files = 10_000, looks = 2_000, seed = 1, spoils = 200, tiny = 1000] = process.argv.slice(2).map(Number);
 const folder = new URL('../tests/files/v1/', import.meta.url);
 type Json = Parameters<typeof brokenFile>[0];
 const sources: Json[] = [
@@ -95,5 +99,16 @@ for (let i = 0; i < spoils; i += 1) {
   mended.ways_out += offered;
   mended.broken.push(...promises.map((words) => `${seed * 3_000_000 + i}: ${words}`));
 }
-const figures = { broken_files: broken, random_looks: random, spoiled_sets: mended };
+const bounds = WAYS.map((way) => {
+  const above: number[] = [];
+  let shortest_to_bound = 0;
+  for (let i = 1; i <= tiny; i += 1) {
+    const problem = tinySitting(seed * 10_000 + i, way);
+    const [bound, shortest] = [lowerBound_s(problem), shortest_s(problem)];
+    if (bound > shortest + 1e-6) above.push(seed * 10_000 + i);
+    shortest_to_bound += shortest / bound / tiny;
+  }
+  return { ...way, tried: tiny, above, shortest_to_bound };
+});
+const figures = { broken_files: broken, random_looks: random, spoiled_sets: mended, bounds };
 process.stdout.write(`${JSON.stringify(figures, null, 2)}\n`);

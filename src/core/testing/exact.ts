@@ -36,27 +36,22 @@ export function shortest_s(problem: Problem): number {
       return;
     }
     if (worse(state)) return;
-    // A stroke on any nail that waits for one, as early as it can be.
+    // A stroke on any nail that waits for one; what is done in one go, on all its nails in any order.
+    const told = new Set<string>();
     chains.forEach((chain, c) => {
       const task = chain.tasks[state.pos[c]!];
       if (!task || task.light) return;
-      const other = chain.hand === 'left' ? 'right' : 'left';
-      const change = state.brush !== '' && state.brush !== task.class ? problem.changeover_s : 0;
-      const start = Math.max(
-        state.artist + change,
-        state.hand[chain.hand],
-        state.ready[c]!,
-        problem.wearer === 'own' ? state.hand[other] : 0,
-      );
-      const end = start + task.hand_s * problem.slower[chain.hand];
-      step({
-        ...state,
-        pos: state.pos.map((p, i) => (i === c ? p + 1 : p)),
-        ready: state.ready.map((r, i) => (i === c ? end + task.wait_s : r)),
-        artist: end,
-        brush: task.class,
-        hand: { ...state.hand, [chain.hand]: Math.max(state.hand[chain.hand], end) },
-      });
+      if (problem.wearer === 'own' && wetBeside(state, chain.hand)) return;
+      const mark = task.together;
+      if (mark === undefined) return step(stroke(state, c));
+      if (told.has(mark)) return;
+      told.add(mark);
+      const all = chains.flatMap((one, i) => (one.tasks.some((t) => t.together === mark) ? [i] : []));
+      if (all.some((i) => chains[i]!.tasks[state.pos[i]!]?.together !== mark)) return;
+      // It is not begun while one of its hands is in the lamp.
+      const free = Math.max(...all.map((i) => state.hand[chains[i]!.hand]));
+      const out = { ...state, hand: { left: free, right: free } };
+      for (const order of orders(all)) step(order.reduce(stroke, out));
     });
     // A load of any of the nails of a group that wait for the same light, in any lamp.
     for (const group of groupsOf(problem)) {
@@ -91,6 +86,34 @@ export function shortest_s(problem: Problem): number {
     }
   }
 
+  /** On one's own hands a hand with a wet nail does no work on the other. */
+  function wetBeside(state: State, hand: string): boolean {
+    return chains.some((chain, c) => chain.hand !== hand && chain.tasks[state.pos[c]! - 1]?.wet);
+  }
+
+  /** The next work on a nail, as early as it can be. */
+  function stroke(state: State, c: number): State {
+    const chain = chains[c]!;
+    const task = chain.tasks[state.pos[c]!]!;
+    const other = chain.hand === 'left' ? 'right' : 'left';
+    const change = state.brush !== '' && state.brush !== task.class ? problem.changeover_s : 0;
+    const start = Math.max(
+      state.artist + change,
+      state.hand[chain.hand],
+      state.ready[c]!,
+      problem.wearer === 'own' ? state.hand[other] : 0,
+    );
+    const end = start + task.hand_s * problem.slower[chain.hand];
+    return {
+      ...state,
+      pos: state.pos.map((p, i) => (i === c ? p + 1 : p)),
+      ready: state.ready.map((r, i) => (i === c ? end + task.wait_s : r)),
+      artist: end,
+      brush: task.class,
+      hand: { ...state.hand, [chain.hand]: Math.max(state.hand[chain.hand], end) },
+    };
+  }
+
   /** Whether a state just as far on was met before, at no later times. */
   function worse(state: State): boolean {
     const key = `${state.pos.join()}|${state.brush}`;
@@ -120,6 +143,11 @@ function groupsOf(problem: Problem): number[][] {
         : `${chain.hand} thumb`;
   const names = [...new Set(problem.chains.map(name))];
   return names.map((one) => problem.chains.flatMap((chain, c) => (name(chain) === one ? [c] : [])));
+}
+
+function orders(items: readonly number[]): number[][] {
+  if (items.length === 0) return [[]];
+  return items.flatMap((one) => orders(items.filter((other) => other !== one)).map((rest) => [one, ...rest]));
 }
 
 function subsets(items: readonly number[]): number[][] {

@@ -14,7 +14,7 @@ const HAND_WORK = ['sanitise', 'soak', 'dust-off'];
  * levels, 40 s for a runny one, four minutes from primer to base (common practice).
  */
 export function factsOf(set: SetDocument, plan: Plan): Facts {
-  const runny = (id: string | undefined) => set.kit.products.find((one) => one.id === id)?.runny === true;
+  const product = (id: string | undefined) => set.kit.products.find((one) => one.id === id);
   return {
     own: set.practice.wearer === 'own',
     nails: NAILS.filter((name) => plan.operations[name].length > 0).map((name) => {
@@ -40,7 +40,10 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             tacky: state.tacky,
             dusty: DUSTY.includes(one.verb),
             clean: one.verb === 'wipe' || (one.verb === 'dust-off' && next?.verb !== 'wipe'),
-            ...(one.deposit && state.wet ? { lit_within_s: runny(one.product) ? 40 : 180 } : {}),
+            // Glue and lacquer harden by themselves.
+            ...(one.deposit && state.wet && product(one.product)?.lamp
+              ? { lit_within_s: product(one.product)?.runny ? 40 : 180 }
+              : {}),
             ...(one.verb === 'prime' ? { covered_within_s: 240 } : {}),
             held: (one.verb === 'flash' && own[i - 1]?.verb === 'press-on') || isHold(one.words),
             ...((prepared && HAND_WORK.includes(one.verb)) || one.verb === 'oil'

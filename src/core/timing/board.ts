@@ -32,6 +32,8 @@ export interface Board {
   primedMost_s: Float64Array;
   /** Hand work from this step on until the nail's next light. */
   toLight_s: Float64Array;
+  /** By step: the nail's next light, or −1. */
+  itsLight: Int32Array;
   activities: Activity[];
   /** Seconds each lamp runs, by lamp and step. */
   run_s: Float64Array[];
@@ -104,6 +106,7 @@ export function boardOf(problem: Problem): Board {
     primedGuide_s: figure((task) => task.primed?.guide_s, Infinity),
     primedMost_s: figure((task) => task.primed?.most_s, Infinity),
     toLight_s: new Float64Array(tasks.length),
+    itsLight: new Int32Array(tasks.length).fill(-1),
     activities: [],
     run_s: problem.lamps.map((lamp) =>
       figure((task) => (task.light ? programme_s(lamp.programmes_s, task.light.seconds) : 0)),
@@ -115,9 +118,12 @@ export function boardOf(problem: Problem): Board {
   layActivities(board, tasks, classOf);
   for (let c = 0; c < chains.length; c += 1) {
     let ahead = 0;
+    let light = -1;
     for (let s = from[c + 1]! - 1; s >= from[c]!; s -= 1) {
       ahead = board.mode[s] === 0 ? ahead + tasks[s]!.hand_s * slower(board, c) : 0;
+      if (board.mode[s] !== 0) light = s;
       board.toLight_s[s] = ahead;
+      board.itsLight[s] = light;
     }
   }
   followPrecedences(board, tasks);

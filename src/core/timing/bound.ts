@@ -16,6 +16,7 @@ export function lowerBound_s(problem: Problem): number {
   const bounds = [
     // The artist's work, with the least that can still follow the very last stroke.
     work + changeovers + Math.min(...chains.map((chain) => tail_s(problem, chain))),
+    work + changeovers + beforeClosing_s(problem),
     // A hand is worked on or in the lamp, never both.
     ...HANDS.map((hand) => {
       const own = chains.filter((chain) => chain.hand === hand);
@@ -37,17 +38,44 @@ export function leastLoads(problem: Problem): number {
 }
 
 /**
- * Light that cannot be shared: of the nails that go into a lamp together the one that asks most, summed over the
- * groups. Light held by hand is no load.
+ * Light that cannot be shared, summed over what goes into a lamp together: of any two nails of a group the least
+ * that serves both, as a load is a flash or a cure, and serves each nail once. Light held by hand is no load.
  */
 function longestLight(problem: Problem, chains: readonly Chain[], each: (task: Task) => number): number {
-  const groups = new Map<string, number>();
+  const groups = new Map<string, Light[][]>();
   for (const chain of chains) {
     const name = lampGroup(chain, problem.thumbs);
-    const light = chain.tasks.reduce((sum, task) => sum + (task.light && !task.held ? each(task) : 0), 0);
-    groups.set(name, Math.max(groups.get(name) ?? 0, light));
+    const lights = chain.tasks.flatMap((task) =>
+      task.light && !task.held ? [{ mode: task.light.mode, weight: each(task) }] : [],
+    );
+    groups.set(name, [...(groups.get(name) ?? []), lights]);
   }
-  return [...groups.values()].reduce((sum, light) => sum + light, 0);
+  return [...groups.values()].reduce((sum, nails) => sum + mostOfPairs(nails, leastForBoth), 0);
+}
+
+interface Light {
+  mode: string;
+  weight: number;
+}
+
+/** The least weight of loads that serve two nails in order: an alignment in which only like modes are shared. */
+function leastForBoth(a: readonly Light[], b: readonly Light[]): number {
+  let row = [0];
+  for (const one of b) row.push(row.at(-1)! + one.weight);
+  for (const one of a) {
+    const next = [row[0]! + one.weight];
+    b.forEach((other, j) => {
+      const shared = one.mode === other.mode ? row[j]! + Math.max(one.weight, other.weight) : Infinity;
+      next.push(Math.min(shared, row[j + 1]! + one.weight, next[j]! + other.weight));
+    });
+    row = next;
+  }
+  return row[b.length]!;
+}
+
+/** The largest of a figure over all pairs, each one with itself included. */
+function mostOfPairs<T>(all: readonly T[], of: (a: T, b: T) => number): number {
+  return Math.max(0, ...all.flatMap((a, i) => all.slice(i).map((b) => of(a, b))));
 }
 
 /** The shortest any lamp can be on for a task; light held by hand keeps the artist busy as well. */
@@ -67,6 +95,28 @@ function task_s(problem: Problem, chain: Chain, task: Task): number {
   return task.hand_s * problem.slower[chain.hand] + shone_s(problem, task) + task.wait_s;
 }
 
+/**
+ * What closes all nails in one go, as oil does, waits for the last nail's light. Of what the artist stands idle
+ * then, only one change of brush can be done meanwhile; of a wait after it, closing work on the other nails too.
+ */
+function beforeClosing_s(problem: Problem): number {
+  const { chains } = problem;
+  const closing = chains.map((chain) => chain.tasks.at(-1)!);
+  const mark = closing[0]?.together;
+  if (mark === undefined || closing.some((task) => task.together !== mark)) return 0;
+  return Math.min(
+    ...chains.map((last) => {
+      const before = { ...last, tasks: last.tasks.slice(0, -1) };
+      const others = before.tasks.at(-1)?.wait_s ? chains.filter((chain) => chain !== last) : [];
+      const meanwhile = others.reduce(
+        (sum, chain) => sum + chain.tasks.at(-1)!.hand_s * problem.slower[chain.hand],
+        0,
+      );
+      return Math.max(0, tail_s(problem, before) - meanwhile - problem.changeover_s);
+    }),
+  );
+}
+
 /** What is left of a chain after its last stroke. */
 function tail_s(problem: Problem, chain: Chain): number {
   let tail = 0;
@@ -84,12 +134,8 @@ function tail_s(problem: Problem, chain: Chain): number {
  */
 function leastChangeovers(problem: Problem): number {
   const runs = problem.chains.map(classRuns);
-  let least = Math.max(0, new Set(runs.flat()).size - 1);
-  for (let i = 0; i < runs.length; i += 1) {
-    for (let j = i; j < runs.length; j += 1)
-      least = Math.max(least, shortestSupersequence(runs[i]!, runs[j]!) - 1);
-  }
-  return least;
+  const least = mostOfPairs(runs, shortestSupersequence);
+  return Math.max(0, least - 1, new Set(runs.flat()).size - 1);
 }
 
 function classRuns(chain: Chain): string[] {

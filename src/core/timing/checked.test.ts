@@ -3,7 +3,7 @@ import { planSet } from '../plan/planSet';
 import { chance } from '../testing/chance';
 import { factsOf } from '../testing/facts';
 import { randomSet } from '../testing/randomLooks';
-import { checkSitting, type Facts, type Need } from '../testing/sittingChecker';
+import { checkSitting, type Facts, type Fault, type Need } from '../testing/sittingChecker';
 
 describe('sittings, by a checker of their own', () => {
   it.each(DEMO_SETS.filter((demo) => demo.id !== 'understudy').map((demo) => [demo.id, demo] as const))(
@@ -13,34 +13,31 @@ describe('sittings, by a checker of their own', () => {
         for (const wearer of ['client', 'own'] as const) {
           const set = demo.make();
           set.practice = { ...set.practice, thumbs, wearer };
-          const plan = planSet(set, { effort: { iterations: 1500 } });
+          const plan = planSet(set, { effort: { iterations: 1500 }, fixes: false });
           expect(checkSitting(factsOf(set, plan))).toEqual([]);
         }
       }
     },
   );
 
-  it('random sets: what is broken is said', () => {
-    let said = 0;
+  it('random sets: nothing that the program does not say itself, and hardly anything', () => {
+    const kinds: Partial<Record<Fault['rule'], string>> = {
+      dust: 'dust-beside-wet',
+      'waits-too-long': 'open-too-long',
+      'primed-too-long': 'primed-too-long',
+    };
+    let found = 0;
     for (let seed = 1; seed <= 25; seed += 1) {
       const set = randomSet(chance(900 + seed));
       set.edits = [];
-      const plan = planSet(set, { effort: { iterations: 300 } });
-      const told = new Set(plan.sitting.broken.map((one) => one.kind));
+      const plan = planSet(set, { effort: { iterations: 600 }, fixes: false });
+      const told = new Set<string>(plan.sitting.broken.map((one) => one.kind));
       for (const fault of checkSitting(factsOf(set, plan))) {
-        const kind =
-          fault.rule === 'dust'
-            ? 'dust-beside-wet'
-            : fault.rule === 'waits-too-long'
-              ? 'open-too-long'
-              : fault.rule === 'primed-too-long'
-                ? 'primed-too-long'
-                : undefined;
-        expect([seed, fault, kind && told.has(kind)]).toEqual([seed, fault, true]);
-        said += 1;
+        expect([seed, fault, told.has(kinds[fault.rule] ?? '')]).toEqual([seed, fault, true]);
+        found += 1;
       }
     }
-    expect(said).toBeLessThan(40);
+    expect(found).toBeLessThan(4);
   });
 });
 

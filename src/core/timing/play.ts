@@ -261,7 +261,9 @@ export class Player {
   private makeRoom(a: number, activity: Activity): void {
     const { hand } = activity;
     if (this.own && hand < 2) this.dryHand(1 - hand);
-    if (this.lastHand >= 0 && hand !== this.lastHand && !this.keep[a]) this.closeHand(this.lastHand, true);
+    // Thumbs that share a load wait for each other, unless they are not to.
+    if (this.lastHand >= 0 && hand !== this.lastHand && !this.keep[a])
+      this.closeHand(this.lastHand, !this.close[a]);
     if (this.close[a]) this.closeHand(hand, false);
     if (activity.dusty)
       for (let h = 0; h < 2; h += 1) if (hand === 2 || hand === h) this.clearForDust(h, activity);
@@ -275,8 +277,8 @@ export class Player {
     return false;
   }
 
-  /** Puts what waits on a hand into the lamp. Thumbs that share a load may wait for each other. */
-  private closeHand(hand: number, leaving: boolean): void {
+  /** Puts what waits on a hand into the lamp; a load shared with the other hand's thumb may be left for later. */
+  private closeHand(hand: number, sharedLater: boolean): void {
     const { groups } = this.board;
     for (let g = 0; g < groups.length; g += 1) {
       const chains = groups[g]!;
@@ -291,7 +293,7 @@ export class Player {
           if (this.waits(c)) waiting = true;
         }
       }
-      if (own && waiting && !(other && leaving)) this.light(g, -1);
+      if (own && waiting && !(other && sharedLater)) this.light(g, -1);
     }
   }
 
@@ -421,7 +423,8 @@ export class Player {
       for (const part of activity.parts) if (this.ready[part.chain]! > start) start = this.ready[part.chain]!;
       // Light on the other hand need not wait for this; a nail of this hand has to.
       const same = hand === 2 || this.board.hand[c] === hand || this.own;
-      const limit = this.openMost[c]!;
+      // Half of what is left past the guide is kept for what else must come before its light.
+      const limit = (this.openGuide[c]! + this.openMost[c]!) / 2;
       if (
         same ? start + ahead > limit + EPSILON : start > limit + EPSILON || this.lamps.freeFrom(start) > limit
       )
@@ -449,6 +452,7 @@ export class Player {
       this.lamps.find(held.heldLight, start + held.hand_s);
       start = this.lamps.start_s - held.hand_s;
     }
+    if (activity.parts.length === 1) start = this.lampInTime(held, start);
     if (activity.dusty || activity.lays) this.judgeDust(activity);
     if (changes) this.tally.classChanges += 1;
     if (hand < 2) {
@@ -467,6 +471,15 @@ export class Player {
     if (hand !== 1) this.handWorked[0] = t;
     if (hand !== 0) this.handWorked[1] = t;
     if (t > this.tally.total_s) this.tally.total_s = t;
+  }
+
+  /** When a film may be laid at the earliest: no sooner than a lamp can take it before it has waited too long. */
+  private lampInTime(part: Part, start: number): number {
+    const { openMost_s, itsLight, toLight_s } = this.board;
+    const light = itsLight[part.step]!;
+    if (openMost_s[part.step] === Infinity || light < 0) return start;
+    this.lamps.find(light, start + toLight_s[part.step]!);
+    return start + Math.max(0, this.lamps.start_s - (start + part.hand_s + openMost_s[part.step]!));
   }
 
   private doPart(part: Part, start: number): number {

@@ -30,7 +30,10 @@ export interface Task {
   wipeable?: boolean;
   /** One piece of work with the task before it on this nail; nothing else happens between. */
   held?: boolean;
-  /** Tasks of several nails with the same mark are done together, one after the other without anything between. */
+  /**
+   * Tasks of several nails with the same mark are done together, one after the other without anything between,
+   * and not while one of their hands is in the lamp.
+   */
   together?: string;
 }
 
