@@ -18,7 +18,9 @@ import { lowerBound_s } from '../src/core/timing/bound';
  * the bound is never above the shortest.
  * `npm run fuzz -- FILES LOOKS SEED SPOILED TINY`
  */
-const [files = 10_000, looks = 2_000, seed = 1, spoils = 200, tiny = 1000] = process.argv.slice(2).map(Number);
+const [files = 10_000, looks = 2_000, seed = 1, spoils = 200, tiny = 1000] = process.argv
+  .slice(2)
+  .map(Number);
 const folder = new URL('../tests/files/v1/', import.meta.url);
 type Json = Parameters<typeof brokenFile>[0];
 const sources: Json[] = [

@@ -1,5 +1,5 @@
 import { wholePlace, type NailContext } from '../craft/context';
-import { dustOffDraft, flashOf, hardenOf, wipeDraft } from '../craft/drafts';
+import { dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, STICKY_OFF, wipeDraft } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
 import type { Draft } from '../craft/operation';
 import type { Inlaid } from '../craft/technique';
@@ -111,7 +111,7 @@ function levelled(asks: readonly Inlaid[], context: NailContext): Placed[] {
   const allowance_um = Math.max(...asks.map((one) => one.filing_um));
   const whole = wholePlace();
   const shape: Draft[] = [
-    wipeDraft(context, 'wipe', 'The sticky layer clogs the file: off with it first.'),
+    wipeDraft(context, 'wipe', STICKY_OFF, 'The sticky layer clogs the file: off with it first.'),
     {
       step: 'file',
       verb: 'file',
@@ -123,7 +123,7 @@ function levelled(asks: readonly Inlaid[], context: NailContext): Placed[] {
         'Levelled with 100 then 180 grit, and the free edge thinned; the file must not reach the pieces.',
     },
     dustOffDraft('brush', 'Dust under the next layer lifts it.'),
-    wipeDraft(context, 'clean', 'Clean before the next layer.'),
+    wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the next layer.'),
   ];
   return [
     ...cap(clear, cap_um, 'The cap levels itself over the pieces; the hand is turned over to let it settle.'),
@@ -136,7 +136,9 @@ function floated(asks: readonly Inlaid[], context: NailContext): Placed[] {
   const cap_um = Math.max(...asks.map((one) => one.cap_um));
   const drafts = cap(top, cap_um, 'All lies flat: a thick top floats over it and needs no file.');
   if (top.family === 'top-wipe')
-    drafts.push(shared(wipeDraft(context, 'wipe', 'This top leaves a sticky layer: wiped off, it shines.')));
+    drafts.push(
+      shared(wipeDraft(context, 'wipe', STICKY_OFF, 'This top leaves a sticky layer: wiped off, it shines.')),
+    );
   return drafts;
 }
 

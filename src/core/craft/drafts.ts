@@ -62,12 +62,16 @@ export function hardenOf(product: Product, t_um: number, place: Place, step = 'c
   ];
 }
 
+/** What a wipe takes off, as it is said at a table. */
+export const STICKY_OFF = 'Wipe the sticky layer off';
+export const LAST_DUST_OFF = 'Wipe the last dust off, lint-free';
+
 export function wipeDraft(
   context: NailContext,
   step: string,
+  words: string,
   why: string,
   place = wholePlace(),
-  words = 'Wipe, lint-free',
 ): Draft {
   const cleanser = context.role('cleanser');
   return {

@@ -64,6 +64,8 @@ export interface Technique<E> {
   /** What it is, in a sentence for someone who has read nothing. */
   blurb: string;
   schema: z.ZodType<E>;
+  /** Dresses up other art: where time is short, a look can do without it. */
+  extra?: true;
   /** Where it may sit, and where it usually does; `listed`: where the look's list puts it. */
   seats: readonly Seat[];
   usual: (element: E, context: NailContext) => Seat | 'listed';

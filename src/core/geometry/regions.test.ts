@@ -179,12 +179,21 @@ describe('areas', () => {
       rectangle(p.x / 10, p.y / 10, p.w / 10, p.h / 10, p.turn);
     fc.assert(
       fc.property(piece, piece, (a, b) => {
+        // To a tenth of a micrometre, as all that goes into the booleans: finer, their sweep loses edges.
         const ring = (points: { x: number; y: number }[]): [number, number][] =>
-          points.map((q) => [q.x, q.y]);
+          points.map((q) => [Math.round(q.x * 1e4) / 1e4, Math.round(q.y * 1e4) / 1e4]);
         const left = uncovered_mm2(curve(a), [[ring(curve(b))]]);
         expect(overlap_mm2(curve(a), curve(b))).toBeCloseTo(polygonArea_mm2(curve(a)) - left, 1);
       }),
-      { numRuns: 300 },
+      {
+        numRuns: 300,
+        examples: [
+          [
+            { x: 9, y: 0, w: 2, h: 25, turn: 5 },
+            { x: 6, y: -3, w: 31, h: 4, turn: -180 },
+          ],
+        ],
+      },
     );
   });
 

@@ -1,3 +1,4 @@
+import { STICKY_OFF } from '../craft/drafts';
 import { applyChange, type Change } from '../document/changes';
 import type { SetDocument } from '../document/document';
 import { editNail, pointers, type Edit, type INSERTABLE_VERBS } from '../document/edits';
@@ -195,11 +196,11 @@ const REMEDIES: Record<
 > = {
   'oil-before-layer': { verbs: ['wipe'], words: 'Wipe the oil off', seconds: 6 },
   'dust-under-layer': { verbs: ['dust-off', 'wipe'], words: 'Brush the dust off', seconds: 5 },
-  'tacky-filed': { verbs: ['wipe'], words: 'Wipe the sticky layer off', seconds: 5 },
+  'tacky-filed': { verbs: ['wipe'], words: STICKY_OFF, seconds: 5 },
   'uncured-covered': { verbs: ['cure'], words: 'Cure what is wet', seconds: 60 },
   'wet-touched': { verbs: ['cure'], words: 'Cure what is wet', seconds: 60 },
   'under-cured': { verbs: ['cure'], words: 'Cure it through', seconds: 90, after: true },
-  'left-sticky': { verbs: ['wipe'], words: 'Wipe the sticky layer off', seconds: 6, after: true },
+  'left-sticky': { verbs: ['wipe'], words: STICKY_OFF, seconds: 6, after: true },
   'no-grip': { verbs: ['buff'], words: 'Key the surface', seconds: 15 },
 };
 

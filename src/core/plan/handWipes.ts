@@ -1,5 +1,5 @@
 import type { Compiled } from '../compile/compile';
-import { wipeDraft } from '../craft/drafts';
+import { STICKY_OFF, wipeDraft } from '../craft/drafts';
 import { CAUTIONS } from '../craft/handwork';
 import { parseOperationId, type Operation } from '../craft/operation';
 import type { HandWipe } from '../timing/problem';
@@ -22,9 +22,8 @@ export function withHandWipes({ operations, context }: Compiled, wipes: readonly
     const draft = wipeDraft(
       context,
       'wipe-hand',
+      `${STICKY_OFF}, for the file beside it`,
       'So that a nail beside it can be filed: dust sticks to what is sticky.',
-      undefined,
-      'Wipe the sticky layer off, for the file beside it',
     );
     return {
       ...draft,

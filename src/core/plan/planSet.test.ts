@@ -10,7 +10,6 @@ import { benchCard } from '../timing/benchCard';
 import { moveChange } from '../compile/reorder';
 import { parts } from '../testing/spoil';
 import { newMemo, planSet as planned, type PlanOptions } from './planSet';
-import { shorten } from './shorten';
 
 /** With a short search; ways out only where they are looked at. */
 const planSet = (set: SetDocument, options: PlanOptions = {}) =>
@@ -171,20 +170,5 @@ describe('beside the plan', () => {
     expect(lines.length).toBeLessThan(rounds.length);
     const loads = rounds.filter((round) => round.kind === 'load' || round.light);
     expect(lines.filter((line) => line.light)).toHaveLength(loads.length);
-  });
-
-  it('what shortens the sitting does so by as much as it says', () => {
-    const set = curtainUp();
-    const list = shorten(set);
-    expect(list.length).toBeGreaterThan(0);
-    // Every nail keeps what it is about: charms, stones and inlays stay.
-    for (const one of list) expect(one.words).not.toMatch(/without its (charm|crystals|inlay|ombre|french)/);
-    const total = (one: SetDocument) => planSet(one, { effort: { iterations: 1500 } }).sitting.total_s;
-    const now = total(set);
-    for (const one of list.slice(0, 3)) {
-      const next = applyChange(set, one.change);
-      if (!next.ok) throw new Error(next.faults[0]!.message);
-      expect(now - total(next.value)).toBeCloseTo(one.saves_s, -0.5);
-    }
   });
 });

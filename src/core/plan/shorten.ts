@@ -74,8 +74,8 @@ function candidates(set: SetDocument): { words: string; change: Change }[] {
   for (const look of set.looks) {
     if (!worn.has(look.id)) continue;
     const art = look.elements.filter((element) => !GROUND.includes(element.kind));
-    // A look keeps its point: what is left off is only one of several things on it.
-    for (const element of art.length > 1 ? art.slice(0, -1) : []) {
+    // A look keeps its point: only what dresses up something else can be left off.
+    for (const element of art.length > 1 ? art.filter((one) => techniqueOf(one.kind).extra) : []) {
       out.push({
         words: `${look.name} without its ${techniqueOf(element.kind).words.toLowerCase()}`,
         change: { kind: 'remove-element', look: look.id, element: element.id },

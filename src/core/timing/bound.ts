@@ -32,9 +32,30 @@ export function lowerBound_s(problem: Problem): number {
   return Math.max(...bounds);
 }
 
-/** Loads without which the longest chain of each group cannot be done. */
+/** The fewest loads that serve every nail in its order: a load is a flash or a cure, and serves each nail once. */
 export function leastLoads(problem: Problem): number {
-  return longestLight(problem, problem.chains, () => 1);
+  return [...lightsByGroup(problem, problem.chains, () => 1).values()].reduce(
+    (sum, nails) => sum + fewest(nails),
+    0,
+  );
+}
+
+/** Shortest sequence of modes that holds each nail's: whatever waits for a mode goes along with it. */
+function fewest(nails: readonly Light[][]): number {
+  const known = new Map<string, number>();
+  const from = (at: readonly number[]): number => {
+    const key = at.join();
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const next = new Set(nails.flatMap((lights, n) => lights[at[n]!]?.mode ?? []));
+    const each = [...next].map(
+      (mode) => 1 + from(at.map((i, n) => (nails[n]![i]?.mode === mode ? i + 1 : i))),
+    );
+    const least = each.length > 0 ? Math.min(...each) : 0;
+    known.set(key, least);
+    return least;
+  };
+  return from(nails.map(() => 0));
 }
 
 /**
@@ -42,6 +63,16 @@ export function leastLoads(problem: Problem): number {
  * that serves both, as a load is a flash or a cure, and serves each nail once. Light held by hand is no load.
  */
 function longestLight(problem: Problem, chains: readonly Chain[], each: (task: Task) => number): number {
+  const groups = lightsByGroup(problem, chains, each);
+  return [...groups.values()].reduce((sum, nails) => sum + mostOfPairs(nails, leastForBoth), 0);
+}
+
+/** Each nail's lights in order, by what goes into a lamp together. */
+function lightsByGroup(
+  problem: Problem,
+  chains: readonly Chain[],
+  each: (task: Task) => number,
+): Map<string, Light[][]> {
   const groups = new Map<string, Light[][]>();
   for (const chain of chains) {
     const name = lampGroup(chain, problem.thumbs);
@@ -50,7 +81,7 @@ function longestLight(problem: Problem, chains: readonly Chain[], each: (task: T
     );
     groups.set(name, [...(groups.get(name) ?? []), lights]);
   }
-  return [...groups.values()].reduce((sum, nails) => sum + mostOfPairs(nails, leastForBoth), 0);
+  return groups;
 }
 
 interface Light {

@@ -29,7 +29,7 @@ const PREPARED = [
   'all: Take the shine off',
   // One brush of dust for the hand, not one a nail.
   'all: Brush the dust off',
-  'all: Wipe, lint-free',
+  'all: Wipe the last dust off, lint-free',
   'all: Dehydrate with dehydrator',
   // Primed only now: the base follows within minutes.
   'all: Prime with acid-free primer',
@@ -64,7 +64,7 @@ describe('golden sittings', () => {
       // Nothing wet lies on the hand while dust flies.
       'all: Key the tip with a fine buffer',
       'all: Brush the dust off',
-      'all: Wipe, lint-free',
+      'all: Wipe the last dust off, lint-free',
       'all: Velvet 04, coat 1 of 2 → cure 60',
       'all: Velvet 04, coat 2 of 2 → cure 60',
       'all: No-wipe top A → cure 60',

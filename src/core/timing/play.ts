@@ -20,6 +20,8 @@ export interface Tally {
   singleLoads: number;
   classChanges: number;
   handChanges: number;
+  /** Visits to a hand for one stroke on one nail. */
+  lone: number;
   /** Past what a film or primer may wait at most: times and seconds. */
   late: number;
   late_s: number;
@@ -43,6 +45,7 @@ export class Player {
     singleLoads: 0,
     classChanges: 0,
     handChanges: 0,
+    lone: 0,
     late: 0,
     late_s: 0,
     lint_s: 0,
@@ -70,6 +73,8 @@ export class Player {
   private artist = 0;
   private lastClass = -1;
   private lastHand = -1;
+  /** Nails worked on since the artist came to this hand. */
+  private visited = 0;
   private depth = 0;
   private forced = false;
   private keep: Uint8Array = new Uint8Array(0);
@@ -176,7 +181,8 @@ export class Player {
   private reset(): void {
     const { from } = this.board;
     const tally = this.tally;
-    tally.total_s = tally.loads = tally.singleLoads = tally.classChanges = tally.handChanges = 0;
+    tally.total_s = tally.loads = tally.singleLoads = tally.classChanges = 0;
+    tally.handChanges = tally.lone = 0;
     tally.late = tally.late_s = tally.lint_s = tally.dust = 0;
     this.doneCount = 0;
     this.isDone.fill(0);
@@ -197,6 +203,7 @@ export class Player {
     this.artist = 0;
     this.lastClass = -1;
     this.lastHand = -1;
+    this.visited = 0;
     this.depth = 0;
     this.forced = false;
     for (let c = 0; c < this.pos.length; c += 1) this.pos[c] = from[c]!;
@@ -367,10 +374,9 @@ export class Player {
     if (this.own && this.handIn[1 - h]! > start) start = this.handIn[1 - h]!;
     if (this.ready[chain]! > start) start = this.ready[chain]!;
     if (changes) this.tally.classChanges += 1;
-    if (this.lastHand >= 0 && this.lastHand !== h) this.tally.handChanges += 1;
+    this.turnTo(h, 1);
     const end = start + problem.wipe!.seconds;
     this.lastClass = wipeClass;
-    this.lastHand = h;
     this.artist = end;
     this.handWorked[h] = end;
     this.tacky[chain] = 0;
@@ -455,10 +461,7 @@ export class Player {
     if (activity.parts.length === 1) start = this.lampInTime(held, start);
     if (activity.dusty || activity.lays) this.judgeDust(activity);
     if (changes) this.tally.classChanges += 1;
-    if (hand < 2) {
-      if (this.lastHand >= 0 && this.lastHand !== hand) this.tally.handChanges += 1;
-      this.lastHand = hand;
-    }
+    if (hand < 2) this.turnTo(hand, activity.parts.length);
     this.lastClass = activity.lastClass;
     this.isDone[a] = 1;
     this.done[this.doneCount] = a;
@@ -480,6 +483,16 @@ export class Player {
     if (openMost_s[part.step] === Infinity || light < 0) return start;
     this.lamps.find(light, start + toLight_s[part.step]!);
     return start + Math.max(0, this.lamps.start_s - (start + part.hand_s + openMost_s[part.step]!));
+  }
+
+  private turnTo(hand: number, nails: number): void {
+    if (hand !== this.lastHand) {
+      if (this.lastHand >= 0) this.tally.handChanges += 1;
+      if (this.visited === 1) this.tally.lone += 1;
+      this.visited = 0;
+    }
+    this.visited += nails;
+    this.lastHand = hand;
   }
 
   private doPart(part: Part, start: number): number {

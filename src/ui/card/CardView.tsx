@@ -46,6 +46,12 @@ function Sheet({ set, plan, searched }: { set: SetDocument; plan: Plan; searched
               {timeWords(plan.sitting.high_s)}
               <br />
               {loads} lamp loads · {countWords(plan.findings)}
+              {set.practice.wearer === 'client' && (
+                <>
+                  <br />
+                  Into the lamp: your client moves, you go on with the other hand.
+                </>
+              )}
             </p>
           </div>
           <div className={classes.hands}>

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { BUILD_BASE, defineBuild } from '../build';
-import { baseDraft, wipeDraft } from '../drafts';
+import { baseDraft, STICKY_OFF, wipeDraft } from '../drafts';
 import { prepPlate } from './prep';
 
 const schema = z.strictObject({
@@ -43,7 +43,9 @@ export const naturalGel = defineBuild({
         ? []
         : baseDraft(context, 'Thin, short of the skin, and run over the tip: colour peels on a bare plate.');
     if (foundation.length > 0 && context.practice.base === 'wipe') {
-      foundation.push(wipeDraft(context, 'wipe-base', 'Wiped base lifts less, says this school.'));
+      foundation.push(
+        wipeDraft(context, 'wipe-base', STICKY_OFF, 'Wiped base lifts less, says this school.'),
+      );
     }
     return { ...prepPlate(context, `File the free edge ${build.shape}`), foundation };
   },

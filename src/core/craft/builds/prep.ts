@@ -1,6 +1,6 @@
 import type { BuildStages } from '../build';
 import { wholePlace, type NailContext } from '../context';
-import { dustOffDraft, wipeDraft } from '../drafts';
+import { dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import type { Draft } from '../operation';
 
@@ -65,7 +65,7 @@ export function prepPlate(
   }
   prepare.push(
     dustOffDraft('brush', 'Dust under the base lifts it.'),
-    wipeDraft(context, 'wipe', 'Clean and lint-free; not touched again after this.'),
+    wipeDraft(context, 'wipe', LAST_DUST_OFF, 'Clean and lint-free; not touched again after this.'),
     {
       step: 'dehydrate',
       verb: 'dehydrate',

@@ -4,7 +4,7 @@ import type { Draft } from '../operation';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace } from '../context';
 import { coatOf } from '../cure';
-import { baseDraft, dustOffDraft, flashOf, hardenOf, wipeDraft } from '../drafts';
+import { baseDraft, dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import { prepPlate } from './prep';
 
@@ -84,9 +84,9 @@ export const softGelTip = defineBuild({
         wipeDraft(
           context,
           'spill',
+          'Wipe the spill off',
           'A flashed spill wipes off cleanly; a cured one lifts.',
           place,
-          'Wipe the spill off',
         ),
         ...hardenOf(fixing, fixing_um, place, 'cure-tip'),
         {
@@ -98,7 +98,7 @@ export const softGelTip = defineBuild({
           reason: 'Colour does not grip the shine of a ready tip.',
         },
         dustOffDraft('brush', 'Dust under the colour lifts it.'),
-        wipeDraft(context, 'clean', 'Clean before the colour.'),
+        wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the colour.'),
       ],
     };
   },

@@ -99,6 +99,7 @@ export const crystals = defineTechnique({
   words: 'Crystals',
   blurb: 'Stones in an arc along the cuticle, the largest in the middle.',
   schema,
+  extra: true,
   seats: ['surface', 'over'],
   // Set in the wet top they stand on it; bedded they come first and the top is taken around them.
   usual: (element, context) => (beddingOf(element, context) === 'wet-top' ? 'over' : 'surface'),

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { Draft } from '../operation';
 import { placeOf } from '../context';
 import { coatOf } from '../cure';
-import { hardenOf, wipeDraft } from '../drafts';
+import { hardenOf, STICKY_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import {
   defineTechnique,
@@ -76,7 +76,15 @@ export const finish = defineTechnique({
       ...hardenOf(product, t_um, place),
     ];
     if (product.family === 'top-wipe') {
-      drafts.push(wipeDraft(context, 'wipe', 'This top leaves a sticky layer: wiped off, it shines.', place));
+      drafts.push(
+        wipeDraft(
+          context,
+          'wipe',
+          STICKY_OFF,
+          'This top leaves a sticky layer: wiped off, it shines.',
+          place,
+        ),
+      );
     }
     return drafts;
   },

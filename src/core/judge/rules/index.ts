@@ -11,6 +11,7 @@ import { freeEdge } from './freeEdge';
 import { handsAlike } from './handsAlike';
 import { heat } from './heat';
 import { hiding } from './hiding';
+import { hotLoad } from './hotLoad';
 import { lamps } from './lamps';
 import { leftSticky } from './leftSticky';
 import { lostInGround } from './lostInGround';
@@ -51,6 +52,7 @@ export const SET_RULES: readonly SetRule[] = [
   bareNails,
   lamps,
   sittingKept,
+  hotLoad,
   directions,
   editsAcross,
 ];

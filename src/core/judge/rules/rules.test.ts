@@ -7,7 +7,7 @@ import { clearToCover_mm } from '../../geometry/curve';
 import { applyChange } from '../../document/changes';
 import type { SetDocument } from '../../document/document';
 import { planSet } from '../../plan/planSet';
-import { codesOn, element, findingsOn, setWearing } from '../../testing/sets';
+import { codesOn, element, findingsOn, QUICK, setWearing } from '../../testing/sets';
 
 const find = (set: SetDocument, code: string) => {
   const finding = findingsOn(set).find((one) => one.code === code);
@@ -150,6 +150,33 @@ describe('the rules', () => {
     expect(codesOn(thin)).not.toContain('heat');
     thin.nails['left-ring'].condition = 'thin';
     expect(codesOn(thin)).toContain('heat');
+  });
+
+  it('hot-load: more than two thick layers hardened at once, sooner on thin plates', () => {
+    const told = (change: (set: SetDocument) => void) => {
+      const set = inlaid({ cap_um: 500 });
+      set.practice.thumbs = 'with-fingers';
+      change(set);
+      return planSet(set, QUICK).findings.find((one) => one.code === 'hot-load');
+    };
+    // All five of a hand in one load: how many, which, and what to do.
+    expect(told(() => undefined)).toMatchObject({ severity: 'note', figure: { limit: 2 } });
+    expect(told(() => undefined)!.reason).toContain('a few seconds at a time');
+    // Two nails a hand, or thin layers, are borne.
+    const two = (set: SetDocument) => {
+      for (const nail of NAILS) set.nails[nail].in_work = nail.endsWith('ring') || nail.endsWith('middle');
+    };
+    expect(told(two)).toBeUndefined();
+    const thinner = (set: SetDocument) => {
+      for (const one of set.looks[0]!.elements) if (one.kind === 'inlay') one.cap_um = 300;
+    };
+    expect(told(thinner)).toBeUndefined();
+    expect(
+      told((set) => {
+        thinner(set);
+        for (const nail of NAILS) set.nails[nail].condition = 'thin';
+      }),
+    ).toBeDefined();
   });
 
   it('left-sticky: a wipe top that nobody wiped', () => {
