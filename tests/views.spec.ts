@@ -152,4 +152,11 @@ test('Timing says when the client may leave and what happens at a moment', async
   await page.getByRole('slider', { name: 'Moment of the sitting' }).focus();
   await page.keyboard.press('Home');
   await expect(moment).toContainText(/0:00.*sanitise/);
+  // What comes next stands below it, light among it.
+  const next = page.getByRole('region', { name: 'From 0:00 on' }).getByRole('listitem');
+  await expect(next.first()).toContainText('Sanitise');
+  await page.keyboard.press('End');
+  await expect(page.getByRole('region', { name: /^From 1:\d+:\d+ on$/ }).getByRole('listitem')).toHaveText([
+    /Cuticle oil/,
+  ]);
 });

@@ -110,10 +110,10 @@ export function search(board: Board, effort: Effort): Sequence {
   const runners = starts.slice(0, RUNNERS).map((start) => anneal(start, short));
   runners.sort((a, b) => a.cost - b.cost);
   const best = anneal(runners[0]!, iterations - short * RUNNERS, effort.onProgress);
-  // Where a film still waits too long or dust still flies the others run on too, as long as that helps.
-  let worst = faults(best.sequence);
+  // Where a short search leaves a film too late or dust beside wet, the others run on too, as long as that helps.
+  let worst = iterations < LONGEST_CYCLE ? faults(best.sequence) : 0;
   for (let r = 1; r < runners.length && worst > 0; r += 1) {
-    const other = anneal(runners[r]!, iterations >> 1);
+    const other = anneal(runners[r]!, iterations);
     const left = faults(other.sequence);
     if (left >= worst) break;
     worst = left;

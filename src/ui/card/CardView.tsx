@@ -49,7 +49,7 @@ function Sheet({ set, plan, searched }: { set: SetDocument; plan: Plan; searched
               {set.practice.wearer === 'client' && (
                 <>
                   <br />
-                  Into the lamp: your client moves, you go on with the other hand.
+                  Into the lamp: the client moves, you work on.
                 </>
               )}
             </p>

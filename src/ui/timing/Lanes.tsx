@@ -1,6 +1,5 @@
 'use client';
 import { Slider } from '@mantine/core';
-import { useState } from 'react';
 import { lowerFirst } from '@/core/model/letters';
 import type { NailName } from '@/core/model/names';
 import { momentAt } from '@/core/timing/moment';
@@ -23,12 +22,15 @@ export function Lanes({
   rounds,
   total_s,
   worked,
+  at_s,
+  onAt,
 }: {
   rounds: readonly Round[];
   total_s: number;
   worked: readonly NailName[];
+  at_s: number;
+  onAt: (at_s: number) => void;
 }) {
-  const [at_s, setAt] = useState(() => Math.min(2400, Math.round(total_s / 2)));
   const k = (WIDTH - LEFT - RIGHT) / Math.max(1, total_s);
   const x = (seconds: number) => LEFT + seconds * k;
   const every = total_s > 5400 ? 900 : total_s > 2400 ? 600 : 300;
@@ -86,7 +88,7 @@ export function Lanes({
                 width={width}
                 height={LANE - 12}
                 fill={light ? 'url(#light)' : lane === 1 ? 'var(--soft)' : 'var(--accent)'}
-                onPointerEnter={() => setAt(Math.round((round.start_s + round.end_s) / 2))}
+                onPointerEnter={() => onAt(Math.round((round.start_s + round.end_s) / 2))}
               />
               {words && (
                 <text x={x(round.start_s) + 5} y={TOP + lane * LANE + 25} className={classes.inBar}>
@@ -101,7 +103,7 @@ export function Lanes({
       <div style={{ paddingLeft: `${(LEFT / WIDTH) * 100}%`, paddingRight: `${(RIGHT / WIDTH) * 100}%` }}>
         <Slider
           value={at_s}
-          onChange={setAt}
+          onChange={onAt}
           min={0}
           max={Math.max(1, Math.round(total_s) - 1)}
           step={10}

@@ -7,17 +7,23 @@ import type { Shortening } from '@/core/plan/shorten';
 import { getPlanner } from '@/workers/planner';
 import { timeWords } from '../kit/words';
 import { useStudio, useStudioStore } from '../studio/studio';
+import { FromHere } from './FromHere';
 import { Lanes } from './Lanes';
 import { LoadList } from './LoadList';
 import classes from './TimingView.module.css';
+
+/** The moment that is told before another is chosen. */
+const LOOKED_AT_S = 2400;
 
 /** How long, and who waits? */
 export function TimingView() {
   const plan = useStudio((s) => s.plan);
   const set = useStudio((s) => s.set);
   const searched = useStudio((s) => s.searched);
+  const [chosen, setAt] = useState(LOOKED_AT_S);
   if (!plan) return <p className={classes.view}>Planning …</p>;
   const { sitting } = plan;
+  const at = Math.min(chosen, Math.max(0, Math.round(sitting.total_s) - 1));
   const worked = NAILS.filter((name) => set.nails[name].in_work);
   const loads = plan.rounds.filter((round) => round.kind === 'load').length;
   const spare = Math.round((1 - sitting.lower_bound_s / Math.max(1, sitting.total_s)) * 100);
@@ -62,8 +68,9 @@ export function TimingView() {
           </div>
         </dl>
       </header>
-      <Lanes rounds={plan.rounds} total_s={sitting.total_s} worked={worked} />
+      <Lanes rounds={plan.rounds} total_s={sitting.total_s} worked={worked} at_s={at} onAt={setAt} />
       <div className={classes.lower}>
+        <FromHere rounds={plan.rounds} worked={worked} at_s={at} />
         <LoadList rounds={plan.rounds} worked={worked} />
         <Shorter set={set} />
       </div>
