@@ -17,7 +17,7 @@ const FOLLOWS: Record<string, readonly string[]> = {
   'unprepared-plate': ['unprepared-plate'],
   'uncured-covered': ['under-cured', 'uncured-covered'],
   'no-grip': ['no-grip'],
-  'oil-before-layer': ['oil-before-layer'],
+  'oil-before-layer': ['oil-before-layer', 'oil-early'],
   'dust-under-layer': ['dust-under-layer'],
   'tacky-filed': ['tacky-filed'],
   'needs-wet': ['wet-touched', 'top-over-stones', 'needs-wet'],

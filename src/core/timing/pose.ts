@@ -39,11 +39,12 @@ export function problemOf(
   const products = new Map(set.kit.products.map((product) => [product.id, product]));
   const product = (id: string) => products.get(id)!;
   const worked = nails.filter((work) => work.operations.length > 0);
+  const apart = new Set(precedences.flatMap(({ first, then }) => [first, then]));
   const chains = worked.map((work): Chain => ({
     nail: work.nail,
     hand: handOf(work.nail),
     thumb: fingerOf(work.nail) === 'thumb',
-    tasks: tasksOf(work, product, set.practice.thumbs !== 'with-fingers'),
+    tasks: tasksOf(work, product, set.practice.thumbs !== 'with-fingers', apart),
   }));
   return {
     chains,
@@ -68,6 +69,8 @@ function tasksOf(
   { nail, operations, states }: NailWork,
   product: (id: string) => Product,
   thumbsAlone: boolean,
+  /** What the artist's own statements across nails place: it is done by itself. */
+  apart: ReadonlySet<string>,
 ): Task[] {
   const hand = handOf(nail);
   // A thumb that goes into the lamp by itself is primed by itself: its base comes later than the fingers'.
@@ -110,7 +113,7 @@ function tasksOf(
       task.wipeable = true;
     if (operation.held && operations[i - 1]?.element === operation.element) task.held = true;
     const scope = operation.scope === 'set' ? 'set' : PRIMING.includes(operation.verb) ? primedWith : hand;
-    if (early.has(operation.id) || late.has(operation.id))
+    if ((early.has(operation.id) || late.has(operation.id)) && !apart.has(operation.id))
       task.together = `${scope}/${operation.element}/${operation.step}#${operation.pass}`;
     return task;
   });

@@ -17,6 +17,7 @@ import { leftSticky } from './leftSticky';
 import { lostInGround } from './lostInGround';
 import { missedWork } from './missedWork';
 import { muddyMiddle } from './muddyMiddle';
+import { oilEarly } from './oilEarly';
 import { sealed } from './sealed';
 import { sittingKept } from './sittingKept';
 import { surfaces } from './surfaces';
@@ -52,6 +53,7 @@ export const SET_RULES: readonly SetRule[] = [
   bareNails,
   lamps,
   sittingKept,
+  oilEarly,
   hotLoad,
   directions,
   editsAcross,

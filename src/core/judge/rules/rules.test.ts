@@ -179,6 +179,16 @@ describe('the rules', () => {
     ).toBeDefined();
   });
 
+  it('oil-early: one nail oiled before another is sealed, by the artist’s own order', () => {
+    const set = setWearing([element('colour')]);
+    const early = () => planSet(set, QUICK).findings.filter((one) => one.code === 'oil-early');
+    expect(early()).toEqual([]);
+    set.edits = [{ kind: 'before', a: 'left-ring/care/oil#1', b: 'right-ring/top/coat#1' }];
+    const [finding, ...rest] = early();
+    expect(rest).toEqual([]);
+    expect(finding).toMatchObject({ severity: 'warn', nail: 'left-ring', operation: 'left-ring/care/oil#1' });
+  });
+
   it('left-sticky: a wipe top that nobody wiped', () => {
     const set = setWearing([element('colour')]);
     set.kit.products.find((product) => product.id === 'top-a')!.family = 'top-wipe';
