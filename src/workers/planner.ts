@@ -1,42 +1,63 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { SetDocument } from '@/core/document/document';
+import type { NailName } from '@/core/model/names';
+import type { NailPicture } from '@/core/picture/nailPicture';
 import type { Plan } from '@/core/plan/planSet';
-import type { PlannerApi } from './plannerApi';
+import type { Shortening } from '@/core/plan/shorten';
+import type { HandWipe } from '@/core/timing/problem';
+import { Desk, type Hire } from './desk';
+import type { Planned, PlannerApi, Stage } from './plannerApi';
 
-interface Started {
-  worker: Worker;
-  remote: Remote<PlannerApi>;
-}
+/** Ample for a set on a slow machine; whoever needs more has lost the thread. */
+const PLAN_LIMIT_S = 30;
+const PICTURE_LIMIT_S = 15;
+const POLISH_LIMIT_S = 180;
 
-const started = new Map<string, Started>();
-
-function worker(name: string): Remote<PlannerApi> {
-  let one = started.get(name);
-  if (!one) {
-    const made = new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' });
-    one = { worker: made, remote: wrap<PlannerApi>(made) };
-    started.set(name, one);
-  }
-  return one.remote;
-}
+const hire: Hire<Remote<PlannerApi>> = (onLost) => {
+  const worker = new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' });
+  worker.addEventListener('error', (event) => {
+    event.preventDefault();
+    onLost(event.message || 'its worker could not be started');
+  });
+  worker.addEventListener('messageerror', () => onLost('its answer could not be read'));
+  return { api: wrap<PlannerApi>(worker), dismiss: () => worker.terminate() };
+};
 
 /** Plans sittings. */
-export const getPlanner = () => worker('planner');
-
+const planner = new Desk(hire);
 /** Draws nails. A worker of its own, so that a picture never waits for a sitting to be planned. */
-export const getPainter = () => worker('painter');
+const painter = new Desk(hire);
+/** Searches at length. A worker of its own, so that it can be stopped at any moment. */
+const polisher = new Desk(hire);
 
-const POLISHER = 'polisher';
+export function planOf(set: SetDocument): Promise<Planned> {
+  return planner.ask((api) => api.plan(set), PLAN_LIMIT_S);
+}
 
-/**
- * Plans a set at length: a long search and ways out tried. A worker of its own, so that it can be stopped at any
- * moment; a stopped one never answers.
- */
+export function shorteningsOf(set: SetDocument): Promise<Shortening[]> {
+  return planner.ask((api) => api.shorten(set), PLAN_LIMIT_S);
+}
+
+export function pictureOf(set: SetDocument, name: NailName, px_per_mm: number): Promise<NailPicture> {
+  return painter.ask((api) => api.picture(set, name, px_per_mm), PICTURE_LIMIT_S);
+}
+
+/** A nail part-way through its operations. */
+export function stageOf(
+  set: SetDocument,
+  name: NailName,
+  wipes: readonly HandWipe[],
+  done: number,
+  px_per_mm: number,
+): Promise<Stage> {
+  return painter.ask((api) => api.stage(set, name, wipes, done, px_per_mm), PICTURE_LIMIT_S);
+}
+
+/** Plans a set at length: a long search and ways out tried. Fails as stopped when it is stopped. */
 export function polish(set: SetDocument, onProgress: (share: number) => void): Promise<Plan> {
-  return worker(POLISHER).polish(set, proxy(onProgress));
+  return polisher.ask((api) => api.polish(set, proxy(onProgress)), POLISH_LIMIT_S);
 }
 
 export function stopPolishing(): void {
-  started.get(POLISHER)?.worker.terminate();
-  started.delete(POLISHER);
+  polisher.stop();
 }

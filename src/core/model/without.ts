@@ -1,6 +1,6 @@
-/** A copy of an object without one of its keys. */
-export function without<T extends object, K extends keyof T>(object: T, key: K): Omit<T, K> {
+/** A copy of an object without some of its keys. */
+export function without<T extends object, K extends keyof T>(object: T, ...keys: K[]): Omit<T, K> {
   const copy = { ...object };
-  Reflect.deleteProperty(copy, key);
+  for (const key of keys) Reflect.deleteProperty(copy, key);
   return copy;
 }

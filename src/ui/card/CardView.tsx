@@ -13,6 +13,7 @@ import { downloadText } from '../kit/download';
 import { HandsSpread } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { clockWords, countWords, timeWords } from '../kit/words';
+import { NoPlan } from '../studio/NoPlan';
 import { useStudio } from '../studio/studio';
 import classes from './CardView.module.css';
 
@@ -23,11 +24,24 @@ export function CardView() {
   const set = useStudio((s) => s.set);
   const plan = useStudio((s) => s.plan);
   const searched = useStudio((s) => s.searched);
-  if (!plan) return <p className={classes.scroll}>Planning …</p>;
-  return <Sheet set={set} plan={plan} searched={searched} />;
+  const planning = useStudio((s) => s.planning);
+  if (!plan) return <NoPlan />;
+  return <Sheet set={set} plan={plan} searched={searched} fresh={planning === 'fresh'} />;
 }
 
-function Sheet({ set, plan, searched }: { set: SetDocument; plan: Plan; searched: number }) {
+function Sheet({
+  set,
+  plan,
+  searched,
+  fresh,
+}: {
+  set: SetDocument;
+  plan: Plan;
+  searched: number;
+  /** Whether the plan is that of the set as it is; an old card is not to be worked from. */
+  fresh: boolean;
+}) {
+  const searchFailed = useStudio((s) => s.searchFailed);
   const worked = NAILS.filter((name) => set.nails[name].in_work);
   const operations = NAILS.flatMap((name) => plan.operations[name]);
   const lines = benchCard(plan.rounds, worked);
@@ -36,7 +50,13 @@ function Sheet({ set, plan, searched }: { set: SetDocument; plan: Plan; searched
   const pictures = usePictures(set, PICTURE_PX_PER_MM * FINENESS);
   const loads = useMemo(() => plan.rounds.filter((round) => round.kind === 'load').length, [plan]);
   return (
-    <div className={classes.scroll} tabIndex={0} role="region" aria-label="Bench card">
+    <div
+      className={classes.scroll}
+      data-stale={!fresh || undefined}
+      tabIndex={0}
+      role="region"
+      aria-label="Bench card"
+    >
       <article className={classes.card}>
         <header className={classes.head}>
           <div>
@@ -58,14 +78,20 @@ function Sheet({ set, plan, searched }: { set: SetDocument; plan: Plan; searched
             <HandsSpread set={set} pictures={pictures} px_per_mm={PICTURE_PX_PER_MM} />
           </div>
           <div className={classes.actions}>
-            <Button h={44} leftSection={<IconPrinter size={18} />} onClick={() => window.print()}>
+            <Button
+              h={44}
+              leftSection={<IconPrinter size={18} />}
+              disabled={!fresh}
+              onClick={() => window.print()}
+            >
               Print
             </Button>
             <Button
               variant="default"
               h={44}
               leftSection={<IconDownload size={18} />}
-              loading={searched < 1}
+              disabled={!fresh}
+              loading={fresh && searched < 1 && !searchFailed}
               onClick={() => downloadText(`${set.id}.plan.json`, `${JSON.stringify(plan, null, 2)}\n`)}
             >
               Plan as file

@@ -1,8 +1,8 @@
 'use client';
 import { ActionIcon, Button } from '@mantine/core';
 import { IconDots } from '@tabler/icons-react';
-import dynamic from 'next/dynamic';
-import { useState, type ReactNode } from 'react';
+import { useCallback, useState, type ReactNode } from 'react';
+import { late } from './late';
 import type { MenuEntry } from './MenuPanel';
 
 interface Props {
@@ -13,11 +13,12 @@ interface Props {
 }
 
 /** The menu itself comes when it is first opened. */
-const MenuPanel = dynamic(() => import('./MenuPanel').then((module) => module.MenuPanel), { ssr: false });
+const MenuPanel = late(() => import('./MenuPanel').then((module) => module.MenuPanel), 'The menu');
 
 export function MoreMenu({ label, entries, face }: Props) {
   const [state, setState] = useState<'unloaded' | 'open' | 'closed'>('unloaded');
   const toggle = () => setState((before) => (before === 'open' ? 'closed' : 'open'));
+  const close = useCallback(() => setState('closed'), []);
   const button = face ? (
     <Button
       variant="default"
@@ -46,12 +47,7 @@ export function MoreMenu({ label, entries, face }: Props) {
     <span style={{ position: 'relative', display: 'inline-block' }}>
       {button}
       {state !== 'unloaded' && (
-        <MenuPanel
-          opened={state === 'open'}
-          label={label}
-          entries={entries}
-          onClose={() => setState('closed')}
-        />
+        <MenuPanel opened={state === 'open'} label={label} entries={entries} onClose={close} />
       )}
     </span>
   );

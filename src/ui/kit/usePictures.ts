@@ -3,8 +3,10 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { NailPicture } from '@/core/picture/nailPicture';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS, type NailName } from '@/core/model/names';
+import { without } from '@/core/model/without';
 import { kitKey, nailKey, nailKeys } from '@/core/plan/nailKey';
-import { getPainter } from '@/workers/planner';
+import { pictureOf } from '@/workers/planner';
+import { notDrawn } from './notDrawn';
 
 export type Pictures = Partial<Record<NailName, NailPicture>>;
 
@@ -15,6 +17,7 @@ export const FINENESS = 1.5;
 export function usePictures(set: SetDocument, px_per_mm: number): Pictures {
   const [pictures, setPictures] = useState<Pictures>({});
   const drawn = useRef<Partial<Record<NailName, string>>>({});
+  const [tries, setTries] = useState(0);
   useEffect(() => {
     let stale = false;
     const marks = nailKeys(set);
@@ -22,17 +25,23 @@ export function usePictures(set: SetDocument, px_per_mm: number): Pictures {
       for (const name of NAILS) {
         const mark = `${marks[name]}|${px_per_mm}`;
         if (drawn.current[name] === mark) continue;
-        const picture = await getPainter().picture(set, name, px_per_mm);
+        const picture = await pictureOf(set, name, px_per_mm);
         if (stale) return;
         drawn.current[name] = mark;
         setPictures((before) => ({ ...before, [name]: picture }));
       }
     }
-    void draw();
+    draw().catch((error: unknown) => {
+      if (stale) return;
+      // A picture that is no longer true is not left standing.
+      const old = NAILS.filter((name) => drawn.current[name] !== `${marks[name]}|${px_per_mm}`);
+      setPictures((before) => without(before, ...old));
+      notDrawn(error, () => setTries((n) => n + 1));
+    });
     return () => {
       stale = true;
     };
-  }, [set, px_per_mm]);
+  }, [set, px_per_mm, tries]);
   return pictures;
 }
 
@@ -41,19 +50,25 @@ export function usePicture(set: SetDocument, name: NailName, px_per_mm: number):
   const [picture, setPicture] = useState<NailPicture>();
   const mark = useMemo(() => nailKey(set, name, kitKey(set)), [set, name]);
   const latest = useRef(set);
+  const [tries, setTries] = useState(0);
   useEffect(() => {
     latest.current = set;
   }, [set]);
   useEffect(() => {
     let stale = false;
-    void getPainter()
-      .picture(latest.current, name, px_per_mm)
-      .then((made) => {
+    pictureOf(latest.current, name, px_per_mm).then(
+      (made) => {
         if (!stale) setPicture(made);
-      });
+      },
+      (error: unknown) => {
+        if (stale) return;
+        setPicture(undefined);
+        notDrawn(error, () => setTries((n) => n + 1));
+      },
+    );
     return () => {
       stale = true;
     };
-  }, [name, px_per_mm, mark]);
+  }, [name, px_per_mm, mark, tries]);
   return picture;
 }

@@ -6,9 +6,10 @@ import { NAILS, nailKey, nailWords } from '@/core/model/names';
 import type { Operation } from '@/core/craft/operation';
 import type { Stage } from '@/workers/plannerApi';
 import type { HandWipe } from '@/core/timing/problem';
-import { getPainter } from '@/workers/planner';
+import { stageOf } from '@/workers/planner';
 import { FindingNote } from '../kit/FindingNote';
 import { NailCanvas } from '../kit/NailCanvas';
+import { notDrawn } from '../kit/notDrawn';
 import { SEVERITY } from '../kit/words';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { Cuts } from './Cuts';
@@ -19,6 +20,12 @@ import classes from './LayersView.module.css';
 const PX_PER_MM = 9;
 const NO_OPERATIONS: readonly Operation[] = [];
 const NO_WIPES: readonly HandWipe[] = [];
+
+const FOUND_NOTHING = {
+  fresh: 'Nothing. Every layer has what it needs under it.',
+  making: 'Planning …',
+  failed: 'Not known: the set was not planned.',
+} as const;
 
 /** In what order, and why? One nail's operations, its columns, and what is found. */
 export function LayersView() {
@@ -31,20 +38,27 @@ export function LayersView() {
   const chosen = at.nail === focus ? operations.findIndex((one) => one.id === at.id) : -1;
   const done = chosen >= 0 ? chosen + 1 : operations.length;
   const [stage, setStage] = useState<Stage>();
+  const [tries, setTries] = useState(0);
+  const planning = useStudio((s) => s.planning);
   const wipes = plan?.sitting.wipes ?? NO_WIPES;
 
   useEffect(() => {
     if (operations.length === 0) return undefined;
     let stale = false;
-    void getPainter()
-      .stage(set, focus, wipes, done, PX_PER_MM * 2)
-      .then((made) => {
+    stageOf(set, focus, wipes, done, PX_PER_MM * 2).then(
+      (made) => {
         if (!stale) setStage(made);
-      });
+      },
+      (error: unknown) => {
+        if (stale) return;
+        setStage(undefined);
+        notDrawn(error, () => setTries((n) => n + 1));
+      },
+    );
     return () => {
       stale = true;
     };
-  }, [focus, set, done, operations.length, wipes]);
+  }, [focus, set, done, operations.length, wipes, tries]);
 
   const findings = plan?.findings.filter((finding) => nailsOf(finding).includes(focus)) ?? [];
   const current = operations[done - 1];
@@ -123,9 +137,7 @@ export function LayersView() {
       <aside className={classes.findings} aria-label="Findings">
         <h2>What is found</h2>
         {findings.length === 0 ? (
-          <p className={classes.quiet}>
-            {plan ? 'Nothing. Every layer has what it needs under it.' : 'Planning …'}
-          </p>
+          <p className={classes.quiet}>{FOUND_NOTHING[planning]}</p>
         ) : (
           findings.map((finding) => (
             <div

@@ -1,12 +1,14 @@
 'use client';
-import { Drawer } from '@mantine/core';
+import { Button, Drawer } from '@mantine/core';
 import { FindingNote } from '../kit/FindingNote';
 import { useStudio, useStudioStore } from './studio';
 
 /** Everything found in the set, one a cause, with its ways out. */
 export function AllFindings({ onClose }: { onClose: () => void }) {
   const plan = useStudio((s) => s.plan);
+  const planning = useStudio((s) => s.planning);
   const searched = useStudio((s) => s.searched);
+  const searchFailed = useStudio((s) => s.searchFailed);
   const store = useStudioStore();
   const findings = plan?.findings ?? [];
   return (
@@ -19,8 +21,11 @@ export function AllFindings({ onClose }: { onClose: () => void }) {
       closeButtonProps={{ 'aria-label': 'Close', size: 44 }}
       styles={{ title: { fontFamily: 'var(--serif)', fontSize: 24, fontWeight: 600 } }}
     >
-      {!plan && <p>Planning …</p>}
-      {plan && findings.length === 0 && <p>Nothing. Every step has what it needs.</p>}
+      {planning === 'making' && <p role="status">Planning …</p>}
+      {planning === 'failed' && (
+        <p>The set as it is now was not planned{plan ? ': this was found before' : ''}.</p>
+      )}
+      {planning === 'fresh' && findings.length === 0 && <p>Nothing. Every step has what it needs.</p>}
       {findings.map((finding) => (
         <FindingNote
           key={finding.id}
@@ -29,7 +34,15 @@ export function AllFindings({ onClose }: { onClose: () => void }) {
           onFix={(fix) => store.getState().change(fix.change)}
         />
       ))}
-      {searched < 1 && findings.length > 0 && (
+      {searchFailed && (
+        <p role="alert">
+          Ways out could not be tried.{' '}
+          <Button variant="default" h={44} onClick={() => store.getState().replan()}>
+            Try again
+          </Button>
+        </p>
+      )}
+      {!searchFailed && planning === 'fresh' && searched < 1 && findings.length > 0 && (
         <p role="status" style={{ color: 'var(--soft)' }}>
           Trying ways out …
         </p>

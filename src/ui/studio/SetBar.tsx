@@ -9,19 +9,17 @@ import {
   IconSun,
 } from '@tabler/icons-react';
 import { useHotkeys } from '@mantine/hooks';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { writeSetText } from '@/core/document/parse';
 import { downloadText } from '../kit/download';
 import { countWords, timeWords } from '../kit/words';
-import dynamic from 'next/dynamic';
+import { late } from '../kit/late';
 import { useStudio, useUndo } from './studio';
 import classes from './SetBar.module.css';
 
-const KeysHelp = dynamic(() => import('./KeysHelp').then((module) => module.KeysHelp), { ssr: false });
+const KeysHelp = late(() => import('./KeysHelp').then((module) => module.KeysHelp), 'The list of keys');
 
-const AllFindings = dynamic(() => import('./AllFindings').then((module) => module.AllFindings), {
-  ssr: false,
-});
+const AllFindings = late(() => import('./AllFindings').then((module) => module.AllFindings), 'What is found');
 
 const SAVING_WORDS = {
   saved: 'Saved',
@@ -30,10 +28,13 @@ const SAVING_WORDS = {
   failed: 'Not saved: export it to keep it',
 } as const;
 
+const PLANNING_WORDS = { fresh: '', making: 'planning …', failed: 'not planned' } as const;
+
 /** The bar over every view: title, what is found, how long, undo and redo, export. */
 export function SetBar() {
   const set = useStudio((s) => s.set);
   const plan = useStudio((s) => s.plan);
+  const planning = useStudio((s) => s.planning);
   const saving = useStudio((s) => s.saving);
   const planned_ms = useStudio((s) => s.planned_ms);
   const searched = useStudio((s) => s.searched);
@@ -43,6 +44,8 @@ export function SetBar() {
   const canRedo = useUndo((s) => s.futureStates.length > 0);
   const [help, setHelp] = useState(false);
   const [found, setFound] = useState(false);
+  const closeHelp = useCallback(() => setHelp(false), []);
+  const closeFound = useCallback(() => setFound(false), []);
   useHotkeys([['shift+?', () => setHelp(true)]], ['INPUT', 'TEXTAREA', 'SELECT'], false);
 
   return (
@@ -61,11 +64,19 @@ export function SetBar() {
           data-testid="plan-sum"
           data-planned-ms={planned_ms}
           data-searched={searched}
+          data-planning={planning}
           title="What is found"
           onClick={() => setFound(true)}
         >
-          {timeWords(plan.sitting.total_s)} · {countWords(plan.findings)}
+          {planning === 'fresh'
+            ? `${timeWords(plan.sitting.total_s)} · ${countWords(plan.findings)}`
+            : `${timeWords(plan.sitting.total_s)} before · ${PLANNING_WORDS[planning]}`}
         </Button>
+      )}
+      {!plan && (
+        <span className={classes.saving} role="status">
+          {PLANNING_WORDS[planning]}
+        </span>
       )}
       <ActionIcon
         size={44}
@@ -111,8 +122,8 @@ export function SetBar() {
         <IconHelp size={22} />
       </ActionIcon>
 
-      {found && <AllFindings onClose={() => setFound(false)} />}
-      {help && <KeysHelp onClose={() => setHelp(false)} />}
+      {found && <AllFindings onClose={closeFound} />}
+      {help && <KeysHelp onClose={closeHelp} />}
     </header>
   );
 }

@@ -1,22 +1,24 @@
 'use client';
-import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { faultLine, type Fault, type Result } from '@/core/model/result';
 import { addSet, openSet, type OpenedSet } from '@/data/sets';
+import { late } from '../kit/late';
 import { notify } from '../kit/notify';
 import { keepPlanned } from './keepPlanned';
 import { keepStored, type Conflict, type Keeper } from './keepStored';
 import { createStudio, StudioContext, type StudioStore } from './studio';
 import { Rail } from './Rail';
+import { PlanFailed } from './PlanFailed';
 import { SetBar } from './SetBar';
 import { StudioKeys } from './StudioKeys';
 import classes from './StudioShell.module.css';
 
-const ConflictChoice = dynamic(() => import('./ConflictChoice').then((module) => module.ConflictChoice), {
-  ssr: false,
-});
+const ConflictChoice = late(
+  () => import('./ConflictChoice').then((module) => module.ConflictChoice),
+  'The choice between two tabs',
+);
 
 type Opening =
   { kind: 'opening' } | { kind: 'open'; opened: OpenedSet } | { kind: 'faulty'; faults: Fault[] };
@@ -108,6 +110,7 @@ function OpenStudio({ opened, children }: { opened: OpenedSet; children: ReactNo
         <Rail id={opened.set.id} />
         <div className={classes.work}>
           <SetBar />
+          <PlanFailed />
           <main className={classes.view}>{children}</main>
         </div>
       </div>

@@ -1,5 +1,8 @@
 'use client';
-import { getPlanner, polish, stopPolishing } from '@/workers/planner';
+import type { SetDocument } from '@/core/document/document';
+import type { Plan } from '@/core/plan/planSet';
+import type { Planned } from '@/workers/plannerApi';
+import { planOf, polish, stopPolishing } from '@/workers/planner';
 import type { StudioStore } from './studio';
 
 /** The picture of the changed nail comes first: planning starts once it is likely to be drawn. */
@@ -7,16 +10,25 @@ const PICTURE_FIRST_MS = 90;
 /** Once nothing has changed for this long, a better sitting is looked for and ways out are tried. */
 const QUIET_MS = 500;
 
+/** Who plans; the workers, where nothing else is said. */
+export interface Planner {
+  planOf: (set: SetDocument) => Promise<Planned>;
+  polish: (set: SetDocument, onProgress: (share: number) => void) => Promise<Plan>;
+  stopPolishing: () => void;
+}
+
 /**
- * Plans the set in its worker after every change; while one plan runs, only the latest change waits. When things
- * are quiet it is planned once more, at length: the view shows the first plan meanwhile.
+ * Plans the set after every change; while one plan runs, only the latest change waits. When things are quiet it is
+ * planned once more, at length: the view shows the first plan meanwhile. A plan that fails is told, never taken
+ * for one of the set as it is.
  */
-export function keepPlanned(store: StudioStore): () => void {
+export function keepPlanned(store: StudioStore, by: Planner = { planOf, polish, stopPolishing }): () => void {
   let running = false;
   let again = false;
   let stopped = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let quiet: ReturnType<typeof setTimeout> | undefined;
+  const isNow = (set: SetDocument) => !stopped && store.getState().set === set;
 
   async function run(): Promise<void> {
     if (running) {
@@ -26,38 +38,64 @@ export function keepPlanned(store: StudioStore): () => void {
     running = true;
     do {
       again = false;
-      const planned = await getPlanner().plan(store.getState().set);
-      if (stopped) return;
-      store.setState({ plan: planned.plan, planned_ms: planned.took_ms, searched: 0 });
-    } while (again);
+      await planNow(store.getState().set);
+    } while (again && !stopped);
     running = false;
-    clearTimeout(quiet);
-    if (!stopped) quiet = setTimeout(atLength, QUIET_MS);
   }
 
-  function atLength(): void {
+  async function planNow(set: SetDocument): Promise<void> {
+    try {
+      const { plan, took_ms } = await by.planOf(set);
+      if (stopped) return;
+      const planning = isNow(set) ? 'fresh' : 'making';
+      store.setState({ plan, planned_ms: took_ms, searched: 0, planning, planFault: undefined });
+      clearTimeout(quiet);
+      quiet = setTimeout(() => void atLength(), QUIET_MS);
+    } catch (error) {
+      if (isNow(set)) store.setState({ planning: 'failed', planFault: faultOf(error) });
+    }
+  }
+
+  async function atLength(): Promise<void> {
     const { set } = store.getState();
-    const onProgress = (share: number) => {
-      if (!stopped && store.getState().set === set) store.setState({ searched: share });
-    };
-    void polish(set, onProgress).then((plan) => {
-      if (!stopped && store.getState().set === set) store.setState({ plan, searched: 1 });
-    });
+    try {
+      const plan = await by.polish(set, (share) => {
+        if (isNow(set)) store.setState({ searched: share });
+      });
+      if (isNow(set)) store.setState({ plan, searched: 1, planning: 'fresh' });
+    } catch {
+      // Stopped by a change, it is begun again after it; else the first plan stands, without ways out.
+      if (isNow(set)) store.setState({ searchFailed: true });
+    }
+  }
+
+  function replan(): void {
+    clearTimeout(timer);
+    clearTimeout(quiet);
+    by.stopPolishing();
+    store.setState({ planning: 'making', planFault: undefined, searchFailed: false });
+    void run();
   }
 
   const unsubscribe = store.subscribe((state, before) => {
     if (state.set === before.set) return;
     clearTimeout(timer);
     clearTimeout(quiet);
-    stopPolishing();
+    by.stopPolishing();
+    store.setState({ planning: 'making', searchFailed: false });
     timer = setTimeout(() => void run(), PICTURE_FIRST_MS);
   });
+  store.setState({ replan });
   void run();
   return () => {
     stopped = true;
     clearTimeout(timer);
     clearTimeout(quiet);
-    stopPolishing();
+    by.stopPolishing();
     unsubscribe();
   };
+}
+
+function faultOf(error: unknown): string {
+  return error instanceof Error ? error.message : String(error);
 }

@@ -8,12 +8,22 @@ import type { NailName } from '@/core/model/names';
 import { faultLine } from '@/core/model/result';
 import type { Plan } from '@/core/plan/planSet';
 
+/** Whether the plan is that of the set as it is now. */
+export type Planning = 'making' | 'fresh' | 'failed';
 export type Saving = 'saved' | 'saving' | 'conflict' | 'failed';
 
 /** All that the views of one open set share. Only `set` is undone and stored; the rest is derived or fleeting. */
 export interface Studio {
   set: SetDocument;
+  /** The last plan that was made; what it says of the set as it is now, `planning` says. */
   plan: Plan | undefined;
+  planning: Planning;
+  /** Why planning failed, in words. */
+  planFault: string | undefined;
+  /** The long search broke off: there is a plan, and no way out was tried. */
+  searchFailed: boolean;
+  /** Plans once more. */
+  replan: () => void;
   planned_ms: number | undefined;
   /** Share of the long search done; ways out are offered once it is whole. */
   searched: number;
@@ -38,6 +48,10 @@ export function createStudio(set: SetDocument): StudioStore {
       (write, read): Studio => ({
         set,
         plan: undefined,
+        planning: 'making',
+        planFault: undefined,
+        searchFailed: false,
+        replan: () => undefined,
         planned_ms: undefined,
         searched: 0,
         saving: 'saved',

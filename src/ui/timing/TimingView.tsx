@@ -4,10 +4,11 @@ import { useEffect, useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS } from '@/core/model/names';
 import type { Shortening } from '@/core/plan/shorten';
-import { getPlanner } from '@/workers/planner';
+import { shorteningsOf } from '@/workers/planner';
 import { timeWords } from '../kit/words';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { FromHere } from './FromHere';
+import { NoPlan } from '../studio/NoPlan';
 import { Lanes } from './Lanes';
 import { LoadList } from './LoadList';
 import classes from './TimingView.module.css';
@@ -20,15 +21,17 @@ export function TimingView() {
   const plan = useStudio((s) => s.plan);
   const set = useStudio((s) => s.set);
   const searched = useStudio((s) => s.searched);
+  const planning = useStudio((s) => s.planning);
+  const searchFailed = useStudio((s) => s.searchFailed);
   const [chosen, setAt] = useState(LOOKED_AT_S);
-  if (!plan) return <p className={classes.view}>Planning …</p>;
+  if (!plan) return <NoPlan />;
   const { sitting } = plan;
   const at = Math.min(chosen, Math.max(0, Math.round(sitting.total_s) - 1));
   const worked = NAILS.filter((name) => set.nails[name].in_work);
   const loads = plan.rounds.filter((round) => round.kind === 'load').length;
   const spare = Math.round((1 - sitting.lower_bound_s / Math.max(1, sitting.total_s)) * 100);
   return (
-    <div className={classes.view}>
+    <div className={classes.view} data-stale={planning !== 'fresh' || undefined}>
       <header className={classes.head}>
         <div>
           <p className={classes.total} data-testid="total">
@@ -48,11 +51,13 @@ export function TimingView() {
             <dd>
               {timeWords(sitting.lower_bound_s)}{' '}
               <small data-testid="spare">
-                {searched < 1
-                  ? `looking for better … ${Math.round(searched * 100)} %`
-                  : spare > 0
-                    ? `at most ${spare} % to gain`
-                    : 'this is as short as can be'}
+                {searchFailed
+                  ? 'no better was looked for'
+                  : searched < 1
+                    ? `looking for better … ${Math.round(searched * 100)} %`
+                    : spare > 0
+                      ? `at most ${spare} % to gain`
+                      : 'this is as short as can be'}
               </small>
             </dd>
           </div>
@@ -80,15 +85,18 @@ export function TimingView() {
 
 /** What would shorten it, most first; each can be taken at once and undone. */
 function Shorter({ set }: { set: SetDocument }) {
-  const [list, setList] = useState<Shortening[]>();
+  const [list, setList] = useState<Shortening[] | 'failed'>();
   const store = useStudioStore();
   useEffect(() => {
     let stale = false;
-    void getPlanner()
-      .shorten(set)
-      .then((made) => {
+    shorteningsOf(set).then(
+      (made) => {
         if (!stale) setList(made);
-      });
+      },
+      () => {
+        if (!stale) setList('failed');
+      },
+    );
     return () => {
       stale = true;
     };
@@ -97,9 +105,10 @@ function Shorter({ set }: { set: SetDocument }) {
     <section className={classes.shorter} aria-label="What would shorten it">
       <h2>What would shorten it</h2>
       {!list && <p className={classes.soft}>Trying it without …</p>}
+      {list === 'failed' && <p className={classes.soft}>It could not be tried.</p>}
       {list?.length === 0 && <p className={classes.soft}>Nothing that saves half a minute.</p>}
       <ul>
-        {list?.map((one) => (
+        {(list === 'failed' ? [] : (list ?? [])).map((one) => (
           <li key={one.words}>
             <span className={classes.saves}>{timeWords(one.saves_s)}</span>
             <span>{one.words}</span>

@@ -1,0 +1,38 @@
+'use client';
+import { useEffect, useState, type ComponentType } from 'react';
+import { notify } from './notify';
+
+/**
+ * A part of the page that comes when it is first used. Where it cannot be loaded (offline, the server gone, an
+ * update) that is told, `onClose` is called, and nothing else on the page is touched.
+ */
+export function late<P extends object>(
+  load: () => Promise<ComponentType<P>>,
+  what: string,
+): ComponentType<P> {
+  let loaded: ComponentType<P> | undefined;
+  function Late(props: P) {
+    const [Part, setPart] = useState<ComponentType<P> | undefined>(() => loaded);
+    const onClose = 'onClose' in props ? (props.onClose as () => void) : undefined;
+    useEffect(() => {
+      if (loaded) return undefined;
+      let stale = false;
+      load().then(
+        (made) => {
+          loaded = made;
+          if (!stale) setPart(() => made);
+        },
+        () => {
+          if (stale) return;
+          notify('It could not be loaded. Your work is kept; try again once the connection is back.', what);
+          onClose?.();
+        },
+      );
+      return () => {
+        stale = true;
+      };
+    }, [onClose]);
+    return Part ? <Part {...props} /> : null;
+  }
+  return Late;
+}

@@ -1,0 +1,17 @@
+'use client';
+import { Button } from '@mantine/core';
+import { notify } from './notify';
+
+/** Says that nails could not be drawn, and offers to draw them again. */
+export function notDrawn(error: unknown, again: () => void): void {
+  notify(
+    <>
+      {error instanceof Error ? error.message : String(error)}.{' '}
+      <Button variant="default" h={44} onClick={again}>
+        Draw again
+      </Button>
+    </>,
+    'Not every nail could be drawn',
+    'not-drawn',
+  );
+}

@@ -1,0 +1,132 @@
+import { curtainUp } from '@/core/demo/curtainUp';
+import type { SetDocument } from '@/core/document/document';
+import type { Plan } from '@/core/plan/planSet';
+import type { Planned } from '@/workers/plannerApi';
+import { keepPlanned, type Planner } from './keepPlanned';
+import { createStudio } from './studio';
+
+/** A plan that is only known by the title of the set it is of. */
+const planOfTitle = (title: string) => ({ title }) as unknown as Plan;
+
+/** Someone who plans when told to. */
+function hands() {
+  const asked: { set: SetDocument; answer: (planned: Planned) => void; fail: (error: Error) => void }[] = [];
+  const polished: { set: SetDocument; answer: (plan: Plan) => void; fail: (error: Error) => void }[] = [];
+  let stops = 0;
+  const planner: Planner = {
+    planOf: (set) => new Promise((answer, fail) => asked.push({ set, answer, fail })),
+    polish: (set) => new Promise((answer, fail) => polished.push({ set, answer, fail })),
+    stopPolishing: () => (stops += 1),
+  };
+  const answer = (i: number) => asked[i]!.answer({ plan: planOfTitle(asked[i]!.set.title), took_ms: 1 });
+  return { planner, asked, polished, answer, stops: () => stops };
+}
+
+const settled = () => jest.advanceTimersByTimeAsync(1000);
+const rename = (title: string) => ({ kind: 'rename', title }) as const;
+
+describe('a set that is kept planned', () => {
+  beforeEach(() => jest.useFakeTimers());
+  afterEach(() => jest.useRealTimers());
+
+  function open() {
+    const by = hands();
+    const store = createStudio(curtainUp());
+    const stop = keepPlanned(store, by.planner);
+    return { ...by, store, stop, state: () => store.getState() };
+  }
+
+  it('is being planned, then planned, then planned at length', async () => {
+    const { state, answer, polished } = open();
+    expect(state()).toMatchObject({ planning: 'making', plan: undefined });
+    answer(0);
+    await settled();
+    expect(state()).toMatchObject({ planning: 'fresh', plan: { title: 'Curtain Up' }, searched: 0 });
+    polished[0]!.answer(planOfTitle('at length'));
+    await settled();
+    expect(state()).toMatchObject({ planning: 'fresh', plan: { title: 'at length' }, searched: 1 });
+  });
+
+  it('a change makes the plan an old one at once, until its own is there', async () => {
+    const { state, store, answer } = open();
+    answer(0);
+    await settled();
+    store.getState().change(rename('Second'));
+    expect(state()).toMatchObject({ planning: 'making', plan: { title: 'Curtain Up' } });
+    await settled();
+    answer(1);
+    await settled();
+    expect(state()).toMatchObject({ planning: 'fresh', plan: { title: 'Second' } });
+  });
+
+  it('an answer for a set that has changed meanwhile is not taken for fresh', async () => {
+    const { state, store, answer, asked } = open();
+    store.getState().change(rename('Second'));
+    store.getState().change(rename('Third'));
+    await settled();
+    answer(0);
+    await settled();
+    expect(state()).toMatchObject({ planning: 'making', plan: { title: 'Curtain Up' } });
+    // Only the latest waited.
+    expect(asked.map((one) => one.set.title)).toEqual(['Curtain Up', 'Third']);
+    answer(1);
+    await settled();
+    expect(state()).toMatchObject({ planning: 'fresh', plan: { title: 'Third' } });
+  });
+
+  it('a plan that fails is told; the next change, or asking again, plans as ever', async () => {
+    const { state, store, answer, asked } = open();
+    answer(0);
+    await settled();
+    store.getState().change(rename('Second'));
+    await settled();
+    asked[1]!.fail(new Error('no such nail'));
+    await settled();
+    expect(state()).toMatchObject({
+      planning: 'failed',
+      planFault: 'no such nail',
+      plan: { title: 'Curtain Up' },
+    });
+    state().replan();
+    expect(state()).toMatchObject({ planning: 'making', planFault: undefined });
+    await settled();
+    asked[2]!.fail(new Error('again'));
+    await settled();
+    store.getState().change(rename('Third'));
+    await settled();
+    answer(3);
+    await settled();
+    expect(state()).toMatchObject({ planning: 'fresh', planFault: undefined, plan: { title: 'Third' } });
+  });
+
+  it('where only the long search fails the plan stands, and that is told', async () => {
+    const { state, polished, answer, asked } = open();
+    answer(0);
+    await settled();
+    polished[0]!.fail(new Error('out of memory'));
+    await settled();
+    expect(state()).toMatchObject({ planning: 'fresh', searchFailed: true, searched: 0 });
+    state().replan();
+    expect(state().searchFailed).toBe(false);
+    expect(asked).toHaveLength(2);
+  });
+
+  it('a search that a change has stopped is no failure', async () => {
+    const { state, store, polished, answer } = open();
+    answer(0);
+    await settled();
+    store.getState().change(rename('Second'));
+    polished[0]!.fail(new Error('stopped'));
+    await settled();
+    expect(state().searchFailed).toBe(false);
+  });
+
+  it('closed, it hears nothing more', async () => {
+    const { state, stop, answer, store } = open();
+    stop();
+    answer(0);
+    store.getState().change(rename('Second'));
+    await settled();
+    expect(state().plan).toBeUndefined();
+  });
+});

@@ -1,0 +1,135 @@
+import { expect, test, type Page } from '@playwright/test';
+import AxeBuilder from '@axe-core/playwright';
+import { openDemo, planned } from './helpers';
+
+declare global {
+  interface Window {
+    /** How workers fare: as they should, never loaded, never answering. */
+    fate: 'well' | 'missing' | 'silent';
+    /** Every worker that was started. */
+    hired: Worker[];
+  }
+}
+
+/** Workers of a page whose fate a test decides. */
+async function withFate(page: Page, fate: Window['fate']): Promise<void> {
+  await page.addInitScript((first) => {
+    const Real = window.Worker;
+    window.fate = first;
+    window.hired = [];
+    window.Worker = class extends Real {
+      constructor(url: string | URL, options?: WorkerOptions) {
+        const silent = URL.createObjectURL(new Blob([''], { type: 'text/javascript' }));
+        super(
+          window.fate === 'well' ? url : window.fate === 'missing' ? '/no-such-worker.js' : silent,
+          options,
+        );
+        window.hired.push(this);
+      }
+    };
+  }, fate);
+}
+
+const setFate = (page: Page, fate: Window['fate']) => page.evaluate((next) => (window.fate = next), fate);
+const goTo = (page: Page, view: string) =>
+  page.getByRole('navigation', { name: 'Views of this set' }).getByRole('link', { name: view }).click();
+const failed = (page: Page) => page.getByRole('alert').filter({ hasText: 'could not be planned' });
+
+test('a worker that does not load: every view says that there is no plan, and trying again brings it', async ({
+  page,
+}) => {
+  await withFate(page, 'missing');
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'Curtain Up' }).click();
+  await expect(failed(page)).toContainText('Nothing is known of its steps, time or faults');
+  await expect(page.getByRole('banner').getByText('not planned')).toBeVisible();
+  await expect(page.getByText('Not every nail could be drawn')).toBeVisible();
+  await goTo(page, 'Layers');
+  await expect(page.getByText('Not known: the set was not planned.')).toBeVisible();
+  await expect(page.getByText(/^Nothing\./)).toHaveCount(0);
+  for (const view of ['Timing', 'Card']) {
+    await goTo(page, view);
+    await expect(page.getByText('There is no plan to show.')).toBeVisible();
+  }
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((one) => [one.id, ...one.nodes.map((node) => node.html)])).toEqual([]);
+
+  const download = page.waitForEvent('download');
+  await failed(page).getByRole('button', { name: 'Export the set' }).click();
+  expect((await download).suggestedFilename()).toBe('curtain-up.lacquer.json');
+
+  await setFate(page, 'well');
+  await failed(page).getByRole('button', { name: 'Try again' }).click();
+  await planned(page);
+  await expect(failed(page)).toHaveCount(0);
+  await expect(page.getByRole('article')).toContainText('Sanitise');
+});
+
+test('a planner that breaks down later: the old figures are greyed, the change is kept, and it recovers', async ({
+  page,
+}) => {
+  await withFate(page, 'well');
+  await openDemo(page, 'Curtain Up', 'Card');
+  await expect(page.getByTestId('plan-sum')).toHaveAttribute('data-searched', '1');
+  const print = page.getByRole('button', { name: 'Print' });
+  await expect(print).toBeEnabled();
+
+  await setFate(page, 'missing');
+  await page.evaluate(() =>
+    window.hired.forEach((one) => {
+      one.terminate();
+      one.dispatchEvent(new ErrorEvent('error', { message: 'it ran out of memory' }));
+    }),
+  );
+  const title = page.getByRole('textbox', { name: 'Title of this set' });
+  await title.fill('Curtain Down');
+  await title.press('Enter');
+  await expect(failed(page)).toContainText('What is shown greyed is from before');
+  await expect(page.getByTestId('plan-sum')).toContainText('before · not planned');
+  // An old card is not to be worked from.
+  await expect(print).toBeDisabled();
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+
+  await setFate(page, 'well');
+  await title.fill('Curtain Up again');
+  await title.press('Enter');
+  await expect(failed(page)).toHaveCount(0);
+  await expect(page.getByTestId('plan-sum')).toHaveAttribute('data-planning', 'fresh');
+  await expect(print).toBeEnabled();
+  await expect(page.getByRole('heading', { name: 'Curtain Up again', level: 2 })).toBeVisible();
+});
+
+test('a planner that never answers is given up, and another asked', async ({ page }) => {
+  await page.clock.install();
+  await withFate(page, 'silent');
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'Matinée' }).click();
+  await expect(page.getByRole('banner').getByText('planning …')).toBeVisible();
+  await page.clock.fastForward(31_000);
+  await setFate(page, 'well');
+  // The second that was asked never answers either; who is asked next does.
+  await page.clock.fastForward(31_000);
+  await expect(failed(page)).toContainText('there was no answer for 30 s');
+  await failed(page).getByRole('button', { name: 'Try again' }).click();
+  await page.clock.resume();
+  await planned(page);
+});
+
+test('parts of the page that cannot be loaded are told, and nothing else is touched', async ({ page }) => {
+  await openDemo(page, 'Matinée');
+  await page.waitForLoadState('networkidle');
+  await page.route('**/_next/static/**', (route) => route.abort());
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'The list of keys' })).toContainText(
+    'It could not be loaded',
+  );
+  await page.getByRole('button', { name: 'All right' }).click();
+  const title = page.getByRole('textbox', { name: 'Title of this set' });
+  await title.fill('Still here');
+  await title.press('Enter');
+  await page.unroute('**/_next/static/**');
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(title).toHaveValue('Still here');
+});
