@@ -47,7 +47,7 @@ describe('the browser’s store', () => {
     const listed = upToDate((await db().sets.get('matinee'))!);
     expect(listed.document.version).toBe(VERSION);
     const opened = await openSet('matinee');
-    expect(opened.ok && opened.value).toEqual({ set: listed.document, revision: 3 });
+    expect(opened.ok && opened.value).toEqual({ set: listed.document, revision: 3, journal: [] });
     expect((await db().sets.get('matinee'))!.document).toEqual(document);
   });
 

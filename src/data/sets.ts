@@ -3,10 +3,13 @@ import { VERSION, type SetDocument } from '@/core/document/document';
 import { parseSet } from '@/core/document/parse';
 import { fail, ok, type Result } from '@/core/model/result';
 import { db, type StoredSet } from './database';
+import { laidOver, madeAt, newKey } from './journal';
 
 export interface OpenedSet {
   set: SetDocument;
   revision: number;
+  /** Entries of the journal that are in `set` and not yet in the store's. */
+  journal: string[];
 }
 
 export type SaveOutcome =
@@ -37,19 +40,50 @@ export function watchSet(id: string, onChange: (stored: StoredSet | undefined) =
 
 /** Opens a set; what an older version of the program stored is migrated. */
 export async function openSet(id: string): Promise<Result<OpenedSet>> {
-  const stored = await db().sets.get(id);
-  if (!stored) return fail('', `There is no set "${id}" in this browser.`);
-  return opened(stored);
+  return db().transaction('r', db().sets, db().journal, async () => {
+    const stored = await db().sets.get(id);
+    if (!stored) return fail('', `There is no set "${id}" in this browser.`);
+    const read = opened(stored);
+    if (!read.ok) return read;
+    const entries = await db().journal.where('set').equals(id).toArray();
+    const { set, keys } = laidOver(read.value.set, stored, entries);
+    return ok({ set, revision: stored.revision, journal: keys });
+  });
+}
+
+/** Entries this old belong to a tab that is gone: a living one folds its own within the second. */
+const LEFT_MS = 3000;
+
+/** What was made on a set that has been saved over since stays this long. */
+const KEPT_MS = 30 * 24 * 3600 * 1000;
+
+/** Folds into their sets what tabs that are gone have left in the journal. */
+export async function foldLeft(now = Date.now()): Promise<void> {
+  const left = (await db().journal.toArray()).filter((entry) => madeAt(entry) < now - LEFT_MS);
+  const old = left.filter((entry) => madeAt(entry) < now - KEPT_MS);
+  await db().journal.bulkDelete(old.map((entry) => entry.key));
+  for (const id of new Set(left.map((entry) => entry.set))) {
+    const read = await openSet(id);
+    if (read.ok && read.value.journal.length > 0)
+      await saveSet(read.value.set, read.value.revision, { entries: read.value.journal, mark: newKey() });
+  }
 }
 
 export function opened(stored: StoredSet): Result<OpenedSet> {
   const parsed = parseSet(stored.document);
-  return parsed.ok ? ok({ set: parsed.value, revision: stored.revision }) : parsed;
+  return parsed.ok ? ok({ set: parsed.value, revision: stored.revision, journal: [] }) : parsed;
 }
 
-/** Saves over the revision it was read at; when another tab saved meanwhile, nothing is written. */
-export async function saveSet(set: SetDocument, basis: number): Promise<SaveOutcome> {
-  return db().transaction('rw', db().sets, async (): Promise<SaveOutcome> => {
+/**
+ * Saves over the revision it was read at; when another tab saved meanwhile, nothing is written. The entries of the
+ * journal that are in the set are taken out in the same stroke.
+ */
+export async function saveSet(
+  set: SetDocument,
+  basis: number,
+  folding?: { entries: readonly string[]; mark: string },
+): Promise<SaveOutcome> {
+  return db().transaction('rw', db().sets, db().journal, async (): Promise<SaveOutcome> => {
     const stored = await db().sets.get(set.id);
     if (!stored) return { kind: 'gone' };
     if (stored.revision !== basis) {
@@ -57,7 +91,16 @@ export async function saveSet(set: SetDocument, basis: number): Promise<SaveOutc
       if (theirs.ok) return { kind: 'changed-elsewhere', stored: theirs.value };
     }
     const revision = stored.revision + 1;
-    await db().sets.put({ id: set.id, title: set.title, changed_at: Date.now(), revision, document: set });
+    const mark = folding?.mark;
+    await db().sets.put({
+      id: set.id,
+      title: set.title,
+      changed_at: Date.now(),
+      revision,
+      document: set,
+      ...(mark ? { mark } : {}),
+    });
+    if (folding) await db().journal.bulkDelete([...folding.entries]);
     return { kind: 'saved', revision };
   });
 }
@@ -79,7 +122,10 @@ async function freeId(wanted: string): Promise<string> {
 }
 
 export async function removeSet(id: string): Promise<void> {
-  await db().sets.delete(id);
+  await db().transaction('rw', db().sets, db().journal, async () => {
+    await db().sets.delete(id);
+    await db().journal.where('set').equals(id).delete();
+  });
 }
 
 /** Puts back a set that was just removed. */

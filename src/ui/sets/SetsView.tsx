@@ -8,7 +8,7 @@ import { MAX_FILE_BYTES, parseSetText, tooLarge, writeSetText } from '@/core/doc
 import { faultLine, type Fault } from '@/core/model/result';
 import { NAILS } from '@/core/model/names';
 import type { StoredSet } from '@/data/database';
-import { addSet, putBack, removeSet, watchSets } from '@/data/sets';
+import { addSet, foldLeft, putBack, removeSet, watchSets } from '@/data/sets';
 import { addNewSet, restoreDemo, seedOnce } from '@/data/starting';
 import { downloadText } from '../kit/download';
 import { MoreMenu } from '../kit/MoreMenu';
@@ -30,7 +30,8 @@ export function SetsView() {
     let gone = false;
     const fail = (error: unknown) =>
       setFaults({ file: 'This browser’s store', list: [{ path: '', message: String(error) }] });
-    seedOnce().then(() => {
+    const ready = seedOnce().then(() => foldLeft());
+    ready.then(() => {
       if (!gone) stop = watchSets(setSets, fail);
     }, fail);
     return () => {

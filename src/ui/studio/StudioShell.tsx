@@ -76,14 +76,14 @@ function OpenStudio({ opened, children }: { opened: OpenedSet; children: ReactNo
 
   useEffect(() => {
     const stopPlanning = keepPlanned(store);
-    keeper.current = keepStored(store, opened.revision, setConflict, () =>
+    keeper.current = keepStored(store, opened, setConflict, () =>
       notify('Changed in another tab: shown here too. Undo brings yours back.'),
     );
     return () => {
       stopPlanning();
       keeper.current?.stop();
     };
-  }, [store, opened.revision]);
+  }, [store, opened]);
 
   useEffect(
     () =>

@@ -1,9 +1,14 @@
 'use client';
+import { writeSetText } from '@/core/document/parse';
+import { append, newKey } from '@/data/journal';
 import { saveSet, opened, watchSet, type OpenedSet } from '@/data/sets';
+import type { SetDocument } from '@/core/document/document';
 import type { StudioStore } from './studio';
 
 /** Several strokes of one gesture are one save. */
 const SAVE_DELAY_MS = 250;
+/** A write that failed is tried again. */
+const RETRY_MS = 3000;
 
 export interface Conflict {
   theirs: OpenedSet;
@@ -18,33 +23,45 @@ export interface Keeper {
 }
 
 /**
- * Saves every change as it happens and follows what other tabs save. Where both changed, nothing is written
+ * Writes every change to the journal in the tick in which it is made, folds it into the set soon after, and follows what other tabs save. Where both changed, nothing is written
  * until the artist has chosen.
  */
 export function keepStored(
   store: StudioStore,
-  start: number,
+  start: Pick<OpenedSet, 'revision' | 'journal'>,
   onConflict: (conflict: Conflict) => void,
   onTaken: () => void,
 ): Keeper {
-  let revision = start;
+  let { revision } = start;
+  /** Entries of the journal that the next save takes in. */
+  let waiting = [...start.journal];
   let savedSet = store.getState().set;
+  /** What the store held when last read or written, with its journal: all that is not in it was made here. */
+  let base = savedSet;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let saving = false;
+  let stopped = false;
+  /** While the other tab's set is taken over: it is stored already. */
+  let taking = false;
 
-  const dirty = () => store.getState().set !== savedSet;
+  const dirty = () => store.getState().set !== savedSet || waiting.length > 0;
 
   async function save(): Promise<void> {
     timer = undefined;
     if (saving || !dirty() || store.getState().saving === 'conflict') return;
     saving = true;
     const set = store.getState().set;
+    const taken = waiting;
+    const mark = newKey();
     try {
-      const outcome = await saveSet(set, revision);
+      const outcome = await saveSet(set, revision, { entries: taken, mark });
       if (outcome.kind === 'saved') {
         revision = outcome.revision;
-        savedSet = set;
+        savedSet = base = set;
+        waiting = waiting.filter((key) => !taken.includes(key));
         store.setState({ saving: dirty() ? 'saving' : 'saved' });
+      } else if (outcome.kind === 'changed-elsewhere' && isKnown(outcome.stored)) {
+        revision = outcome.stored.revision;
       } else if (outcome.kind === 'changed-elsewhere') {
         store.setState({ saving: 'conflict' });
         onConflict({ theirs: outcome.stored });
@@ -56,31 +73,59 @@ export function keepStored(
     } finally {
       saving = false;
     }
-    if (dirty() && store.getState().saving === 'saving') schedule();
+    if (!dirty()) return;
+    if (store.getState().saving === 'saving') schedule();
+    else if (store.getState().saving === 'failed') schedule(RETRY_MS);
   }
 
-  function schedule(): void {
-    clearTimeout(timer);
-    timer = setTimeout(() => void save(), SAVE_DELAY_MS);
+  /** A save that is due is not put off by the next change. */
+  function schedule(delay_ms = SAVE_DELAY_MS): void {
+    if (!stopped) timer ??= setTimeout(() => void save(), delay_ms);
+  }
+
+  function record(from: SetDocument, to: SetDocument): void {
+    const { made } = store.getState();
+    const step = made?.from === from && made.to === to ? { change: made.change } : { document: to };
+    try {
+      const { key, done } = append({ set: to.id, basis: revision, step });
+      waiting.push(key);
+      done.catch(() => store.setState({ saving: 'failed' }));
+    } catch {
+      store.setState({ saving: 'failed' });
+    }
+  }
+
+  /** A tab that has gone saved, late, just what was read here from its journal. */
+  function isKnown(theirs: OpenedSet): boolean {
+    return writeSetText(theirs.set) === writeSetText(base);
   }
 
   function takeTheirs(theirs: OpenedSet): void {
     revision = theirs.revision;
-    savedSet = theirs.set;
+    savedSet = base = theirs.set;
+    waiting = [];
+    taking = true;
     store.setState({ set: theirs.set, saving: 'saved' });
+    taking = false;
   }
 
   const unsubscribe = store.subscribe((state, before) => {
-    if (state.set === before.set || state.set === savedSet) return;
-    if (state.saving !== 'conflict') store.setState({ saving: 'saving' });
+    if (state.set === before.set || taking) return;
+    if (state.saving !== 'conflict' && state.saving !== 'failed') store.setState({ saving: 'saving' });
+    record(before.set, state.set);
     schedule();
   });
   const unwatch = watchSet(store.getState().set.id, (stored) => {
     if (!stored || stored.revision <= revision || saving) return;
     const theirs = opened(stored);
     if (!theirs.ok) return;
+    if (isKnown(theirs.value)) {
+      revision = theirs.value.revision;
+      return;
+    }
     if (dirty()) {
       clearTimeout(timer);
+      timer = undefined;
       store.setState({ saving: 'conflict' });
       onConflict({ theirs: theirs.value });
     } else {
@@ -88,16 +133,29 @@ export function keepStored(
       onTaken();
     }
   });
-  // A tab that closes saves what is still waiting.
+  // What was typed and not left counts when the tab closes. It needs no save: it is in the journal.
   const flush = () => {
-    if (timer) void save();
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+  };
+  // Only where the store did not take it is the artist held back.
+  const guard = (event: BeforeUnloadEvent) => {
+    flush();
+    if (dirty() && (store.getState().saving === 'failed' || store.getState().saving === 'conflict'))
+      event.preventDefault();
   };
   window.addEventListener('pagehide', flush);
+  window.addEventListener('beforeunload', guard);
+  if (dirty()) {
+    store.setState({ saving: 'saving' });
+    schedule();
+  }
   return {
     stop: () => {
-      flush();
+      if (timer) void save();
+      stopped = true;
       clearTimeout(timer);
       window.removeEventListener('pagehide', flush);
+      window.removeEventListener('beforeunload', guard);
       unsubscribe();
       unwatch();
     },

@@ -8,8 +8,8 @@ import { createStudio, type StudioStore } from './studio';
 const listeners = { addEventListener: () => undefined, removeEventListener: () => undefined };
 Object.assign(globalThis, { window: listeners });
 
-const until = async (check: () => boolean | Promise<boolean>) => {
-  for (let i = 0; i < 100; i += 1) {
+const until = async (check: () => boolean | Promise<boolean>, turns = 100) => {
+  for (let i = 0; i < turns; i += 1) {
     if (await check()) return;
     await new Promise((done) => setTimeout(done, 20));
   }
@@ -55,6 +55,7 @@ describe('keeping a set stored', () => {
   let stops: (() => void)[] = [];
   beforeEach(async () => {
     await db().sets.clear();
+    await db().journal.clear();
   });
   afterEach(() => {
     for (const stop of stops) stop();
@@ -69,7 +70,7 @@ describe('keeping a set stored', () => {
     let taken = 0;
     const keeper = keepStored(
       store,
-      opened.value.revision,
+      opened.value,
       (conflict) => conflicts.push(conflict),
       () => (taken += 1),
     );
@@ -85,6 +86,70 @@ describe('keeping a set stored', () => {
     await until(() => store.getState().saving === 'saved' && store.getState().set.title === 'Two');
     await until(async () => (await storedTitle(id)) === 'Two');
     expect((await db().sets.get(id))!.revision).toBe(2);
+  });
+
+  it('a change is in the journal in its own tick, and taken out when the set is saved', async () => {
+    const id = await addSet(curtainUp());
+    const { store } = await tab(id);
+    store.getState().change({ kind: 'rename', title: 'One' });
+    store.temporal.getState().undo();
+    const entries = await db().journal.toArray();
+    expect(entries.map((entry) => Object.keys(entry.step))).toEqual([['change'], ['document']]);
+    expect(await storedTitle(id)).toBe('Curtain Up');
+    store.temporal.getState().redo();
+    await until(async () => (await storedTitle(id)) === 'One' && (await db().journal.count()) === 0);
+  });
+
+  it('a tab that dies before it saves loses nothing: the next one has it, saved, as it was', async () => {
+    const id = await addSet(curtainUp());
+    const dying = await tab(id);
+    dying.store.getState().change({ kind: 'rename', title: 'One' });
+    dying.store.getState().change({ kind: 'wear', nails: ['left-thumb'], look: 'velvet' });
+    const last = dying.store.getState().set;
+    const next = await tab(id);
+    expect(next.store.getState().set).toEqual(last);
+    await until(async () => (await storedTitle(id)) === 'One');
+    expect((await db().sets.get(id))!.document).toEqual(last);
+  });
+
+  it('a change every moment is never far behind: a save that is due is not put off', async () => {
+    const id = await addSet(curtainUp());
+    const { store } = await tab(id);
+    let worst = 0;
+    for (let i = 1; i <= 30; i += 1) {
+      store.getState().change({ kind: 'rename', title: `T${i}` });
+      await new Promise((done) => setTimeout(done, 40));
+      const title = (await storedTitle(id))!;
+      worst = Math.max(worst, i - Number(title.replace(/\D/g, '')));
+    }
+    // Thirty changes in little more than a second: a debounce that restarts would have saved none of them.
+    expect(worst).toBeLessThan(25);
+  });
+
+  it('a write that fails is told, tried again, and kept meanwhile', async () => {
+    const id = await addSet(curtainUp());
+    const { store } = await tab(id);
+    const put = jest.spyOn(db().sets, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    store.getState().change({ kind: 'rename', title: 'One' });
+    await until(() => store.getState().saving === 'failed');
+    expect(await storedTitle(id)).toBe('Curtain Up');
+    put.mockRestore();
+    await until(async () => (await storedTitle(id)) === 'One' && store.getState().saving === 'saved', 400);
+  });
+
+  it('a tab that has gone and saves late makes no conflict: what it saved was read from its journal', async () => {
+    const id = await addSet(curtainUp());
+    const dying = await tab(id);
+    dying.store.getState().change({ kind: 'rename', title: 'One' });
+    const next = await tab(id);
+    next.store.getState().change({ kind: 'wear', nails: ['left-thumb'], look: 'velvet' });
+    await until(async () => {
+      const stored = (await db().sets.get(id))!.document;
+      return stored.title === 'One' && stored.nails['left-thumb'].look === 'velvet';
+    });
+    expect(next.conflicts).toEqual([]);
   });
 
   it('follows what another tab saved, and undo brings one’s own back', async () => {

@@ -35,6 +35,8 @@ export interface Studio {
   /** The nail that Layers shows. */
   focus: NailName;
   refused: string | undefined;
+  /** The change that led from one set to the next, where one did. */
+  made: { from: SetDocument; to: SetDocument; change: Change } | undefined;
   change: (change: Change) => boolean;
   select: (nails: NailName[]) => void;
 }
@@ -60,9 +62,11 @@ export function createStudio(set: SetDocument): StudioStore {
         openElement: undefined,
         focus: 'left-ring',
         refused: undefined,
+        made: undefined,
         change: (change) => {
-          const next = applyChange(read().set, change);
-          if (next.ok) write({ set: next.value, refused: undefined });
+          const from = read().set;
+          const next = applyChange(from, change);
+          if (next.ok) write({ set: next.value, refused: undefined, made: { from, to: next.value, change } });
           else write({ refused: faultLine(next.faults[0]!) });
           return next.ok;
         },

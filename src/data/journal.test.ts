@@ -1,0 +1,96 @@
+import 'fake-indexeddb/auto';
+import { curtainUp } from '@/core/demo/curtainUp';
+import type { Change } from '@/core/document/changes';
+import { db, type JournalEntry } from './database';
+import { append, laidOver, newKey } from './journal';
+import { addSet, foldLeft, openSet, removeSet, saveSet } from './sets';
+
+const rename = (title: string): Change => ({ kind: 'rename', title });
+const entry = (key: string, basis: number, title: string): JournalEntry => ({
+  key,
+  set: 'curtain-up',
+  basis,
+  step: { change: rename(title) },
+});
+const later = (ms: number) => Date.now() + ms;
+
+describe('the journal', () => {
+  beforeEach(async () => {
+    await db().sets.clear();
+    await db().journal.clear();
+  });
+
+  it('gives keys that sort as they were given', () => {
+    const keys = Array.from({ length: 2000 }, newKey);
+    expect([...keys].sort()).toEqual(keys);
+    expect(new Set(keys).size).toBe(2000);
+  });
+
+  it('is laid over the set it was made on, in its order', () => {
+    const made = [entry('3 a 3', 1, 'Third'), entry('1 a 1', 1, 'First'), entry('2 b 1', 1, 'Second')];
+    const { set, keys } = laidOver(curtainUp(), { revision: 1 }, made);
+    expect(set.title).toBe('Third');
+    expect(keys).toEqual(['1 a 1', '2 b 1', '3 a 3']);
+  });
+
+  it('what a tab made while it was saving counts; what was made on another’s older set does not', () => {
+    const made = [entry('2 a 2', 1, 'While saving'), entry('3 b 1', 1, 'On an older set')];
+    const { set, keys } = laidOver(curtainUp(), { revision: 2, mark: '1 a 1' }, made);
+    expect(set.title).toBe('While saving');
+    expect(keys).toEqual(['2 a 2']);
+  });
+
+  it('an entry that no longer fits is passed over, and those after it are not', () => {
+    const bad: JournalEntry = { ...entry('1 a 1', 1, ''), step: { change: rename('') } };
+    const broken: JournalEntry = {
+      ...entry('2 a 2', 1, ''),
+      step: { document: { ...curtainUp(), looks: [] } },
+    };
+    const { set, keys } = laidOver(curtainUp(), { revision: 1 }, [bad, broken, entry('3 a 3', 1, 'Good')]);
+    expect(set).toEqual({ ...curtainUp(), title: 'Good' });
+    expect(keys).toHaveLength(3);
+  });
+
+  it('what is appended is there when the set is opened, though nothing was saved', async () => {
+    const id = await addSet(curtainUp());
+    await append({ set: id, basis: 1, step: { change: rename('Kept') } }).done;
+    const opened = await openSet(id);
+    expect(opened.ok && opened.value.set.title).toBe('Kept');
+    expect((await db().sets.get(id))!.title).toBe('Curtain Up');
+  });
+
+  it('saving takes out what it took in, and nothing else', async () => {
+    const id = await addSet(curtainUp());
+    const first = append({ set: id, basis: 1, step: { change: rename('One') } });
+    await first.done;
+    const mark = newKey();
+    const second = append({ set: id, basis: 1, step: { change: rename('Two') } });
+    await second.done;
+    await saveSet({ ...curtainUp(), title: 'One' }, 1, { entries: [first.key], mark });
+    expect((await db().journal.toArray()).map((one) => one.key)).toEqual([second.key]);
+    const opened = await openSet(id);
+    expect(opened.ok && opened.value).toMatchObject({ set: { title: 'Two' }, journal: [second.key] });
+  });
+
+  it('what a tab left behind is folded into its set; what is of this moment is left to its tab', async () => {
+    const id = await addSet(curtainUp());
+    await append({ set: id, basis: 1, step: { change: rename('Left') } }).done;
+    await foldLeft();
+    expect((await db().sets.get(id))!.title).toBe('Curtain Up');
+    await foldLeft(later(5000));
+    expect(await db().sets.get(id)).toMatchObject({ title: 'Left', revision: 2 });
+    expect(await db().journal.count()).toBe(0);
+  });
+
+  it('goes with a set that is removed, and old entries that fit nothing go in time', async () => {
+    const id = await addSet(curtainUp());
+    await append({ set: id, basis: 1, step: { change: rename('Gone') } }).done;
+    await removeSet(id);
+    expect(await db().journal.count()).toBe(0);
+    await append({ set: 'nowhere', basis: 7, step: { change: rename('Lost') } }).done;
+    await foldLeft(later(5000));
+    expect(await db().journal.count()).toBe(1);
+    await foldLeft(later(31 * 24 * 3600 * 1000));
+    expect(await db().journal.count()).toBe(0);
+  });
+});

@@ -1,0 +1,71 @@
+import { applyChange } from '@/core/document/changes';
+import type { SetDocument } from '@/core/document/document';
+import { parseSet } from '@/core/document/parse';
+import { db, type JournalEntry, type StoredSet } from './database';
+
+let count = 0;
+const TAB = Math.random().toString(36).slice(2, 8);
+
+/** A key later than all this tab has given. Keys sort by time, then by the tab and the count within it. */
+export function newKey(): string {
+  count += 1;
+  return [String(Date.now()).padStart(15, '0'), TAB, String(count).padStart(9, '0')].join(' ');
+}
+
+/**
+ * Writes an entry and commits it in this very tick: once this returns, the browser keeps it even if the page is
+ * gone the moment after. `done` settles when it is on disk. Returns the entry's key.
+ */
+export function append(entry: Omit<JournalEntry, 'key'>): { key: string; done: Promise<void> } {
+  const key = newKey();
+  const whole: JournalEntry = { key, ...entry };
+  const backend = db().isOpen() ? db().backendDB() : undefined;
+  if (!backend)
+    return {
+      key,
+      done: db()
+        .journal.add(whole)
+        .then(() => undefined),
+    };
+  const done = new Promise<void>((resolve, reject) => {
+    const fail = (error: DOMException | null) => reject(error ?? new Error('the store did not take it'));
+    const writing = backend.transaction('journal', 'readwrite');
+    writing.oncomplete = () => resolve();
+    writing.onabort = () => fail(writing.error);
+    writing.objectStore('journal').add(whole);
+    writing.commit();
+  });
+  return { key, done };
+}
+
+/** What the journal still holds of a set at a revision, laid over it: the set as it was last seen, and the keys. */
+export function laidOver(
+  set: SetDocument,
+  { revision, mark }: Pick<StoredSet, 'revision' | 'mark'>,
+  entries: readonly JournalEntry[],
+): { set: SetDocument; keys: string[] } {
+  let now = set;
+  const keys: string[] = [];
+  for (const entry of [...entries].sort((a, b) => (a.key < b.key ? -1 : 1))) {
+    // What was made on another tab's older set is not laid over what it never met.
+    const after =
+      mark !== undefined &&
+      entry.basis === revision - 1 &&
+      tabOf(entry.key) === tabOf(mark) &&
+      entry.key > mark;
+    if (entry.basis !== revision && !after) continue;
+    const next = 'change' in entry.step ? applyChange(now, entry.step.change) : parseSet(entry.step.document);
+    keys.push(entry.key);
+    if (next.ok) now = next.value;
+  }
+  return { set: now, keys };
+}
+
+function tabOf(key: string): string {
+  return key.split(' ')[1]!;
+}
+
+/** When an entry was made, in ms. */
+export function madeAt(entry: JournalEntry): number {
+  return Number(entry.key.split(' ')[0]);
+}
