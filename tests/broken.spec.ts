@@ -133,3 +133,64 @@ test('parts of the page that cannot be loaded are told, and nothing else is touc
   await page.keyboard.press('Escape');
   await expect(title).toHaveValue('Still here');
 });
+
+test('broken records stand in the list with their fault; nothing else is touched', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Understudy' })).toBeVisible();
+  await page.evaluate(async () => {
+    const database = await new Promise<IDBDatabase>((resolve) => {
+      const opening = indexedDB.open('merry-lacquer');
+      opening.onsuccess = () => resolve(opening.result);
+    });
+    const store = database.transaction('sets', 'readwrite').objectStore('sets');
+    const whole = await new Promise<Record<string, unknown>>((resolve) => {
+      const reading = store.get('matinee');
+      reading.onsuccess = () => resolve(reading.result as Record<string, unknown>);
+    });
+    const document = whole.document as Record<string, unknown>;
+    store.put({ ...whole, id: 'b1', title: 'No document', document: undefined });
+    store.put({ ...whole, id: 'b2', title: 'From later', document: { ...document, version: 99 } });
+    store.put({ ...whole, id: 'b3', title: 'No date', changed_at: undefined });
+    store.put({ ...whole, id: 'b4', title: 7 });
+    await new Promise((resolve) => (store.transaction.oncomplete = resolve));
+    database.close();
+  });
+  await page.reload();
+  for (const title of ['Curtain Up', 'Matinée', 'Understudy'])
+    await expect(page.getByRole('heading', { name: title, exact: true })).toBeVisible();
+  const broken = page.getByRole('region', { name: 'Sets that cannot be read' });
+  await expect(broken.getByRole('listitem')).toHaveCount(4);
+  await expect(broken.getByRole('listitem').filter({ hasText: 'From later' })).toContainText(
+    'version: is 99; this program reads up to',
+  );
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((one) => [one.id, ...one.nodes.map((node) => node.html)])).toEqual([]);
+  const download = page.waitForEvent('download');
+  await broken.getByRole('button', { name: 'Export as it is' }).first().click();
+  expect((await download).suggestedFilename()).toMatch(/^b\d\.broken\.json$/);
+  const later = broken.getByRole('listitem').filter({ hasText: 'From later' });
+  await later.getByRole('button', { name: 'Remove' }).click();
+  await expect(broken.getByRole('listitem')).toHaveCount(3);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(broken.getByRole('listitem')).toHaveCount(4);
+});
+
+test('restoring the demo asks where one was edited, and keeps it as a copy', async ({ page }) => {
+  await openDemo(page, 'Matinée');
+  const title = page.getByRole('textbox', { name: 'Title of this set' });
+  await title.fill('My matinée');
+  await title.press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  await page.goto('/');
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Restore the demo sets' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Restore the demo sets' });
+  await expect(dialog).toContainText('Edited since: “My matinée”');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: 'My matinée', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Restore the demo sets' }).click();
+  await dialog.getByRole('button', { name: /^Restore, and keep mine/ }).click();
+  for (const name of ['Matinée', 'My matinée (edited)', 'Curtain Up'])
+    await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
+});

@@ -4,8 +4,9 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { VERSION } from '@/core/document/document';
 import { db, type StoredSet } from './database';
-import { addSet, openSet, putBack, removeSet, saveSet, upToDate } from './sets';
-import { addNewSet, restoreDemo, seedOnce } from './starting';
+import { addSet, openSet, putBack, removeSet, saveSet } from './sets';
+import { listed } from './listed';
+import { addNewSet, editedDemo, restoreDemo, seedOnce } from './starting';
 
 beforeEach(async () => {
   await db().sets.clear();
@@ -30,24 +31,33 @@ describe('the browser’s store', () => {
     expect(await titles()).toEqual(['Mine']);
   });
 
-  it('restores the demo as it was and keeps the rest', async () => {
+  it('restores the demo as it was, an edited one kept as a copy, and keeps the rest', async () => {
     await seedOnce();
     const opened = await openSet('curtain-up');
     if (!opened.ok) throw new Error('not opened');
     await saveSet({ ...opened.value.set, title: 'Spoilt' }, opened.value.revision);
     await addNewSet();
+    expect(await editedDemo()).toEqual(['Spoilt']);
     await restoreDemo();
-    expect((await titles()).sort()).toEqual(['Curtain Up', 'Matinée', 'New set', 'Understudy']);
+    expect(await editedDemo()).toEqual([]);
+    expect((await titles()).sort()).toEqual([
+      'Curtain Up',
+      'Matinée',
+      'New set',
+      'Spoilt (edited)',
+      'Understudy',
+    ]);
   });
 
   it('shows what an older version stored as this one reads it, and writes nothing', async () => {
     const text = readFileSync(join(process.cwd(), 'tests/files/v1/matinee.lacquer.json'), 'utf8');
     const document = JSON.parse(text) as StoredSet['document'];
     await db().sets.put({ id: 'matinee', title: 'Matinée', changed_at: 1, revision: 3, document });
-    const listed = upToDate((await db().sets.get('matinee'))!);
-    expect(listed.document.version).toBe(VERSION);
+    const shown = listed((await db().sets.get('matinee'))!);
+    if (shown.kind !== 'set') throw new Error('broken');
+    expect(shown.stored.document.version).toBe(VERSION);
     const opened = await openSet('matinee');
-    expect(opened.ok && opened.value).toEqual({ set: listed.document, revision: 3, journal: [] });
+    expect(opened.ok && opened.value).toEqual({ set: shown.stored.document, revision: 3, journal: [] });
     expect((await db().sets.get('matinee'))!.document).toEqual(document);
   });
 

@@ -1,8 +1,9 @@
 import { liveQuery } from 'dexie';
-import { VERSION, type SetDocument } from '@/core/document/document';
+import type { SetDocument } from '@/core/document/document';
 import { parseSet } from '@/core/document/parse';
 import { fail, ok, type Result } from '@/core/model/result';
 import { db, type StoredSet } from './database';
+import { changedAt, listed, type Listed } from './listed';
 import { laidOver, madeAt, newKey } from './journal';
 
 export interface OpenedSet {
@@ -15,21 +16,11 @@ export interface OpenedSet {
 export type SaveOutcome =
   { kind: 'saved'; revision: number } | { kind: 'changed-elsewhere'; stored: OpenedSet } | { kind: 'gone' };
 
-/** Every stored set, latest change first, each time anything in the store changes. */
-export function watchSets(
-  onChange: (sets: StoredSet[]) => void,
-  onError: (error: unknown) => void,
-): () => void {
-  const all = async () => (await db().sets.orderBy('changed_at').reverse().toArray()).map(upToDate);
+/** Every record of the store, broken ones too, latest change first, each time anything in the store changes. */
+export function watchSets(onChange: (sets: Listed[]) => void, onError: (error: unknown) => void): () => void {
+  const all = async () => (await db().sets.toArray()).sort((a, b) => changedAt(b) - changedAt(a)).map(listed);
   const subscription = liveQuery(all).subscribe(onChange, onError);
   return () => subscription.unsubscribe();
-}
-
-/** What an older version of the program stored, as this one reads it; nothing is written. */
-export function upToDate(stored: StoredSet): StoredSet {
-  if (stored.document.version === VERSION) return stored;
-  const read = opened(stored);
-  return read.ok ? { ...stored, document: read.value.set } : stored;
 }
 
 /** One stored set each time it changes, by this tab or another. */
@@ -128,7 +119,7 @@ export async function removeSet(id: string): Promise<void> {
   });
 }
 
-/** Puts back a set that was just removed. */
-export async function putBack(stored: StoredSet): Promise<void> {
-  await db().sets.put(stored);
+/** Puts back a record that was just removed, just as it was, broken as it may be. */
+export async function putBack(record: unknown): Promise<void> {
+  await db().sets.put(record as StoredSet);
 }

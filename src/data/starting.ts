@@ -1,7 +1,9 @@
 import { DEMO_SETS } from '@/core/demo';
+import type { SetDocument } from '@/core/document/document';
+import { writeSetText } from '@/core/document/parse';
 import { newSet } from '@/core/starter/newSet';
 import { db } from './database';
-import { addSet } from './sets';
+import { addSet, openSet } from './sets';
 
 const SEEDED = 'seeded';
 
@@ -14,9 +16,28 @@ export async function seedOnce(): Promise<void> {
   });
 }
 
-/** Brings the demo sets back as they were; all other sets stay. */
+/** Titles of the demo sets that were edited: what restoring would replace. */
+export async function editedDemo(): Promise<string[]> {
+  return (await edited()).map((set) => set.title);
+}
+
+async function edited(): Promise<SetDocument[]> {
+  const found: SetDocument[] = [];
+  for (const demo of DEMO_SETS) {
+    const stored = await openSet(demo.id);
+    if (stored.ok && writeSetText(stored.value.set) !== writeSetText(demo.make()))
+      found.push(stored.value.set);
+  }
+  return found;
+}
+
+/** Brings the demo sets back as they were; an edited one is kept as a copy, and all other sets stay. */
 export async function restoreDemo(): Promise<void> {
-  await db().transaction('rw', db().sets, putDemo);
+  await db().transaction('rw', db().sets, db().journal, async () => {
+    for (const set of await edited()) await addSet({ ...set, title: `${set.title} (edited)`.slice(0, 120) });
+    for (const demo of DEMO_SETS) await db().journal.where('set').equals(demo.id).delete();
+    await putDemo();
+  });
 }
 
 async function putDemo(): Promise<void> {

@@ -45,6 +45,15 @@ describe('the order inside a seat', () => {
   const chrome = element('colour', { id: 'chrome', product: 'mirror-silver' });
   const line = element('french', { id: 'line', liner: null });
 
+  it('colour stays below stones that go before a matte accent, and the accent is taken around them', () => {
+    const near = { kind: 'band', from: 0, to: 0.5 } as const;
+    const matte = element('finish', { id: 'matte', finish: 'matte', region: near });
+    const stones = element('crystals', { id: 'stones', bedding: 'bedded' });
+    const over = element('colour', { id: 'over', region: near });
+    expect(settled(matte, over, stones)).toEqual(['over', 'stones', 'matte']);
+    expect(settled(matte, stones)).toEqual(['stones', 'matte']);
+  });
+
   it('keeps the list wherever it can be done', () => {
     expect(settled(colour, gloss, chrome, line)).toEqual(['colour', 'gloss', 'chrome', 'line']);
     expect(settled(colour, line, gloss)).toEqual(['colour', 'line', 'gloss']);

@@ -125,13 +125,31 @@ export function settle(
       (below, i) =>
         canFollow(one, below) && (!canFollow(below, one) || !holds(below, i)) && overlap(below, one),
     );
-    if (at < 0) order.push(one);
-    else order.splice(at, 0, { ...one, moved: movedWords(one, order[at]!) });
+    if (at < 0) {
+      order.push(one);
+      continue;
+    }
+    const moved = { ...one, moved: movedWords(one, order[at]!) };
+    // What cannot lie over it either, as colour over stones, goes below it.
+    const blocked = (later: Seated) => overlap(later, one) && !canFollow(one, later);
+    const rest = order.splice(at);
+    const after = rest.filter((later) => !blocked(later));
+    const below = rest
+      .filter(blocked)
+      .map((later) =>
+        rest.indexOf(later) > rest.indexOf(after[0]!) ? { ...later, moved: belowWords(later, one) } : later,
+      );
+    order.push(...below, moved, ...after);
   }
   return order;
 }
 
+const words = (seated: Seated) => `${seated.technique.words.toLowerCase()} “${seated.element.id}”`;
+
 function movedWords(one: Seated, before: Seated): string {
-  const words = (seated: Seated) => `${seated.technique.words.toLowerCase()} “${seated.element.id}”`;
   return `The list has the ${words(one)} over the ${words(before)}, but it does not hold there; the other way round both hold.`;
+}
+
+function belowWords(one: Seated, above: Seated): string {
+  return `The ${words(one)} goes below the ${words(above)}, which it cannot be laid over.`;
 }

@@ -80,7 +80,8 @@ interface Issue {
   keys?: string[];
 }
 
-function issueFault(issue: Issue): Fault {
+/** A schema's complaint as a fault with its path. */
+export function issueFault(issue: Issue): Fault {
   const path = issue.path.map(String);
   if (issue.code === 'unrecognized_keys' && issue.keys?.length) {
     return { path: [...path, issue.keys[0]!].join('.'), message: 'is not a key of this format' };

@@ -3,23 +3,33 @@ import { Button, TextInput } from '@mantine/core';
 import { IconFolderOpen, IconPlus, IconSearch } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { MAX_FILE_BYTES, parseSetText, tooLarge, writeSetText } from '@/core/document/parse';
 import { faultLine, type Fault } from '@/core/model/result';
 import { NAILS } from '@/core/model/names';
 import type { StoredSet } from '@/data/database';
 import { addSet, foldLeft, putBack, removeSet, watchSets } from '@/data/sets';
-import { addNewSet, restoreDemo, seedOnce } from '@/data/starting';
+import type { Listed } from '@/data/listed';
+import { addNewSet, editedDemo, restoreDemo, seedOnce } from '@/data/starting';
 import { downloadText } from '../kit/download';
+import { late } from '../kit/late';
 import { MoreMenu } from '../kit/MoreMenu';
 import { notify } from '../kit/notify';
 import { SchemeButton } from '../studio/SetBar';
+import { BrokenSets } from './BrokenSets';
 import { LittleHands } from './LittleHands';
 import classes from './SetsView.module.css';
 
+const RestoreChoice = late(
+  () => import('./RestoreChoice').then((module) => module.RestoreChoice),
+  'Restoring the demo sets',
+);
+
 /** Which one? Every set as a little pair of hands drawn from its real plan. */
 export function SetsView() {
-  const [sets, setSets] = useState<StoredSet[]>();
+  const [sets, setSets] = useState<Listed[]>();
+  const [replacing, setReplacing] = useState<string[]>();
+  const closeRestore = useCallback(() => setReplacing(undefined), []);
   const [search, setSearch] = useState('');
   const [faults, setFaults] = useState<{ file: string; list: Fault[] }>();
   const input = useRef<HTMLInputElement>(null);
@@ -51,6 +61,12 @@ export function SetsView() {
     router.push(`/set/${await addSet(parsed.value)}/design`);
   }
 
+  async function restore() {
+    const edited = await editedDemo();
+    if (edited.length === 0) await restoreDemo();
+    else setReplacing(edited);
+  }
+
   async function remove(stored: StoredSet) {
     await removeSet(stored.id);
     notify(
@@ -64,7 +80,9 @@ export function SetsView() {
   }
 
   const wanted = search.trim().toLowerCase();
-  const shown = sets?.filter((one) => `${one.title} ${one.document.note}`.toLowerCase().includes(wanted));
+  const found = sets?.filter((one) => wordsOf(one).toLowerCase().includes(wanted));
+  const shown = found?.flatMap((one) => (one.kind === 'set' ? [one.stored] : []));
+  const broken = found?.flatMap((one) => (one.kind === 'broken' ? [one] : []));
 
   return (
     <main className={classes.page}>
@@ -112,7 +130,7 @@ export function SetsView() {
         />
         <MoreMenu
           label="More"
-          entries={[{ key: 'demo', words: 'Restore the demo sets', onPick: () => void restoreDemo() }]}
+          entries={[{ key: 'demo', words: 'Restore the demo sets', onPick: () => void restore() }]}
         />
         <SchemeButton />
       </header>
@@ -132,7 +150,7 @@ export function SetsView() {
         </section>
       )}
 
-      {shown?.length === 0 && (
+      {found?.length === 0 && (
         <p className={classes.none}>
           {wanted
             ? `No set says “${search}”.`
@@ -169,8 +187,15 @@ export function SetsView() {
           </li>
         ))}
       </ul>
+      {broken && broken.length > 0 && <BrokenSets broken={broken} />}
+      {replacing && <RestoreChoice edited={replacing} onClose={closeRestore} />}
     </main>
   );
+}
+
+/** What a search looks through. */
+function wordsOf(one: Listed): string {
+  return one.kind === 'set' ? `${one.stored.title} ${one.stored.document.note}` : one.title;
 }
 
 function looksWords({ document }: StoredSet): string {

@@ -1,0 +1,61 @@
+'use client';
+import { Button } from '@mantine/core';
+import { faultLine } from '@/core/model/result';
+import type { Listed } from '@/data/listed';
+import { putBack, removeSet } from '@/data/sets';
+import { downloadText } from '../kit/download';
+import { notify } from '../kit/notify';
+import classes from './SetsView.module.css';
+
+type Broken = Extract<Listed, { kind: 'broken' }>;
+
+/** Records of the store that cannot be read: each with its fault, kept until they are removed. */
+export function BrokenSets({ broken }: { broken: readonly Broken[] }) {
+  return (
+    <section aria-label="Sets that cannot be read" className={classes.broken}>
+      <h2>{broken.length === 1 ? 'One set cannot be read' : `${broken.length} sets cannot be read`}</h2>
+      <ul>
+        {broken.map((one) => (
+          <li key={one.id}>
+            <div>
+              <h3>{one.title}</h3>
+              <p>{faultLine(one.faults[0]!)}</p>
+            </div>
+            <Button
+              variant="default"
+              h={44}
+              onClick={() => downloadText(`${one.id}.broken.json`, asText(one.record))}
+            >
+              Export as it is
+            </Button>
+            <Button variant="default" h={44} onClick={() => void remove(one)}>
+              Remove
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+async function remove({ title, record }: Broken): Promise<void> {
+  // Its own key, which need not even be text.
+  await removeSet((record as { id: string }).id);
+  notify(
+    <>
+      “{title}” is removed.{' '}
+      <Button variant="default" h={44} onClick={() => void putBack(record)}>
+        Put it back
+      </Button>
+    </>,
+  );
+}
+
+/** All that can be written of a record, however broken. */
+function asText(record: unknown): string {
+  try {
+    return `${JSON.stringify(record, null, 2)}\n`;
+  } catch {
+    return String(record);
+  }
+}
