@@ -82,7 +82,7 @@ export function keepPlanned(store: StudioStore, by: Planner = { planOf, polish, 
     clearTimeout(timer);
     clearTimeout(quiet);
     by.stopPolishing();
-    store.setState({ planning: 'making', searchFailed: false });
+    store.setState({ planning: 'making', searchFailed: false, searched: 0 });
     timer = setTimeout(() => void run(), PICTURE_FIRST_MS);
   });
   store.setState({ replan });
