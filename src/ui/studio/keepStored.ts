@@ -1,8 +1,8 @@
 'use client';
+import type { SetDocument } from '@/core/document/document';
 import { writeSetText } from '@/core/document/parse';
 import { append, newKey } from '@/data/journal';
 import { saveSet, opened, watchSet, type OpenedSet } from '@/data/sets';
-import type { SetDocument } from '@/core/document/document';
 import type { StudioStore } from './studio';
 
 /** Several strokes of one gesture are one save. */
@@ -23,8 +23,8 @@ export interface Keeper {
 }
 
 /**
- * Writes every change to the journal in the tick in which it is made, folds it into the set soon after, and follows what other tabs save. Where both changed, nothing is written
- * until the artist has chosen.
+ * Writes every change to the journal in the tick in which it is made, folds it into the set soon after, and follows
+ * what other tabs save. Where both changed, nothing is written until the artist has chosen.
  */
 export function keepStored(
   store: StudioStore,
@@ -51,7 +51,8 @@ export function keepStored(
     if (saving || !dirty() || store.getState().saving === 'conflict') return;
     saving = true;
     const set = store.getState().set;
-    const taken = waiting;
+    // What is made while this is saved is not in it.
+    const taken = [...waiting];
     const mark = newKey();
     try {
       const outcome = await saveSet(set, revision, { entries: taken, mark });

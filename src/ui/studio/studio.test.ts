@@ -100,6 +100,23 @@ describe('keeping a set stored', () => {
     await until(async () => (await storedTitle(id)) === 'One' && (await db().journal.count()) === 0);
   });
 
+  it('a change made while another is being saved stays in the journal until it is saved itself', async () => {
+    const id = await addSet(curtainUp());
+    const { store } = await tab(id);
+    store.getState().change({ kind: 'rename', title: 'One' });
+    const put = db().sets.put.bind(db().sets);
+    const slow = jest.spyOn(db().sets, 'put').mockImplementationOnce((stored) => {
+      // Right in the middle of the save.
+      store.getState().change({ kind: 'rename', title: 'Two' });
+      return put(stored);
+    });
+    await until(async () => (await storedTitle(id)) === 'One');
+    slow.mockRestore();
+    const opened = await openSet(id);
+    expect(opened.ok && opened.value.set.title).toBe('Two');
+    await until(async () => (await storedTitle(id)) === 'Two' && (await db().journal.count()) === 0);
+  });
+
   it('a tab that dies before it saves loses nothing: the next one has it, saved, as it was', async () => {
     const id = await addSet(curtainUp());
     const dying = await tab(id);
