@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
-import { openDemo, planned } from './helpers';
+import { openDemo, planned, titleOf } from './helpers';
 
 declare global {
   interface Window {
@@ -81,7 +81,7 @@ test('a planner that breaks down later: the old figures are greyed, the change i
       one.dispatchEvent(new ErrorEvent('error', { message: 'it ran out of memory' }));
     }),
   );
-  const title = page.getByRole('textbox', { name: 'Title of this set' });
+  const title = titleOf(page);
   await title.fill('Curtain Down');
   await title.press('Enter');
   await expect(failed(page)).toContainText('What is shown greyed is from before');
@@ -124,7 +124,7 @@ test('parts of the page that cannot be loaded are told, and nothing else is touc
     'It could not be loaded',
   );
   await page.getByRole('button', { name: 'All right' }).click();
-  const title = page.getByRole('textbox', { name: 'Title of this set' });
+  const title = titleOf(page);
   await title.fill('Still here');
   await title.press('Enter');
   await page.unroute('**/_next/static/**');
@@ -177,7 +177,7 @@ test('broken records stand in the list with their fault; nothing else is touched
 
 test('restoring the demo asks where one was edited, and keeps it as a copy', async ({ page }) => {
   await openDemo(page, 'Matinée');
-  const title = page.getByRole('textbox', { name: 'Title of this set' });
+  const title = titleOf(page);
   await title.fill('My matinée');
   await title.press('Enter');
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();

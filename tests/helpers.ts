@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
 /** Opens a demo set in a fresh browser and waits until it is planned and drawn. */
@@ -17,6 +17,10 @@ export async function openDemo(page: Page, title: string, view = 'Design'): Prom
 
 export async function planned(page: Page): Promise<void> {
   await expect(page.getByTestId('plan-sum')).toBeVisible();
+}
+
+export function titleOf(page: Page): Locator {
+  return page.getByRole('textbox', { name: 'Title of this set' });
 }
 
 /** The pixels of a nail on the spread, as text to compare. */

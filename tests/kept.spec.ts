@@ -1,16 +1,14 @@
-import { expect, test, type Page } from '@playwright/test';
-import { openDemo, planned } from './helpers';
-
-const title = (page: Page) => page.getByRole('textbox', { name: 'Title of this set' });
+import { expect, test } from '@playwright/test';
+import { openDemo, planned, titleOf } from './helpers';
 
 test('an edit right before a reload is kept, and so is what was typed and not left', async ({ page }) => {
   await openDemo(page, 'Matinée');
   for (let i = 1; i <= 10; i += 1) {
-    await title(page).fill(`Edit ${i}`);
+    await titleOf(page).fill(`Edit ${i}`);
     // Every second time the field is not left.
-    if (i % 2 === 0) await title(page).press('Enter');
+    if (i % 2 === 0) await titleOf(page).press('Enter');
     await page.reload();
-    await expect(title(page)).toHaveValue(`Edit ${i}`);
+    await expect(titleOf(page)).toHaveValue(`Edit ${i}`);
   }
 });
 
@@ -20,8 +18,8 @@ test('an edit right before the tab is killed is kept, undo included', async ({ p
   let tab = page;
   for (let i = 1; i <= 5; i += 1) {
     await planned(tab);
-    await title(tab).fill(`Killed ${i}`);
-    await title(tab).press('Enter');
+    await titleOf(tab).fill(`Killed ${i}`);
+    await titleOf(tab).press('Enter');
     if (i === 5) await tab.getByRole('button', { name: 'Undo' }).click();
     const kill = await context.newCDPSession(tab);
     // The tab is gone without any goodbye.
@@ -30,7 +28,7 @@ test('an edit right before the tab is killed is kept, undo included', async ({ p
     await gone;
     tab = await context.newPage();
     await tab.goto(url);
-    await expect(title(tab)).toHaveValue(`Killed ${i === 5 ? 4 : i}`);
+    await expect(titleOf(tab)).toHaveValue(`Killed ${i === 5 ? 4 : i}`);
   }
   // The list knows it as well.
   await tab.goto('/');

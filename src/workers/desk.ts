@@ -1,3 +1,5 @@
+import { messageOf } from '@/core/model/messageOf';
+
 /** Somebody who answers until they are dismissed: a worker, or a stand-in for one. */
 export interface Hired<Api> {
   api: Api;
@@ -80,8 +82,4 @@ function within<T>(limit_s: number, work: Promise<T>): Promise<T> {
     );
   });
   return Promise.race([work, late]).finally(() => clearTimeout(timer));
-}
-
-function messageOf(error: unknown): string {
-  return error instanceof Error ? error.message : String(error);
 }

@@ -1,5 +1,13 @@
 import { wholePlace, type NailContext } from '../craft/context';
-import { dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, STICKY_OFF, wipeDraft } from '../craft/drafts';
+import {
+  dustOffDraft,
+  flashOf,
+  hardenOf,
+  LAST_DUST_OFF,
+  STICKY_OFF,
+  wipeDraft,
+  wipedTop,
+} from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
 import type { Draft } from '../craft/operation';
 import type { Inlaid } from '../craft/technique';
@@ -134,12 +142,10 @@ function levelled(asks: readonly Inlaid[], context: NailContext): Placed[] {
 function floated(asks: readonly Inlaid[], context: NailContext): Placed[] {
   const top = context.role('top');
   const cap_um = Math.max(...asks.map((one) => one.cap_um));
-  const drafts = cap(top, cap_um, 'All lies flat: a thick top floats over it and needs no file.');
-  if (top.family === 'top-wipe')
-    drafts.push(
-      shared(wipeDraft(context, 'wipe', STICKY_OFF, 'This top leaves a sticky layer: wiped off, it shines.')),
-    );
-  return drafts;
+  return [
+    ...cap(top, cap_um, 'All lies flat: a thick top floats over it and needs no file.'),
+    ...wipedTop(top, context).map(shared),
+  ];
 }
 
 function cap(product: Product, t_um: number, why: string): Placed[] {

@@ -133,13 +133,8 @@ export function settle(
     // What cannot lie over it either, as colour over stones, goes below it.
     const blocked = (later: Seated) => overlap(later, one) && !canFollow(one, later);
     const rest = order.splice(at);
-    const after = rest.filter((later) => !blocked(later));
-    const below = rest
-      .filter(blocked)
-      .map((later) =>
-        rest.indexOf(later) > rest.indexOf(after[0]!) ? { ...later, moved: belowWords(later, one) } : later,
-      );
-    order.push(...below, moved, ...after);
+    const below = rest.filter(blocked).map((later) => ({ ...later, moved: belowWords(later, one) }));
+    order.push(...below, moved, ...rest.filter((later) => !blocked(later)));
   }
   return order;
 }

@@ -85,6 +85,14 @@ export function wipeDraft(
   };
 }
 
+/** The wipe that a top asks for, or nothing where it leaves no sticky layer. */
+export function wipedTop(top: Product, context: NailContext, place = wholePlace()): Draft[] {
+  if (top.family !== 'top-wipe') return [];
+  return [
+    wipeDraft(context, 'wipe', STICKY_OFF, 'This top leaves a sticky layer: wiped off, it shines.', place),
+  ];
+}
+
 export function dustOffDraft(step: string, why: string): Draft {
   return {
     step,

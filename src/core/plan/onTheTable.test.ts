@@ -1,8 +1,9 @@
 import { curtainUp } from '../demo/curtainUp';
 import { DEMO_SETS } from '../demo';
 import { FAMILIES } from '../craft/families';
-import { NAILS } from '../model/names';
+import { NAILS, type NailName } from '../model/names';
 import { QUICK } from '../testing/sets';
+import { handWipeId, type HandWipe } from '../timing/problem';
 import { inOrderOfUse } from './inOrderOfUse';
 import { planNail } from './nailPlan';
 import { planSet } from './planSet';
@@ -45,17 +46,18 @@ describe('wipes of the hand', () => {
   const set = curtainUp();
   const { compiled } = planNail(set, 'left-index');
   const after = compiled.operations[5]!;
+  const wipeOn = (nail: NailName): HandWipe => ({
+    operation: handWipeId(nail, 1),
+    nail,
+    hand: 'left',
+    after: after.id,
+    start_s: 0,
+    end_s: 5,
+    changeover_s: 0,
+  });
 
   it('come right after the operation they follow, as an operation with its reason and caution', () => {
-    const wipe = {
-      operation: 'left-index/prep/wipe-hand#1',
-      nail: 'left-index',
-      hand: 'left' as const,
-      after: after.id,
-      start_s: 0,
-      end_s: 5,
-      changeover_s: 0,
-    };
+    const wipe = wipeOn('left-index');
     const next = withHandWipes(compiled, [wipe]);
     expect(next).toHaveLength(compiled.operations.length + 1);
     expect(next[6]).toMatchObject({
@@ -69,16 +71,7 @@ describe('wipes of the hand', () => {
   });
 
   it('of other nails change nothing', () => {
-    const other = {
-      operation: 'left-ring/prep/wipe-hand#1',
-      nail: 'left-ring',
-      hand: 'left' as const,
-      after: after.id,
-      start_s: 0,
-      end_s: 5,
-      changeover_s: 0,
-    };
-    expect(withHandWipes(compiled, [other])).toBe(compiled.operations);
+    expect(withHandWipes(compiled, [wipeOn('left-ring')])).toBe(compiled.operations);
   });
 
   it('are in the plan exactly where the sitting has them', () => {

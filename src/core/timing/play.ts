@@ -1,8 +1,7 @@
 import type { Activity, Board, Part } from './board';
 import { LampTimes } from './lampTimes';
-import { without } from '../model/without';
-import { handWipeId } from './problem';
-import type { Broken, HandWipe, Load, Schedule, Stroke } from './problem';
+import type { Broken, Schedule } from './problem';
+import { SittingRecord } from './record';
 
 /** A sitting as the search holds it: all activities in some order, and where hands go into the lamp early or late. */
 export interface Sequence {
@@ -56,8 +55,6 @@ export class Player {
   private doneCount = 0;
   private readonly isDone: Uint8Array;
   private readonly busy: Uint8Array;
-  private readonly start_s: Float64Array;
-  private readonly changeover: Uint8Array;
   private readonly pos: Int32Array;
   private readonly ready: Float64Array;
   private readonly wet: Uint8Array;
@@ -83,10 +80,8 @@ export class Player {
   private readonly lit: Uint8Array;
   /** When each step ended. */
   private readonly endOf: Float64Array;
-  private record = false;
-  private loads: Load[] = [];
-  private wipes: HandWipe[] = [];
-  private broken: Broken[] = [];
+  /** Where what is played is written down as well. */
+  private record: SittingRecord | undefined;
   private readonly own: boolean;
   private readonly handChains: Int32Array[];
 
@@ -97,8 +92,6 @@ export class Player {
     this.done = new Int32Array(activities);
     this.isDone = new Uint8Array(activities);
     this.busy = new Uint8Array(activities);
-    this.start_s = new Float64Array(activities);
-    this.changeover = new Uint8Array(activities);
     this.pos = new Int32Array(chains);
     this.ready = new Float64Array(chains);
     this.wet = new Uint8Array(chains);
@@ -135,47 +128,11 @@ export class Player {
 
   /** The same as a schedule to work from. */
   schedule(sequence: Sequence): Schedule {
-    this.record = true;
-    this.loads = [];
-    this.wipes = [];
-    this.broken = [];
+    const record = new SittingRecord(this.board);
+    this.record = record;
     this.play(sequence);
-    this.record = false;
-    const { problem, activities, from } = this.board;
-    const strokes: Stroke[] = [];
-    for (let i = 0; i < this.doneCount; i += 1) {
-      const a = this.done[i]!;
-      let start = this.start_s[a]!;
-      let changeover_s = this.changeover[a] ? problem.changeover_s : 0;
-      for (const part of activities[a]!.parts) {
-        const chain = problem.chains[part.chain]!;
-        for (let k = 0; k < part.steps; k += 1) {
-          const task = chain.tasks[part.step + k - from[part.chain]!]!;
-          if (task.light || task.hand_s === 0) continue;
-          const end = start + task.hand_s * problem.slower[chain.hand];
-          strokes.push({
-            operation: task.operation,
-            nail: chain.nail,
-            hand: chain.hand,
-            start_s: start,
-            end_s: end,
-            changeover_s,
-          });
-          changeover_s = 0;
-          start = end;
-        }
-        if (part.heldLight >= 0) start += this.lamps.least_s(part.heldLight);
-      }
-    }
-    return {
-      strokes: [...strokes, ...this.wipes.map((wipe) => without(wipe, 'after'))].sort(
-        (a, b) => a.start_s - b.start_s,
-      ),
-      loads: this.loads.sort((a, b) => a.start_s - b.start_s),
-      wipes: this.wipes.sort((a, b) => a.start_s - b.start_s),
-      broken: this.broken,
-      total_s: this.tally.total_s,
-    };
+    this.record = undefined;
+    return record.schedule(this.tally.total_s);
   }
 
   private reset(): void {
@@ -366,7 +323,7 @@ export class Player {
   }
 
   private wipe(chain: number): void {
-    const { problem, hand, from, wipeClass } = this.board;
+    const { problem, hand, wipeClass } = this.board;
     const h = hand[chain]!;
     const changes = this.lastClass >= 0 && this.lastClass !== wipeClass;
     let start = this.artist + (changes ? problem.changeover_s : 0);
@@ -381,19 +338,8 @@ export class Player {
     this.handWorked[h] = end;
     this.tacky[chain] = 0;
     if (end > this.tally.total_s) this.tally.total_s = end;
-    if (this.record) {
-      const { nail, tasks } = problem.chains[chain]!;
-      const count = this.wipes.filter((one) => one.nail === nail).length + 1;
-      this.wipes.push({
-        operation: handWipeId(nail, count),
-        nail,
-        hand: problem.chains[chain]!.hand,
-        after: tasks[this.pos[chain]! - 1 - from[chain]!]!.operation,
-        start_s: start,
-        end_s: end,
-        changeover_s: changes ? problem.changeover_s : 0,
-      });
-    }
+    this.record?.changes(changes);
+    this.record?.wipe(this.pos[chain]! - 1, start, end);
   }
 
   /** Nothing wet is laid beside a nail that still has dust on it. */
@@ -466,8 +412,7 @@ export class Player {
     this.isDone[a] = 1;
     this.done[this.doneCount] = a;
     this.doneCount += 1;
-    this.start_s[a] = start;
-    this.changeover[a] = changes ? 1 : 0;
+    this.record?.changes(changes);
     let t = start;
     for (let i = 0; i < activity.parts.length; i += 1) t = this.doPart(activity.parts[i]!, t);
     this.artist = t;
@@ -499,28 +444,17 @@ export class Player {
     const { board } = this;
     const c = part.chain;
     if (this.primedGuide[c]! < Infinity && board.wet[part.step]) {
-      this.late(c, part.step, start, this.primedGuide[c]!, this.primedMost[c]!, 'primed-too-long');
+      this.late(part.step, start, this.primedGuide[c]!, this.primedMost[c]!, 'primed-too-long');
       this.primedGuide[c] = this.primedMost[c] = Infinity;
     }
+    this.record?.part(part, start);
     let t = start + part.hand_s;
     if (part.heldLight >= 0) {
       const lamp = this.lamps.find(part.heldLight, t);
       const run = board.run_s[lamp]![part.heldLight]!;
       t = this.lamps.start_s;
       this.lamps.occupy(lamp, t, t + run);
-      if (this.record) {
-        const chain = board.problem.chains[c]!;
-        this.loads.push({
-          lamp: board.problem.lamps[lamp]!.id,
-          hand: chain.hand,
-          nails: [chain.nail],
-          operations: [chain.tasks[part.heldLight - board.from[c]!]!.operation],
-          mode: board.mode[part.heldLight] === 1 ? 'flash' : 'cure',
-          start_s: t,
-          end_s: t + run,
-          held: true,
-        });
-      }
+      this.record?.load(lamp, [c], [part.heldLight], t, t + run, true);
       t += run;
     }
     this.goOn(c, part.step + part.steps, t);
@@ -550,19 +484,14 @@ export class Player {
     }
   }
 
-  private late(c: number, step: number, at: number, guide: number, most: number, kind: Broken['kind']): void {
+  private late(step: number, at: number, guide: number, most: number, kind: Broken['kind']): void {
     if (at <= guide + EPSILON) return;
     if (at > most + EPSILON) {
       this.tally.late += 1;
       this.tally.late_s += at - most;
-      if (this.record) this.break(c, step, kind, at - most);
+      this.record?.broke(step, kind, at - most);
     }
     this.tally.lint_s += Math.min(at, most) - guide;
-  }
-
-  private break(c: number, step: number, kind: Broken['kind'], seconds: number): void {
-    const { problem, from } = this.board;
-    this.broken.push({ operation: problem.chains[c]!.tasks[step - from[c]!]!.operation, kind, seconds });
   }
 
   private judgeDust(activity: Activity): void {
@@ -575,7 +504,7 @@ export class Player {
         const bad = (activity.dusty && (this.wet[c] || this.tacky[c])) || (activity.lays && this.dusty[c]);
         if (!bad) continue;
         this.tally.dust += 1;
-        if (this.record) this.break(activity.parts[0]!.chain, activity.parts[0]!.step, 'dust-beside-wet', 0);
+        this.record?.broke(activity.parts[0]!.step, 'dust-beside-wet', 0);
         return;
       }
     }
@@ -711,36 +640,18 @@ export class Player {
       const c = this.inLoad[i]!;
       const step = this.pos[c]!;
       if (step > board.from[c]!)
-        this.late(c, step - 1, begin, this.openGuide[c]!, this.openMost[c]!, 'open-too-long');
+        this.late(step - 1, begin, this.openGuide[c]!, this.openMost[c]!, 'open-too-long');
       if (this.record) served.push(step);
       // A film that waits on for a longer light has gelled by this one.
       this.openGuide[c] = this.openMost[c] = Infinity;
       this.goOn(c, step + 1, end);
     }
-    if (this.record) this.recordLoad(g, lamp, mode, begin, end, served);
+    if (this.record) {
+      // A hand goes in whole; of thumbs that share a load only those it is for.
+      const at = served.map((step) => board.chainOf[step]!);
+      const inside = [...chains].filter((c) => !board.acrossHands[g] || at.includes(c));
+      this.record.load(lamp, inside, served, begin, end);
+    }
     return true;
-  }
-
-  private recordLoad(
-    g: number,
-    lamp: number,
-    mode: number,
-    start_s: number,
-    end_s: number,
-    served: readonly number[],
-  ): void {
-    const { problem, from, groups, acrossHands, chainOf } = this.board;
-    const at = served.map((step) => chainOf[step]!);
-    // A hand goes in whole; of thumbs that share a load only those it is for.
-    const inside = [...groups[g]!].filter((c) => !acrossHands[g] || at.includes(c));
-    this.loads.push({
-      lamp: problem.lamps[lamp]!.id,
-      hand: problem.chains[at[0]!]!.hand,
-      nails: inside.map((c) => problem.chains[c]!.nail),
-      operations: served.map((step, i) => problem.chains[at[i]!]!.tasks[step - from[at[i]!]!]!.operation),
-      mode: mode === 1 ? 'flash' : 'cure',
-      start_s,
-      end_s,
-    });
   }
 }

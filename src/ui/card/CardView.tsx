@@ -12,7 +12,7 @@ import { benchCard, type CardLine } from '@/core/timing/benchCard';
 import { downloadText } from '../kit/download';
 import { HandsSpread } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
-import { clockWords, countWords, timeWords } from '../kit/words';
+import { clockWords, countWords, handWords, timeWords } from '../kit/words';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio } from '../studio/studio';
 import classes from './CardView.module.css';
@@ -23,24 +23,14 @@ const PICTURE_PX_PER_MM = 3.2;
 export function CardView() {
   const set = useStudio((s) => s.set);
   const plan = useStudio((s) => s.plan);
-  const searched = useStudio((s) => s.searched);
-  const planning = useStudio((s) => s.planning);
   if (!plan) return <NoPlan />;
-  return <Sheet set={set} plan={plan} searched={searched} fresh={planning === 'fresh'} />;
+  return <Sheet set={set} plan={plan} />;
 }
 
-function Sheet({
-  set,
-  plan,
-  searched,
-  fresh,
-}: {
-  set: SetDocument;
-  plan: Plan;
-  searched: number;
-  /** Whether the plan is that of the set as it is; an old card is not to be worked from. */
-  fresh: boolean;
-}) {
+function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
+  // An old card is not to be worked from.
+  const fresh = useStudio((s) => s.planning === 'fresh');
+  const searched = useStudio((s) => s.searched);
   const searchFailed = useStudio((s) => s.searchFailed);
   const worked = NAILS.filter((name) => set.nails[name].in_work);
   const operations = NAILS.flatMap((name) => plan.operations[name]);
@@ -138,7 +128,7 @@ function Line({ line }: { line: CardLine }) {
       <span className={classes.at}>{clockWords(line.start_s)}</span>
       <span className={classes.what}>
         <b>
-          {line.hand === 'both' ? '' : `${line.hand === 'left' ? 'Left' : 'Right'} `}
+          {handWords(line.hand)}
           {line.hand === 'both' ? upperFirst(line.nails) : line.nails}
         </b>{' '}
         {line.words}

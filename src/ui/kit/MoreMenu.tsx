@@ -1,7 +1,7 @@
 'use client';
 import { ActionIcon, Button } from '@mantine/core';
 import { IconDots } from '@tabler/icons-react';
-import { useCallback, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { late } from './late';
 import type { MenuEntry } from './MenuPanel';
 
@@ -18,7 +18,6 @@ const MenuPanel = late(() => import('./MenuPanel').then((module) => module.MenuP
 export function MoreMenu({ label, entries, face }: Props) {
   const [state, setState] = useState<'unloaded' | 'open' | 'closed'>('unloaded');
   const toggle = () => setState((before) => (before === 'open' ? 'closed' : 'open'));
-  const close = useCallback(() => setState('closed'), []);
   const button = face ? (
     <Button
       variant="default"
@@ -47,7 +46,12 @@ export function MoreMenu({ label, entries, face }: Props) {
     <span style={{ position: 'relative', display: 'inline-block' }}>
       {button}
       {state !== 'unloaded' && (
-        <MenuPanel opened={state === 'open'} label={label} entries={entries} onClose={close} />
+        <MenuPanel
+          opened={state === 'open'}
+          label={label}
+          entries={entries}
+          onClose={() => setState('closed')}
+        />
       )}
     </span>
   );

@@ -1,4 +1,11 @@
 'use client';
+import type { SetDocument } from '@/core/document/document';
+import { writeSetText } from '@/core/document/parse';
+
+/** Hands a set's file to the browser. */
+export function downloadSet(set: SetDocument): void {
+  downloadText(`${set.id}.lacquer.json`, writeSetText(set));
+}
 
 /** Hands a text file to the browser. */
 export function downloadText(name: string, text: string): void {

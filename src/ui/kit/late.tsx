@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useState, type ComponentType } from 'react';
+import { useEffect, useEffectEvent, useState, type ComponentType } from 'react';
 import { notify } from './notify';
 
 /**
@@ -13,7 +13,10 @@ export function late<P extends object>(
   let loaded: ComponentType<P> | undefined;
   function Late(props: P) {
     const [Part, setPart] = useState<ComponentType<P> | undefined>(() => loaded);
-    const onClose = 'onClose' in props ? (props.onClose as () => void) : undefined;
+    const failed = useEffectEvent(() => {
+      notify('It could not be loaded. Your work is kept; try again once the connection is back.', what);
+      if ('onClose' in props) (props.onClose as () => void)();
+    });
     useEffect(() => {
       if (loaded) return undefined;
       let stale = false;
@@ -23,15 +26,13 @@ export function late<P extends object>(
           if (!stale) setPart(() => made);
         },
         () => {
-          if (stale) return;
-          notify('It could not be loaded. Your work is kept; try again once the connection is back.', what);
-          onClose?.();
+          if (!stale) failed();
         },
       );
       return () => {
         stale = true;
       };
-    }, [onClose]);
+    }, []);
     return Part ? <Part {...props} /> : null;
   }
   return Late;

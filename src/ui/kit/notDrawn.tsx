@@ -1,12 +1,13 @@
 'use client';
 import { Button } from '@mantine/core';
+import { messageOf } from '@/core/model/messageOf';
 import { notify } from './notify';
 
 /** Says that nails could not be drawn, and offers to draw them again. */
 export function notDrawn(error: unknown, again: () => void): void {
   notify(
     <>
-      {error instanceof Error ? error.message : String(error)}.{' '}
+      {messageOf(error)}.{' '}
       <Button variant="default" h={44} onClick={again}>
         Draw again
       </Button>

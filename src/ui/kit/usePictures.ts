@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import type { NailPicture } from '@/core/picture/nailPicture';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS, type NailName } from '@/core/model/names';
@@ -17,7 +17,7 @@ export const FINENESS = 1.5;
 export function usePictures(set: SetDocument, px_per_mm: number): Pictures {
   const [pictures, setPictures] = useState<Pictures>({});
   const drawn = useRef<Partial<Record<NailName, string>>>({});
-  const [tries, setTries] = useState(0);
+  const [tries, again] = useReducer((n: number) => n + 1, 0);
   useEffect(() => {
     let stale = false;
     const marks = nailKeys(set);
@@ -36,7 +36,7 @@ export function usePictures(set: SetDocument, px_per_mm: number): Pictures {
       // A picture that is no longer true is not left standing.
       const old = NAILS.filter((name) => drawn.current[name] !== `${marks[name]}|${px_per_mm}`);
       setPictures((before) => without(before, ...old));
-      notDrawn(error, () => setTries((n) => n + 1));
+      notDrawn(error, again);
     });
     return () => {
       stale = true;
@@ -50,7 +50,7 @@ export function usePicture(set: SetDocument, name: NailName, px_per_mm: number):
   const [picture, setPicture] = useState<NailPicture>();
   const mark = useMemo(() => nailKey(set, name, kitKey(set)), [set, name]);
   const latest = useRef(set);
-  const [tries, setTries] = useState(0);
+  const [tries, again] = useReducer((n: number) => n + 1, 0);
   useEffect(() => {
     latest.current = set;
   }, [set]);
@@ -63,7 +63,7 @@ export function usePicture(set: SetDocument, name: NailName, px_per_mm: number):
       (error: unknown) => {
         if (stale) return;
         setPicture(undefined);
-        notDrawn(error, () => setTries((n) => n + 1));
+        notDrawn(error, again);
       },
     );
     return () => {

@@ -1,4 +1,6 @@
 import type { Finding, Severity } from '@/core/judge/finding';
+import { upperFirst } from '@/core/model/letters';
+import type { Round } from '@/core/timing/rounds';
 
 /** Each severity has a word and a mark, so that colour never speaks alone. */
 export const SEVERITY: Record<Severity, { word: string; mark: string; variable: string }> = {
@@ -24,6 +26,11 @@ export function timeWords(seconds: number): string {
   if (minutes < 60) return `${minutes} min`;
   const rest = minutes % 60;
   return rest === 0 ? `${Math.floor(minutes / 60)} h` : `${Math.floor(minutes / 60)} h ${rest} min`;
+}
+
+/** "Left " before some nails; nothing where both hands are meant. */
+export function handWords(hand: Round['hand']): string {
+  return hand === 'both' ? '' : `${upperFirst(hand)} `;
 }
 
 /** "1:04:10", for a clock along the sitting. */

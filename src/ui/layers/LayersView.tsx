@@ -1,6 +1,6 @@
 'use client';
 import { Slider } from '@mantine/core';
-import { useEffect, useState } from 'react';
+import { useEffect, useReducer, useState } from 'react';
 import { nailsOf } from '@/core/judge/finding';
 import { NAILS, nailKey, nailWords } from '@/core/model/names';
 import type { Operation } from '@/core/craft/operation';
@@ -38,7 +38,7 @@ export function LayersView() {
   const chosen = at.nail === focus ? operations.findIndex((one) => one.id === at.id) : -1;
   const done = chosen >= 0 ? chosen + 1 : operations.length;
   const [stage, setStage] = useState<Stage>();
-  const [tries, setTries] = useState(0);
+  const [tries, again] = useReducer((n: number) => n + 1, 0);
   const planning = useStudio((s) => s.planning);
   const wipes = plan?.sitting.wipes ?? NO_WIPES;
 
@@ -52,7 +52,7 @@ export function LayersView() {
       (error: unknown) => {
         if (stale) return;
         setStage(undefined);
-        notDrawn(error, () => setTries((n) => n + 1));
+        notDrawn(error, again);
       },
     );
     return () => {

@@ -2,9 +2,8 @@
 import { Button } from '@mantine/core';
 import { faultLine } from '@/core/model/result';
 import type { Listed } from '@/data/listed';
-import { putBack, removeSet } from '@/data/sets';
 import { downloadText } from '../kit/download';
-import { notify } from '../kit/notify';
+import { removeAndOffer } from './removeAndOffer';
 import classes from './SetsView.module.css';
 
 type Broken = Extract<Listed, { kind: 'broken' }>;
@@ -28,26 +27,13 @@ export function BrokenSets({ broken }: { broken: readonly Broken[] }) {
             >
               Export as it is
             </Button>
-            <Button variant="default" h={44} onClick={() => void remove(one)}>
+            <Button variant="default" h={44} onClick={() => void removeAndOffer(one.title, one.record)}>
               Remove
             </Button>
           </li>
         ))}
       </ul>
     </section>
-  );
-}
-
-async function remove({ title, record }: Broken): Promise<void> {
-  // Its own key, which need not even be text.
-  await removeSet((record as { id: string }).id);
-  notify(
-    <>
-      “{title}” is removed.{' '}
-      <Button variant="default" h={44} onClick={() => void putBack(record)}>
-        Put it back
-      </Button>
-    </>,
   );
 }
 

@@ -3,21 +3,21 @@ import { Button, TextInput } from '@mantine/core';
 import { IconFolderOpen, IconPlus, IconSearch } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { MAX_FILE_BYTES, parseSetText, tooLarge, writeSetText } from '@/core/document/parse';
+import { useEffect, useRef, useState } from 'react';
+import { MAX_FILE_BYTES, parseSetText, tooLarge } from '@/core/document/parse';
 import { faultLine, type Fault } from '@/core/model/result';
 import { NAILS } from '@/core/model/names';
 import type { StoredSet } from '@/data/database';
-import { addSet, foldLeft, putBack, removeSet, watchSets } from '@/data/sets';
+import { addSet, foldLeft, watchSets } from '@/data/sets';
 import type { Listed } from '@/data/listed';
 import { addNewSet, editedDemo, restoreDemo, seedOnce } from '@/data/starting';
-import { downloadText } from '../kit/download';
+import { downloadSet } from '../kit/download';
 import { late } from '../kit/late';
 import { MoreMenu } from '../kit/MoreMenu';
-import { notify } from '../kit/notify';
 import { SchemeButton } from '../studio/SetBar';
 import { BrokenSets } from './BrokenSets';
 import { LittleHands } from './LittleHands';
+import { removeAndOffer } from './removeAndOffer';
 import classes from './SetsView.module.css';
 
 const RestoreChoice = late(
@@ -29,7 +29,6 @@ const RestoreChoice = late(
 export function SetsView() {
   const [sets, setSets] = useState<Listed[]>();
   const [replacing, setReplacing] = useState<string[]>();
-  const closeRestore = useCallback(() => setReplacing(undefined), []);
   const [search, setSearch] = useState('');
   const [faults, setFaults] = useState<{ file: string; list: Fault[] }>();
   const input = useRef<HTMLInputElement>(null);
@@ -40,10 +39,11 @@ export function SetsView() {
     let gone = false;
     const fail = (error: unknown) =>
       setFaults({ file: 'This browser’s store', list: [{ path: '', message: String(error) }] });
-    const ready = seedOnce().then(() => foldLeft());
-    ready.then(() => {
-      if (!gone) stop = watchSets(setSets, fail);
-    }, fail);
+    seedOnce()
+      .then(() => foldLeft())
+      .then(() => {
+        if (!gone) stop = watchSets(setSets, fail);
+      }, fail);
     return () => {
       gone = true;
       stop?.();
@@ -65,18 +65,6 @@ export function SetsView() {
     const edited = await editedDemo();
     if (edited.length === 0) await restoreDemo();
     else setReplacing(edited);
-  }
-
-  async function remove(stored: StoredSet) {
-    await removeSet(stored.id);
-    notify(
-      <>
-        “{stored.title}” is removed.{' '}
-        <Button variant="default" h={44} onClick={() => void putBack(stored)}>
-          Put it back
-        </Button>
-      </>,
-    );
   }
 
   const wanted = search.trim().toLowerCase();
@@ -178,9 +166,14 @@ export function SetsView() {
                   {
                     key: 'export',
                     words: 'Export',
-                    onPick: () => downloadText(`${stored.id}.lacquer.json`, writeSetText(stored.document)),
+                    onPick: () => downloadSet(stored.document),
                   },
-                  { key: 'remove', words: 'Remove', danger: true, onPick: () => void remove(stored) },
+                  {
+                    key: 'remove',
+                    words: 'Remove',
+                    danger: true,
+                    onPick: () => void removeAndOffer(stored.title, stored),
+                  },
                 ]}
               />
             </span>
@@ -188,7 +181,7 @@ export function SetsView() {
         ))}
       </ul>
       {broken && broken.length > 0 && <BrokenSets broken={broken} />}
-      {replacing && <RestoreChoice edited={replacing} onClose={closeRestore} />}
+      {replacing && <RestoreChoice edited={replacing} onClose={() => setReplacing(undefined)} />}
     </main>
   );
 }

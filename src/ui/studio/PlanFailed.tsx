@@ -1,7 +1,6 @@
 'use client';
 import { Button } from '@mantine/core';
-import { writeSetText } from '@/core/document/parse';
-import { downloadText } from '../kit/download';
+import { downloadSet } from '../kit/download';
 import { useStudio, useStudioStore } from './studio';
 import classes from './StudioShell.module.css';
 
@@ -22,11 +21,7 @@ export function PlanFailed() {
       <Button h={44} onClick={replan}>
         Try again
       </Button>
-      <Button
-        variant="default"
-        h={44}
-        onClick={() => downloadText(`${set.id}.lacquer.json`, writeSetText(set))}
-      >
+      <Button variant="default" h={44} onClick={() => downloadSet(set)}>
         Export the set
       </Button>
     </section>

@@ -9,9 +9,8 @@ import {
   IconSun,
 } from '@tabler/icons-react';
 import { useHotkeys } from '@mantine/hooks';
-import { useCallback, useState } from 'react';
-import { writeSetText } from '@/core/document/parse';
-import { downloadText } from '../kit/download';
+import { useState } from 'react';
+import { downloadSet } from '../kit/download';
 import { countWords, timeWords } from '../kit/words';
 import { late } from '../kit/late';
 import { useStudio, useUndo } from './studio';
@@ -44,8 +43,6 @@ export function SetBar() {
   const canRedo = useUndo((s) => s.futureStates.length > 0);
   const [help, setHelp] = useState(false);
   const [found, setFound] = useState(false);
-  const closeHelp = useCallback(() => setHelp(false), []);
-  const closeFound = useCallback(() => setFound(false), []);
   useHotkeys([['shift+?', () => setHelp(true)]], ['INPUT', 'TEXTAREA', 'SELECT'], false);
 
   return (
@@ -106,7 +103,7 @@ export function SetBar() {
         variant="default"
         h={44}
         leftSection={<IconDownload size={18} />}
-        onClick={() => downloadText(`${set.id}.lacquer.json`, writeSetText(set))}
+        onClick={() => downloadSet(set)}
       >
         Export
       </Button>
@@ -122,8 +119,8 @@ export function SetBar() {
         <IconHelp size={22} />
       </ActionIcon>
 
-      {found && <AllFindings onClose={closeFound} />}
-      {help && <KeysHelp onClose={closeHelp} />}
+      {found && <AllFindings onClose={() => setFound(false)} />}
+      {help && <KeysHelp onClose={() => setHelp(false)} />}
     </header>
   );
 }

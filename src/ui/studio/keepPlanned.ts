@@ -1,5 +1,6 @@
 'use client';
 import type { SetDocument } from '@/core/document/document';
+import { messageOf } from '@/core/model/messageOf';
 import type { Plan } from '@/core/plan/planSet';
 import type { Planned } from '@/workers/plannerApi';
 import { planOf, polish, stopPolishing } from '@/workers/planner';
@@ -52,7 +53,7 @@ export function keepPlanned(store: StudioStore, by: Planner = { planOf, polish, 
       clearTimeout(quiet);
       quiet = setTimeout(() => void atLength(), QUIET_MS);
     } catch (error) {
-      if (isNow(set)) store.setState({ planning: 'failed', planFault: faultOf(error) });
+      if (isNow(set)) store.setState({ planning: 'failed', planFault: messageOf(error) });
     }
   }
 
@@ -94,8 +95,4 @@ export function keepPlanned(store: StudioStore, by: Planner = { planOf, polish, 
     by.stopPolishing();
     unsubscribe();
   };
-}
-
-function faultOf(error: unknown): string {
-  return error instanceof Error ? error.message : String(error);
 }

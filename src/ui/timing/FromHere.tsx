@@ -1,7 +1,7 @@
 'use client';
 import type { NailName } from '@/core/model/names';
 import { nailsWords, type Round } from '@/core/timing/rounds';
-import { clockWords } from '../kit/words';
+import { clockWords, handWords } from '../kit/words';
 import classes from './TimingView.module.css';
 
 /** As many as are looked through at once; the card has them all. */
@@ -27,7 +27,7 @@ export function FromHere({
             <span className={classes.when}>{clockWords(Math.round(round.start_s / 10) * 10)}</span>
             <span>
               <b>
-                {round.hand === 'both' ? '' : round.hand === 'left' ? 'Left ' : 'Right '}
+                {handWords(round.hand)}
                 {nailsWords(round.nails, worked)}
               </b>{' '}
               {round.words}

@@ -4,7 +4,7 @@ import { lowerFirst } from '@/core/model/letters';
 import type { NailName } from '@/core/model/names';
 import { momentAt } from '@/core/timing/moment';
 import { nailsWords, type Round } from '@/core/timing/rounds';
-import { clockWords } from '../kit/words';
+import { clockWords, handWords } from '../kit/words';
 import classes from './TimingView.module.css';
 
 const LANES = ['Left hand', 'Artist', 'Right hand', 'Lamp'] as const;
@@ -152,7 +152,7 @@ function Told({
       <span>
         {moment.artist ? (
           <>
-            {moment.artist.hand === 'both' ? '' : `${moment.artist.hand === 'left' ? 'Left' : 'Right'} `}
+            {handWords(moment.artist.hand)}
             {words(moment.artist)}
           </>
         ) : (
@@ -161,8 +161,7 @@ function Told({
       </span>
       {lit.map(({ hand, round }) => (
         <span key={hand} className={classes.light}>
-          {hand === 'left' ? 'Left' : 'Right'} in the lamp, {round.light?.seconds} s:{' '}
-          {nailsWords(round.nails, worked)}
+          {handWords(hand)}in the lamp, {round.light?.seconds} s: {nailsWords(round.nails, worked)}
         </span>
       ))}
     </figcaption>

@@ -101,6 +101,7 @@ function Shorter({ set }: { set: SetDocument }) {
       stale = true;
     };
   }, [set]);
+  const found = Array.isArray(list) ? list : [];
   return (
     <section className={classes.shorter} aria-label="What would shorten it">
       <h2>What would shorten it</h2>
@@ -108,7 +109,7 @@ function Shorter({ set }: { set: SetDocument }) {
       {list === 'failed' && <p className={classes.soft}>It could not be tried.</p>}
       {list?.length === 0 && <p className={classes.soft}>Nothing that saves half a minute.</p>}
       <ul>
-        {(list === 'failed' ? [] : (list ?? [])).map((one) => (
+        {found.map((one) => (
           <li key={one.words}>
             <span className={classes.saves}>{timeWords(one.saves_s)}</span>
             <span>{one.words}</span>

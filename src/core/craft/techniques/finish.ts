@@ -1,8 +1,7 @@
 import * as z from 'zod';
-import type { Draft } from '../operation';
 import { placeOf } from '../context';
 import { coatOf } from '../cure';
-import { hardenOf, STICKY_OFF, wipeDraft } from '../drafts';
+import { hardenOf, wipedTop } from '../drafts';
 import { HAND_S } from '../handwork';
 import {
   defineTechnique,
@@ -60,7 +59,7 @@ export const finish = defineTechnique({
     if (context.standing.length > 0) place.free = [...context.standing];
     const around = context.standing.length > 0 ? ' around the stones' : '';
     const t_um = coatOf(product);
-    const drafts: Draft[] = [
+    return [
       {
         step: 'coat',
         verb: element.finish === 'matte' ? 'matte-top' : 'top',
@@ -74,19 +73,8 @@ export const finish = defineTechnique({
           : 'Seals the art and fills the strip at the cuticle; run over the tip so that nothing peels there.',
       },
       ...hardenOf(product, t_um, place),
+      ...wipedTop(product, context, place),
     ];
-    if (product.family === 'top-wipe') {
-      drafts.push(
-        wipeDraft(
-          context,
-          'wipe',
-          STICKY_OFF,
-          'This top leaves a sticky layer: wiped off, it shines.',
-          place,
-        ),
-      );
-    }
-    return drafts;
   },
 });
 

@@ -1,5 +1,5 @@
 import type { Operation } from '../../craft/operation';
-import { NAILS, type NailName } from '../../model/names';
+import { NAILS } from '../../model/names';
 import { nailsWords } from '../../timing/rounds';
 import type { SetRule } from '../rule';
 
@@ -9,9 +9,8 @@ const FELT_ON_THIN_UM = 250;
 /** One warm nail is borne; a hand of them is not pulled out in time. */
 const MOST_NAILS = 2;
 
-/** The thick layer that a load hardens on a nail, in µm, or 0. */
-function hardened_um(operations: readonly Operation[], nail: NailName, load: ReadonlySet<string>): number {
-  const own = operations.filter((one) => one.nail === nail);
+/** The thick layer that a load hardens on a nail with these operations, in µm, or 0. */
+function hardened_um(own: readonly Operation[], load: ReadonlySet<string>): number {
   const light = own.findIndex((one) => load.has(one.id));
   const laid = own.slice(0, Math.max(0, light)).findLast((one) => one.deposit);
   return laid?.deposit?.kind === 'level' ? laid.deposit.t_um : 0;
@@ -22,13 +21,16 @@ export const hotLoad: SetRule = {
   codes: ['hot-load'],
   asks: 'Do many thick layers heat in one load?',
   check: ({ set, sitting, operations }) => {
+    const nails = NAILS.map((nail) => ({
+      nail,
+      own: operations.filter((one) => one.nail === nail),
+      felt_um: set.nails[nail].condition === 'thin' ? FELT_ON_THIN_UM : FELT_UM,
+    }));
     const found = sitting.loads.flatMap((load) => {
       const serves = new Set(load.operations);
-      const hot = NAILS.filter(
-        (nail) =>
-          hardened_um(operations, nail, serves) >
-          (set.nails[nail].condition === 'thin' ? FELT_ON_THIN_UM : FELT_UM),
-      );
+      const hot = nails
+        .filter(({ own, felt_um }) => hardened_um(own, serves) > felt_um)
+        .map((one) => one.nail);
       return hot.length > MOST_NAILS ? [{ load, hot }] : [];
     });
     const worst = found.sort((a, b) => b.hot.length - a.hot.length)[0];
@@ -36,7 +38,6 @@ export const hotLoad: SetRule = {
     const { load, hot } = worst;
     return [
       {
-        code: 'hot-load',
         severity: 'note' as const,
         nail: hot[0]!,
         operation: load.operations.find((id) => id.startsWith(`${hot[0]!}/`)) ?? load.operations[0]!,
