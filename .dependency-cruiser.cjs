@@ -56,9 +56,11 @@ module.exports = {
     outside('cli', ['core']),
     outside('data', ['core']),
     outside('devices', ['core']),
+    outside('server', ['core']),
+    outside('offline', []),
     outside('workers', ['core']),
     outside('ui', ['data', 'devices', 'workers', 'core']),
-    outside('app', ['ui', 'data', 'workers', 'core']),
+    outside('app', ['ui', 'server', 'data', 'workers', 'core']),
     ...Object.entries(rooms).map(([name, allowed]) => room(name, allowed)),
     {
       name: 'core-has-only-placed-rooms',

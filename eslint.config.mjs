@@ -6,6 +6,7 @@ export default tseslint.config(
   {
     ignores: [
       '.next/**',
+      'public/**',
       'node_modules/**',
       'coverage/**',
       'test-results/**',

@@ -1,6 +1,8 @@
 /** Unit tests stand beside what they test; browser tests live in tests/ and belong to Playwright. */
 export default {
   testEnvironment: 'node',
+  // Two cores are two workers: nothing else runs meanwhile.
+  maxWorkers: '100%',
   // Slow machines are slow, not wrong.
   testTimeout: 600_000,
   roots: ['<rootDir>/src', '<rootDir>/scripts'],

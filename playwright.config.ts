@@ -10,6 +10,8 @@ export default defineConfig({
   retries: 0,
   use: {
     baseURL: `http://localhost:${PORT}`,
+    // Pages come from the server, so that tests can break what they ask for; offline tests let it stand.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
@@ -23,7 +25,7 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `npx next start -p ${PORT}`,
+    command: `npx next start -H 127.0.0.1 -p ${PORT}`,
     port: PORT,
     reuseExistingServer: false,
     timeout: 240_000,

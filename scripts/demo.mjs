@@ -4,9 +4,10 @@ import { installPackages, must, root } from './machine.mjs';
 
 /** Installs if needed, builds, starts, says the address. The browser's store is seeded by the page itself. */
 installPackages();
-must('npx', ['next', 'build']);
+must('node', ['scripts/build.mjs']);
+const host = process.env.HOST ?? '127.0.0.1';
 const port = await freePort(Number(process.env.PORT ?? 3000));
-const server = spawn('npx', ['next', 'start', '-p', String(port)], {
+const server = spawn('npx', ['next', 'start', '-H', host, '-p', String(port)], {
   cwd: root,
   stdio: ['ignore', 'pipe', 'inherit'],
   env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
@@ -26,7 +27,7 @@ async function freePort(wished) {
       const probe = createServer();
       probe.once('error', () => done(false));
       probe.once('listening', () => probe.close(() => done(true)));
-      probe.listen(port);
+      probe.listen(port, host);
     });
     if (free) return port;
   }

@@ -1,5 +1,6 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { type DexieOptions, type Table } from 'dexie';
 import type { Change } from '@/core/document/changes';
+import type { Difference } from '@/core/document/difference';
 import type { SetDocument } from '@/core/document/document';
 
 /** A stored set. `revision` counts saves, so that two tabs notice each other. */
@@ -20,8 +21,32 @@ export interface JournalEntry {
   set: string;
   /** The revision of the set that it was made on. */
   basis: number;
-  /** The change, or the whole set where it came by undo or redo. */
-  step: { change: Change } | { document: SetDocument };
+  /** The change, or the whole set where it came by undo or redo. A change that `joins` is of the gesture before it. */
+  step: { change: Change; joins?: boolean } | { document: SetDocument };
+}
+
+/** What undo leads back through, and redo forward, from a set as it was saved. Nearest steps last. */
+export interface StoredHistory {
+  set: string;
+  revision: number;
+  /** The version of the set document that the differences are of. */
+  version: number;
+  past: Difference[];
+  future: Difference[];
+}
+
+/** A removed record, just as it was. */
+export interface Binned {
+  key: string;
+  removed_at: number;
+  title: string;
+  record: unknown;
+}
+
+/** An id that was in use once, and the last revision under it. It is not given again. */
+export interface GoneId {
+  id: string;
+  revision: number;
 }
 
 /** Small facts about this store, such as whether it was seeded. */
@@ -30,15 +55,59 @@ export interface StoredFact {
   value: string;
 }
 
-class LacquerDatabase extends Dexie {
-  sets!: EntityTable<StoredSet, 'id'>;
-  facts!: EntityTable<StoredFact, 'key'>;
-  journal!: EntityTable<JournalEntry, 'key'>;
+export const STORE_NAME = 'merry-lacquer';
+/** The version of the store's tables that this program writes. */
+export const STORE_VERSION = 3;
 
+/** Why nothing is written: the store is of a newer program. */
+export class ReadOnly extends Error {
   constructor() {
-    super('merry-lacquer');
+    super('this store is only read: a newer version of the program has written it');
+    this.name = 'ReadOnly';
+  }
+}
+
+export class LacquerDatabase extends Dexie {
+  readonly onlyRead: boolean;
+
+  /** With `onlyRead` the tables are taken as they are found, and every write is refused. */
+  constructor(options: DexieOptions & { onlyRead?: boolean } = {}) {
+    const { onlyRead = false, ...own } = options;
+    super(STORE_NAME, own);
+    this.onlyRead = onlyRead;
+    if (onlyRead) {
+      this.use({
+        stack: 'dbcore',
+        name: 'only-read',
+        create: (core) => ({
+          ...core,
+          table: (name) => ({ ...core.table(name), mutate: () => Promise.reject(new ReadOnly()) }),
+        }),
+      });
+      return;
+    }
     this.version(1).stores({ sets: 'id, changed_at', facts: 'key' });
     this.version(2).stores({ journal: 'key, set' });
+    this.version(STORE_VERSION).stores({ history: 'set', bin: 'key, removed_at', gone: 'id' });
+  }
+
+  get sets(): Table<StoredSet, string> {
+    return this.table('sets');
+  }
+  get facts(): Table<StoredFact, string> {
+    return this.table('facts');
+  }
+  get journal(): Table<JournalEntry, string> {
+    return this.table('journal');
+  }
+  get history(): Table<StoredHistory, string> {
+    return this.table('history');
+  }
+  get bin(): Table<Binned, string> {
+    return this.table('bin');
+  }
+  get gone(): Table<GoneId, string> {
+    return this.table('gone');
   }
 }
 
@@ -48,4 +117,10 @@ let database: LacquerDatabase | undefined;
 export function db(): LacquerDatabase {
   database ??= new LacquerDatabase();
   return database;
+}
+
+/** Puts another store in the place of the one in use, which is closed. */
+export function replaceDb(next: LacquerDatabase): void {
+  database?.close();
+  database = next;
 }

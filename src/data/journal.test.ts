@@ -3,7 +3,8 @@ import { curtainUp } from '@/core/demo/curtainUp';
 import type { Change } from '@/core/document/changes';
 import { db, type JournalEntry } from './database';
 import { append, laidOver, newKey } from './journal';
-import { addSet, foldLeft, openSet, removeSet, saveSet } from './sets';
+import { toBin } from './bin';
+import { addSet, foldLeft, openSet, saveSet } from './sets';
 
 const rename = (title: string): Change => ({ kind: 'rename', title });
 const entry = (key: string, basis: number, title: string): JournalEntry => ({
@@ -18,6 +19,7 @@ describe('the journal', () => {
   beforeEach(async () => {
     await db().sets.clear();
     await db().journal.clear();
+    await db().gone.clear();
   });
 
   it('gives keys that sort as they were given', () => {
@@ -85,7 +87,7 @@ describe('the journal', () => {
   it('goes with a set that is removed, and old entries that fit nothing go in time', async () => {
     const id = await addSet(curtainUp());
     await append({ set: id, basis: 1, step: { change: rename('Gone') } }).done;
-    await removeSet(id);
+    await toBin(id);
     expect(await db().journal.count()).toBe(0);
     await append({ set: 'nowhere', basis: 7, step: { change: rename('Lost') } }).done;
     await foldLeft(later(5000));

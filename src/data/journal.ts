@@ -1,7 +1,7 @@
 import { applyChange } from '@/core/document/changes';
 import type { SetDocument } from '@/core/document/document';
 import { parseSet } from '@/core/document/parse';
-import { db, type JournalEntry, type StoredSet } from './database';
+import { db, ReadOnly, type JournalEntry, type StoredSet } from './database';
 
 let count = 0;
 const TAB = Math.random().toString(36).slice(2, 8);
@@ -19,6 +19,7 @@ export function newKey(): string {
 export function append(entry: Omit<JournalEntry, 'key'>): { key: string; done: Promise<void> } {
   const key = newKey();
   const whole: JournalEntry = { key, ...entry };
+  if (db().onlyRead) throw new ReadOnly();
   const backend = db().isOpen() ? db().backendDB() : undefined;
   if (!backend)
     return {
@@ -38,14 +39,20 @@ export function append(entry: Omit<JournalEntry, 'key'>): { key: string; done: P
   return { key, done };
 }
 
-/** What the journal still holds of a set at a revision, laid over it: the set as it was last seen, and the keys. */
+/** A set as the journal has it: how it was last seen, the entries that led there, and the sets they led through. */
+export interface LaidOver {
+  set: SetDocument;
+  keys: string[];
+  steps: { to: SetDocument; step: JournalEntry['step'] }[];
+}
+
+/** What the journal still holds of a set at a revision, laid over it. */
 export function laidOver(
   set: SetDocument,
   { revision, mark }: Pick<StoredSet, 'revision' | 'mark'>,
   entries: readonly JournalEntry[],
-): { set: SetDocument; keys: string[] } {
-  let now = set;
-  const keys: string[] = [];
+): LaidOver {
+  const laid: LaidOver = { set, keys: [], steps: [] };
   for (const entry of [...entries].sort((a, b) => (a.key < b.key ? -1 : 1))) {
     // What was made on another tab's older set is not laid over what it never met.
     const after =
@@ -54,11 +61,14 @@ export function laidOver(
       tabOf(entry.key) === tabOf(mark) &&
       entry.key > mark;
     if (entry.basis !== revision && !after) continue;
-    const next = 'change' in entry.step ? applyChange(now, entry.step.change) : parseSet(entry.step.document);
-    keys.push(entry.key);
-    if (next.ok) now = next.value;
+    const next =
+      'change' in entry.step ? applyChange(laid.set, entry.step.change) : parseSet(entry.step.document);
+    laid.keys.push(entry.key);
+    if (!next.ok) continue;
+    laid.set = next.value;
+    laid.steps.push({ to: next.value, step: entry.step });
   }
-  return { set: now, keys };
+  return laid;
 }
 
 function tabOf(key: string): string {

@@ -4,13 +4,16 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { VERSION } from '@/core/document/document';
 import { db, type StoredSet } from './database';
-import { addSet, openSet, putBack, removeSet, saveSet } from './sets';
+import { putBack, toBin } from './bin';
+import { addSet, openSet, saveSet } from './sets';
 import { listed } from './listed';
 import { addNewSet, editedDemo, restoreDemo, seedOnce } from './starting';
 
 beforeEach(async () => {
   await db().sets.clear();
   await db().facts.clear();
+  await db().gone.clear();
+  await db().bin.clear();
 });
 
 const titles = async () =>
@@ -20,7 +23,7 @@ describe('the browser’s store', () => {
   it('is seeded once with the demo sets, and left alone after', async () => {
     await seedOnce();
     expect(await titles()).toEqual(['Curtain Up', 'Matinée', 'Understudy']);
-    await removeSet('matinee');
+    await toBin('matinee');
     await seedOnce();
     expect(await titles()).toEqual(['Curtain Up', 'Understudy']);
   });
@@ -57,7 +60,11 @@ describe('the browser’s store', () => {
     if (shown.kind !== 'set') throw new Error('broken');
     expect(shown.stored.document.version).toBe(VERSION);
     const opened = await openSet('matinee');
-    expect(opened.ok && opened.value).toEqual({ set: shown.stored.document, revision: 3, journal: [] });
+    expect(opened.ok && opened.value).toMatchObject({
+      set: shown.stored.document,
+      revision: 3,
+      journal: [],
+    });
     expect((await db().sets.get('matinee'))!.document).toEqual(document);
   });
 
@@ -80,7 +87,7 @@ describe('the browser’s store', () => {
 
   it('says that a set is gone rather than bring it back in silence', async () => {
     await seedOnce();
-    await removeSet('curtain-up');
+    await toBin('curtain-up');
     expect(await saveSet(curtainUp(), 1)).toEqual({ kind: 'gone' });
     expect(await openSet('curtain-up')).toMatchObject({ ok: false });
   });
@@ -101,8 +108,8 @@ describe('the browser’s store', () => {
   it('puts back what was removed, whole', async () => {
     const id = await addSet(curtainUp());
     const stored = (await db().sets.get(id))!;
-    await removeSet(id);
-    await putBack(stored);
+    const key = (await toBin(id))!;
+    await putBack(key);
     expect(await db().sets.get(id)).toEqual(stored);
   });
 

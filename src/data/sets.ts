@@ -1,8 +1,9 @@
 import { liveQuery } from 'dexie';
-import type { SetDocument } from '@/core/document/document';
+import { VERSION, type SetDocument } from '@/core/document/document';
 import { parseSet } from '@/core/document/parse';
 import { fail, ok, type Result } from '@/core/model/result';
-import { db, type StoredSet } from './database';
+import { clearOldBin } from './bin';
+import { db, type JournalEntry, type StoredHistory, type StoredSet } from './database';
 import { changedAt, listed, type Listed } from './listed';
 import { laidOver, madeAt, newKey } from './journal';
 
@@ -11,6 +12,14 @@ export interface OpenedSet {
   revision: number;
   /** Entries of the journal that are in `set` and not yet in the store's. */
   journal: string[];
+  /** What the store holds, with what can be undone and redone from there, and the steps of the journal since. */
+  trail?: Trail;
+}
+
+export interface Trail {
+  from: SetDocument;
+  history: Pick<StoredHistory, 'past' | 'future'>;
+  steps: { to: SetDocument; step: JournalEntry['step'] }[];
 }
 
 export type SaveOutcome =
@@ -31,14 +40,22 @@ export function watchSet(id: string, onChange: (stored: StoredSet | undefined) =
 
 /** Opens a set; what an older version of the program stored is migrated. */
 export async function openSet(id: string): Promise<Result<OpenedSet>> {
-  return db().transaction('r', db().sets, db().journal, async () => {
+  return db().transaction('r', db().sets, db().journal, db().history, async () => {
     const stored = await db().sets.get(id);
     if (!stored) return fail('', `There is no set "${id}" in this browser.`);
     const read = opened(stored);
     if (!read.ok) return read;
     const entries = await db().journal.where('set').equals(id).toArray();
-    const { set, keys } = laidOver(read.value.set, stored, entries);
-    return ok({ set, revision: stored.revision, journal: keys });
+    const { set, keys, steps } = laidOver(read.value.set, stored, entries);
+    const kept = await db().history.get(id);
+    const fits = kept?.revision === stored.revision && kept.version === VERSION;
+    const history = fits ? { past: kept.past, future: kept.future } : { past: [], future: [] };
+    return ok({
+      set,
+      revision: stored.revision,
+      journal: keys,
+      trail: { from: read.value.set, history, steps },
+    });
   });
 }
 
@@ -48,8 +65,10 @@ const LEFT_MS = 3000;
 /** What was made on a set that has been saved over since stays this long. */
 const KEPT_MS = 30 * 24 * 3600 * 1000;
 
-/** Folds into their sets what tabs that are gone have left in the journal. */
+/** Tidies the store: folds into their sets what tabs that are gone have left in the journal, and clears the old bin. */
 export async function foldLeft(now = Date.now()): Promise<void> {
+  if (db().onlyRead) return;
+  await clearOldBin(now);
   const left = (await db().journal.toArray()).filter((entry) => madeAt(entry) < now - LEFT_MS);
   const old = left.filter((entry) => madeAt(entry) < now - KEPT_MS);
   await db().journal.bulkDelete(old.map((entry) => entry.key));
@@ -65,16 +84,19 @@ export function opened(stored: StoredSet): Result<OpenedSet> {
   return parsed.ok ? ok({ set: parsed.value, revision: stored.revision, journal: [] }) : parsed;
 }
 
+/** What a save takes in: entries of the journal up to a mark, and what can be undone and redone from there. */
+export interface Folding {
+  entries: readonly string[];
+  mark: string;
+  history?: Pick<StoredHistory, 'past' | 'future'>;
+}
+
 /**
  * Saves over the revision it was read at; when another tab saved meanwhile, nothing is written. The entries of the
  * journal that are in the set are taken out in the same stroke.
  */
-export async function saveSet(
-  set: SetDocument,
-  basis: number,
-  folding?: { entries: readonly string[]; mark: string },
-): Promise<SaveOutcome> {
-  return db().transaction('rw', db().sets, db().journal, async (): Promise<SaveOutcome> => {
+export async function saveSet(set: SetDocument, basis: number, folding?: Folding): Promise<SaveOutcome> {
+  return db().transaction('rw', db().sets, db().journal, db().history, async (): Promise<SaveOutcome> => {
     const stored = await db().sets.get(set.id);
     if (!stored) return { kind: 'gone' };
     if (stored.revision !== basis) {
@@ -92,13 +114,24 @@ export async function saveSet(
       ...(mark ? { mark } : {}),
     });
     if (folding) await db().journal.bulkDelete([...folding.entries]);
+    if (folding?.history)
+      await db().history.put({ set: set.id, revision, version: VERSION, ...folding.history });
     return { kind: 'saved', revision };
   });
 }
 
-/** Adds a set under a free id; the stored document carries that id. Returns the id. */
+/** Stores a set that is not there any more once again, under its own id. Returns its revision. */
+export async function storeAgain(set: SetDocument): Promise<number> {
+  return db().transaction('rw', db().sets, db().gone, async () => {
+    const revision = ((await db().gone.get(set.id))?.revision ?? 0) + 1;
+    await db().sets.add({ id: set.id, title: set.title, changed_at: Date.now(), revision, document: set });
+    return revision;
+  });
+}
+
+/** Adds a set under an id that was never in use; the stored document carries that id. Returns the id. */
 export async function addSet(set: SetDocument): Promise<string> {
-  return db().transaction('rw', db().sets, async () => {
+  return db().transaction('rw', db().sets, db().gone, async () => {
     const id = await freeId(set.id);
     const document = { ...set, id };
     await db().sets.add({ id, title: set.title, changed_at: Date.now(), revision: 1, document });
@@ -106,20 +139,10 @@ export async function addSet(set: SetDocument): Promise<string> {
   });
 }
 
-async function freeId(wanted: string): Promise<string> {
+/** The wanted id, or one like it, that no set has or had. Within a transaction of `sets` and `gone`. */
+export async function freeId(wanted: string): Promise<string> {
   let id = wanted;
-  for (let n = 2; await db().sets.get(id); n += 1) id = `${wanted.slice(0, 36)}-${n}`;
+  for (let n = 2; (await db().sets.get(id)) || (await db().gone.get(id)); n += 1)
+    id = `${wanted.slice(0, 36)}-${n}`;
   return id;
-}
-
-export async function removeSet(id: string): Promise<void> {
-  await db().transaction('rw', db().sets, db().journal, async () => {
-    await db().sets.delete(id);
-    await db().journal.where('set').equals(id).delete();
-  });
-}
-
-/** Puts back a record that was just removed, just as it was, broken as it may be. */
-export async function putBack(record: unknown): Promise<void> {
-  await db().sets.put(record as StoredSet);
 }

@@ -1,3 +1,4 @@
+import { wordsWith } from '@/core/model/primitives';
 import { DEMO_SETS } from '@/core/demo';
 import type { SetDocument } from '@/core/document/document';
 import { writeSetText } from '@/core/document/parse';
@@ -9,7 +10,8 @@ const SEEDED = 'seeded';
 
 /** Puts the demo sets into a fresh store. One that was seeded before is left alone, even if it was emptied. */
 export async function seedOnce(): Promise<void> {
-  await db().transaction('rw', db().sets, db().facts, async () => {
+  if (db().onlyRead) return;
+  await db().transaction('rw', db().sets, db().facts, db().gone, async () => {
     if (await db().facts.get(SEEDED)) return;
     if ((await db().sets.count()) === 0) await putDemo();
     await db().facts.put({ key: SEEDED, value: 'yes' });
@@ -33,9 +35,12 @@ async function edited(): Promise<SetDocument[]> {
 
 /** Brings the demo sets back as they were; an edited one is kept as a copy, and all other sets stay. */
 export async function restoreDemo(): Promise<void> {
-  await db().transaction('rw', db().sets, db().journal, async () => {
-    for (const set of await edited()) await addSet({ ...set, title: `${set.title} (edited)`.slice(0, 120) });
-    for (const demo of DEMO_SETS) await db().journal.where('set').equals(demo.id).delete();
+  await db().transaction('rw', [db().sets, db().journal, db().history, db().gone], async () => {
+    for (const set of await edited()) await addSet({ ...set, title: wordsWith(set.title, '(edited)') });
+    for (const { id } of DEMO_SETS) {
+      await db().journal.where('set').equals(id).delete();
+      await db().history.delete(id);
+    }
     await putDemo();
   });
 }
@@ -43,14 +48,15 @@ export async function restoreDemo(): Promise<void> {
 async function putDemo(): Promise<void> {
   const now = Date.now();
   for (const [i, demo] of DEMO_SETS.entries()) {
-    const stored = await db().sets.get(demo.id);
+    // A demo set that was removed comes back as the same set: later than all that any tab has seen of it.
+    const before = (await db().sets.get(demo.id)) ?? (await db().gone.get(demo.id));
     const document = demo.make();
     await db().sets.put({
       id: demo.id,
       title: document.title,
       // The first demo set stands first in the list, which runs from the latest change.
       changed_at: now - i,
-      revision: (stored?.revision ?? 0) + 1,
+      revision: (before?.revision ?? 0) + 1,
       document,
     });
   }

@@ -5,6 +5,7 @@ import type { Edit } from './edits';
 import { handNails, mirrorOf, type Hand, type NailName } from '../model/names';
 import type { NailChange, Plate } from '../model/nail';
 import type { Practice } from '../model/practice';
+import { tidyWords } from '../model/primitives';
 import type { Product } from '../model/product';
 import { fail, ok, type Result } from '../model/result';
 
@@ -36,7 +37,7 @@ type Apply<K extends Change['kind']> = (
 ) => SetDocument;
 
 const APPLY: { [K in Change['kind']]: Apply<K> } = {
-  rename: (set, { title }) => ({ ...set, title }),
+  rename: (set, { title }) => ({ ...set, title: tidyWords(title) ?? title }),
   wear: (set, { nails, look }) => mapNails(set, nails, (nail) => ({ ...nail, look, changes: [] })),
   'in-work': (set, { nails, in_work }) => mapNails(set, nails, (nail) => ({ ...nail, in_work })),
   mirror: (set, { from }) => {

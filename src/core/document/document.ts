@@ -10,7 +10,7 @@ import { Id, Words } from '../model/primitives';
 import { Kit } from '../model/product';
 
 export const FORMAT = 'merry-lacquer-set';
-export const VERSION = 3;
+export const VERSION = 4;
 
 /** No real look comes near this; a file that does is a mistake or worse. */
 export const MAX_ELEMENTS = 40;

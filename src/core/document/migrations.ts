@@ -1,3 +1,4 @@
+import { MOST_WORDS, tidyWords } from '../model/primitives';
 import { fail, ok, type Result } from '../model/result';
 
 type Json = Record<string, unknown>;
@@ -138,8 +139,24 @@ const fromVersion2: Migration = (file) => {
   return ok(file);
 };
 
+/** Up to version 3 a title or a name could be blank, or begin and end with spaces. */
+const fromVersion3: Migration = (file) => {
+  tidyAll(file);
+  return ok(file);
+};
+
+function tidyAll(value: unknown): void {
+  if (Array.isArray(value)) value.forEach(tidyAll);
+  if (!isObject(value)) return;
+  for (const [key, inner] of Object.entries(value)) {
+    const isWords = ['title', 'name', 'words'].includes(key) && typeof inner === 'string';
+    if (isWords && inner.length <= MOST_WORDS) value[key] = tidyWords(inner) ?? 'Untitled';
+    else tidyAll(inner);
+  }
+}
+
 /** The step that leads away from each version. */
-const STEPS: readonly Migration[] = [fromVersion0, fromVersion1, fromVersion2];
+const STEPS: readonly Migration[] = [fromVersion0, fromVersion1, fromVersion2, fromVersion3];
 
 /** Brings a file of an older version forward. The input is left as it is. */
 export function migrate(file: Json, version: number): Result<Json> {

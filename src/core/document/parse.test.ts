@@ -38,7 +38,7 @@ describe('reading a set', () => {
     [
       'a newer version',
       '{"format":"merry-lacquer-set","version":99}',
-      /^version: is 99; this program reads up to 3/,
+      /^version: is 99; this program reads up to 4/,
     ],
   ])('refuses %s', (_words, text, message) => {
     const parsed = parseSetText(text);
@@ -53,6 +53,9 @@ describe('reading a set', () => {
   });
 
   it.each<[string, (set: ReturnType<typeof curtainUp>) => void, RegExp]>([
+    ['a blank title', (s) => (s.title = ' \t'), /^title: must have a letter or sign that can be seen/],
+    ['a title of no width', (s) => (s.title = '\u200b\u2060\u202e'), /^title: must have a letter/],
+    ['a title with a space before it', (s) => (s.title = ' A'), /^title: must not begin or end/],
     [
       'an unknown key',
       (s) => Object.assign(s.nails['left-ring'].plate, { glitter: 1 }),
@@ -212,6 +215,19 @@ describe('older files', () => {
       expect(parsed.value).toMatchObject({ looks: old.looks, edits: old.edits, kit: old.kit });
       expect(compileNail(parsed.value, 'left-ring').operations.length).toBeGreaterThan(10);
     }
+  });
+
+  it('of version 3 open; what could not be seen of a title or a name has words now', () => {
+    const folder3 = join(process.cwd(), 'tests/files/v3');
+    for (const id of ['curtain-up', 'matinee', 'understudy']) {
+      const text = readFileSync(join(folder3, `${id}.lacquer.json`), 'utf8');
+      expect(parseSetText(text)).toEqual({ ok: true, value: { ...JSON.parse(text), version: 4 } });
+    }
+    const blank = parseSetText(readFileSync(join(folder3, 'blank-words.lacquer.json'), 'utf8'));
+    if (!blank.ok) throw new Error(faultLine(blank.faults[0]!));
+    expect(blank.value.title).toBe('Untitled');
+    expect(blank.value.looks[0]!.name).toBe('Untitled');
+    expect(blank.value.kit.products[0]!.name).toBe('Base \u202egnp');
   });
 
   it.each(files)('%s opens without a word lost, and is planned', (name) => {

@@ -28,11 +28,15 @@ export function tooLarge(bytes: number): string {
 /** No set nests deeper; what does would overrun those who walk it. */
 const MAX_DEPTH = 24;
 
-/** The path of the first value nested too deep; walked without recursion. */
+/** A set at every limit of the format holds about a quarter of this. */
+const MAX_VALUES = 400_000;
+
+/** The first value nested too deep, or one too many; walked without recursion. */
 function unreadable(content: unknown): Fault | undefined {
   const stack: { value: unknown; path: string; depth: number }[] = [{ value: content, path: '', depth: 0 }];
-  while (stack.length > 0) {
+  for (let count = 1; stack.length > 0; count += 1) {
     const { value, path, depth } = stack.pop()!;
+    if (count > MAX_VALUES) return { path: '', message: `holds more than ${MAX_VALUES} values` };
     if (value === null || typeof value !== 'object') continue;
     if (depth >= MAX_DEPTH) return { path, message: `is nested more than ${MAX_DEPTH} levels deep` };
     for (const [key, inner] of Object.entries(value)) {

@@ -8,10 +8,30 @@ export const Id = z
     'must be 1 to 40 small letters, digits or hyphens, starting with a letter or digit',
   );
 
+/** At least one character that leaves ink: no space, nothing of no width, no mark of direction. */
+const SEEN = /[^\p{White_Space}\p{Default_Ignorable_Code_Point}\p{Cc}\p{Cf}]/u;
+
 /** sRGB hex; for a product it means the film when it hides fully. */
 export const Colour = z.string().regex(/^#[0-9a-f]{6}$/i, 'must be a colour such as #7a1f2b');
 
-export const Words = z.string().min(1).max(120);
+/** What an artist calls something: up to 120 characters, of which at least one is to be seen. */
+export const MOST_WORDS = 120;
+export const Words = z
+  .string()
+  .max(MOST_WORDS)
+  .regex(SEEN, 'must have a letter or sign that can be seen')
+  .refine((words) => words === words.trim(), 'must not begin or end with a space');
+
+/** Words as they are kept: no space at the ends, not too long. Undefined where nothing of them can be seen. */
+export function tidyWords(typed: string): string | undefined {
+  const words = typed.trim().slice(0, MOST_WORDS).trim();
+  return SEEN.test(words) ? words : undefined;
+}
+
+/** "Curtain Up (copy)": words with an addition, of which the addition is never cut. */
+export function wordsWith(words: string, addition: string): string {
+  return `${words.slice(0, MOST_WORDS - addition.length - 1).trim()} ${addition}`;
+}
 
 /** A length in mm within the given limits, both included. */
 export function mm(min: number, max: number) {

@@ -15,8 +15,8 @@ import classes from './DesignView.module.css';
 /** The editor of one element, made from the fields its technique declares. */
 export function ElementFields({ look, element }: { look: string; element: Element }) {
   const store = useStudioStore();
-  const put = (next: unknown) =>
-    store.getState().change({ kind: 'put-element', look, element: next as Element });
+  const put = (next: unknown, gesture?: string) =>
+    store.getState().change({ kind: 'put-element', look, element: next as Element }, gesture);
   return (
     <div className={classes.fields}>
       {techniqueOf(element.kind).fields.map((field) => (
@@ -24,7 +24,7 @@ export function ElementFields({ look, element }: { look: string; element: Elemen
           key={`${field.kind} ${field.path}`}
           field={field}
           value={readPath(element, field.path)}
-          onChange={(value) => put(writePath(element, field.path, value))}
+          onChange={(value, gesture) => put(writePath(element, field.path, value), gesture)}
         />
       ))}
     </div>
@@ -34,7 +34,7 @@ export function ElementFields({ look, element }: { look: string; element: Elemen
 interface InputProps {
   field: Field;
   value: unknown;
-  onChange: (value: unknown) => void;
+  onChange: (value: unknown, gesture?: string) => void;
 }
 
 export function FieldInput({ field, value, onChange }: InputProps) {
@@ -140,8 +140,11 @@ function ListInput({
   onChange,
 }: Omit<InputProps, 'field'> & { field: Extract<Field, { kind: 'list' }> }) {
   const items = Array.isArray(value) ? (value as unknown[]) : [];
-  const replace = (index: number, item: unknown) =>
-    onChange(items.map((one, i) => (i === index ? item : one)));
+  const replace = (index: number, item: unknown, gesture?: string) =>
+    onChange(
+      items.map((one, i) => (i === index ? item : one)),
+      gesture,
+    );
   const wide = field.item.length > 3;
   return (
     <fieldset className={classes.wide} style={{ border: 0, margin: 0, padding: 0 }}>
@@ -153,7 +156,7 @@ function ListInput({
               <FieldInput
                 field={wide || index === 0 ? inner : { ...inner, words: `${inner.words} ${index + 1}` }}
                 value={readPath(item, inner.path)}
-                onChange={(next) => replace(index, writePath(item, inner.path, next))}
+                onChange={(next, gesture) => replace(index, writePath(item, inner.path, next), gesture)}
               />
             </div>
           ))}

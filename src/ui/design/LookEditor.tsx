@@ -3,6 +3,7 @@ import { Button } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconPlus, IconTrash } from '@tabler/icons-react';
 import { TECHNIQUES, techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/document/document';
+import { tidyWords } from '@/core/model/primitives';
 import { RESERVED_ELEMENTS } from '@/core/craft/operation';
 import { MoreMenu } from '../kit/MoreMenu';
 import { useStudio, useStudioStore } from '../studio/studio';
@@ -49,7 +50,7 @@ function OpenLook({ look }: { look: Look }) {
           aria-label="Name of this look"
           defaultValue={look.name}
           onBlur={(event) => {
-            const name = event.target.value.trim().slice(0, 120);
+            const name = tidyWords(event.target.value);
             if (name && name !== look.name) change({ kind: 'put-look', look: { ...look, name } });
           }}
           onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}

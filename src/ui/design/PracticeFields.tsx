@@ -114,7 +114,9 @@ export function PracticeFields() {
         min={0.3}
         max={1.2}
         step={0.02}
-        onChange={(edge_mm) => store.getState().change({ kind: 'practice', practice: { edge_mm } })}
+        onChange={(edge_mm, gesture) =>
+          store.getState().change({ kind: 'practice', practice: { edge_mm } }, gesture)
+        }
       />
     </fieldset>
   );

@@ -59,7 +59,7 @@ export function RegionInput({
 }: {
   words: string;
   value: Region;
-  onChange: (value: unknown) => void;
+  onChange: (value: unknown, gesture?: string) => void;
 }) {
   const known = KINDS.find((one) => one.kind === value.kind);
   const choices = KINDS.map((one) => ({ value: one.kind as string, label: one.words }));
@@ -83,7 +83,7 @@ export function RegionInput({
           label={label}
           {...limits}
           value={Number(readPath(value, path))}
-          onChange={(next) => onChange(writePath(value, path, next))}
+          onChange={(next, gesture) => onChange(writePath(value, path, next), gesture)}
         />
       ))}
     </fieldset>

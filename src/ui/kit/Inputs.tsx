@@ -1,6 +1,7 @@
 'use client';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
+import { useGesture } from './useGesture';
 
 /*
  * The browser's own controls in Mantine's dress: they are at home on a tablet, work by keyboard everywhere,
@@ -35,12 +36,14 @@ interface FigureProps {
   min: number;
   max: number;
   step: number;
-  onChange: (value: number) => void;
+  /** Values of one gesture are one step of undo. */
+  onChange: (value: number, gesture: string) => void;
 }
 
 /** A number with its unit. What is typed counts once it is a number within its limits. */
 export function FigureInput({ label, value, unit, min, max, step, onChange }: FigureProps) {
   const [draft, setDraft] = useState<string>();
+  const gesture = useGesture();
   const typed = draft === undefined ? value : Number(draft);
   const good = draft !== '' && Number.isFinite(typed) && typed >= min && typed <= max;
   return (
@@ -57,14 +60,16 @@ export function FigureInput({ label, value, unit, min, max, step, onChange }: Fi
         const next = event.currentTarget.value;
         setDraft(next);
         const number = Number(next);
-        if (next !== '' && Number.isFinite(number) && number >= min && number <= max) onChange(number);
+        if (next !== '' && Number.isFinite(number) && number >= min && number <= max)
+          onChange(number, gesture.id());
       }}
+      onFocus={gesture.begin}
       onBlur={() => setDraft(undefined)}
     />
   );
 }
 
-/** A colour of the artist's own; it counts when the picker closes or the field is left. */
+/** A colour of the artist's own. All that is tried while the field is open is one step of undo. */
 export function ColourInput({
   label,
   value,
@@ -72,9 +77,10 @@ export function ColourInput({
 }: {
   label: string;
   value: string;
-  onChange: (value: string) => void;
+  onChange: (value: string, gesture: string) => void;
 }) {
   const [draft, setDraft] = useState<string>();
+  const gesture = useGesture();
   return (
     <TextInput
       size="md"
@@ -83,8 +89,9 @@ export function ColourInput({
       value={draft ?? value}
       onChange={(event) => {
         setDraft(event.currentTarget.value);
-        onChange(event.currentTarget.value);
+        onChange(event.currentTarget.value, gesture.id());
       }}
+      onFocus={gesture.begin}
       onBlur={() => setDraft(undefined)}
     />
   );

@@ -9,7 +9,12 @@ export function downloadSet(set: SetDocument): void {
 
 /** Hands a text file to the browser. */
 export function downloadText(name: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+  downloadBlob(name, new Blob([text], { type: 'application/json' }));
+}
+
+/** Hands a file of any kind to the browser. */
+export function downloadBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

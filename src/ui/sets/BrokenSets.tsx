@@ -2,6 +2,7 @@
 import { Button } from '@mantine/core';
 import { faultLine } from '@/core/model/result';
 import type { Listed } from '@/data/listed';
+import { asText } from '@/data/backup';
 import { downloadText } from '../kit/download';
 import { removeAndOffer } from './removeAndOffer';
 import classes from './SetsView.module.css';
@@ -17,7 +18,9 @@ export function BrokenSets({ broken }: { broken: readonly Broken[] }) {
         {broken.map((one) => (
           <li key={one.id}>
             <div>
-              <h3>{one.title}</h3>
+              <h3>
+                <bdi>{one.title}</bdi>
+              </h3>
               <p>{faultLine(one.faults[0]!)}</p>
             </div>
             <Button
@@ -27,7 +30,11 @@ export function BrokenSets({ broken }: { broken: readonly Broken[] }) {
             >
               Export as it is
             </Button>
-            <Button variant="default" h={44} onClick={() => void removeAndOffer(one.title, one.record)}>
+            <Button
+              variant="default"
+              h={44}
+              onClick={() => void removeAndOffer(one.title, (one.record as { id: string }).id)}
+            >
               Remove
             </Button>
           </li>
@@ -35,13 +42,4 @@ export function BrokenSets({ broken }: { broken: readonly Broken[] }) {
       </ul>
     </section>
   );
-}
-
-/** All that can be written of a record, however broken. */
-function asText(record: unknown): string {
-  try {
-    return `${JSON.stringify(record, null, 2)}\n`;
-  } catch {
-    return String(record);
-  }
 }

@@ -1,10 +1,8 @@
 'use client';
+import { wordsWith } from '@/core/model/primitives';
 import { Button, TextInput } from '@mantine/core';
 import { IconFolderOpen, IconPlus, IconSearch } from '@tabler/icons-react';
-import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { MAX_FILE_BYTES, parseSetText, tooLarge } from '@/core/document/parse';
 import { faultLine, type Fault } from '@/core/model/result';
 import { NAILS } from '@/core/model/names';
 import type { StoredSet } from '@/data/database';
@@ -14,8 +12,14 @@ import { addNewSet, editedDemo, restoreDemo, seedOnce } from '@/data/starting';
 import { downloadSet } from '../kit/download';
 import { late } from '../kit/late';
 import { MoreMenu } from '../kit/MoreMenu';
-import { SchemeButton } from '../studio/SetBar';
+import { Go, go } from '../kit/Go';
+import { pathOf } from '../kit/route';
+import { SchemeButton } from '../kit/SchemeButton';
+import { useTitle } from '../kit/useTitle';
 import { BrokenSets } from './BrokenSets';
+import { backUp } from './backUp';
+import { Keeping } from './Keeping';
+import { readFile, type ReadBackup } from './readFile';
 import { LittleHands } from './LittleHands';
 import { removeAndOffer } from './removeAndOffer';
 import classes from './SetsView.module.css';
@@ -25,6 +29,14 @@ const RestoreChoice = late(
   'Restoring the demo sets',
 );
 
+const BackupChoice = late(
+  () => import('./BackupChoice').then((module) => module.BackupChoice),
+  'Taking in a backup',
+);
+const BinPanel = late(() => import('./BinPanel').then((module) => module.BinPanel), 'The bin');
+
+const openDesign = (id: string) => go(pathOf({ kind: 'set', id, view: 'design' }));
+
 /** Which one? Every set as a little pair of hands drawn from its real plan. */
 export function SetsView() {
   const [sets, setSets] = useState<Listed[]>();
@@ -32,7 +44,9 @@ export function SetsView() {
   const [search, setSearch] = useState('');
   const [faults, setFaults] = useState<{ file: string; list: Fault[] }>();
   const input = useRef<HTMLInputElement>(null);
-  const router = useRouter();
+  const [backup, setBackup] = useState<ReadBackup>();
+  const [bin, setBin] = useState(false);
+  useTitle('Sets');
 
   useEffect(() => {
     let stop: (() => void) | undefined;
@@ -51,14 +65,11 @@ export function SetsView() {
   }, []);
 
   async function open(file: File) {
-    const text = file.size > MAX_FILE_BYTES ? undefined : await file.text();
-    const parsed = text === undefined ? undefined : parseSetText(text);
-    if (!parsed?.ok) {
-      setFaults({ file: file.name, list: parsed?.faults ?? [{ path: '', message: tooLarge(file.size) }] });
-      return;
-    }
-    setFaults(undefined);
-    router.push(`/set/${await addSet(parsed.value)}/design`);
+    const read = await readFile(file);
+    setFaults(read.ok ? undefined : { file: file.name, list: read.faults });
+    if (!read.ok) return;
+    if (read.value.kind === 'backup') setBackup(read.value);
+    else openDesign(await addSet(read.value.set));
   }
 
   async function restore() {
@@ -92,7 +103,7 @@ export function SetsView() {
         <Button
           h={44}
           leftSection={<IconPlus size={18} />}
-          onClick={async () => router.push(`/set/${await addNewSet()}/design`)}
+          onClick={async () => openDesign(await addNewSet())}
         >
           New set
         </Button>
@@ -107,7 +118,7 @@ export function SetsView() {
         <input
           ref={input}
           type="file"
-          accept=".json,application/json"
+          accept=".json,.zip,application/json,application/zip"
           aria-label="Set file"
           hidden
           onChange={(event) => {
@@ -118,7 +129,12 @@ export function SetsView() {
         />
         <MoreMenu
           label="More"
-          entries={[{ key: 'demo', words: 'Restore the demo sets', onPick: () => void restore() }]}
+          entries={[
+            { key: 'backup', words: 'Back up everything', onPick: () => void backUp() },
+            { key: 'take-in', words: 'Take in a backup', onPick: () => input.current?.click() },
+            { key: 'bin', words: 'Bin', onPick: () => setBin(true) },
+            { key: 'demo', words: 'Restore the demo sets', onPick: () => void restore() },
+          ]}
         />
         <SchemeButton />
       </header>
@@ -148,11 +164,13 @@ export function SetsView() {
       <ul className={classes.list}>
         {shown?.map((stored, i) => (
           <li key={stored.id} className={classes.item} data-first={i === 0 || undefined}>
-            <Link href={`/set/${stored.id}/design`} className={classes.open}>
+            <Go href={pathOf({ kind: 'set', id: stored.id, view: 'design' })} className={classes.open}>
               <LittleHands set={stored.document} width={i === 0 ? 1160 : 560} />
-              <h2>{stored.title}</h2>
+              <h2>
+                <bdi>{stored.title}</bdi>
+              </h2>
               <p className={classes.about}>{stored.document.note || looksWords(stored)}</p>
-            </Link>
+            </Go>
             <span className={classes.more}>
               <MoreMenu
                 label={`More for ${stored.title}`}
@@ -161,7 +179,7 @@ export function SetsView() {
                     key: 'copy',
                     words: 'Make a copy',
                     onPick: () =>
-                      void addSet({ ...stored.document, title: `${stored.title} (copy)`.slice(0, 120) }),
+                      void addSet({ ...stored.document, title: wordsWith(stored.title, '(copy)') }),
                   },
                   {
                     key: 'export',
@@ -172,7 +190,7 @@ export function SetsView() {
                     key: 'remove',
                     words: 'Remove',
                     danger: true,
-                    onPick: () => void removeAndOffer(stored.title, stored),
+                    onPick: () => void removeAndOffer(stored.title, stored.id),
                   },
                 ]}
               />
@@ -181,6 +199,9 @@ export function SetsView() {
         ))}
       </ul>
       {broken && broken.length > 0 && <BrokenSets broken={broken} />}
+      <Keeping onBackUp={() => void backUp()} />
+      {backup && <BackupChoice read={backup} onClose={() => setBackup(undefined)} />}
+      {bin && <BinPanel onClose={() => setBin(false)} />}
       {replacing && <RestoreChoice edited={replacing} onClose={() => setReplacing(undefined)} />}
     </main>
   );

@@ -1,16 +1,16 @@
 'use client';
 import { Button } from '@mantine/core';
-import { putBack, removeSet } from '@/data/sets';
+import { putBack, toBin } from '@/data/bin';
 import { notify } from '../kit/notify';
 
-/** Removes a record, whole or broken, and offers to put it back. */
-export async function removeAndOffer(title: string, record: unknown): Promise<void> {
-  // By its own key, which in a broken record need not even be text.
-  await removeSet((record as { id: string }).id);
+/** Puts a record, whole or broken, into the bin, and offers to put it back. By its own key, which need not even be text. */
+export async function removeAndOffer(title: string, id: string): Promise<void> {
+  const key = await toBin(id);
+  if (key === undefined) return;
   notify(
     <>
-      “{title}” is removed.{' '}
-      <Button variant="default" h={44} onClick={() => void putBack(record)}>
+      “<bdi>{title}</bdi>” is in the bin.{' '}
+      <Button variant="default" h={44} onClick={() => void putBack(key)}>
         Put it back
       </Button>
     </>,

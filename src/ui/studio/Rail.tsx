@@ -6,43 +6,39 @@ import {
   IconListCheck,
   IconPalette,
 } from '@tabler/icons-react';
-import Link from 'next/link';
-import { usePathname } from 'next/navigation';
+import { Go } from '../kit/Go';
+import { pathOf, type SetView } from '../kit/route';
 import classes from './Rail.module.css';
 
-const VIEWS = [
-  { path: 'design', words: 'Design', Icon: IconPalette },
-  { path: 'layers', words: 'Layers', Icon: IconLayersIntersect },
-  { path: 'timing', words: 'Timing', Icon: IconClock },
-  { path: 'card', words: 'Card', Icon: IconListCheck },
-] as const;
+/** The views in the order the work goes: words and mark of each. */
+export const VIEWS: readonly { view: SetView; words: string; Icon: typeof IconClock }[] = [
+  { view: 'design', words: 'Design', Icon: IconPalette },
+  { view: 'layers', words: 'Layers', Icon: IconLayersIntersect },
+  { view: 'timing', words: 'Timing', Icon: IconClock },
+  { view: 'card', words: 'Card', Icon: IconListCheck },
+];
 
 /** The way through the work, in its order. */
-export function Rail({ id }: { id: string }) {
-  const path = usePathname();
+export function Rail({ id, here }: { id: string; here: SetView }) {
   return (
     <nav className={classes.rail} aria-label="Views of this set">
-      <Link href="/" prefetch={false} className={classes.item}>
+      <Go href="/" className={classes.item}>
         <IconHandFinger size={24} stroke={1.5} aria-hidden />
         Sets
-      </Link>
+      </Go>
       <span className={classes.line} aria-hidden />
-      {VIEWS.map(({ path: to, words, Icon }) => {
-        const here = path.endsWith(`/${to}`);
-        return (
-          <Link
-            key={to}
-            href={`/set/${id}/${to}`}
-            prefetch={false}
-            className={classes.item}
-            data-here={here || undefined}
-            aria-current={here ? 'page' : undefined}
-          >
-            <Icon size={24} stroke={1.5} aria-hidden />
-            {words}
-          </Link>
-        );
-      })}
+      {VIEWS.map(({ view, words, Icon }) => (
+        <Go
+          key={view}
+          href={pathOf({ kind: 'set', id, view })}
+          className={classes.item}
+          data-here={view === here || undefined}
+          aria-current={view === here ? 'page' : undefined}
+        >
+          <Icon size={24} stroke={1.5} aria-hidden />
+          {words}
+        </Go>
+      ))}
     </nav>
   );
 }

@@ -1,16 +1,12 @@
 'use client';
-import { ActionIcon, Button, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
-import {
-  IconArrowBackUp,
-  IconArrowForwardUp,
-  IconDownload,
-  IconHelp,
-  IconMoon,
-  IconSun,
-} from '@tabler/icons-react';
+import { ActionIcon, Button } from '@mantine/core';
+import { IconArrowBackUp, IconArrowForwardUp, IconDownload, IconHelp } from '@tabler/icons-react';
 import { useHotkeys } from '@mantine/hooks';
 import { useState } from 'react';
+import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
 import { downloadSet } from '../kit/download';
+import { useGesture } from '../kit/useGesture';
+import { SchemeButton } from '../kit/SchemeButton';
 import { countWords, timeWords } from '../kit/words';
 import { late } from '../kit/late';
 import { useStudio, useUndo } from './studio';
@@ -25,6 +21,8 @@ const SAVING_WORDS = {
   saving: 'Saving …',
   conflict: 'Waits for your choice',
   failed: 'Not saved: export it to keep it',
+  gone: 'Removed elsewhere',
+  'only-read': 'Not kept here: export it to keep it',
 } as const;
 
 const PLANNING_WORDS = { fresh: '', making: 'planning …', failed: 'not planned' } as const;
@@ -35,6 +33,7 @@ export function SetBar() {
   const plan = useStudio((s) => s.plan);
   const planning = useStudio((s) => s.planning);
   const saving = useStudio((s) => s.saving);
+  const savingFault = useStudio((s) => s.savingFault);
   const planned_ms = useStudio((s) => s.planned_ms);
   const searched = useStudio((s) => s.searched);
   const undo = useUndo((s) => s.undo);
@@ -49,7 +48,7 @@ export function SetBar() {
     <header className={classes.bar}>
       <Title />
       <span className={classes.saving} role="status">
-        {SAVING_WORDS[saving]}
+        {savingFault && saving === 'failed' ? `Not saved, ${savingFault}. Export it` : SAVING_WORDS[saving]}
       </span>
       <span className={classes.grow} />
       {plan && (
@@ -125,51 +124,32 @@ export function SetBar() {
   );
 }
 
+/** The title counts as it is typed; a stretch of typing is one step of undo. Words nobody can see are not taken. */
 function Title() {
   const title = useStudio((s) => s.set.title);
   const change = useStudio((s) => s.change);
-  const [draft, setDraft] = useState(title);
-  const [shown, setShown] = useState(title);
-  if (shown !== title) {
-    setShown(title);
-    setDraft(title);
-  }
-  const commit = () => {
-    const words = draft.trim();
-    if (words && words !== title) change({ kind: 'rename', title: words.slice(0, 120) });
-    else setDraft(title);
-  };
+  const [draft, setDraft] = useState<string>();
+  const gesture = useGesture();
   return (
     <h1 className={classes.heading}>
       <input
         className={classes.title}
         aria-label="Title of this set"
-        value={draft}
-        size={Math.max(8, draft.length)}
-        onChange={(event) => setDraft(event.target.value)}
-        onBlur={commit}
+        dir="auto"
+        maxLength={MOST_WORDS}
+        value={draft ?? title}
+        size={Math.max(8, (draft ?? title).length)}
+        onChange={(event) => {
+          setDraft(event.target.value);
+          const words = tidyWords(event.target.value);
+          if (words && words !== title) change({ kind: 'rename', title: words }, gesture.id());
+        }}
+        onFocus={gesture.begin}
+        onBlur={() => setDraft(undefined)}
         onKeyDown={(event) => {
           if (event.key === 'Enter') event.currentTarget.blur();
-          if (event.key === 'Escape') setDraft(title);
         }}
       />
     </h1>
-  );
-}
-
-export function SchemeButton() {
-  const { setColorScheme } = useMantineColorScheme();
-  const scheme = useComputedColorScheme('light', { getInitialValueInEffect: true });
-  const dark = scheme === 'dark';
-  return (
-    <ActionIcon
-      size={44}
-      variant="subtle"
-      color="gray"
-      aria-label={dark ? 'Light colours' : 'Dark colours'}
-      onClick={() => setColorScheme(dark ? 'light' : 'dark')}
-    >
-      {dark ? <IconSun size={22} /> : <IconMoon size={22} />}
-    </ActionIcon>
   );
 }

@@ -1,18 +1,23 @@
 'use client';
-import Link from 'next/link';
-import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { wordsWith } from '@/core/model/primitives';
 import { faultLine, type Fault, type Result } from '@/core/model/result';
 import { addSet, openSet, type OpenedSet } from '@/data/sets';
+import { go, Go } from '../kit/Go';
 import { late } from '../kit/late';
 import { notify } from '../kit/notify';
+import { pathOf, type SetView } from '../kit/route';
+import { useTitle } from '../kit/useTitle';
 import { keepPlanned } from './keepPlanned';
 import { keepStored, type Conflict, type Keeper } from './keepStored';
-import { createStudio, StudioContext, type StudioStore } from './studio';
-import { Rail } from './Rail';
+import { createStudio, StudioContext, useStudio, type StudioStore } from './studio';
+import { Gone } from './Gone';
+import { Rail, VIEWS } from './Rail';
 import { PlanFailed } from './PlanFailed';
 import { SetBar } from './SetBar';
 import { StudioKeys } from './StudioKeys';
+import { unpackHistory } from './undoHistory';
+import { ViewLost } from './ViewLost';
 import classes from './StudioShell.module.css';
 
 const ConflictChoice = late(
@@ -20,15 +25,23 @@ const ConflictChoice = late(
   'The choice between two tabs',
 );
 
+const otherwise = { instead: ViewLost };
+const VIEW = {
+  design: late(() => import('../design/DesignView').then((m) => m.DesignView), 'Design', otherwise),
+  layers: late(() => import('../layers/LayersView').then((m) => m.LayersView), 'Layers', otherwise),
+  timing: late(() => import('../timing/TimingView').then((m) => m.TimingView), 'Timing', otherwise),
+  card: late(() => import('../card/CardView').then((m) => m.CardView), 'Card', otherwise),
+};
+
 type Opening =
   { kind: 'opening' } | { kind: 'open'; opened: OpenedSet } | { kind: 'faulty'; faults: Fault[] };
 
 /** The frame of one open set: rail, bar, and the view. Opens it from the store and keeps it saved and planned. */
-export function StudioShell({ id, children }: { id: string; children: ReactNode }) {
+export function StudioShell({ id, view }: { id: string; view: SetView }) {
   const [opening, setOpening] = useState<Opening>({ kind: 'opening' });
   useEffect(() => {
     let stale = false;
-    openOrSeed(decodeURIComponent(id)).then(
+    openOrSeed(id).then(
       (result) => {
         if (stale) return;
         setOpening(
@@ -52,11 +65,22 @@ export function StudioShell({ id, children }: { id: string; children: ReactNode 
         {opening.faults.map((fault) => (
           <p key={fault.path}>{faultLine(fault)}</p>
         ))}
-        <Link href="/">Back to the sets</Link>
+        <Go href="/">Back to the sets</Go>
       </main>
     );
   }
-  return <OpenStudio opened={opening.opened}>{children}</OpenStudio>;
+  return <OpenStudio opened={opening.opened} view={view} />;
+}
+
+/** Long enough for the first picture and plan to be under way. */
+const BRING_MS = 2500;
+
+function Title({ view }: { view: SetView }) {
+  useTitle(
+    VIEWS.find((one) => one.view === view)!.words,
+    useStudio((s) => s.set.title),
+  );
+  return null;
 }
 
 /** A link may lead to a demo set before the list of sets was ever opened. */
@@ -68,11 +92,10 @@ async function openOrSeed(id: string): Promise<Result<OpenedSet>> {
   return openSet(id);
 }
 
-function OpenStudio({ opened, children }: { opened: OpenedSet; children: ReactNode }) {
-  const [store] = useState<StudioStore>(() => createStudio(opened.set));
+function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
+  const [store] = useState<StudioStore>(() => createStudio(opened.set, unpackHistory(opened)));
   const [conflict, setConflict] = useState<Conflict>();
   const keeper = useRef<Keeper>(undefined);
-  const router = useRouter();
 
   useEffect(() => {
     const stopPlanning = keepPlanned(store);
@@ -84,6 +107,13 @@ function OpenStudio({ opened, children }: { opened: OpenedSet; children: ReactNo
       keeper.current?.stop();
     };
   }, [store, opened]);
+
+  useEffect(() => {
+    // The views still to come are fetched while nothing else is asked for, so that going there needs no server.
+    const bring = () => void Promise.allSettled(Object.values(VIEW).map((one) => one.bring()));
+    const timer = setTimeout(bring, BRING_MS);
+    return () => clearTimeout(timer);
+  }, []);
 
   useEffect(
     () =>
@@ -97,21 +127,28 @@ function OpenStudio({ opened, children }: { opened: OpenedSet; children: ReactNo
 
   async function keepMineAsCopy(theirs: OpenedSet) {
     const mine = store.getState().set;
-    const copy = await addSet({ ...mine, title: `${mine.title} (my copy)`.slice(0, 120) });
+    const copy = await addSet({ ...mine, title: wordsWith(mine.title, '(my copy)') });
     keeper.current?.takeTheirs(theirs);
     setConflict(undefined);
-    router.push(`/set/${copy}/design`);
+    go(pathOf({ kind: 'set', id: copy, view: 'design' }));
   }
 
+  const View = VIEW[view];
   return (
     <StudioContext.Provider value={store}>
       <StudioKeys />
+      <Title view={view} />
       <div className={classes.frame}>
-        <Rail id={opened.set.id} />
+        <Rail id={opened.set.id} here={view} />
         <div className={classes.work}>
           <SetBar />
-          <PlanFailed />
-          <main className={classes.view}>{children}</main>
+          <div>
+            <Gone onPutBack={() => void keeper.current?.putAgain()} />
+            <PlanFailed />
+          </div>
+          <main className={classes.view}>
+            <View />
+          </main>
         </div>
       </div>
       {conflict && (

@@ -2,13 +2,19 @@
 import type { SetDocument } from '@/core/document/document';
 import { writeSetText } from '@/core/document/parse';
 import { append, newKey } from '@/data/journal';
-import { saveSet, opened, watchSet, type OpenedSet } from '@/data/sets';
-import type { StudioStore } from './studio';
+import { saveSet, opened, storeAgain, watchSet, type OpenedSet } from '@/data/sets';
+import { askToKeep, storeState } from '@/data/store';
+import { messageOf } from '@/core/model/messageOf';
+import type { Saving, StudioStore } from './studio';
+import { packHistory } from './undoHistory';
 
 /** Several strokes of one gesture are one save. */
 const SAVE_DELAY_MS = 250;
 /** A write that failed is tried again. */
 const RETRY_MS = 3000;
+
+/** While one of these holds, nothing is written until the artist has said what shall be. */
+const HELD: ReadonlySet<Saving> = new Set(['conflict', 'gone', 'only-read']);
 
 export interface Conflict {
   theirs: OpenedSet;
@@ -20,6 +26,8 @@ export interface Keeper {
   takeTheirs: (theirs: OpenedSet) => void;
   /** Goes on saving over this revision. */
   rebase: (revision: number) => void;
+  /** Stores the set once again that was removed elsewhere. */
+  putAgain: () => Promise<void>;
 }
 
 /**
@@ -48,35 +56,44 @@ export function keepStored(
 
   async function save(): Promise<void> {
     timer = undefined;
-    if (saving || !dirty() || store.getState().saving === 'conflict') return;
+    if (saving || !dirty() || HELD.has(store.getState().saving)) return;
     saving = true;
     const set = store.getState().set;
     // What is made while this is saved is not in it.
     const taken = [...waiting];
     const mark = newKey();
     try {
-      const outcome = await saveSet(set, revision, { entries: taken, mark });
+      const { pastStates, futureStates } = store.temporal.getState();
+      const history = packHistory(setsOf(pastStates), set, setsOf(futureStates));
+      const outcome = await saveSet(set, revision, { entries: taken, mark, history });
       if (outcome.kind === 'saved') {
         revision = outcome.revision;
         savedSet = base = set;
         waiting = waiting.filter((key) => !taken.includes(key));
-        store.setState({ saving: dirty() ? 'saving' : 'saved' });
+        store.setState({ saving: dirty() ? 'saving' : 'saved', savingFault: undefined });
+        // Worth keeping, from the first change on.
+        void askToKeep().catch(() => undefined);
       } else if (outcome.kind === 'changed-elsewhere' && isKnown(outcome.stored)) {
         revision = outcome.stored.revision;
       } else if (outcome.kind === 'changed-elsewhere') {
         store.setState({ saving: 'conflict' });
         onConflict({ theirs: outcome.stored });
       } else {
-        store.setState({ saving: 'failed' });
+        store.setState({ saving: 'gone' });
       }
-    } catch {
-      store.setState({ saving: 'failed' });
+    } catch (error) {
+      fail(error);
     } finally {
       saving = false;
     }
     if (!dirty()) return;
     if (store.getState().saving === 'saving') schedule();
     else if (store.getState().saving === 'failed') schedule(RETRY_MS);
+  }
+
+  function fail(error: unknown): void {
+    if (storeState().kind === 'newer') store.setState({ saving: 'only-read' });
+    else store.setState({ saving: 'failed', savingFault: savingWords(error) });
   }
 
   /** A save that is due is not put off by the next change. */
@@ -86,13 +103,16 @@ export function keepStored(
 
   function record(from: SetDocument, to: SetDocument): void {
     const { made } = store.getState();
-    const step = made?.from === from && made.to === to ? { change: made.change } : { document: to };
+    const step =
+      made?.from === from && made.to === to
+        ? { change: made.change, ...(made.joins ? { joins: true } : {}) }
+        : { document: to };
     try {
       const { key, done } = append({ set: to.id, basis: revision, step });
       waiting.push(key);
-      done.catch(() => store.setState({ saving: 'failed' }));
-    } catch {
-      store.setState({ saving: 'failed' });
+      done.catch(fail);
+    } catch (error) {
+      fail(error);
     }
   }
 
@@ -106,18 +126,27 @@ export function keepStored(
     savedSet = base = theirs.set;
     waiting = [];
     taking = true;
-    store.setState({ set: theirs.set, saving: 'saved' });
+    store.setState({ set: theirs.set, saving: 'saved', savingFault: undefined });
     taking = false;
   }
 
   const unsubscribe = store.subscribe((state, before) => {
     if (state.set === before.set || taking) return;
-    if (state.saving !== 'conflict' && state.saving !== 'failed') store.setState({ saving: 'saving' });
+    if (state.saving === 'saved') store.setState({ saving: 'saving' });
     record(before.set, state.set);
     schedule();
   });
   const unwatch = watchSet(store.getState().set.id, (stored) => {
-    if (!stored || stored.revision <= revision || saving) return;
+    if (!stored) {
+      if (!stopped && !saving) store.setState({ saving: 'gone' });
+      return;
+    }
+    // Put back out of the bin.
+    if (store.getState().saving === 'gone') {
+      store.setState({ saving: dirty() ? 'saving' : 'saved' });
+      if (dirty()) schedule();
+    }
+    if (stored.revision <= revision || saving) return;
     const theirs = opened(stored);
     if (!theirs.ok) return;
     if (isKnown(theirs.value)) {
@@ -141,8 +170,8 @@ export function keepStored(
   // Only where the store did not take it is the artist held back.
   const guard = (event: BeforeUnloadEvent) => {
     flush();
-    if (dirty() && (store.getState().saving === 'failed' || store.getState().saving === 'conflict'))
-      event.preventDefault();
+    const { saving: now } = store.getState();
+    if (dirty() && (now === 'failed' || HELD.has(now))) event.preventDefault();
   };
   window.addEventListener('pagehide', flush);
   window.addEventListener('beforeunload', guard);
@@ -166,5 +195,29 @@ export function keepStored(
       store.setState({ saving: 'saving' });
       schedule();
     },
+    putAgain: async () => {
+      const { set } = store.getState();
+      try {
+        revision = await storeAgain(set);
+        savedSet = base = set;
+        waiting = [];
+        store.setState({ saving: 'saved', savingFault: undefined });
+      } catch (error) {
+        fail(error);
+      }
+    },
   };
+}
+
+function setsOf(states: readonly { set?: SetDocument }[]): SetDocument[] {
+  return states.flatMap((state) => (state.set ? [state.set] : []));
+}
+
+/** Why it was not written, as an artist can use it. */
+function savingWords(error: unknown): string {
+  const name = error instanceof Error ? error.name : '';
+  if (name === 'QuotaExceededError') return 'there is no room left on this device';
+  if (name === 'DatabaseClosedError' || name === 'InvalidStateError')
+    return 'the browser has closed its store';
+  return messageOf(error);
 }

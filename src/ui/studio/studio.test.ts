@@ -56,6 +56,7 @@ describe('keeping a set stored', () => {
   beforeEach(async () => {
     await db().sets.clear();
     await db().journal.clear();
+    await db().gone.clear();
   });
   afterEach(() => {
     for (const stop of stops) stop();
@@ -213,7 +214,7 @@ describe('keeping a set stored', () => {
     const { store } = await tab(id);
     await db().sets.delete(id);
     store.getState().change({ kind: 'rename', title: 'Ghost' });
-    await until(() => store.getState().saving === 'failed');
+    await until(() => store.getState().saving === 'gone');
     expect(await storedTitle(id)).toBeUndefined();
   });
 });

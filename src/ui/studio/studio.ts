@@ -7,10 +7,21 @@ import type { SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
 import { faultLine } from '@/core/model/result';
 import type { Plan } from '@/core/plan/planSet';
+import type { UndoHistory } from './undoHistory';
 
 /** Whether the plan is that of the set as it is now. */
 export type Planning = 'making' | 'fresh' | 'failed';
-export type Saving = 'saved' | 'saving' | 'conflict' | 'failed';
+/** `gone`: removed elsewhere; `only-read`: the store is of a newer program. */
+export type Saving = 'saved' | 'saving' | 'conflict' | 'failed' | 'gone' | 'only-read';
+
+export interface Made {
+  from: SetDocument;
+  to: SetDocument;
+  change: Change;
+  gesture: string | undefined;
+  /** Of the gesture before it. */
+  joins: boolean;
+}
 
 /** All that the views of one open set share. Only `set` is undone and stored; the rest is derived or fleeting. */
 export interface Studio {
@@ -28,6 +39,8 @@ export interface Studio {
   /** Share of the long search done; ways out are offered once it is whole. */
   searched: number;
   saving: Saving;
+  /** Why a save failed, in words. */
+  savingFault: string | undefined;
   selected: NailName[];
   /** The look whose elements are open in Design. */
   openLook: string | undefined;
@@ -36,18 +49,20 @@ export interface Studio {
   focus: NailName;
   refused: string | undefined;
   /** The change that led from one set to the next, where one did. */
-  made: { from: SetDocument; to: SetDocument; change: Change } | undefined;
-  change: (change: Change) => boolean;
+  made: Made | undefined;
+  /** Changes of one gesture (a drag, a stretch of typing) are one step of undo. */
+  change: (change: Change, gesture?: string) => boolean;
   select: (nails: NailName[]) => void;
 }
 
 type UndoState = Pick<Studio, 'set'>;
 export type StudioStore = StoreApi<Studio> & { temporal: StoreApi<TemporalState<UndoState>> };
 
-export function createStudio(set: SetDocument): StudioStore {
-  return createStore<Studio>()(
+/** The shared state of one open set; `history` is what undo and redo led to when it was last open. */
+export function createStudio(set: SetDocument, history?: UndoHistory): StudioStore {
+  const store: StudioStore = createStore<Studio>()(
     temporal(
-      (write, read): Studio => ({
+      (write, read, api): Studio => ({
         set,
         plan: undefined,
         planning: 'making',
@@ -57,18 +72,30 @@ export function createStudio(set: SetDocument): StudioStore {
         planned_ms: undefined,
         searched: 0,
         saving: 'saved',
+        savingFault: undefined,
         selected: ['left-ring'],
         openLook: set.nails['left-ring'].look ?? set.looks[0]?.id,
         openElement: undefined,
         focus: 'left-ring',
         refused: undefined,
         made: undefined,
-        change: (change) => {
-          const from = read().set;
+        change: (change, gesture) => {
+          const { set: from, made } = read();
           const next = applyChange(from, change);
-          if (next.ok) write({ set: next.value, refused: undefined, made: { from, to: next.value, change } });
-          else write({ refused: faultLine(next.faults[0]!) });
-          return next.ok;
+          if (!next.ok) {
+            write({ refused: faultLine(next.faults[0]!) });
+            return false;
+          }
+          const joins = gesture !== undefined && made?.gesture === gesture && made.to === from;
+          const { temporal } = api as unknown as StudioStore;
+          if (joins) temporal.getState().pause();
+          write({
+            set: next.value,
+            refused: undefined,
+            made: { from, to: next.value, change, gesture, joins },
+          });
+          temporal.getState().resume();
+          return true;
         },
         select: (nails) => {
           const last = nails[nails.length - 1];
@@ -87,6 +114,12 @@ export function createStudio(set: SetDocument): StudioStore {
       },
     ),
   );
+  if (history)
+    store.temporal.setState({
+      pastStates: history.past.map((one) => ({ set: one })),
+      futureStates: history.future.map((one) => ({ set: one })),
+    });
+  return store;
 }
 
 export const StudioContext = createContext<StudioStore | undefined>(undefined);

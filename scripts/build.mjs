@@ -1,0 +1,45 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join, relative, sep } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { build } from 'esbuild';
+import { must, root } from './machine.mjs';
+
+/** Builds the pages, then what stands beside them: the service worker and the planning thread of the server. */
+must('npx', ['next', 'build']);
+
+const at = (path) => fileURLToPath(new URL(`../${path}`, import.meta.url));
+const common = { bundle: true, minify: true, logLevel: 'error', absWorkingDir: root, target: 'es2022' };
+
+await build({
+  ...common,
+  entryPoints: [at('src/offline/serviceWorker.ts')],
+  tsconfig: at('src/offline/tsconfig.json'),
+  outfile: at('public/service-worker.js'),
+  define: {
+    BUILD: JSON.stringify({ id: readFileSync(at('.next/BUILD_ID'), 'utf8').trim(), parts: parts() }),
+    'process.env.NODE_ENV': '"production"',
+  },
+});
+await build({
+  ...common,
+  entryPoints: [at('src/server/planThread.ts')],
+  outfile: at('.next/plan-thread.cjs'),
+  platform: 'node',
+  format: 'cjs',
+});
+
+/** Addresses of all that a page of this build may ask for, in a fixed order. */
+function parts() {
+  const files = (folder) =>
+    readdirSync(folder, { recursive: true, withFileTypes: true })
+      .filter((entry) => entry.isFile())
+      .map((entry) => join(entry.parentPath, entry.name));
+  const address = (from, prefix) => (file) => prefix + relative(from, file).split(sep).join('/');
+  const statics = at('.next/static');
+  return [
+    ...files(statics)
+      .filter((file) => !file.endsWith('.map') && !/_(build|ssg)Manifest\.js$/.test(file))
+      .map(address(statics, '/_next/static/')),
+    ...files(at('public/icons')).map(address(at('public/icons'), '/icons/')),
+  ].sort();
+}

@@ -1,0 +1,5 @@
+import { NotThere } from '@/ui/app/NotThere';
+
+export default function NotFound() {
+  return <NotThere />;
+}

@@ -1,5 +1,0 @@
-import { SetsView } from '@/ui/sets/SetsView';
-
-export default function Page() {
-  return <SetsView />;
-}

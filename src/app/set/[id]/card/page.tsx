@@ -1,5 +1,0 @@
-import { CardView } from '@/ui/card/CardView';
-
-export default function Page() {
-  return <CardView />;
-}

@@ -1,5 +1,0 @@
-import { DesignView } from '@/ui/design/DesignView';
-
-export default function Page() {
-  return <DesignView />;
-}

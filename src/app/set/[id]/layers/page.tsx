@@ -1,5 +1,0 @@
-import { LayersView } from '@/ui/layers/LayersView';
-
-export default function Page() {
-  return <LayersView />;
-}

@@ -1,5 +1,0 @@
-import { TimingView } from '@/ui/timing/TimingView';
-
-export default function Page() {
-  return <TimingView />;
-}

@@ -1,0 +1,96 @@
+import { unzipSync, zipSync, strToU8, strFromU8 } from 'fflate';
+import fc from 'fast-check';
+import { DEMO_SETS } from '../demo';
+import { faultLine } from '../model/result';
+import { readBackup, writeBackup, type Backup } from './backup';
+
+const backup = (): Backup => ({
+  made_at: '2026-03-01T18:30:00.000Z',
+  sets: DEMO_SETS.map((demo, i) => ({ changed_at: 100 + i, document: demo.make() })),
+  records: [{ title: 'A broken one', text: '{"id":7}' }],
+});
+/** The backup with some of its files changed, or taken out where the text is undefined. */
+function withFiles(changes: Record<string, string | undefined>): Uint8Array {
+  const files = unzipSync(writeBackup(backup()));
+  for (const [name, text] of Object.entries(changes)) {
+    if (text === undefined) Reflect.deleteProperty(files, name);
+    else files[name] = strToU8(text);
+  }
+  return zipSync(files);
+}
+const manifest = () =>
+  JSON.parse(strFromU8(unzipSync(writeBackup(backup()))['backup.json']!)) as Record<string, unknown>;
+const firstFault = (bytes: Uint8Array) => {
+  const read = readBackup(bytes);
+  return read.ok ? 'read' : faultLine(read.faults[0]!);
+};
+
+describe('a backup', () => {
+  it('comes back as it went, with the same bytes each time', () => {
+    const bytes = writeBackup(backup());
+    expect(readBackup(bytes)).toEqual({ ok: true, value: { backup: backup(), faults: [] } });
+    expect(writeBackup(backup())).toEqual(bytes);
+  });
+
+  it('holds each set as the file that Export writes', () => {
+    expect(Object.keys(unzipSync(writeBackup(backup()))).sort()).toEqual([
+      'backup.json',
+      'sets/curtain-up.lacquer.json',
+      'sets/matinee.lacquer.json',
+      'sets/understudy.lacquer.json',
+      'unreadable/1.json',
+    ]);
+  });
+
+  it('tells a set that is missing or broken by its place, and reads the others', () => {
+    const read = readBackup(
+      withFiles({ 'sets/matinee.lacquer.json': undefined, 'sets/understudy.lacquer.json': '{"format":1}' }),
+    );
+    if (!read.ok) throw new Error('refused');
+    expect(read.value.backup.sets.map((one) => one.document.id)).toEqual(['curtain-up']);
+    expect(read.value.faults.map(faultLine)).toEqual([
+      'sets/matinee.lacquer.json: is not in the zip file',
+      'sets/understudy.lacquer.json: format: must be "merry-lacquer-set"',
+    ]);
+  });
+
+  it.each<[string, () => Uint8Array, RegExp]>([
+    ['nothing', () => new Uint8Array(), /not a zip file/],
+    ['a picture', () => new Uint8Array([0x89, 0x50, 0x4e, 0x47, 1, 2, 3, 4]), /not a zip file/],
+    ['another zip', () => zipSync({ 'a.txt': strToU8('a') }), /^backup.json: is not in the zip file/],
+    ['no JSON', () => withFiles({ 'backup.json': '{' }), /^backup.json: this is not JSON/],
+    [
+      'a newer one',
+      () => withFiles({ 'backup.json': JSON.stringify({ ...manifest(), version: 9 }) }),
+      /version 9 is of a newer program/,
+    ],
+    [
+      'unknown keys',
+      () => withFiles({ 'backup.json': JSON.stringify({ ...manifest(), extra: 1 }) }),
+      /^backup.json: extra: is not a key/,
+    ],
+    [
+      'a bomb',
+      () => withFiles({ 'sets/big.lacquer.json': ' '.repeat(60e6) }),
+      /big.lacquer.json: is too large/,
+    ],
+  ])('refuses %s', (_words, bytes, message) => {
+    expect(firstFault(bytes())).toMatch(message);
+  });
+
+  it('never throws, whatever bytes of it are changed or cut', () => {
+    const whole = writeBackup(backup());
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: whole.length }),
+        fc.array(fc.tuple(fc.nat(whole.length - 1), fc.nat(255)), { maxLength: 20 }),
+        (length, changes) => {
+          const bytes = whole.slice(0, length);
+          for (const [at, value] of changes) if (at < length) bytes[at] = value;
+          expect(typeof readBackup(bytes).ok).toBe('boolean');
+        },
+      ),
+      { numRuns: 300 },
+    );
+  });
+});

@@ -1,0 +1,127 @@
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import * as z from 'zod';
+import type { SetDocument } from '../document/document';
+import { issueFault, MAX_FILE_BYTES, parseSetText, writeSetText } from '../document/parse';
+import { messageOf } from '../model/messageOf';
+import { fail, ok, type Fault, type Result } from '../model/result';
+
+const FORMAT = 'merry-lacquer-backup';
+const VERSION = 1;
+const MANIFEST = 'backup.json';
+/** Beyond these no backup of a working artist comes; a file that does is a mistake or worse. */
+const MAX_FILES = 5000;
+const MAX_BYTES = 256 * 1024 * 1024;
+
+/** All sets of a store, and what of it could not be read as a set. */
+export interface Backup {
+  /** ISO 8601. */
+  made_at: string;
+  sets: BackedUp[];
+  /** Records that are no sets, as text, by a name for people. */
+  records: { title: string; text: string }[];
+}
+
+export interface BackedUp {
+  changed_at: number;
+  document: SetDocument;
+}
+
+const Manifest = z.strictObject({
+  format: z.literal(FORMAT),
+  version: z.literal(VERSION),
+  made_at: z.string(),
+  sets: z.array(z.strictObject({ file: z.string(), changed_at: z.number() })).max(MAX_FILES),
+  records: z.array(z.strictObject({ file: z.string(), title: z.string() })).max(MAX_FILES),
+});
+
+/** A backup as one zip file: `backup.json` names what is in it, each set is the file that Export writes. */
+export function writeBackup(backup: Backup): Uint8Array {
+  const sets = backup.sets.map(({ changed_at, document }) => ({
+    file: `sets/${document.id}.lacquer.json`,
+    changed_at,
+    text: writeSetText(document),
+  }));
+  const records = backup.records.map(({ title, text }, i) => ({
+    file: `unreadable/${i + 1}.json`,
+    title,
+    text,
+  }));
+  const manifest: z.infer<typeof Manifest> = {
+    format: FORMAT,
+    version: VERSION,
+    made_at: backup.made_at,
+    sets: sets.map(({ file, changed_at }) => ({ file, changed_at })),
+    records: records.map(({ file, title }) => ({ file, title })),
+  };
+  const files = Object.fromEntries([...sets, ...records].map(({ file, text }) => [file, strToU8(text)]));
+  return zipSync(
+    { [MANIFEST]: strToU8(`${JSON.stringify(manifest, null, 2)}\n`), ...files },
+    // The day it was made, so that the same backup gives the same bytes.
+    { mtime: new Date(backup.made_at) },
+  );
+}
+
+/** A zip file's backup; `faults` tell the sets in it that cannot be read, by their place in the zip. */
+export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: Fault[] }> {
+  const files = unpacked(bytes);
+  if (!files.ok) return files;
+  const manifest = manifestOf(files.value);
+  if (!manifest.ok) return manifest;
+  const { made_at, sets, records } = manifest.value;
+  const backup: Backup = { made_at, sets: [], records: [] };
+  const faults: Fault[] = [];
+  for (const { file, changed_at } of sets) {
+    const data = files.value[file];
+    const read = data ? parseSetText(strFromU8(data)) : fail('', 'is not in the zip file');
+    if (read.ok) backup.sets.push({ changed_at, document: read.value });
+    else faults.push(inFile(file, read.faults[0]!));
+  }
+  for (const { file, title } of records) {
+    const data = files.value[file];
+    if (data) backup.records.push({ title, text: strFromU8(data) });
+    else faults.push({ path: file, message: 'is not in the zip file' });
+  }
+  return ok({ backup, faults });
+}
+
+function unpacked(bytes: Uint8Array): Result<Record<string, Uint8Array>> {
+  let count = 0;
+  let total = 0;
+  let over: Fault | undefined;
+  try {
+    const files = unzipSync(bytes, {
+      // Sizes are looked at before anything is unpacked.
+      filter: ({ name, originalSize }) => {
+        count += 1;
+        total += originalSize;
+        if (originalSize > MAX_FILE_BYTES || total > MAX_BYTES || count > MAX_FILES)
+          over ??= { path: name, message: 'is too large, or one too many: no backup was unpacked' };
+        return !over;
+      },
+    });
+    return over ? { ok: false, faults: [over] } : ok(files);
+  } catch (error) {
+    return fail('', `this is not a zip file that can be read: ${messageOf(error)}`);
+  }
+}
+
+function manifestOf(files: Record<string, Uint8Array>): Result<z.infer<typeof Manifest>> {
+  const data = files[MANIFEST];
+  if (!data) return fail(MANIFEST, 'is not in the zip file: this is no backup of this program');
+  let content: unknown;
+  try {
+    content = JSON.parse(strFromU8(data));
+  } catch (error) {
+    return fail(MANIFEST, `this is not JSON: ${messageOf(error)}`);
+  }
+  const version = (content as { version?: unknown } | null)?.version;
+  if (typeof version === 'number' && version > VERSION)
+    return fail(MANIFEST, `version ${version} is of a newer program; this one reads up to ${VERSION}`);
+  const parsed = Manifest.safeParse(content);
+  if (parsed.success) return ok(parsed.data);
+  return { ok: false, faults: parsed.error.issues.slice(0, 5).map((i) => inFile(MANIFEST, issueFault(i))) };
+}
+
+function inFile(file: string, fault: Fault): Fault {
+  return { path: [file, fault.path].filter(Boolean).join(': '), message: fault.message };
+}

@@ -1,0 +1,102 @@
+import { writeSetText } from '@/core/document/parse';
+import type { BackedUp, Backup } from '@/core/files/backup';
+import { wordsWith } from '@/core/model/primitives';
+import { toBin } from './bin';
+import { db } from './database';
+import { listed } from './listed';
+import { addSet, openSet } from './sets';
+
+/** All that is stored, as a backup: each set with what the journal still holds of it, broken records as text. */
+export async function collectBackup(now = new Date()): Promise<Backup> {
+  const backup: Backup = { made_at: now.toISOString(), sets: [], records: [] };
+  for (const record of await db().sets.toArray()) {
+    const shown = listed(record);
+    if (shown.kind === 'broken') {
+      backup.records.push({ title: shown.title, text: asText(record) });
+      continue;
+    }
+    const opened = await openSet(shown.id);
+    if (opened.ok) backup.sets.push({ changed_at: shown.stored.changed_at, document: opened.value.set });
+  }
+  return backup;
+}
+
+/** All that can be written of a record, however broken. */
+export function asText(record: unknown): string {
+  try {
+    return `${JSON.stringify(record, null, 2)}\n`;
+  } catch {
+    return String(record);
+  }
+}
+
+/** What taking in a backup would do here. */
+export interface Preview {
+  fresh: BackedUp[];
+  same: BackedUp[];
+  /** Stored here too, and other than in the backup. */
+  differing: BackedUp[];
+}
+
+export async function previewBackup(backup: Backup): Promise<Preview> {
+  const preview: Preview = { fresh: [], same: [], differing: [] };
+  for (const one of backup.sets) {
+    const here = await db().sets.get(one.document.id);
+    const opened = here && (await openSet(one.document.id));
+    if (!here) preview.fresh.push(one);
+    else if (opened?.ok && writeSetText(opened.value.set) === writeSetText(one.document))
+      preview.same.push(one);
+    else preview.differing.push(one);
+  }
+  return preview;
+}
+
+/**
+ * Takes a backup in, all or nothing. Where a set is here too and differs, `both` keeps it and adds the backup's as a
+ * copy; `backup` puts the backup's in its place, and what was here into the bin.
+ */
+export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Promise<void> {
+  await db().transaction('rw', db().tables, async () => {
+    const preview = await previewBackup(backup);
+    for (const one of preview.differing) {
+      if (differing === 'backup') {
+        await toBin(one.document.id);
+        await put(one);
+      } else {
+        await addSet({ ...one.document, title: wordsWith(one.document.title, '(from the backup)') });
+      }
+    }
+    for (const one of preview.fresh) await put(one);
+  });
+}
+
+/** A set that comes back is the same set, later than all that any tab has seen of it. */
+async function put({ changed_at, document }: BackedUp): Promise<void> {
+  const revision = ((await db().gone.get(document.id))?.revision ?? 0) + 1;
+  await db().sets.add({ id: document.id, title: document.title, changed_at, revision, document });
+}
+
+const BACKED_UP = 'backed-up-at';
+const DAY_MS = 24 * 3600 * 1000;
+/** So long changed sets may go without a backup before it is said. */
+export const BACKUP_DAYS = 14;
+
+export async function noteBackup(now = Date.now()): Promise<void> {
+  if (!db().onlyRead) await db().facts.put({ key: BACKED_UP, value: String(now) });
+}
+
+/**
+ * Days since the last backup, or since the first own change where there never was one; undefined where nothing was
+ * changed since, or not long enough ago to speak of.
+ */
+export async function backupOverdue_days(now = Date.now()): Promise<number | undefined> {
+  const last = Number((await db().facts.get(BACKED_UP))?.value ?? 0);
+  // The first revision is as it was made or opened: nothing of the artist's own is in it yet.
+  const changed = await db()
+    .sets.filter((set) => set.changed_at > last && set.revision > 1)
+    .toArray();
+  if (changed.length === 0) return undefined;
+  const since = last || Math.min(...changed.map((set) => set.changed_at));
+  const days = Math.floor((now - since) / DAY_MS);
+  return days >= BACKUP_DAYS ? days : undefined;
+}

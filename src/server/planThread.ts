@@ -1,0 +1,25 @@
+import { parseSetText } from '@/core/document/parse';
+import { decodeText } from '@/core/files/decodeText';
+import type { Fault } from '@/core/model/result';
+import { planSet } from '@/core/plan/planSet';
+import { AT_LENGTH } from '@/core/timing/search';
+
+/** What a thread of the pool answers: whether it is a plan or faults, and the body of the response. */
+export interface ThreadAnswer {
+  kind: 'plan' | 'faults';
+  body: string;
+}
+
+/** A set file's bytes to its plan, as text. Runs in a thread of its own, so that the server goes on answering. */
+export default function plan(bytes: Uint8Array): ThreadAnswer {
+  const text = decodeText(bytes);
+  if (!text.ok) return told(text.faults);
+  const parsed = parseSetText(text.value);
+  if (!parsed.ok) return told(parsed.faults);
+  const made = planSet(parsed.value, { effort: { iterations: AT_LENGTH.iterations } });
+  return { kind: 'plan', body: JSON.stringify(made) };
+}
+
+function told(faults: Fault[]): ThreadAnswer {
+  return { kind: 'faults', body: JSON.stringify({ faults }) };
+}

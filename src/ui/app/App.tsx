@@ -1,0 +1,64 @@
+'use client';
+import { usePathname } from 'next/navigation';
+import { useEffect, useSyncExternalStore } from 'react';
+import { openStore, storeState, watchStore, type StoreState } from '@/data/store';
+import { late } from '../kit/late';
+import { Lost } from './Lost';
+import { NotThere } from './NotThere';
+import { NewVersion } from './NewVersion';
+import { routeOfPath, type Route } from '../kit/route';
+import { StoreNews } from './StoreNews';
+import { StoreTrouble } from './StoreTrouble';
+import { ViewBoundary } from './ViewBoundary';
+import classes from './App.module.css';
+
+const Opening = () => <p className={classes.waiting}>Opening …</p>;
+const SetsView = late(() => import('../sets/SetsView').then((module) => module.SetsView), 'Sets', {
+  instead: Lost,
+  meanwhile: Opening,
+});
+const StudioShell = late(
+  () => import('../studio/StudioShell').then((module) => module.StudioShell),
+  'The set',
+  {
+    instead: Lost,
+    meanwhile: Opening,
+  },
+);
+
+const OPENING: StoreState = { kind: 'opening' };
+
+/** The whole program: the store first, then the view that the address names. */
+export function App() {
+  const route = routeOfPath(usePathname());
+  const store = useSyncExternalStore(watchStore, storeState, () => OPENING);
+  useEffect(() => {
+    // What the address names is fetched while the store opens.
+    void bringFor(routeOfPath(window.location.pathname)).catch(() => undefined);
+    void openStore();
+  }, []);
+  return (
+    <div className={classes.frame}>
+      <div className={classes.news}>
+        <StoreNews store={store} />
+        <NewVersion />
+      </div>
+      <div className={classes.view}>{view(route, store)}</div>
+    </div>
+  );
+}
+
+function view(route: Route | undefined, store: StoreState) {
+  if (store.kind === 'opening') return <Opening />;
+  if (store.kind === 'failed' || store.kind === 'blocked') return <StoreTrouble store={store} />;
+  if (!route) return <NotThere />;
+  return (
+    <ViewBoundary key={route.kind === 'set' ? route.id : 'sets'}>
+      {route.kind === 'sets' ? <SetsView /> : <StudioShell id={route.id} view={route.view} />}
+    </ViewBoundary>
+  );
+}
+
+function bringFor(route: Route | undefined): Promise<void> {
+  return route?.kind === 'set' ? StudioShell.bring() : SetsView.bring();
+}

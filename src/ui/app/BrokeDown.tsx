@@ -1,0 +1,26 @@
+'use client';
+import { Button } from '@mantine/core';
+import { messageOf } from '@/core/model/messageOf';
+import { Plain } from './Plain';
+
+/** In the place of what broke down: every change up to there is on disk. */
+export function BrokeDown({ fault, again }: { fault: unknown; again: () => void }) {
+  return (
+    <Plain
+      title="This view broke down"
+      ways={
+        <>
+          <Button h={44} onClick={again}>
+            Show it again
+          </Button>
+          {/* A whole new page: what broke down may have taken more with it. */}
+          <Button component="a" href="/" h={44} variant="default">
+            To the sets
+          </Button>
+        </>
+      }
+    >
+      <p>Every change up to here is kept. What went wrong: {messageOf(fault)}.</p>
+    </Plain>
+  );
+}

@@ -1,0 +1,29 @@
+/** The views of one set, in the order the work goes. */
+export const SET_VIEWS = ['design', 'layers', 'timing', 'card'] as const;
+export type SetView = (typeof SET_VIEWS)[number];
+
+/** Where in the program an address leads. */
+export type Route = { kind: 'sets' } | { kind: 'set'; id: string; view: SetView };
+
+/** The route of an address' parts; undefined where nothing stands there. A set without a view opens in Design. */
+export function routeOf(parts: readonly string[]): Route | undefined {
+  const [first, id, view = 'design', ...more] = parts.filter(Boolean);
+  if (first === undefined) return { kind: 'sets' };
+  if (first !== 'set' || !id || more.length > 0) return undefined;
+  const known = SET_VIEWS.find((one) => one === view);
+  return known && { kind: 'set', id, view: known };
+}
+
+/** The route of a page's path, as the browser writes it. */
+export function routeOfPath(path: string): Route | undefined {
+  try {
+    return routeOf(path.split('/').map(decodeURIComponent));
+  } catch {
+    // Not a well-formed address.
+    return undefined;
+  }
+}
+
+export function pathOf(route: Route): string {
+  return route.kind === 'sets' ? '/' : `/set/${encodeURIComponent(route.id)}/${route.view}`;
+}

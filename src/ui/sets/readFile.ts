@@ -1,0 +1,47 @@
+'use client';
+import type { SetDocument } from '@/core/document/document';
+import { MAX_FILE_BYTES, parseSetText, tooLarge } from '@/core/document/parse';
+import type { Backup } from '@/core/files/backup';
+import { decodeText } from '@/core/files/decodeText';
+import { messageOf } from '@/core/model/messageOf';
+import { fail, ok, type Fault, type Result } from '@/core/model/result';
+import { previewBackup, type Preview } from '@/data/backup';
+
+export interface ReadBackup {
+  kind: 'backup';
+  name: string;
+  backup: Backup;
+  preview: Preview;
+  /** Sets of it that cannot be read. */
+  faults: Fault[];
+}
+
+const MAX_BACKUP_BYTES = 256 * 1024 * 1024;
+
+/** What a chosen file holds: a set, or a backup of many. Nothing is stored by reading it. */
+export async function readFile(file: File): Promise<Result<{ kind: 'set'; set: SetDocument } | ReadBackup>> {
+  try {
+    const isZip = (await bytesOf(file.slice(0, 2))).join() === '80,75';
+    if (isZip) return await readBackupFile(file);
+    if (file.size > MAX_FILE_BYTES) return fail('', tooLarge(file.size));
+    const text = decodeText(await bytesOf(file));
+    if (!text.ok) return text;
+    const set = parseSetText(text.value);
+    return set.ok ? ok({ kind: 'set', set: set.value }) : set;
+  } catch (error) {
+    return fail('', `it cannot be read: ${messageOf(error)}`);
+  }
+}
+
+async function readBackupFile(file: File): Promise<Result<ReadBackup>> {
+  if (file.size > MAX_BACKUP_BYTES) return fail('', 'a backup is refused beyond 256 MB');
+  const { readBackup } = await import('@/core/files/backup');
+  const read = readBackup(await bytesOf(file));
+  if (!read.ok) return read;
+  const { backup, faults } = read.value;
+  return ok({ kind: 'backup', name: file.name, backup, preview: await previewBackup(backup), faults });
+}
+
+async function bytesOf(blob: Blob): Promise<Uint8Array> {
+  return new Uint8Array(await blob.arrayBuffer());
+}
