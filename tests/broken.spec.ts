@@ -1,11 +1,10 @@
 import { expect, test, type Page } from '@playwright/test';
-import AxeBuilder from '@axe-core/playwright';
-import { openDemo, planned, titleOf } from './helpers';
+import { consoleFaults, noViolations, openDemo, planned, titleOf } from './helpers';
 
 declare global {
   interface Window {
-    /** How workers fare: as they should, never loaded, never answering. */
-    fate: 'well' | 'missing' | 'silent';
+    /** How workers fare: as they should, never loaded, never answering, breaking down at every question. */
+    fate: 'well' | 'missing' | 'silent' | 'throwing';
     /** Every worker that was started. */
     hired: Worker[];
   }
@@ -13,17 +12,18 @@ declare global {
 
 /** Workers of a page whose fate a test decides. */
 async function withFate(page: Page, fate: Window['fate']): Promise<void> {
+  const script = (body: string) => ({ contentType: 'text/javascript', body });
+  await page.route('/silent-worker.js', (route) => route.fulfill(script('')));
+  await page.route('/throwing-worker.js', (route) =>
+    route.fulfill(script('onmessage = () => { throw new Error("no such film"); };')),
+  );
   await page.addInitScript((first) => {
     const Real = window.Worker;
     window.fate = first;
     window.hired = [];
     window.Worker = class extends Real {
       constructor(url: string | URL, options?: WorkerOptions) {
-        const silent = URL.createObjectURL(new Blob([''], { type: 'text/javascript' }));
-        super(
-          window.fate === 'well' ? url : window.fate === 'missing' ? '/no-such-worker.js' : silent,
-          options,
-        );
+        super(window.fate === 'well' ? url : `/${window.fate}-worker.js`, options);
         window.hired.push(this);
       }
     };
@@ -51,8 +51,7 @@ test('a worker that does not load: every view says that there is no plan, and tr
     await goTo(page, view);
     await expect(page.getByText('There is no plan to show.')).toBeVisible();
   }
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map((one) => [one.id, ...one.nodes.map((node) => node.html)])).toEqual([]);
+  await noViolations(page);
 
   const download = page.waitForEvent('download');
   await failed(page).getByRole('button', { name: 'Export the set' }).click();
@@ -97,6 +96,18 @@ test('a planner that breaks down later: the old figures are greyed, the change i
   await expect(page.getByTestId('plan-sum')).toHaveAttribute('data-planning', 'fresh');
   await expect(print).toBeEnabled();
   await expect(page.getByRole('heading', { name: 'Curtain Up again', level: 2 })).toBeVisible();
+});
+
+test('a planner that throws at every question is told by what it says', async ({ page }) => {
+  await withFate(page, 'throwing');
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'Matinée' }).click();
+  await expect(failed(page)).toContainText('no such film');
+  await goTo(page, 'Layers');
+  await expect(page.getByText(/^Nothing\./)).toHaveCount(0);
+  await setFate(page, 'well');
+  await failed(page).getByRole('button', { name: 'Try again' }).click();
+  await planned(page);
 });
 
 test('a planner that never answers is given up, and another asked', async ({ page }) => {
@@ -152,6 +163,10 @@ test('broken records stand in the list with their fault; nothing else is touched
     store.put({ ...whole, id: 'b2', title: 'From later', document: { ...document, version: 99 } });
     store.put({ ...whole, id: 'b3', title: 'No date', changed_at: undefined });
     store.put({ ...whole, id: 'b4', title: 7 });
+    store.put({ ...whole, id: 'b5', title: 'Another format', document: { ...document, format: 'recipe' } });
+    store.put({ ...whole, id: 'b6', title: 'A key too many', document: { ...document, glitter: 1 } });
+    store.put({ ...whole, id: 'b7', title: 'No nails', document: { ...document, nails: [] } });
+    store.put({ id: 8 });
     await new Promise((resolve) => (store.transaction.oncomplete = resolve));
     database.close();
   });
@@ -159,20 +174,19 @@ test('broken records stand in the list with their fault; nothing else is touched
   for (const title of ['Curtain Up', 'Matinée', 'Understudy'])
     await expect(page.getByRole('heading', { name: title, exact: true })).toBeVisible();
   const broken = page.getByRole('region', { name: 'Sets that cannot be read' });
-  await expect(broken.getByRole('listitem')).toHaveCount(4);
+  await expect(broken.getByRole('listitem')).toHaveCount(8);
   await expect(broken.getByRole('listitem').filter({ hasText: 'From later' })).toContainText(
     'version: is 99; this program reads up to',
   );
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map((one) => [one.id, ...one.nodes.map((node) => node.html)])).toEqual([]);
+  await noViolations(page);
   const download = page.waitForEvent('download');
   await broken.getByRole('button', { name: 'Export as it is' }).first().click();
-  expect((await download).suggestedFilename()).toMatch(/^b\d\.broken\.json$/);
+  expect((await download).suggestedFilename()).toMatch(/^[b\d]+\.broken\.json$/);
   const later = broken.getByRole('listitem').filter({ hasText: 'From later' });
   await later.getByRole('button', { name: 'Remove' }).click();
-  await expect(broken.getByRole('listitem')).toHaveCount(3);
+  await expect(broken.getByRole('listitem')).toHaveCount(7);
   await page.getByRole('button', { name: 'Put it back' }).click();
-  await expect(broken.getByRole('listitem')).toHaveCount(4);
+  await expect(broken.getByRole('listitem')).toHaveCount(8);
 });
 
 test('restoring the demo asks where one was edited, and keeps it as a copy', async ({ page }) => {
@@ -194,3 +208,62 @@ test('restoring the demo asks where one was edited, and keeps it as a copy', asy
   for (const name of ['Matinée', 'My matinée (edited)', 'Curtain Up'])
     await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
 });
+
+test('a view that cannot be loaded is told in its place; the others go on, and nothing is lost', async ({
+  page,
+}) => {
+  const lost: RegExp[] = [];
+  await page.route('**/_next/static/chunks/**', (route) =>
+    lost.some((one) => one.test(route.request().url())) ? route.abort() : route.continue(),
+  );
+  await openDemo(page, 'Matinée');
+  lost.push(/./);
+  // Before the other views are brought.
+  await goTo(page, 'Timing');
+  const told = page.getByRole('alert').filter({ hasText: 'This view could not be loaded' });
+  await expect(told.or(page.getByTestId('total'))).toBeVisible();
+  if (await told.isVisible()) {
+    await titleOf(page).fill('Still here');
+    await goTo(page, 'Design');
+    await expect(page.getByTestId('nail-left-ring')).toBeVisible();
+    await goTo(page, 'Timing');
+    lost.length = 0;
+    await told.getByRole('button', { name: 'Try again' }).click();
+  }
+  await expect(page.getByTestId('total')).toBeVisible();
+});
+
+test('an address that leads nowhere says so, with a way on', async ({ page }) => {
+  for (const path of ['/sets', '/set/curtain-up/cards', '/set/a/b/c']) {
+    expect((await page.goto(path))!.status()).toBe(404);
+    await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+  }
+  await noViolations(page);
+  await page.getByRole('button', { name: 'To the sets' }).click();
+  await expect(page.getByRole('heading', { name: 'Curtain Up' })).toBeVisible();
+  await page.goto('/set/nowhere/layers');
+  await expect(page.getByRole('heading', { name: 'This set cannot be opened' })).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the sets' }).click();
+  await expect(page).toHaveTitle('Sets · Merry Lacquer');
+});
+
+for (const scheme of ['light', 'dark'] as const)
+  test(`no view has a word for the console, ${scheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme });
+    const faults = consoleFaults(page);
+    await openDemo(page, 'Curtain Up');
+    for (const view of ['Layers', 'Timing', 'Card', 'Design']) {
+      await goTo(page, view);
+      await page.reload();
+      await planned(page);
+    }
+    await page.getByRole('button', { name: 'Keys' }).click();
+    await page.keyboard.press('Escape');
+    await page.getByTestId('plan-sum').click();
+    await page.keyboard.press('Escape');
+    await page.goto('/');
+    await page.getByRole('button', { name: 'More', exact: true }).click();
+    await page.getByRole('menuitem', { name: 'Bin' }).click();
+    await expect(page.getByRole('dialog', { name: 'Bin' })).toBeVisible();
+    expect(faults).toEqual([]);
+  });

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { curtainUp } from '../src/core/demo/curtainUp';
 import { writeSetText } from '../src/core/document/parse';
-import { openDemo, planned } from './helpers';
+import { noViolations, openDemo, planned, titleOf } from './helpers';
 
 const good = () =>
   JSON.parse(writeSetText(curtainUp())) as Record<string, unknown> & {
@@ -51,24 +51,25 @@ test('bad files are refused with path and sentence, and the store stays as it wa
   expect(await stored(page)).toBe(before);
 });
 
-test('the plan route refuses with path, and plans what is good', async ({ request }) => {
-  const bad = await request.post('/api/plan', {
-    data: JSON.stringify({ ...good(), version: 9 }),
-    headers: { 'content-type': 'text/plain' },
-  });
-  expect(bad.status()).toBe(422);
-  expect(await bad.json()).toMatchObject({ faults: [{ path: 'version' }] });
-  const large = await request.post('/api/plan', {
-    data: ' '.repeat(9 * 1024 * 1024),
-    headers: { 'content-type': 'text/plain' },
-  });
-  expect(large.status()).toBe(413);
-  const fine = await request.post('/api/plan', {
-    data: JSON.stringify(good()),
-    headers: { 'content-type': 'text/plain' },
-  });
-  const plan = (await fine.json()) as { sitting: { total_s: number } };
-  expect(plan.sitting.total_s).toBeGreaterThan(1800);
+test('a set opens alike in every encoding, and titles that nobody can see are refused', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Understudy' })).toBeVisible();
+  const text = JSON.stringify({ ...good(), id: 'mine', title: 'Soirée ✦' });
+  const ways = [Buffer.from(text), Buffer.from(`\ufeff${text}`), Buffer.from(`\ufeff${text}`, 'utf16le')];
+  ways.push(Buffer.from(ways[2]!).swap16());
+  for (const buffer of ways) {
+    await page.goto('/');
+    await page.getByLabel('Set file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer });
+    await expect(titleOf(page)).toHaveValue('Soirée ✦');
+  }
+  const title = titleOf(page);
+  await title.fill('  \u200b ');
+  await title.press('Enter');
+  await expect(title).toHaveValue('Soirée ✦');
+  await title.fill('  Late \u202ewohs  ');
+  await title.press('Enter');
+  await expect(title).toHaveValue('Late \u202ewohs');
+  await expect(page).toHaveTitle('Design · \u2068Late \u202ewohs\u2069 · Merry Lacquer');
 });
 
 test('two tabs on one set: the other follows, and a clash waits for a choice', async ({ page, context }) => {
@@ -128,10 +129,88 @@ test('sets are copied, removed, put back and restored', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Understudy' })).toBeHidden();
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(page.getByRole('heading', { name: 'Understudy' })).toBeVisible();
+  // From the bin as well.
+  await page.getByRole('button', { name: 'More for Understudy' }).click();
+  await page.getByRole('menuitem', { name: 'Remove' }).click();
+  await expect(page.getByRole('heading', { name: 'Understudy' })).toBeHidden();
+  await page.reload();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Bin' }).click();
+  const bin = page.getByRole('dialog', { name: 'Bin' });
+  await expect(bin.getByRole('listitem')).toContainText('Understudy');
+  await noViolations(page);
+  await bin.getByRole('button', { name: 'Put back' }).click();
+  await expect(bin).toContainText('Nothing was removed in the last 30 days.');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: 'Understudy' })).toBeVisible();
   await page.getByLabel('Search sets').fill('afternoon');
   await expect(page.getByText('No set says “afternoon”.')).toBeVisible();
   await page.getByLabel('Search sets').fill('');
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await page.getByRole('menuitem', { name: 'Restore the demo sets' }).click();
   await expect(page.getByRole('heading', { name: 'Matinée (copy)' })).toBeVisible();
+});
+
+test('everything is backed up as one file, and comes back after a look at what it brings', async ({
+  page,
+}) => {
+  await openDemo(page, 'Matinée');
+  await titleOf(page).fill('My matinée');
+  await page.getByRole('link', { name: 'Sets' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Back up everything' }).click();
+  const file = await (await download).path();
+  expect((await download).suggestedFilename()).toMatch(/^merry-lacquer-\d{4}-\d\d-\d\d\.zip$/);
+
+  await page.getByRole('button', { name: 'More for Curtain Up' }).click();
+  await page.getByRole('menuitem', { name: 'Remove' }).click();
+  await expect(page.getByRole('heading', { name: 'Curtain Up' })).toBeHidden();
+  await page.getByRole('heading', { name: 'My matinée' }).click();
+  await titleOf(page).fill('Changed since');
+  await page.getByRole('link', { name: 'Sets' }).click();
+
+  await page.getByLabel('Set file').setInputFiles(file);
+  const dialog = page.getByRole('dialog', { name: 'Take in a backup' });
+  await expect(dialog).toContainText('Not here yet, added: “Curtain Up”');
+  await expect(dialog).toContainText('Here just so, left alone: “Understudy”');
+  await expect(dialog).toContainText('Here, and other than in the backup: “My matinée”');
+  await noViolations(page);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: 'Curtain Up' })).toBeHidden();
+
+  await page.getByLabel('Set file').setInputFiles(file);
+  await dialog.getByRole('button', { name: 'Take in 2 sets' }).click();
+  for (const name of ['Curtain Up', 'Changed since', 'My matinée (from the backup)', 'Understudy'])
+    await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
+
+  await page
+    .getByLabel('Set file')
+    .setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer: Buffer.from('PK not a zip') });
+  await expect(page.locator('section[role="alert"]')).toContainText(
+    'this is not a zip file that can be read',
+  );
+});
+
+test('undo outlives going away and a reload; what was done in one go is one step', async ({ page }) => {
+  await openDemo(page, 'Curtain Up');
+  await page.keyboard.press('2');
+  await page.keyboard.press('a');
+  await titleOf(page).pressSequentially(' tonight', { delay: 30 });
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: 'Sets' }).click();
+  await page.getByRole('heading', { name: 'Curtain Up tonight' }).click();
+  await planned(page);
+  await page.reload();
+  await planned(page);
+  const undo = page.getByRole('button', { name: 'Undo' });
+  await undo.click();
+  await expect(titleOf(page)).toHaveValue('Curtain Up');
+  await expect(page.getByTestId('nail-left-ring')).toHaveAttribute('aria-label', /House velvet/);
+  await undo.click();
+  await expect(page.getByTestId('nail-left-ring')).toHaveAttribute('aria-label', /Ticket stubs/);
+  await expect(undo).toBeDisabled();
+  await page.reload();
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(titleOf(page)).toHaveValue('Curtain Up tonight');
 });

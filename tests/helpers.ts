@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, type Locator, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
@@ -63,4 +64,20 @@ export async function middleOf(page: Page, testId: string): Promise<{ x: number;
   await target.scrollIntoViewIfNeeded();
   const box = (await target.boundingBox())!;
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+/** Nothing on the page that keeps anybody out. */
+export async function noViolations(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((one) => [one.id, ...one.nodes.map((node) => node.html)])).toEqual([]);
+}
+
+/** Every fault that the page tells the browser's console, as it comes. */
+export function consoleFaults(page: Page): string[] {
+  const faults: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'error') faults.push(message.text());
+  });
+  page.on('pageerror', (error) => faults.push(error.message));
+  return faults;
 }

@@ -9,7 +9,7 @@ import { AT_LENGTH } from '../core/timing/search';
 import { planSet } from '@/core/plan/planSet';
 
 const folder = mkdtempSync(join(tmpdir(), 'lacquer-'));
-function put(name: string, text: string): string {
+function put(name: string, text: string | Buffer): string {
   const file = join(folder, name);
   writeFileSync(file, text);
   return file;
@@ -35,7 +35,9 @@ describe('plan FILE', () => {
   });
 
   it('exits 1 when something is at stop, pretty or not', () => {
-    const result = run(put('under.json', writeSetText(understudy())), '--pretty');
+    // As some editors write it: UTF-16 with a mark.
+    const file = put('under.json', Buffer.from(`\ufeff${writeSetText(understudy())}`, 'utf16le'));
+    const result = run(file, '--pretty');
     expect(result.status).toBe(1);
     expect(result.stdout.split('\n').length).toBeGreaterThan(100);
     expect(JSON.parse(result.stdout)).toEqual(

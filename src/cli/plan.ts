@@ -1,5 +1,6 @@
 import { readFileSync, statSync } from 'node:fs';
 import { MAX_FILE_BYTES, parseSetText, tooLarge } from '../core/document/parse';
+import { decodeText } from '../core/files/decodeText';
 import { fail, faultLine } from '../core/model/result';
 import { hasStop, planSet } from '../core/plan/planSet';
 import { AT_LENGTH } from '../core/timing/search';
@@ -31,7 +32,8 @@ function read(file: string): ReturnType<typeof parseSetText> {
   try {
     const { size } = statSync(file);
     if (size > MAX_FILE_BYTES) return fail('', tooLarge(size));
-    return parseSetText(readFileSync(file, 'utf8'));
+    const text = decodeText(readFileSync(file));
+    return text.ok ? parseSetText(text.value) : text;
   } catch (error) {
     return fail('', error instanceof Error ? error.message : 'cannot be read');
   }

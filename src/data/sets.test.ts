@@ -5,8 +5,9 @@ import { join } from 'node:path';
 import { VERSION } from '@/core/document/document';
 import { db, type StoredSet } from './database';
 import { putBack, toBin } from './bin';
-import { addSet, openSet, saveSet } from './sets';
-import { listed } from './listed';
+import { append } from './journal';
+import { addSet, openSet, saveSet, watchSets } from './sets';
+import { listed, type Listed } from './listed';
 import { addNewSet, editedDemo, restoreDemo, seedOnce } from './starting';
 
 beforeEach(async () => {
@@ -26,6 +27,23 @@ describe('the browser’s store', () => {
     await toBin('matinee');
     await seedOnce();
     expect(await titles()).toEqual(['Curtain Up', 'Understudy']);
+  });
+
+  it('is listed as each set was last seen, saved or not', async () => {
+    await seedOnce();
+    await append({ set: 'matinee', basis: 1, step: { change: { kind: 'rename', title: 'Seen' } } }).done;
+    const shown = await new Promise<Listed[]>((done, failed) => {
+      const stop = watchSets((sets) => {
+        stop();
+        done(sets);
+      }, failed);
+    });
+    expect(shown.map((one) => one.kind === 'set' && [one.stored.title, one.stored.document.title])).toEqual([
+      ['Curtain Up', 'Curtain Up'],
+      ['Seen', 'Seen'],
+      ['Understudy', 'Understudy'],
+    ]);
+    await db().journal.clear();
   });
 
   it('does not seed over sets that are there', async () => {

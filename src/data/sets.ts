@@ -25,11 +25,25 @@ export interface Trail {
 export type SaveOutcome =
   { kind: 'saved'; revision: number } | { kind: 'changed-elsewhere'; stored: OpenedSet } | { kind: 'gone' };
 
-/** Every record of the store, broken ones too, latest change first, each time anything in the store changes. */
+/**
+ * Every record of the store, broken ones too, latest change first, each time anything in the store changes; with
+ * what the journal still holds of each.
+ */
 export function watchSets(onChange: (sets: Listed[]) => void, onError: (error: unknown) => void): () => void {
-  const all = async () => (await db().sets.toArray()).sort((a, b) => changedAt(b) - changedAt(a)).map(listed);
+  const all = async () => {
+    const [records, entries] = [await db().sets.toArray(), await db().journal.toArray()];
+    const latest = (one: Listed) => (one.kind === 'set' ? asLastSeen(one, entries) : one);
+    return records.sort((a, b) => changedAt(b) - changedAt(a)).map((one) => latest(listed(one)));
+  };
   const subscription = liveQuery(all).subscribe(onChange, onError);
   return () => subscription.unsubscribe();
+}
+
+function asLastSeen(one: Extract<Listed, { kind: 'set' }>, entries: readonly JournalEntry[]): Listed {
+  const own = entries.filter((entry) => entry.set === one.id);
+  if (own.length === 0) return one;
+  const { set } = laidOver(one.stored.document, one.stored, own);
+  return { ...one, stored: { ...one.stored, title: set.title, document: set } };
 }
 
 /** One stored set each time it changes, by this tab or another. */

@@ -1,3 +1,4 @@
+import Dexie from 'dexie';
 import { messageOf } from '@/core/model/messageOf';
 import { db, LacquerDatabase, replaceDb, STORE_NAME, STORE_VERSION } from './database';
 
@@ -56,8 +57,9 @@ async function open(): Promise<void> {
     const store = db();
     store.on('blocked', () => become({ kind: 'blocked' }));
     store.on('versionchange', () => {
-      store.close();
       become({ kind: 'superseded' });
+      store.close();
+      return false;
     });
     store.on('close', () => {
       if (state.kind === 'ready') become({ kind: 'failed', why: 'the browser has closed it' });
@@ -111,7 +113,9 @@ function within<T>(work: PromiseLike<T>): Promise<T> {
 /** Goes on without the browser's store: all works, and nothing outlives the page. */
 export async function workInMemory(): Promise<void> {
   const { IDBFactory, IDBKeyRange } = await import('fake-indexeddb');
-  replaceDb(new LacquerDatabase({ indexedDB: new IDBFactory(), IDBKeyRange }));
+  // Where the browser has no store at all, Dexie has to be told of one before anything is watched.
+  Object.assign(Dexie.dependencies, { indexedDB: new IDBFactory(), IDBKeyRange });
+  replaceDb(new LacquerDatabase(Dexie.dependencies));
   await db().open();
   become({ kind: 'memory' });
 }

@@ -7,6 +7,8 @@ declare const BUILD: { id: string; parts: string[] };
 /** One page stands for every view, whatever set is open: what is stored is in the browser. */
 const LIST_SHELL = '/';
 const SET_SHELL = '/set/any/design';
+/** Asked for with marks behind them, and few enough to come anew with every version. */
+const SIGNS = ['/icon.svg', '/manifest.webmanifest'];
 const PARTS = 'merry-lacquer-parts';
 /** Parts of a version that nobody opens any more go in time. */
 const PARTS_DAYS = 60;
@@ -26,7 +28,7 @@ const fromParts = new CacheFirst({
 });
 
 const serwist: Serwist = new Serwist({
-  precacheEntries: [LIST_SHELL, SET_SHELL].map((url) => ({ url, revision: BUILD.id })),
+  precacheEntries: [LIST_SHELL, SET_SHELL, ...SIGNS].map((url) => ({ url, revision: BUILD.id })),
   // A new version waits until the artist takes it up, or has closed every page of the old one.
   skipWaiting: false,
   clientsClaim: true,
@@ -51,6 +53,10 @@ const serwist: Serwist = new Serwist({
         const shell = url.pathname === '/' ? LIST_SHELL : SET_SHELL;
         return (await serwist.matchPrecache(shell)) ?? fetch(shell);
       },
+    },
+    {
+      matcher: ({ url, sameOrigin }) => sameOrigin && SIGNS.includes(url.pathname),
+      handler: async ({ url }) => (await serwist.matchPrecache(url.pathname)) ?? fetch(url),
     },
     { matcher: ({ sameOrigin }) => sameOrigin, handler: new NetworkOnly() },
   ],

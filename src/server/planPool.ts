@@ -4,7 +4,7 @@ import { Piscina } from 'piscina';
 import type { ThreadAnswer } from './planThread';
 
 /** So many wait for a thread; who comes later is asked to come again. */
-const MOST_WAITING = 8;
+const MOST_WAITING = 4;
 /** A set at every limit of the format plans in a fraction of this. */
 const THREAD_MEMORY_MB = 1024;
 

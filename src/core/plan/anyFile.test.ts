@@ -6,7 +6,7 @@ import { NAILS } from '../model/names';
 import { drawNail } from '../picture/nailPicture';
 import { brokenFile } from '../testing/brokenFiles';
 import { chance } from '../testing/chance';
-import { element, setWearing, QUICK } from '../testing/sets';
+import { setAtEveryLimit, QUICK } from '../testing/sets';
 import { randomSet } from '../testing/randomLooks';
 import { planNail } from './nailPlan';
 import { planSet } from './planSet';
@@ -66,29 +66,8 @@ describe('any look an editor offers', () => {
 });
 
 describe('a set at every limit', () => {
-  const pieces = Array.from({ length: 60 }, (_, i) => ({
-    ...element('inlay').pieces[0]!,
-    across: ((i * 37) % 100) / 60 - 0.8,
-    along: ((i * 53) % 100) / 55,
-    length_mm: 1,
-    width_mm: 0.6,
-  }));
   it('of elements, pieces and edits is planned, and tells a limited number of things', () => {
-    const set = setWearing(
-      Array.from({ length: 40 }, (_, i) => element('inlay', { id: `i${i}`, pieces })),
-      (one) => {
-        for (const name of NAILS) one.nails[name].build = 'tips';
-        one.edits = Array.from({ length: 500 }, (_, i) => ({
-          kind: 'insert',
-          id: `x${i}`,
-          nail: NAILS[i % 10]!,
-          after: `${NAILS[i % 10]!}/i${i % 40}/place#1`,
-          verb: 'wipe',
-          seconds: 5,
-          words: 'Wipe',
-        }));
-      },
-    );
+    const set = setAtEveryLimit();
     expect(parseSet(JSON.parse(JSON.stringify(set))).ok).toBe(true);
     const { findings } = planSet(set, QUICK);
     expect(findings.length).toBeGreaterThan(100);

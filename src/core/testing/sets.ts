@@ -1,7 +1,7 @@
 import type { Element } from '../craft/techniques';
 import { techniqueOf } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
-import type { NailName } from '../model/names';
+import { NAILS, type NailName } from '../model/names';
 import { planNail, judgeNail } from '../plan/nailPlan';
 import type { Fix, Told } from '../judge/finding';
 import { newSet } from '../starter/newSet';
@@ -41,4 +41,30 @@ export function findingsOn(set: SetDocument, nail: NailName = 'left-ring'): (Tol
 
 export function codesOn(set: SetDocument, nail: NailName = 'left-ring'): string[] {
   return [...new Set(findingsOn(set, nail).map((finding) => finding.code))].sort();
+}
+
+/** As much as the format lets in: forty inlays of sixty pieces on ten nails, and five hundred edits. */
+export function setAtEveryLimit(): SetDocument {
+  const pieces = Array.from({ length: 60 }, (_, i) => ({
+    ...element('inlay').pieces[0]!,
+    across: ((i * 37) % 100) / 60 - 0.8,
+    along: ((i * 53) % 100) / 55,
+    length_mm: 1,
+    width_mm: 0.6,
+  }));
+  return setWearing(
+    Array.from({ length: 40 }, (_, i) => element('inlay', { id: `i${i}`, pieces })),
+    (one) => {
+      for (const name of NAILS) one.nails[name].build = 'tips';
+      one.edits = Array.from({ length: 500 }, (_, i) => ({
+        kind: 'insert',
+        id: `x${i}`,
+        nail: NAILS[i % 10]!,
+        after: `${NAILS[i % 10]!}/i${i % 40}/place#1`,
+        verb: 'wipe',
+        seconds: 5,
+        words: 'Wipe',
+      }));
+    },
+  );
 }

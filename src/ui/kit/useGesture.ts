@@ -1,12 +1,23 @@
 'use client';
-import { useMemo } from 'react';
+import { useState } from 'react';
 
-let count = 0;
+/** What is done in one go at a field: from when it is entered until it is entered again. */
+export class Gesture {
+  private static count = 0;
+  private name = '';
 
-/** A name for what is done in one go at a field: from when it is entered until it is entered again. */
-export function useGesture(): { begin: () => void; id: () => string } {
-  return useMemo(() => {
-    let id = `gesture ${(count += 1)}`;
-    return { begin: () => (id = `gesture ${(count += 1)}`), id: () => id };
-  }, []);
+  constructor() {
+    this.begin();
+  }
+
+  readonly begin = (): void => {
+    Gesture.count += 1;
+    this.name = `gesture ${Gesture.count}`;
+  };
+
+  readonly id = (): string => this.name;
+}
+
+export function useGesture(): Gesture {
+  return useState(() => new Gesture())[0];
 }

@@ -1,9 +1,12 @@
 import 'fake-indexeddb/auto';
 import { curtainUp } from '@/core/demo/curtainUp';
+import type { Change } from '@/core/document/changes';
+import { putBack, toBin } from '@/data/bin';
 import { db } from '@/data/database';
 import { addSet, openSet, saveSet } from '@/data/sets';
 import { keepStored, type Conflict } from './keepStored';
 import { createStudio, type StudioStore } from './studio';
+import { unpackHistory } from './undoHistory';
 
 const listeners = { addEventListener: () => undefined, removeEventListener: () => undefined };
 Object.assign(globalThis, { window: listeners });
@@ -34,6 +37,20 @@ describe('an open set', () => {
     expect(store.getState().set.nails['left-thumb'].look).toBe('velvet');
   });
 
+  it('takes back what was done in one go as one step, and what was done in two as two', () => {
+    const store = createStudio(curtainUp());
+    const width = (width_mm: number): Change => ({ kind: 'plate', nail: 'left-ring', plate: { width_mm } });
+    for (const mm of [11, 11.5, 12]) store.getState().change(width(mm), 'first');
+    for (const mm of [12.5, 13]) store.getState().change(width(mm), 'second');
+    store.temporal.getState().undo();
+    expect(store.getState().set.nails['left-ring'].plate.width_mm).toBe(12);
+    store.getState().change(width(10), 'second');
+    store.temporal.getState().undo();
+    expect(store.getState().set.nails['left-ring'].plate.width_mm).toBe(12);
+    store.temporal.getState().undo();
+    expect(store.getState().set).toEqual(curtainUp());
+  });
+
   it('refuses a change that would break it, says why, and leaves nothing to undo', () => {
     const store = createStudio(curtainUp());
     expect(store.getState().change({ kind: 'plate', nail: 'left-ring', plate: { width_mm: 400 } })).toBe(
@@ -57,6 +74,8 @@ describe('keeping a set stored', () => {
     await db().sets.clear();
     await db().journal.clear();
     await db().gone.clear();
+    await db().history.clear();
+    await db().bin.clear();
   });
   afterEach(() => {
     for (const stop of stops) stop();
@@ -66,7 +85,7 @@ describe('keeping a set stored', () => {
   async function tab(id: string) {
     const opened = await openSet(id);
     if (!opened.ok) throw new Error('not opened');
-    const store: StudioStore = createStudio(opened.value.set);
+    const store: StudioStore = createStudio(opened.value.set, unpackHistory(opened.value));
     const conflicts: Conflict[] = [];
     let taken = 0;
     const keeper = keepStored(
@@ -168,6 +187,77 @@ describe('keeping a set stored', () => {
       return stored.title === 'One' && stored.nails['left-thumb'].look === 'velvet';
     });
     expect(next.conflicts).toEqual([]);
+  });
+
+  it('says why a write failed, as an artist can use it', async () => {
+    const id = await addSet(curtainUp());
+    const { store } = await tab(id);
+    const full = () => {
+      throw new DOMException('', 'QuotaExceededError');
+    };
+    const put = jest.spyOn(db().sets, 'put').mockImplementation(full);
+    store.getState().change({ kind: 'rename', title: 'One' });
+    await until(() => store.getState().saving === 'failed');
+    expect(store.getState().savingFault).toBe('there is no room left on this device');
+    put.mockRestore();
+    await until(() => store.getState().saving === 'saved', 400);
+    expect(store.getState().savingFault).toBeUndefined();
+  });
+
+  it('undo and redo lead on where they led when the set was closed, saved or not', async () => {
+    const id = await addSet(curtainUp());
+    const first = await tab(id);
+    const rename = (title: string, gesture?: string) =>
+      first.store.getState().change({ kind: 'rename', title }, gesture);
+    rename('One');
+    rename('Two');
+    rename('Three');
+    first.store.temporal.getState().undo();
+    await until(async () => (await storedTitle(id)) === 'Two' && (await db().journal.count()) === 0);
+    // From here on only the journal knows.
+    rename('Fo', 'typing');
+    rename('Four', 'typing');
+    rename('Five');
+    first.store.temporal.getState().undo();
+    await until(async () => (await db().journal.count()) >= 4);
+    const title = (store: StudioStore) => store.getState().set.title;
+    const next = await tab(id);
+    expect(title(next.store)).toBe('Four');
+    const { undo, redo } = next.store.temporal.getState();
+    redo();
+    expect(title(next.store)).toBe('Five');
+    const back = ['Four', 'Two', 'One', 'Curtain Up', 'Curtain Up'].map(() => {
+      undo();
+      return title(next.store);
+    });
+    expect(back).toEqual(['Four', 'Two', 'One', 'Curtain Up', 'Curtain Up']);
+    expect(next.store.getState().set).toEqual(curtainUp());
+    // And once more, from the very beginning.
+    await until(async () => (await storedTitle(id)) === 'Curtain Up' && (await db().journal.count()) === 0);
+    const last = await tab(id);
+    for (const words of ['One', 'Two', 'Four', 'Five']) {
+      last.store.temporal.getState().redo();
+      expect(title(last.store)).toBe(words);
+    }
+  });
+
+  it('a set removed elsewhere is told at once, kept after all where that is wished, or put back', async () => {
+    const id = await addSet(curtainUp());
+    const { store, keeper } = await tab(id);
+    const key = (await toBin(id))!;
+    await until(() => store.getState().saving === 'gone');
+    await putBack(key);
+    await until(() => store.getState().saving === 'saved');
+    store.getState().change({ kind: 'rename', title: 'Mine' });
+    await until(async () => (await storedTitle(id)) === 'Mine');
+    await toBin(id);
+    await until(() => store.getState().saving === 'gone');
+    store.getState().change({ kind: 'rename', title: 'Kept' });
+    await keeper.putAgain();
+    expect(store.getState().saving).toBe('saved');
+    expect(await storedTitle(id)).toBe('Kept');
+    store.getState().change({ kind: 'rename', title: 'Goes on' });
+    await until(async () => (await storedTitle(id)) === 'Goes on');
   });
 
   it('follows what another tab saved, and undo brings one’s own back', async () => {

@@ -1,0 +1,92 @@
+import 'fake-indexeddb/auto';
+import { curtainUp } from '@/core/demo/curtainUp';
+import { matinee } from '@/core/demo/matinee';
+import { understudy } from '@/core/demo/understudy';
+import { readBackup, writeBackup } from '@/core/files/backup';
+import { BACKUP_DAYS, backupOverdue_days, collectBackup, noteBackup, previewBackup, takeIn } from './backup';
+import { toBin } from './bin';
+import { db, type StoredSet } from './database';
+import { append } from './journal';
+import { addSet, openSet, saveSet } from './sets';
+import { seedOnce } from './starting';
+
+const DAY_MS = 24 * 3600 * 1000;
+const titles = async () => (await db().sets.toArray()).map((one) => one.title).sort();
+const ids = (sets: { document: { id: string } }[]) => sets.map((one) => one.document.id);
+
+beforeEach(async () => {
+  for (const table of db().tables) await table.clear();
+});
+
+describe('a backup of the store', () => {
+  it('holds every set as it was last seen, the journal’s changes too, and broken records as text', async () => {
+    await addSet(curtainUp());
+    await append({ set: 'curtain-up', basis: 1, step: { change: { kind: 'rename', title: 'Seen' } } }).done;
+    await db().sets.put({ id: 'bad', title: 'Bad', changed_at: 1 } as StoredSet);
+    const backup = await collectBackup();
+    expect(backup.sets.map((one) => one.document.title)).toEqual(['Seen']);
+    expect(backup.records).toEqual([{ title: 'Bad', text: expect.stringContaining('"id": "bad"') }]);
+    const read = readBackup(writeBackup(backup));
+    expect(read).toEqual({ ok: true, value: { backup, faults: [] } });
+  });
+
+  it('brings an emptied store back as it was', async () => {
+    await seedOnce();
+    const before = (await db().sets.toArray()).map((one) => one.document);
+    const backup = await collectBackup();
+    for (const { id } of await db().sets.toArray()) await toBin(id);
+    await takeIn(backup, 'both');
+    expect((await db().sets.toArray()).map((one) => one.document)).toEqual(before);
+    // What a tab that still has one open would save meets a later revision.
+    expect((await db().sets.get('matinee'))!.revision).toBe(2);
+  });
+
+  it('says what it would do, and does it: as copies, or with what was here in the bin', async () => {
+    await addSet(curtainUp());
+    await addSet(matinee());
+    const backup = await collectBackup();
+    backup.sets.push({ changed_at: 5, document: understudy() });
+    await saveSet({ ...curtainUp(), title: 'Mine' }, 1);
+    const preview = await previewBackup(backup);
+    expect([ids(preview.fresh), ids(preview.same), ids(preview.differing)]).toEqual([
+      ['understudy'],
+      ['matinee'],
+      ['curtain-up'],
+    ]);
+    await takeIn(backup, 'both');
+    expect(await titles()).toEqual(['Curtain Up (from the backup)', 'Matinée', 'Mine', 'Understudy']);
+    await takeIn(backup, 'backup');
+    expect(await titles()).toEqual(['Curtain Up', 'Curtain Up (from the backup)', 'Matinée', 'Understudy']);
+    expect((await db().bin.toArray()).map((one) => one.title)).toEqual(['Mine']);
+  });
+
+  it('is taken in whole or not at all', async () => {
+    await addSet(matinee());
+    const backup = await collectBackup();
+    await toBin('matinee');
+    backup.sets.push({ changed_at: 1, document: curtainUp() });
+    const really = db().sets.add.bind(db().sets);
+    const add = jest
+      .spyOn(db().sets, 'add')
+      .mockImplementationOnce((one) => really(one))
+      .mockImplementationOnce(() => {
+        throw new DOMException('full', 'QuotaExceededError');
+      });
+    await expect(takeIn(backup, 'both')).rejects.toThrow('full');
+    add.mockRestore();
+    expect(await titles()).toEqual([]);
+  });
+
+  it('is asked for where the artist’s own changes have gone without for long', async () => {
+    await seedOnce();
+    expect(await backupOverdue_days(Date.now() + 100 * DAY_MS)).toBeUndefined();
+    const opened = await openSet('matinee');
+    if (!opened.ok) throw new Error('not opened');
+    await saveSet({ ...opened.value.set, title: 'Mine' }, 1);
+    const now = Date.now() + 1;
+    expect(await backupOverdue_days(now + (BACKUP_DAYS - 1) * DAY_MS)).toBeUndefined();
+    expect(await backupOverdue_days(now + (BACKUP_DAYS + 1) * DAY_MS)).toBe(BACKUP_DAYS + 1);
+    await noteBackup(Date.now() + 1000);
+    expect(await backupOverdue_days(now + 100 * DAY_MS)).toBeUndefined();
+  });
+});
