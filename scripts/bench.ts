@@ -3,6 +3,7 @@ import { copyFileSync, mkdtempSync, symlinkSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { keeping } from './bench-keeping';
 
 /**
  * Prints JSON: planning and edits on this machine, in Node (bundled as it ships) and in the browser. All of
@@ -75,13 +76,18 @@ function sittings(): unknown {
 }
 
 async function inBrowser() {
-  const server = spawn('npx', ['next', 'start', '-p', String(PORT)], { stdio: 'ignore', detached: true });
+  const server = spawn('npx', ['next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], {
+    stdio: 'ignore',
+    detached: true,
+  });
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu'],
   });
   try {
-    const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+    const page = await (
+      await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })
+    ).newPage();
     const address = `http://localhost:${PORT}/set/curtain-up/design`;
     for (let i = 0; i < 60; i += 1) {
       const up = await page.goto(address).then(
@@ -130,7 +136,10 @@ async function inBrowser() {
     await page.getByTestId('plan-sum').waitFor();
     await page.waitForTimeout(1500);
     const first = [...scripts.values()].reduce((sum, bytes) => sum + bytes, 0);
+    await page.context().close();
+    const kept = await keeping(await browser.newContext(), `http://localhost:${PORT}`);
     return {
+      ...kept,
       edit_to_picture_ms: median(edits),
       edit_to_picture_95th_ms: Math.round(
         [...edits].sort((a, b) => a - b)[Math.ceil(edits.length * 0.95) - 1]!,
@@ -180,6 +189,8 @@ process.stdout.write(
         ...(browser
           ? {
               edit_95th_to_limit_120_ms: round(browser.edit_to_picture_95th_ms / 120),
+              hundred_edits_to_limit_250_ms: round(browser.hundred_edits_behind_ms.journal_worst / 250),
+              page_beside_plans_to_limit_200_ms: round(browser.page_beside_four_heavy_plans_ms.worst / 200),
               first_load_to_limit_450_kB: round(browser.first_load_js_kB / 450),
             }
           : {}),

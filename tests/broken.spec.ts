@@ -239,7 +239,7 @@ test('an address that leads nowhere says so, with a way on', async ({ page }) =>
     await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
   }
   await noViolations(page);
-  await page.getByRole('button', { name: 'To the sets' }).click();
+  await page.getByRole('link', { name: 'To the sets' }).click();
   await expect(page.getByRole('heading', { name: 'Curtain Up' })).toBeVisible();
   await page.goto('/set/nowhere/layers');
   await expect(page.getByRole('heading', { name: 'This set cannot be opened' })).toBeVisible();
@@ -257,10 +257,12 @@ for (const scheme of ['light', 'dark'] as const)
       await page.reload();
       await planned(page);
     }
-    await page.getByRole('button', { name: 'Keys' }).click();
-    await page.keyboard.press('Escape');
-    await page.getByTestId('plan-sum').click();
-    await page.keyboard.press('Escape');
+    for (const button of [page.getByRole('button', { name: 'Keys' }), page.getByTestId('plan-sum')]) {
+      await button.click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+      await page.keyboard.press('Escape');
+      await expect(page.getByRole('dialog')).toBeHidden();
+    }
     await page.goto('/');
     await page.getByRole('button', { name: 'More', exact: true }).click();
     await page.getByRole('menuitem', { name: 'Bin' }).click();

@@ -195,6 +195,7 @@ test('undo outlives going away and a reload; what was done in one go is one step
   await openDemo(page, 'Curtain Up');
   await page.keyboard.press('2');
   await page.keyboard.press('a');
+  await titleOf(page).press('End');
   await titleOf(page).pressSequentially(' tonight', { delay: 30 });
   await page.keyboard.press('Enter');
   await page.getByRole('link', { name: 'Sets' }).click();

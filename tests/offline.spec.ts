@@ -89,6 +89,7 @@ test('a new version waits until it is taken up, never in the middle of work', as
     await expect(ready).toBeVisible();
     await noViolations(page);
     // Work goes on with the old one, parts that were not used yet included.
+    await titleOf(page).press('End');
     await titleOf(page).pressSequentially(' of work');
     await page.getByRole('button', { name: 'Keys' }).click();
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();

@@ -1,6 +1,5 @@
 'use client';
 import { Button } from '@mantine/core';
-import { go } from '../kit/Go';
 import { useTitle } from '../kit/useTitle';
 import { Plain } from './Plain';
 
@@ -11,7 +10,8 @@ export function NotThere() {
     <Plain
       title="There is nothing at this address"
       ways={
-        <Button h={44} onClick={() => go('/')}>
+        // It may stand outside the program, where only the browser leads on.
+        <Button component="a" href="/" h={44}>
           To the sets
         </Button>
       }

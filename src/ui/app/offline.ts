@@ -31,7 +31,9 @@ export function keepOffline(onVersions: (versions: Versions) => void): () => voi
   container.addEventListener('controllerchange', changed);
   const register = () =>
     container.register('/service-worker.js').then(
-      (found) => {
+      (found?: ServiceWorkerRegistration) => {
+        // Some browsers keep silent about what they block.
+        if (!found) return;
         registration = found;
         look(found);
         found.addEventListener('updatefound', () => {

@@ -1,9 +1,14 @@
 'use client';
-import { ActionIcon, Button } from '@mantine/core';
+import { ActionIcon, Button, Menu } from '@mantine/core';
 import { IconDots } from '@tabler/icons-react';
-import { useState, type ReactNode } from 'react';
-import { late } from './late';
-import type { MenuEntry } from './MenuPanel';
+import type { ReactNode } from 'react';
+
+export interface MenuEntry {
+  key: string;
+  words: ReactNode;
+  danger?: boolean;
+  onPick: () => void;
+}
 
 interface Props {
   label: string;
@@ -12,47 +17,34 @@ interface Props {
   face?: { words: string; icon: ReactNode };
 }
 
-/** The menu itself comes when it is first opened. */
-const MenuPanel = late(() => import('./MenuPanel').then((module) => module.MenuPanel), 'The menu');
-
+/** What can be done besides, behind one button. */
 export function MoreMenu({ label, entries, face }: Props) {
-  const [state, setState] = useState<'unloaded' | 'open' | 'closed'>('unloaded');
-  const toggle = () => setState((before) => (before === 'open' ? 'closed' : 'open'));
-  const button = face ? (
-    <Button
-      variant="default"
-      h={44}
-      leftSection={face.icon}
-      onClick={toggle}
-      aria-haspopup="menu"
-      aria-expanded={state === 'open'}
-    >
-      {face.words}
-    </Button>
-  ) : (
-    <ActionIcon
-      size={44}
-      variant="subtle"
-      color="gray"
-      aria-label={label}
-      onClick={toggle}
-      aria-haspopup="menu"
-      aria-expanded={state === 'open'}
-    >
-      <IconDots size={22} />
-    </ActionIcon>
-  );
   return (
-    <span style={{ position: 'relative', display: 'inline-block' }}>
-      {button}
-      {state !== 'unloaded' && (
-        <MenuPanel
-          opened={state === 'open'}
-          label={label}
-          entries={entries}
-          onClose={() => setState('closed')}
-        />
-      )}
-    </span>
+    <Menu position="bottom-end" returnFocus>
+      <Menu.Target>
+        {face ? (
+          <Button variant="default" h={44} leftSection={face.icon}>
+            {face.words}
+          </Button>
+        ) : (
+          <ActionIcon size={44} variant="subtle" color="gray" aria-label={label}>
+            <IconDots size={22} />
+          </ActionIcon>
+        )}
+      </Menu.Target>
+      <Menu.Dropdown aria-label={label}>
+        {entries.map((entry) => (
+          <Menu.Item
+            key={entry.key}
+            mih={44}
+            maw={360}
+            {...(entry.danger ? { color: 'red' } : {})}
+            onClick={entry.onPick}
+          >
+            {entry.words}
+          </Menu.Item>
+        ))}
+      </Menu.Dropdown>
+    </Menu>
   );
 }
