@@ -6,6 +6,7 @@ import classes from './App.module.css';
 export function Plain({ title, ways, children }: { title: string; ways: ReactNode; children: ReactNode }) {
   return (
     <main className={classes.page}>
+      <p className={classes.name}>Merry Lacquer</p>
       <h1>{title}</h1>
       {children}
       <div className={classes.ways}>{ways}</div>

@@ -28,7 +28,13 @@ const cure: MantineColorsTuple = [
   '#361a60',
 ];
 
+const SHEET = {
+  defaultProps: { closeButtonProps: { 'aria-label': 'Close', size: 44, iconSize: 22 } },
+  styles: { title: { fontFamily: 'var(--serif)', fontSize: 24, fontWeight: 600 } },
+} as const;
+
 export const theme = createTheme({
+  components: { Modal: SHEET, Drawer: SHEET },
   primaryColor: 'lacquer',
   primaryShade: { light: 6, dark: 4 },
   colors: { lacquer, cure },

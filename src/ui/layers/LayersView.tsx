@@ -11,6 +11,7 @@ import { FindingNote } from '../kit/FindingNote';
 import { NailCanvas } from '../kit/NailCanvas';
 import { notDrawn } from '../kit/notDrawn';
 import { SEVERITY } from '../kit/words';
+import { NoPlan } from '../studio/NoPlan';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { Cuts } from './Cuts';
 import { StepDetail } from './StepDetail';
@@ -91,40 +92,46 @@ export function LayersView() {
       </nav>
       <section className={classes.strip} aria-label="Steps">
         <h2>
-          {nailWords(focus)} <small>{operations.length} steps, plate first</small>
+          {nailWords(focus)} {plan && <small>{operations.length} steps, plate first</small>}
         </h2>
         <StepStrip operations={operations} findings={findings} current={done - 1} onChoose={choose} />
       </section>
       <section className={classes.middle} aria-label="What is on the nail">
-        <Cuts
-          lengthwise={stage?.lengthwise}
-          crosswise={stage?.crosswise}
-          beside={
-            <div className={classes.picture}>
-              <NailCanvas
-                picture={stage?.picture}
-                px_per_mm={PX_PER_MM}
-                label={`${nailWords(focus)} after step ${done}`}
+        {plan ? (
+          <>
+            <Cuts
+              lengthwise={stage?.lengthwise}
+              crosswise={stage?.crosswise}
+              beside={
+                <div className={classes.picture}>
+                  <NailCanvas
+                    picture={stage?.picture}
+                    px_per_mm={PX_PER_MM}
+                    label={`${nailWords(focus)} after step ${done}`}
+                  />
+                </div>
+              }
+            />
+            <div className={classes.play}>
+              <label id="play-label">
+                After step {done} of {operations.length}
+              </label>
+              <Slider
+                aria-labelledby="play-label"
+                min={1}
+                max={Math.max(1, operations.length)}
+                value={Math.max(1, done)}
+                onChange={(value) => choose(value - 1)}
+                label={null}
+                size="lg"
+                thumbSize={26}
+                thumbLabel="Steps played"
               />
             </div>
-          }
-        />
-        <div className={classes.play}>
-          <label id="play-label">
-            After step {done} of {operations.length}
-          </label>
-          <Slider
-            aria-labelledby="play-label"
-            min={1}
-            max={Math.max(1, operations.length)}
-            value={Math.max(1, done)}
-            onChange={(value) => choose(value - 1)}
-            label={null}
-            size="lg"
-            thumbSize={26}
-            thumbLabel="Steps played"
-          />
-        </div>
+          </>
+        ) : (
+          <NoPlan />
+        )}
         {current && (
           <StepDetail
             operations={operations}

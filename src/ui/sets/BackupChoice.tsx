@@ -31,14 +31,7 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
   }
 
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      title="Take in a backup"
-      size="lg"
-      centered
-      closeButtonProps={{ 'aria-label': 'Close', size: 44 }}
-    >
+    <Modal opened onClose={onClose} title="Take in a backup" size="lg" centered>
       <p>
         {read.name}, made {dayjs(read.backup.made_at).format('D MMMM YYYY, HH:mm')}.
       </p>

@@ -15,14 +15,7 @@ export function BinPanel({ onClose }: { onClose: () => void }) {
   const trying = (work: Promise<void>) =>
     void work.catch((error: unknown) => notify(messageOf(error), 'That was not done'));
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      title="Bin"
-      size="lg"
-      centered
-      closeButtonProps={{ 'aria-label': 'Close', size: 44 }}
-    >
+    <Modal opened onClose={onClose} title="Bin" size="lg" centered>
       {binned?.length === 0 && <p>Nothing was removed in the last {BIN_DAYS} days.</p>}
       <ul className={classes.binned}>
         {binned?.map((one) => (

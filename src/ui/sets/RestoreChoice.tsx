@@ -5,13 +5,7 @@ import { restoreDemo } from '@/data/starting';
 /** Restoring the demo sets where some were edited: which, and what becomes of them. */
 export function RestoreChoice({ edited, onClose }: { edited: readonly string[]; onClose: () => void }) {
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      title="Restore the demo sets"
-      centered
-      closeButtonProps={{ 'aria-label': 'Close', size: 44 }}
-    >
+    <Modal opened onClose={onClose} title="Restore the demo sets" centered>
       <Text mb="md">
         Edited since: {edited.map((title) => `“${title}”`).join(', ')}. Your edited{' '}
         {edited.length === 1 ? 'set is kept as a copy' : 'sets are kept as copies'} beside the restored.

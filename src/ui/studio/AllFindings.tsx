@@ -12,15 +12,7 @@ export function AllFindings({ onClose }: { onClose: () => void }) {
   const store = useStudioStore();
   const findings = plan?.findings ?? [];
   return (
-    <Drawer
-      opened
-      onClose={onClose}
-      position="right"
-      size={460}
-      title="What is found"
-      closeButtonProps={{ 'aria-label': 'Close', size: 44 }}
-      styles={{ title: { fontFamily: 'var(--serif)', fontSize: 24, fontWeight: 600 } }}
-    >
+    <Drawer opened onClose={onClose} position="right" size={460} title="What is found">
       {planning === 'making' && <p role="status">Planning …</p>}
       {planning === 'failed' && (
         <p>The set as it is now was not planned{plan ? ': this was found before' : ''}.</p>
