@@ -20,9 +20,9 @@ export function frameOf(nail: Nail, build: Build): NailFrame {
     width_mm: nail.plate.width_mm,
     arch_mm: nail.plate.arch_mm,
     bed_mm: nail.plate.bed_mm,
-    free_mm: buildKindOf(build.kind).free_mm(build, nail.plate),
+    free_mm: nail.own_free_mm ?? buildKindOf(build.kind).free_mm(build, nail.plate),
     radiusAlong_mm: nail.plate.radius_mm,
-    shape: build.shape,
+    shape: nail.own_shape ?? build.shape,
   });
 }
 

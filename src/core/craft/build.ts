@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { SHAPES, type Shape } from '../geometry/shape';
 import type { Plate } from '../model/nail';
 import { Id, Words } from '../model/primitives';
+import { SHAPES } from '../model/shapes';
 import type { Draft, Seat } from './operation';
 import type { NailContext } from './context';
 import type { Field } from './technique';
@@ -9,7 +9,7 @@ import type { Field } from './technique';
 export const BUILD_BASE = {
   id: Id,
   name: Words,
-  shape: z.enum(SHAPES as unknown as [Shape, ...Shape[]]),
+  shape: z.enum(SHAPES),
 } as const;
 
 /** The stages a build fills; what it lacks is empty. The body comes from what is encapsulated in it. */

@@ -3,10 +3,10 @@ import type { Element } from '../craft/techniques';
 import { referenceFaults, SetShape, type Look, type SetDocument } from './document';
 import type { Edit } from './edits';
 import { handNails, mirrorOf, type Hand, type NailName } from '../model/names';
-import type { NailChange, Plate } from '../model/nail';
+import type { Nail, NailChange, Plate } from '../model/nail';
 import type { Practice } from '../model/practice';
 import { tidyWords } from '../model/primitives';
-import type { Product } from '../model/product';
+import type { Product, TipBox } from '../model/product';
 import { fail, ok, type Result } from '../model/result';
 
 /** A change to a set document: a small piece of plain data that can be applied, refused, stored and undone. */
@@ -14,6 +14,16 @@ export type Change =
   | { kind: 'rename'; title: string }
   | { kind: 'wear'; nails: NailName[]; look: string | null }
   | { kind: 'in-work'; nails: NailName[]; in_work: boolean }
+  | {
+      kind: 'nail';
+      nails: NailName[];
+      put: Partial<Pick<Nail, 'conditions' | 'start' | 'own_free_mm' | 'own_shape'>>;
+    }
+  | { kind: 'measure'; nails: NailName[]; plate: Partial<Plate> }
+  | { kind: 'copy-plates'; from: Hand }
+  | { kind: 'skin'; skin: string }
+  | { kind: 'put-tips'; box: TipBox }
+  | { kind: 'remove-tips'; box: string }
   | { kind: 'mirror'; from: Hand }
   | { kind: 'put-look'; look: Look }
   | { kind: 'remove-look'; look: string }
@@ -40,6 +50,20 @@ const APPLY: { [K in Change['kind']]: Apply<K> } = {
   rename: (set, { title }) => ({ ...set, title: tidyWords(title) ?? title }),
   wear: (set, { nails, look }) => mapNails(set, nails, (nail) => ({ ...nail, look, changes: [] })),
   'in-work': (set, { nails, in_work }) => mapNails(set, nails, (nail) => ({ ...nail, in_work })),
+  nail: (set, { nails, put: given }) => mapNails(set, nails, (nail) => ({ ...nail, ...given })),
+  measure: (set, { nails, plate }) =>
+    mapNails(set, nails, (nail) => ({ ...nail, plate: { ...nail.plate, ...plate } })),
+  'copy-plates': (set, { from }) =>
+    handNails(from).reduce(
+      (next, name) => mapNails(next, [mirrorOf(name)], (nail) => ({ ...nail, plate: set.nails[name].plate })),
+      set,
+    ),
+  skin: (set, { skin }) => ({ ...set, skin }),
+  'put-tips': (set, { box }) => ({ ...set, kit: { ...set.kit, tips: put(set.kit.tips, box) } }),
+  'remove-tips': (set, { box }) => ({
+    ...set,
+    kit: { ...set.kit, tips: set.kit.tips.filter((one) => one.id !== box) },
+  }),
   mirror: (set, { from }) => {
     let next = set;
     for (const name of handNails(from)) {

@@ -6,7 +6,7 @@ import { Edit } from './edits';
 import { NAILS, type NailName } from '../model/names';
 import { Nail } from '../model/nail';
 import { Practice } from '../model/practice';
-import { Id, Words } from '../model/primitives';
+import { Colour, Id, Words } from '../model/primitives';
 import { Kit } from '../model/product';
 
 export const FORMAT = 'merry-lacquer-set';
@@ -34,6 +34,8 @@ export const SetShape = z.strictObject({
   title: Words,
   note: z.string().max(2000),
   nails: z.strictObject(nails),
+  /** Skin tone of the wearer's hands, for the pictures. */
+  skin: Colour,
   looks: z.array(Look).max(12),
   builds: z.array(Build).min(1).max(12),
   practice: Practice,
@@ -66,6 +68,7 @@ export function referenceFaults(set: SetDocument): ReferenceFault[] {
   };
   const products = ids(set.kit.products, ['kit', 'products']);
   ids(set.kit.lamps, ['kit', 'lamps']);
+  ids(set.kit.tips, ['kit', 'tips']);
   const builds = ids(set.builds, ['builds']);
   const looks = ids(set.looks, ['looks']);
 

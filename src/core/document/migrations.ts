@@ -1,3 +1,5 @@
+import { curveOf } from '../geometry/curve';
+import { rounded } from '../model/rounded';
 import { MOST_WORDS, tidyWords } from '../model/primitives';
 import { fail, ok, type Result } from '../model/result';
 
@@ -139,11 +141,42 @@ const fromVersion2: Migration = (file) => {
   return ok(file);
 };
 
-/** Up to version 3 a title or a name could be blank, or begin and end with spaces. */
+const CONDITIONS_OF: Record<string, string[]> = {
+  sound: [],
+  thin: ['thin'],
+  ridged: ['ridged'],
+  'broken-skin': ['leave-alone'],
+};
+
+/** A typical nail's arc for its chord: tips were matched by their chords, on nails of this curve. */
+const ARC_FOR_CHORD = curveOf(1, 0.22).arc_mm;
+
+/**
+ * Up to version 3 a title or a name could be blank; a nail had one condition, and the length and shape of its build
+ * alone; tips lay in one box without counts, by the chord they span.
+ */
 const fromVersion3: Migration = (file) => {
   tidyAll(file);
+  file.skin = '#e6d5c8';
+  for (const nail of Object.values(isObject(file.nails) ? file.nails : {}).filter(isObject)) {
+    const { condition } = nail;
+    Reflect.deleteProperty(nail, 'condition');
+    nail.conditions = CONDITIONS_OF[String(condition)] ?? condition;
+    nail.own_free_mm = null;
+    nail.own_shape = null;
+  }
+  if (isObject(file.kit) && Array.isArray(file.kit.tips)) file.kit.tips = boxed(file.kit.tips);
   return ok(file);
 };
+
+function boxed(tips: unknown[]): unknown[] {
+  const sizes = tips.map((tip) =>
+    isObject(tip) && typeof tip.width_mm === 'number'
+      ? { size: tip.size, arc_mm: rounded(tip.width_mm * ARC_FOR_CHORD, 1), count: 20 }
+      : tip,
+  );
+  return sizes.length === 0 ? [] : [{ id: 'tips', name: 'Tips', curve: 'normal', sizes }];
+}
 
 function tidyAll(value: unknown): void {
   if (Array.isArray(value)) value.forEach(tidyAll);

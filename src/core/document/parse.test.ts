@@ -212,7 +212,8 @@ describe('older files', () => {
       if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
       expect(parsed.value.practice).toEqual({ ...old.practice, pace: 'usual', flow: 'balanced' });
       expect(Object.values(parsed.value.nails).every((nail) => nail.in_work)).toBe(true);
-      expect(parsed.value).toMatchObject({ looks: old.looks, edits: old.edits, kit: old.kit });
+      const kit = { ...(old.kit as Json), tips: parsed.value.kit.tips };
+      expect(parsed.value).toMatchObject({ looks: old.looks, edits: old.edits, kit });
       expect(compileNail(parsed.value, 'left-ring').operations.length).toBeGreaterThan(10);
     }
   });
@@ -221,8 +222,33 @@ describe('older files', () => {
     const folder3 = join(process.cwd(), 'tests/files/v3');
     for (const id of ['curtain-up', 'matinee', 'understudy']) {
       const text = readFileSync(join(folder3, `${id}.lacquer.json`), 'utf8');
-      expect(parseSetText(text)).toEqual({ ok: true, value: { ...JSON.parse(text), version: 4 } });
+      const old = JSON.parse(text) as Json & { nails: Record<string, Json>; kit: { tips: Json[] } };
+      const parsed = parseSetText(text);
+      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+      const { nails, kit, ...rest } = parsed.value;
+      expect(rest).toMatchObject({ looks: old.looks, edits: old.edits, practice: old.practice });
+      for (const [name, nail] of Object.entries(old.nails)) {
+        const { condition, ...same } = nail;
+        const conditions = condition === 'sound' ? [] : [condition];
+        expect(nails[name as (typeof NAILS)[number]]).toEqual({
+          ...same,
+          conditions,
+          own_free_mm: null,
+          own_shape: null,
+        });
+      }
+      expect({ ...kit, tips: [] }).toEqual({ ...old.kit, tips: [] });
+      expect(kit.tips[0]!.sizes.map((one) => one.size)).toEqual(old.kit.tips.map((one) => one.size));
     }
+    const hurt = JSON.parse(readFileSync(join(folder3, 'matinee.lacquer.json'), 'utf8')) as {
+      nails: Record<string, Json>;
+    };
+    hurt.nails['left-ring']!.condition = 'broken-skin';
+    const left = parseSet(hurt);
+    expect(left.ok && left.value.nails['left-ring'].conditions).toEqual(['leave-alone']);
+    hurt.nails['left-ring']!.condition = 'purple';
+    const told = parseSet(hurt);
+    expect(!told.ok && told.faults[0]!.path).toBe('nails.left-ring.conditions');
     const blank = parseSetText(readFileSync(join(folder3, 'blank-words.lacquer.json'), 'utf8'));
     if (!blank.ok) throw new Error(faultLine(blank.faults[0]!));
     expect(blank.value.title).toBe('Untitled');

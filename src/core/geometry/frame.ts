@@ -1,5 +1,6 @@
 import { curveOf } from './curve';
-import { SHAPE_DEFINITIONS, type Shape } from './shape';
+import type { Shape } from '../model/shapes';
+import { SHAPE_DEFINITIONS } from './shape';
 
 export interface Point {
   x: number;

@@ -4,7 +4,7 @@ import { makeFrame, outlineDistance_mm, outlinePolygon } from './frame';
 import { disc, rectangle } from './figures';
 import { covered, overlap_mm2, polygonArea_mm2, uncovered_mm2 } from './polygons';
 import { AS_DRAWN, layRegion, leaveFree, polygonDistance_mm, smileLine } from './regions';
-import { SHAPES } from './shape';
+import { SHAPES } from '../model/shapes';
 
 const frame = (shape: (typeof SHAPES)[number] = 'almond') =>
   makeFrame({ width_mm: 12, arch_mm: 3, bed_mm: 12, free_mm: 6, radiusAlong_mm: 60, shape });

@@ -1,7 +1,6 @@
-/** The shapes of the free edge. Each gives the half width, as a share of the full one, along the taper. */
-export const SHAPES = ['square', 'squoval', 'round', 'oval', 'almond', 'coffin', 'stiletto'] as const;
-export type Shape = (typeof SHAPES)[number];
+import type { Shape } from '../model/shapes';
 
+/** A shape of the free edge: the half width, as a share of the full one, along the taper. */
 interface ShapeDefinition {
   words: string;
   /** Length of the taper as a multiple of the half width; limited by the free edge and part of the bed. */
@@ -20,4 +19,6 @@ export const SHAPE_DEFINITIONS: Record<Shape, ShapeDefinition> = {
   almond: { words: 'Almond', taper: 2.3, profile: (t) => Math.max(0, 1 - t ** 2) ** 0.72 },
   coffin: { words: 'Coffin', taper: 2.6, profile: (t) => (t > 0.985 ? 0.47 : 1 - 0.52 * t ** 1.12) },
   stiletto: { words: 'Stiletto', taper: 3.4, profile: (t) => Math.max(0, 1 - t ** 1.28) ** 0.98 },
+  // Seen from above a pointed almond; its ridge runs along the middle.
+  edge: { words: 'Edge', taper: 2.9, profile: (t) => Math.max(0, 1 - t ** 1.6) ** 0.9 },
 };

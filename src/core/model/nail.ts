@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { Id, mm } from './primitives';
+import { SHAPES } from './shapes';
 
 export const PLATE_OUTLINES = ['round', 'square'] as const;
 
@@ -19,7 +20,9 @@ export const Plate = z.strictObject({
 });
 export type Plate = z.infer<typeof Plate>;
 
-export const CONDITIONS = ['sound', 'thin', 'ridged', 'broken-skin'] as const;
+/** What may be the matter with a nail. `leave-alone`: injured or infected, skin or nail; no service. */
+export const CONDITIONS = ['thin', 'oily', 'ridged', 'bitten', 'lifted-before', 'leave-alone'] as const;
+export type Condition = (typeof CONDITIONS)[number];
 
 /** A nail's own change to its look, by element id: the element left off, or some of its options replaced. */
 export const NailChange = z.union([
@@ -32,7 +35,13 @@ export const Nail = z.strictObject({
   plate: Plate,
   /** Whether this nail is worked on in this sitting: a set may be five nails, or one practice tip. */
   in_work: z.boolean(),
-  condition: z.enum(CONDITIONS),
+  conditions: z
+    .array(z.enum(CONDITIONS))
+    .max(CONDITIONS.length)
+    .refine((all) => new Set(all).size === all.length, 'names a condition twice'),
+  /** Length past the free edge and outline of this nail, where they are not its build's. */
+  own_free_mm: mm(0, 30).nullable(),
+  own_shape: z.enum(SHAPES).nullable(),
   start: z.discriminatedUnion('kind', [
     /** `dull`: the shine is off already, from an earlier removal or dry manicure. */
     z.strictObject({ kind: z.literal('bare'), dull: z.boolean() }),

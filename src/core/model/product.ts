@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { Colour, Id, seconds, Words } from './primitives';
+import { Colour, Id, mm, seconds, Words } from './primitives';
 
 /** Families the craft tells apart; what each leaves behind stands in craft/families.ts. */
 export const PRODUCT_FAMILIES = [
@@ -75,15 +75,29 @@ export const Roles = z.strictObject({
 });
 export type Role = keyof z.infer<typeof Roles>;
 
+/** How strongly the tips of a box are curved across. */
+export const CURVES = ['flat', 'normal', 'strong'] as const;
+export type CurveClass = (typeof CURVES)[number];
+
+/** One size of a box: what it measures along its curve from side to side, and how many are left. */
 export const TipSize = z.strictObject({
   size: z.number().int().min(0).max(12),
-  width_mm: z.number().min(4).max(24),
+  arc_mm: mm(4, 30),
+  count: z.number().int().min(0).max(999),
 });
+
+export const TipBox = z.strictObject({
+  id: Id,
+  name: Words,
+  curve: z.enum(CURVES),
+  sizes: z.array(TipSize).max(20),
+});
+export type TipBox = z.infer<typeof TipBox>;
 
 export const Kit = z.strictObject({
   products: z.array(Product).max(500),
   lamps: z.array(Lamp).max(6),
   roles: Roles,
-  tips: z.array(TipSize).max(20),
+  tips: z.array(TipBox).max(12),
 });
 export type Kit = z.infer<typeof Kit>;

@@ -4,7 +4,7 @@ import type { Element } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';
 import { parseSetText, writeSetText } from '../document/parse';
-import { SHAPES } from '../geometry/shape';
+import { SHAPES } from '../model/shapes';
 import type { Region } from '../model/region';
 import { element, findingsOn, setWearing, QUICK } from '../testing/sets';
 import { compileNail } from '../compile/compile';

@@ -7,7 +7,7 @@ import type { Element } from '../craft/techniques';
 import { compileNail, type Compiled } from '../compile/compile';
 import type { SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';
-import { SHAPES } from '../geometry/shape';
+import { SHAPES } from '../model/shapes';
 import { chance } from '../testing/chance';
 import { element, findingsOn, setWearing } from '../testing/sets';
 import { CELLS_X, CELLS_Y, CURED, height_um, NONE, thickness_um, type Film, type NailField } from './field';

@@ -13,6 +13,16 @@ const TYPICAL: Record<Finger, { width_mm: number; bed_mm: number }> = {
 /** Height of a common C-curve as a share of the width (from memory). */
 const ARCH_SHARE = 0.22;
 
+/** Skin tones to choose from, lightest first; any other colour can be set. */
+export const SKIN_TONES: readonly { words: string; colour: string }[] = [
+  { words: 'Porcelain', colour: '#f3e3da' },
+  { words: 'Fair', colour: '#e6d5c8' },
+  { words: 'Honey', colour: '#d7b494' },
+  { words: 'Olive', colour: '#b98f6c' },
+  { words: 'Chestnut', colour: '#8f6244' },
+  { words: 'Deep', colour: '#5c3d2c' },
+];
+
 export function typicalPlate(nail: NailName): Plate {
   const { width_mm, bed_mm } = TYPICAL[fingerOf(nail)];
   return {

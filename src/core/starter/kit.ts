@@ -1,4 +1,4 @@
-import type { Kit, Product } from '../model/product';
+import type { CurveClass, Kit, Product, TipBox } from '../model/product';
 
 /**
  * The generic kit that ships: plain products with guide figures (common practice), so that ten nails stand
@@ -67,6 +67,13 @@ function gel(
   return { id, name, family, coat_um, lamp: { cure_s, flash_s: 10, depth_um } };
 }
 
+/** Arcs of the eleven sizes of a box, widest first (from memory). */
+const TIP_ARCS_MM = [19.8, 18.3, 16.9, 15.8, 14.8, 13.9, 13, 12, 11, 9.9, 9];
+
+export function tipBox(id: string, name: string, curve: CurveClass, count = 20): TipBox {
+  return { id, name, curve, sizes: TIP_ARCS_MM.map((arc_mm, size) => ({ size, arc_mm, count })) };
+}
+
 export function genericKit(): Kit {
   return {
     products: [
@@ -123,9 +130,6 @@ export function genericKit(): Kit {
       cleanser: 'cleanser-a',
       oil: 'oil-a',
     },
-    tips: [17.5, 16.2, 15, 14, 13.1, 12.3, 11.5, 10.6, 9.7, 8.8, 8].map((width_mm, size) => ({
-      size,
-      width_mm,
-    })),
+    tips: [tipBox('tips', 'Tips', 'normal')],
   };
 }

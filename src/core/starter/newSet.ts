@@ -3,7 +3,7 @@ import { FORMAT, VERSION, type SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';
 import type { Nail } from '../model/nail';
 import { genericKit } from './kit';
-import { typicalPlate } from './hand';
+import { SKIN_TONES, typicalPlate } from './hand';
 
 /** A new set: a typical hand and the generic kit, one plain look on all ten, so that nails stand there at once. */
 export function newSet(id: string, title: string): SetDocument {
@@ -13,9 +13,11 @@ export function newSet(id: string, title: string): SetDocument {
       {
         plate: typicalPlate(name),
         in_work: true,
-        condition: 'sound',
+        conditions: [],
         start: { kind: 'bare', dull: false },
         build: 'natural',
+        own_free_mm: null,
+        own_shape: null,
         look: 'plain',
         changes: [],
       },
@@ -28,6 +30,7 @@ export function newSet(id: string, title: string): SetDocument {
     title,
     note: '',
     nails,
+    skin: SKIN_TONES[1]!.colour,
     looks: [
       {
         id: 'plain',

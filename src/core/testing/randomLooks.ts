@@ -2,7 +2,7 @@ import { writePath } from '../craft/fieldPath';
 import type { Field, FreshProducts } from '../craft/technique';
 import { Element, TECHNIQUES } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
-import { SHAPES } from '../geometry/shape';
+import { SHAPES } from '../model/shapes';
 import { NAILS } from '../model/names';
 import { SEATS } from '../craft/operation';
 import { newSet } from '../starter/newSet';

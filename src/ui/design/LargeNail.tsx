@@ -2,7 +2,8 @@
 import { Button, Checkbox } from '@mantine/core';
 import { BUILDS, buildKindOf } from '@/core/craft/builds';
 import { techniqueOf } from '@/core/craft/techniques';
-import { SHAPE_DEFINITIONS, SHAPES, type Shape } from '@/core/geometry/shape';
+import { SHAPE_DEFINITIONS } from '@/core/geometry/shape';
+import { SHAPES, type Shape } from '@/core/model/shapes';
 import { lookOf } from '@/core/compile/prepare';
 import { handOf, mirrorOf, nailWords } from '@/core/model/names';
 import type { NailPicture } from '@/core/picture/nailPicture';

@@ -47,6 +47,6 @@ export const naturalGel = defineBuild({
         wipeDraft(context, 'wipe-base', STICKY_OFF, 'Wiped base lifts less, says this school.'),
       );
     }
-    return { ...prepPlate(context, `File the free edge ${build.shape}`), foundation };
+    return { ...prepPlate(context, `File the free edge ${context.frame.shape}`), foundation };
   },
 });

@@ -77,6 +77,20 @@ export function prepPlate(
       reason: 'Moisture and oil in the plate keep the base from gripping.',
     },
   );
+  const oily = context.nail.conditions.find((one) => one === 'oily' || one === 'lifted-before');
+  if (oily)
+    prepare.push({
+      step: 'dehydrate',
+      pass: 2,
+      verb: 'dehydrate',
+      words: `Dehydrate again with ${dehydrator.name}`,
+      product: dehydrator.id,
+      place,
+      hand_s: HAND_S.dehydrate,
+      wait_s: dehydrator.dry_s,
+      reason:
+        oily === 'oily' ? 'An oily plate gives off oil again within minutes.' : 'It lifted here before.',
+    });
   if (context.practice.primer === 'once') {
     const primer = context.role('primer');
     prepare.push({

@@ -40,7 +40,7 @@ export const softGelTip = defineBuild({
   free_mm: (build) => build.length_mm,
   edge: 'tip',
   seats: ['under', 'inside', 'surface', 'over'],
-  stages: (build, context) => {
+  stages: (_build, context) => {
     const fixing = context.role('fixing');
     const place = wholePlace();
     const fixing_um = coatOf(fixing);
@@ -48,7 +48,7 @@ export const softGelTip = defineBuild({
     const ready: Draft = {
       step: 'ready-tip',
       verb: 'ready-tip',
-      words: `Size, shape (${build.shape}) and etch the tip, prime its inside`,
+      words: `Size, shape (${context.frame.shape}) and etch the tip, prime its inside`,
       place,
       hand_s: HAND_S['ready-tip'],
       reason:

@@ -7,7 +7,8 @@ export const heat: NailRule = {
   codes: ['heat'],
   asks: 'Will a thick layer burn on a thin plate?',
   check: ({ operations, context }) => {
-    const limit = context.nail.condition === 'thin' ? THIN_PLATE_UM : 700;
+    const isThin = context.nail.conditions.includes('thin');
+    const limit = isThin ? THIN_PLATE_UM : 700;
     const cap = operations.find((one) => one.deposit?.kind === 'level' && one.deposit.t_um > limit);
     if (!cap || cap.deposit?.kind !== 'level') return [];
     return [
@@ -15,7 +16,7 @@ export const heat: NailRule = {
         severity: 'warn',
         operation: cap.id,
         element: cap.element,
-        message: `${cap.words} is ${cap.deposit.t_um} µm thick on ${context.nail.condition === 'thin' ? 'a thin' : 'the'} plate: it will get hot in the lamp.`,
+        message: `${cap.words} is ${cap.deposit.t_um} µm thick on ${isThin ? 'a thin' : 'the'} plate: it will get hot in the lamp.`,
         reason:
           'Gel heats as it cures. Lay it in two layers, or flash in short steps and take the hand out at once.',
         figure: {

@@ -24,7 +24,7 @@ export const hotLoad: SetRule = {
     const nails = NAILS.map((nail) => ({
       nail,
       own: operations.filter((one) => one.nail === nail),
-      felt_um: set.nails[nail].condition === 'thin' ? FELT_ON_THIN_UM : FELT_UM,
+      felt_um: set.nails[nail].conditions.includes('thin') ? FELT_ON_THIN_UM : FELT_UM,
     }));
     const found = sitting.loads.flatMap((load) => {
       const serves = new Set(load.operations);

@@ -35,7 +35,6 @@ export const NAIL_RULES: readonly NailRule[] = [
   sealed,
   clearOverPieces,
   fit,
-  tipSize,
   hiding,
   lostInGround,
   muddyMiddle,
@@ -55,6 +54,7 @@ export const SET_RULES: readonly SetRule[] = [
   sittingKept,
   oilEarly,
   hotLoad,
+  tipSize,
   directions,
   editsAcross,
 ];

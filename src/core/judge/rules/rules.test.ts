@@ -1,3 +1,4 @@
+import { curveOf } from '../../geometry/curve';
 import { NAILS, type NailName } from '../../model/names';
 import type { Element } from '../../craft/techniques';
 import { NAIL_RULES, SET_RULES } from './index';
@@ -23,6 +24,8 @@ const piece = (over: Partial<Extract<Element, { kind: 'inlay' }>['pieces'][numbe
 });
 const inlaid = (over: Partial<Extract<Element, { kind: 'inlay' }>>) =>
   setWearing([element('colour'), element('inlay', { cap_um: 500, ...over })]);
+
+const codesIn = (plan: Pick<ReturnType<typeof planSet>, 'findings'>) => plan.findings.map((one) => one.code);
 
 describe('the rules', () => {
   it('are at least fifteen judgements, each with a code of its own', () => {
@@ -148,7 +151,7 @@ describe('the rules', () => {
     expect(codesOn(inlaid({ cap_um: 800 }))).toContain('heat');
     const thin = inlaid({ cap_um: 500 });
     expect(codesOn(thin)).not.toContain('heat');
-    thin.nails['left-ring'].condition = 'thin';
+    thin.nails['left-ring'].conditions = ['thin'];
     expect(codesOn(thin)).toContain('heat');
   });
 
@@ -174,7 +177,7 @@ describe('the rules', () => {
     expect(
       told((set) => {
         thinner(set);
-        for (const nail of NAILS) set.nails[nail].condition = 'thin';
+        for (const nail of NAILS) set.nails[nail].conditions = ['thin'];
       }),
     ).toBeDefined();
   });
@@ -200,12 +203,29 @@ describe('the rules', () => {
   it('tip-misfit: no tip that reaches, or only one far too wide', () => {
     const tips = (widths: number[]) =>
       setWearing([element('colour')], (set) => {
-        set.kit.tips = widths.map((width_mm, size) => ({ size, width_mm }));
+        const sizes = widths.map((width_mm, size) => ({
+          size,
+          arc_mm: curveOf(width_mm, width_mm * 0.22).arc_mm,
+          count: 1,
+        }));
+        set.kit.tips = [{ id: 'box', name: 'Box', curve: 'normal', sizes }];
         set.nails['left-ring'].build = 'tips';
       });
-    expect(codesOn(tips([11.3]))).not.toContain('tip-misfit');
-    expect(find(tips([9, 10]), 'tip-misfit').severity).toBe('stop');
-    expect(find(tips([14]), 'tip-misfit').severity).toBe('warn');
+    const told = (widths: number[]) =>
+      planSet(tips(widths), QUICK).findings.filter((one) => one.code.startsWith('tip-'));
+    expect(told([11.3])).toEqual([]);
+    expect(told([9, 10])).toMatchObject([{ code: 'tip-misfit', severity: 'stop', nail: 'left-ring' }]);
+    expect(told([14])).toMatchObject([{ code: 'tip-misfit', severity: 'warn' }]);
+    // The last one that fits goes to one nail; the other is told.
+    const two = tips([11.3]);
+    two.nails['right-ring'].build = 'tips';
+    const [short, ...rest] = planSet(two, QUICK).findings.filter((one) => one.code === 'tip-misfit');
+    expect(rest).toEqual([]);
+    expect(short!.message).toMatch(/^No tip is left that reaches/);
+    // A strongly curved nail beside a box of flat ones.
+    const strong = tips([13]);
+    strong.nails['left-ring'].plate.arch_mm = 3.4;
+    expect(codesIn(planSet(strong, QUICK))).toContain('tip-curve');
   });
 
   it('no-grip of mirror powder on a sticky colour: a top listed under it mends it', () => {
@@ -240,7 +260,7 @@ describe('the rules', () => {
   });
 
   it('no-service: broken skin is left out', () => {
-    expect(codesOn(setWearing([], (set) => (set.nails['left-ring'].condition = 'broken-skin')))).toContain(
+    expect(codesOn(setWearing([], (set) => (set.nails['left-ring'].conditions = ['leave-alone'])))).toContain(
       'no-service',
     );
   });
@@ -301,7 +321,7 @@ describe('the rules', () => {
   it('nails that are not worked on get no steps, no time and no findings', () => {
     const set = setWearing([element('colour', { product: 'ivory-02', passes: 1 })]);
     for (const name of NAILS) set.nails[name].in_work = name === 'left-ring';
-    set.nails['left-thumb'].condition = 'broken-skin';
+    set.nails['left-thumb'].conditions = ['leave-alone'];
     const plan = planSet(set, { effort: { iterations: 20 }, fixes: false });
     expect(NAILS.filter((name) => plan.operations[name].length > 0)).toEqual(['left-ring']);
     expect(plan.findings.map((one) => [one.code, one.nail])).toEqual([['see-through', 'left-ring']]);

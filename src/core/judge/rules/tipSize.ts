@@ -1,52 +1,82 @@
-import { buildOf } from '../../compile/prepare';
+import { buildOf, frameOf } from '../../compile/prepare';
 import { buildKindOf } from '../../craft/builds';
-import type { NailRule } from '../rule';
+import { curveClassOf, fitTips, type TipsFitted } from '../../craft/tipFit';
+import type { SetDocument } from '../../document/document';
+import { NAILS, nailWords } from '../../model/names';
 import { rounded } from '../../model/rounded';
+import type { SetRule } from '../rule';
 
 /** Wider than this and filing the sides takes the tip's strength (common practice). */
-const MAX_SPARE_MM = 1.2;
+const MAX_SPARE_MM = 1.3;
 
-/** A tip must reach sidewall to sidewall; between sizes the wider one is taken and filed. */
-export const tipSize: NailRule = {
-  codes: ['tip-misfit'],
-  asks: 'Is there a tip in the box that reaches sidewall to sidewall?',
-  check: ({ set, context }) => {
-    if (buildKindOf(buildOf(set, context.nail).kind).edge !== 'tip') return [];
-    const { width_mm } = context.frame;
-    const wide = set.kit.tips.filter((tip) => tip.width_mm >= width_mm - 0.05);
-    const best = wide.reduce((a, b) => (b.width_mm < a.width_mm ? b : a), { size: -1, width_mm: Infinity });
-    const largest = Math.max(0, ...set.kit.tips.map((tip) => tip.width_mm));
-    if (!Number.isFinite(best.width_mm)) {
-      return [
-        {
-          severity: 'stop',
-          message: `No tip in the box reaches sidewall to sidewall: the nail is ${rounded(width_mm, 1)} mm, the widest tip ${rounded(largest, 1)} mm.`,
-          reason: 'Too narrow a tip lifts or cracks along the sides.',
-          figure: {
-            words: 'widest tip',
-            value: rounded(largest, 1),
-            limit: rounded(width_mm, 1),
-            is: 'at least',
-            unit: 'mm',
-          },
+/** The tips that the nails of a set get from its boxes. */
+export function tipsOf(set: SetDocument): TipsFitted {
+  const wants = NAILS.filter(
+    (name) => set.nails[name].in_work && buildKindOf(buildOf(set, set.nails[name]).kind).edge === 'tip',
+  );
+  return fitTips(
+    wants.map((nail) => ({
+      nail,
+      arc_mm: frameOf(set.nails[nail], buildOf(set, set.nails[nail])).arc_mm,
+      curve: curveClassOf(set.nails[nail].plate),
+    })),
+    set.kit.tips,
+  );
+}
+
+/** A tip must reach sidewall to sidewall; between sizes the wider one is taken and filed; sizes run out. */
+export const tipSize: SetRule = {
+  codes: ['tip-misfit', 'tip-curve'],
+  asks: 'Is there a tip for every nail that reaches sidewall to sidewall?',
+  check: ({ set }) => {
+    const { fits, without } = tipsOf(set);
+    const widest = Math.max(0, ...set.kit.tips.flatMap((box) => box.sizes.map((size) => size.arc_mm)));
+    const missing = without.map((nail) => {
+      const arc = frameOf(set.nails[nail], buildOf(set, set.nails[nail])).arc_mm;
+      const tooWide = arc > widest;
+      return {
+        severity: 'stop' as const,
+        nail,
+        message: tooWide
+          ? `No tip in the box reaches sidewall to sidewall of the ${nailWords(nail)}.`
+          : `No tip is left that reaches sidewall to sidewall of the ${nailWords(nail)}.`,
+        reason: tooWide
+          ? 'Too narrow a tip lifts or cracks along the sides.'
+          : 'The sizes that would fit go to other nails. Too narrow a tip lifts or cracks along the sides.',
+        figure: {
+          words: 'widest tip, along its curve',
+          value: rounded(widest, 1),
+          limit: rounded(arc, 1),
+          is: 'at least' as const,
+          unit: 'mm',
         },
-      ];
-    }
-    const spare = best.width_mm - width_mm;
-    if (spare <= MAX_SPARE_MM) return [];
-    return [
-      {
-        severity: 'warn',
-        message: `The nearest tip, size ${best.size}, is ${rounded(spare, 1)} mm too wide.`,
+      };
+    });
+    const spare = fits
+      .filter((fit) => fit.spare_mm > MAX_SPARE_MM)
+      .map((fit) => ({
+        severity: 'warn' as const,
+        nail: fit.nail,
+        message: `The nearest tip for the ${nailWords(fit.nail)}, size ${fit.size}, is ${rounded(fit.spare_mm, 1)} mm too wide.`,
         reason: 'Filing so much off the sides takes the tip’s strength; left on, it lifts at the sides.',
         figure: {
           words: 'too wide by',
-          value: rounded(spare, 2),
+          value: rounded(fit.spare_mm, 2),
           limit: MAX_SPARE_MM,
-          is: 'at most',
+          is: 'at most' as const,
           unit: 'mm',
         },
-      },
-    ];
+      }));
+    const curves = fits
+      .filter((fit) => fit.otherCurve)
+      .map((fit) => ({
+        severity: 'note' as const,
+        code: 'tip-curve',
+        nail: fit.nail,
+        message: `The ${nailWords(fit.nail)} has a ${curveClassOf(set.nails[fit.nail].plate)} curve, the tip a ${fit.box.curve} one.`,
+        reason:
+          'A tip flatter than its nail springs off at the sides, a stronger one pinches. A box of the other curve fits closer.',
+      }));
+    return [...missing, ...spare, ...curves];
   },
 };
