@@ -26,7 +26,7 @@ const TOWER = [
 const BESIDE = {
   picture: ['model', 'geometry', 'colour', 'craft', 'document', 'compile', 'simulate'],
   files: ['model', 'document'],
-  starter: ['model', 'craft', 'document'],
+  starter: ['model', 'geometry', 'craft', 'document'],
   demo: ['model', 'craft', 'document', 'starter'],
   testing: [...TOWER, 'starter'],
 };

@@ -28,15 +28,32 @@ export function append(entry: Omit<JournalEntry, 'key'>): { key: string; done: P
         .journal.add(whole)
         .then(() => undefined),
     };
-  const done = new Promise<void>((resolve, reject) => {
-    const fail = (error: DOMException | null) => reject(error ?? new Error('the store did not take it'));
+  return { key, done: atOnce(backend, (journal) => journal.add(whole)) };
+}
+
+/**
+ * Takes entries out of the journal. They are in their set by then: one that is left behind by a kill just here is
+ * of an older revision, and is passed over.
+ */
+export async function takeOut(keys: readonly string[]): Promise<void> {
+  if (keys.length === 0) return;
+  const backend = db().isOpen() ? db().backendDB() : undefined;
+  if (!backend) await db().journal.bulkDelete([...keys]);
+  else
+    await atOnce(backend, (journal) => {
+      for (const key of keys) journal.delete(key);
+    });
+}
+
+/** Asked and committed in this very tick, so that the journal is never held while a page is busy. */
+function atOnce(backend: IDBDatabase, ask: (journal: IDBObjectStore) => void): Promise<void> {
+  return new Promise((resolve, reject) => {
     const writing = backend.transaction('journal', 'readwrite');
     writing.oncomplete = () => resolve();
-    writing.onabort = () => fail(writing.error);
-    writing.objectStore('journal').add(whole);
+    writing.onabort = () => reject(writing.error ?? new Error('the store did not take it'));
+    ask(writing.objectStore('journal'));
     writing.commit();
   });
-  return { key, done };
 }
 
 /** A set as the journal has it: how it was last seen, the entries that led there, and the sets they led through. */

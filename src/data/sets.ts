@@ -5,7 +5,7 @@ import { fail, ok, type Result } from '@/core/model/result';
 import { clearOldBin } from './bin';
 import { db, type JournalEntry, type StoredHistory, type StoredSet } from './database';
 import { changedAt, listed, type Listed } from './listed';
-import { laidOver, madeAt, newKey } from './journal';
+import { laidOver, madeAt, newKey, takeOut } from './journal';
 
 export interface OpenedSet {
   set: SetDocument;
@@ -107,10 +107,10 @@ export interface Folding {
 
 /**
  * Saves over the revision it was read at; when another tab saved meanwhile, nothing is written. The entries of the
- * journal that are in the set are taken out in the same stroke.
+ * journal that are in the set are taken out after: while a set is saved the journal goes on taking what is made.
  */
 export async function saveSet(set: SetDocument, basis: number, folding?: Folding): Promise<SaveOutcome> {
-  return db().transaction('rw', db().sets, db().journal, db().history, async (): Promise<SaveOutcome> => {
+  const outcome = await db().transaction('rw', db().sets, db().history, async (): Promise<SaveOutcome> => {
     const stored = await db().sets.get(set.id);
     if (!stored) return { kind: 'gone' };
     if (stored.revision !== basis) {
@@ -127,11 +127,13 @@ export async function saveSet(set: SetDocument, basis: number, folding?: Folding
       document: set,
       ...(mark ? { mark } : {}),
     });
-    if (folding) await db().journal.bulkDelete([...folding.entries]);
     if (folding?.history)
       await db().history.put({ set: set.id, revision, version: VERSION, ...folding.history });
     return { kind: 'saved', revision };
   });
+  // What is left in it is passed over from now on, and goes in time.
+  if (outcome.kind === 'saved' && folding) await takeOut(folding.entries).catch(() => undefined);
+  return outcome;
 }
 
 /** Stores a set that is not there any more once again, under its own id. Returns its revision. */

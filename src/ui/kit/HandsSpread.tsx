@@ -1,5 +1,5 @@
 'use client';
-import { useId, useMemo, type ReactNode } from 'react';
+import { useId, useMemo, type CSSProperties, type ReactNode } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { nailWords } from '@/core/model/names';
 import { PICTURE_PAD_MM, spreadOf, type Laid } from '@/core/picture/spread';
@@ -27,7 +27,12 @@ export function HandsSpread({ set, pictures, px_per_mm, around }: Props) {
   const fade = useId();
   const k = px_per_mm;
   return (
-    <div className={classes.spread} style={{ width: spread.width_mm * k, height: spread.height_mm * k }}>
+    <div
+      className={classes.spread}
+      style={
+        { width: spread.width_mm * k, height: spread.height_mm * k, '--tone': set.skin } as CSSProperties
+      }
+    >
       <svg
         className={classes.fingers}
         viewBox={`0 0 ${spread.width_mm} ${spread.height_mm}`}

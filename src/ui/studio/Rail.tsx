@@ -1,8 +1,9 @@
 'use client';
 import {
   IconClock,
-  IconHandFinger,
+  IconHandStop,
   IconLayersIntersect,
+  IconLayoutGrid,
   IconListCheck,
   IconPalette,
 } from '@tabler/icons-react';
@@ -12,6 +13,7 @@ import classes from './Rail.module.css';
 
 /** The views in the order the work goes: words and mark of each. */
 export const VIEWS: readonly { view: SetView; words: string; Icon: typeof IconClock }[] = [
+  { view: 'hands', words: 'Hands', Icon: IconHandStop },
   { view: 'design', words: 'Design', Icon: IconPalette },
   { view: 'layers', words: 'Layers', Icon: IconLayersIntersect },
   { view: 'timing', words: 'Timing', Icon: IconClock },
@@ -23,7 +25,7 @@ export function Rail({ id, here }: { id: string; here: SetView }) {
   return (
     <nav className={classes.rail} aria-label="Views of this set">
       <Go href="/" className={classes.item}>
-        <IconHandFinger size={24} stroke={1.5} aria-hidden />
+        <IconLayoutGrid size={24} stroke={1.5} aria-hidden />
         Sets
       </Go>
       <span className={classes.line} aria-hidden />

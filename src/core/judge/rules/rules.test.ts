@@ -7,6 +7,7 @@ import { CARD_MM, THIN_MM } from './freeEdge';
 import { clearToCover_mm } from '../../geometry/curve';
 import { applyChange } from '../../document/changes';
 import type { SetDocument } from '../../document/document';
+import { planNail } from '../../plan/nailPlan';
 import { planSet } from '../../plan/planSet';
 import { codesOn, element, findingsOn, QUICK, setWearing } from '../../testing/sets';
 
@@ -257,6 +258,25 @@ describe('the rules', () => {
     // A glaze that lets it through hides nothing to speak of.
     const veil = element('colour', { id: 'veil', product: 'blush-sheer', passes: 1 });
     expect(codesOn(setWearing([element('colour'), french, veil]))).toEqual([]);
+  });
+
+  it('little-plate: a tip on a bitten nail with a short bed', () => {
+    const bitten = (bed_mm: number, build: string) =>
+      setWearing([], (set) => {
+        const nail = set.nails['left-ring'];
+        Object.assign(nail, { build, conditions: ['bitten'], plate: { ...nail.plate, bed_mm } });
+      });
+    expect(codesOn(bitten(7, 'tips'))).toEqual(['little-plate']);
+    expect(codesOn(bitten(9, 'tips'))).toEqual([]);
+    expect(codesOn(bitten(7, 'natural'))).toEqual([]);
+  });
+
+  it('an oily plate is dehydrated twice, and that is right', () => {
+    const set = setWearing([element('colour')], (one) => (one.nails['left-ring'].conditions = ['oily']));
+    expect(codesOn(set)).toEqual([]);
+    const verbs = planNail(set, 'left-ring').compiled.operations.map((one) => one.verb);
+    expect(verbs.filter((verb) => verb === 'dehydrate')).toHaveLength(2);
+    expect(verbs.lastIndexOf('dehydrate')).toBeLessThan(verbs.indexOf('prime'));
   });
 
   it('no-service: broken skin is left out', () => {

@@ -1,0 +1,78 @@
+'use client';
+import { Button, Modal, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { NAILS } from '@/core/model/names';
+import { platesOf } from '@/core/starter/oneBreath';
+import { MoreMenu } from '../kit/MoreMenu';
+import { useStudioStore } from '../studio/studio';
+
+/** What is done to whole hands at once. */
+export function HandsMenu() {
+  const store = useStudioStore();
+  const { change } = store.getState();
+  const [saying, setSaying] = useState(false);
+  return (
+    <>
+      <MoreMenu
+        label="More for the hands"
+        entries={[
+          { key: 'said', words: 'Say tip sizes in one breath', onPick: () => setSaying(true) },
+          {
+            key: 'left',
+            words: 'Copy the left hand’s measures to the right',
+            onPick: () => change({ kind: 'copy-plates', from: 'left' }),
+          },
+          {
+            key: 'right',
+            words: 'Copy the right hand’s measures to the left',
+            onPick: () => change({ kind: 'copy-plates', from: 'right' }),
+          },
+        ]}
+      />
+      {saying && <OneBreath onClose={() => setSaying(false)} />}
+    </>
+  );
+}
+
+/** "3 6 5 6 9": ten plates from the sizes an artist knows by heart. */
+function OneBreath({ onClose }: { onClose: () => void }) {
+  const store = useStudioStore();
+  const [said, setSaid] = useState('');
+  const [fault, setFault] = useState<string>();
+  function take() {
+    const { set, change } = store.getState();
+    const plates = platesOf(said, set.kit.tips[0]);
+    if (!plates.ok) {
+      setFault(plates.faults[0]!.message);
+      return;
+    }
+    change({
+      kind: 'many',
+      changes: NAILS.map((nail) => ({ kind: 'measure', nails: [nail], plate: plates.value[nail] })),
+    });
+    onClose();
+  }
+  return (
+    <Modal opened onClose={onClose} title="Tip sizes in one breath" centered>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          take();
+        }}
+      >
+        <TextInput
+          data-autofocus
+          size="md"
+          label="Thumb to little finger; ten numbers for each hand its own"
+          placeholder="1 5 4 5 8"
+          value={said}
+          error={fault}
+          onChange={(event) => setSaid(event.currentTarget.value)}
+        />
+        <Button type="submit" h={44} mt="md" fullWidth>
+          Measure the hands by them
+        </Button>
+      </form>
+    </Modal>
+  );
+}

@@ -1,0 +1,170 @@
+'use client';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { buildOf } from '@/core/compile/prepare';
+import { buildKindOf } from '@/core/craft/builds';
+import { inUnit, MEASURES, oddPlate, readMeasure, type Measure, type Unit } from '@/core/craft/measures';
+import { tipWords } from '@/core/craft/tipFit';
+import { tipsOf } from '@/core/judge/rules/tipSize';
+import { upperFirst } from '@/core/model/letters';
+import { fingerOf, handNails, handOf, NAILS, nailKey, nailWords, type NailName } from '@/core/model/names';
+import type { Caliper } from '@/devices/caliper';
+import { useStudio, useStudioStore } from '../studio/studio';
+import classes from './HandsView.module.css';
+
+/** A field of the table: measures are taken nail by nail. */
+interface Spot {
+  nail: NailName;
+  measure: Measure;
+}
+
+const ORDER: readonly Spot[] = NAILS.flatMap((nail) => MEASURES.map((measure) => ({ nail, measure })));
+const idOf = ({ nail, measure }: Spot) => `measure-${nail}-${measure.key}`;
+
+interface Told {
+  spot: string;
+  words: string;
+  fault: boolean;
+}
+
+/** Thirty measures in one flow: type, Enter, the next. What is typed at one of several chosen nails goes to all. */
+export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: Caliper; turned: boolean }) {
+  const set = useStudio((s) => s.set);
+  const selected = useStudio((s) => s.selected);
+  const store = useStudioStore();
+  const [told, setTold] = useState<Told>();
+  const [draft, setDraft] = useState<{ spot: string; text: string }>();
+  const last = useRef<Spot>(ORDER[0]!);
+  const shown = turned ? [...NAILS].reverse() : NAILS;
+  const tips = tipsOf(set);
+  const usesTips = NAILS.some((nail) => buildKindOf(buildOf(set, set.nails[nail]).kind).edge === 'tip');
+
+  /** Keeps what was typed; false where it cannot be. */
+  function commit(spot: Spot, text: string): boolean {
+    const { nail, measure } = spot;
+    const now = inUnit(store.getState().set.nails[nail].plate[measure.key], unit);
+    setDraft(undefined);
+    if (text.trim() === '' || text.trim().replace(',', '.') === String(now)) {
+      // A doubt about it stays until something else is measured.
+      setTold((before) => (before?.spot === idOf(spot) && before.fault ? undefined : before));
+      return true;
+    }
+    const read = readMeasure(text, measure, unit);
+    const where = `${upperFirst(nailWords(nail))}, ${measure.words.toLowerCase()}`;
+    if (!read.ok) {
+      setTold({ spot: idOf(spot), words: `${where}: ${read.faults[0]!.message}`, fault: true });
+      setDraft({ spot: idOf(spot), text });
+      return false;
+    }
+    const nails = selected.length > 1 && selected.includes(nail) ? selected : [nail];
+    store
+      .getState()
+      .change({ kind: 'measure', nails: [...nails], plate: { [measure.key]: read.value.value_mm } });
+    const plates = store.getState().set.nails;
+    const odd = oddPlate(
+      plates[nail].plate,
+      handNails(handOf(nail)).map((one) => plates[one].plate),
+    );
+    const doubt = read.value.doubt ?? odd;
+    setTold(doubt ? { spot: idOf(spot), words: `${where}: ${doubt}`, fault: false } : undefined);
+    return true;
+  }
+
+  function goOn(spot: Spot): void {
+    const next = ORDER[ORDER.findIndex((one) => idOf(one) === idOf(spot)) + 1];
+    const field = document.getElementById(next ? idOf(next) : idOf(spot));
+    if (next) field?.focus();
+    else field?.blur();
+  }
+
+  const read = useEffectEvent((mm: number) => {
+    const spot = last.current;
+    if (commit(spot, String(inUnit(mm, unit)))) goOn(spot);
+  });
+  useEffect(() => caliper.onReading(read), [caliper]);
+
+  return (
+    <div className={classes.measures}>
+      <table>
+        <caption>
+          Type a measure and press Enter: width, bed, arch, then the next nail.
+          {selected.length > 1 && ` What is typed at one of the ${selected.length} chosen nails goes to all.`}
+        </caption>
+        <thead>
+          <tr>
+            <td />
+            {shown.map((nail) => (
+              <th key={nail} scope="col" data-here={selected.includes(nail) || undefined}>
+                <b>{nailKey(nail)}</b> {fingerOf(nail)}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {MEASURES.map((measure) => (
+            <tr key={measure.key}>
+              <th scope="row" title={measure.how}>
+                {measure.words}
+              </th>
+              {shown.map((nail) => {
+                const spot: Spot = { nail, measure };
+                const id = idOf(spot);
+                const text =
+                  draft?.spot === id ? draft.text : String(inUnit(set.nails[nail].plate[measure.key], unit));
+                return (
+                  <td key={nail} data-here={selected.includes(nail) || undefined}>
+                    <input
+                      id={id}
+                      inputMode="decimal"
+                      autoComplete="off"
+                      aria-label={`${upperFirst(nailWords(nail))}, ${measure.words.toLowerCase()}`}
+                      aria-invalid={told?.spot === id && told.fault}
+                      {...(told?.spot === id ? { 'aria-describedby': 'measure-told' } : {})}
+                      value={text}
+                      onFocus={(event) => {
+                        last.current = spot;
+                        event.currentTarget.select();
+                        if (!selected.includes(nail)) store.getState().select([nail]);
+                      }}
+                      onChange={(event) => setDraft({ spot: id, text: event.currentTarget.value })}
+                      onBlur={(event) => commit(spot, event.currentTarget.value)}
+                      onKeyDown={(event) => {
+                        if (event.key === 'Escape') {
+                          setDraft(undefined);
+                          setTold(undefined);
+                        }
+                        if (event.key === 'Enter' && commit(spot, event.currentTarget.value)) goOn(spot);
+                      }}
+                    />
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+          {usesTips && (
+            <tr>
+              <th scope="row">Tip</th>
+              {shown.map((nail) => {
+                const fit = tips.fits.find((one) => one.nail === nail);
+                const without = tips.without.includes(nail);
+                return (
+                  <td key={nail} className={classes.tip} title={fit ? tipWords(fit) : undefined}>
+                    {fit && (
+                      <>
+                        <b>{fit.size}</b>
+                        <small>{fit.spare_mm < 0.1 ? 'fits' : `file ${(fit.spare_mm / 2).toFixed(1)}`}</small>
+                      </>
+                    )}
+                    {without && <b className={classes.none}>none</b>}
+                  </td>
+                );
+              })}
+            </tr>
+          )}
+        </tbody>
+      </table>
+      <p id="measure-told" className={classes.told} data-fault={told?.fault || undefined} role="status">
+        {told?.words ?? (usesTips ? 'Tips: size, and mm to file off each side.' : '')}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,126 @@
+'use client';
+import { Checkbox } from '@mantine/core';
+import { frameOf, buildOf } from '@/core/compile/prepare';
+import { buildKindOf } from '@/core/craft/builds';
+import { SHAPE_DEFINITIONS } from '@/core/geometry/shape';
+import { upperFirst } from '@/core/model/letters';
+import { CONDITIONS, type Condition } from '@/core/model/nail';
+import { nailWords } from '@/core/model/names';
+import { SHAPES, type Shape } from '@/core/model/shapes';
+import { Choice, FigureInput } from '../kit/Inputs';
+import { useStudio, useStudioStore } from '../studio/studio';
+import { ThreeViewsDrawing } from './ThreeViewsDrawing';
+import classes from './HandsView.module.css';
+
+const CONDITION_WORDS: Record<Condition, string> = {
+  thin: 'Thin',
+  oily: 'Oily',
+  ridged: 'Ridged',
+  bitten: 'Bitten',
+  'lifted-before': 'Lifted before',
+  'leave-alone': 'Leave alone: injured or infected',
+};
+
+const STARTS = [
+  { value: 'bare', label: 'Bare' },
+  { value: 'dull', label: 'Bare, shine already off' },
+  { value: 'removal', label: 'Product to soak off first' },
+];
+
+/** What the chosen nails are like, how they are built, and their shape from three sides. */
+export function NailChoices() {
+  const set = useStudio((s) => s.set);
+  const focus = useStudio((s) => s.focus);
+  const selected = useStudio((s) => s.selected);
+  const store = useStudioStore();
+  const { change } = store.getState();
+  const nail = set.nails[focus];
+  const nails = selected.length > 0 ? selected : [focus];
+  const build = buildOf(set, nail);
+  const kind = buildKindOf(build.kind);
+  const frame = frameOf(nail, build);
+  const free_mm = frame.length_mm - frame.bed_mm;
+  const start = nail.start.kind === 'bare' ? (nail.start.dull ? 'dull' : 'bare') : 'removal';
+  const putStart = (value: string) =>
+    change({
+      kind: 'nail',
+      nails,
+      put: {
+        start:
+          value === 'removal' ? { kind: 'removal', soak_s: 720 } : { kind: 'bare', dull: value === 'dull' },
+      },
+    });
+  return (
+    <aside className={classes.choices} aria-label="The chosen nails">
+      <h2>{nails.length > 1 ? `${nails.length} nails` : upperFirst(nailWords(focus))}</h2>
+      <ThreeViewsDrawing frame={frame} />
+      <div className={classes.pair}>
+        <Choice
+          label="Build"
+          choices={set.builds.map((one) => ({ value: one.id, label: one.name }))}
+          value={nail.build}
+          onChange={(next) => change({ kind: 'use-build', nails, build: next })}
+        />
+        <Choice
+          label="Shape"
+          choices={[
+            { value: '', label: `${SHAPE_DEFINITIONS[build.shape].words}, as the build` },
+            ...SHAPES.map((shape) => ({ value: shape, label: SHAPE_DEFINITIONS[shape].words })),
+          ]}
+          value={nail.own_shape ?? ''}
+          onChange={(next) =>
+            change({ kind: 'nail', nails, put: { own_shape: next ? (next as Shape) : null } })
+          }
+        />
+        <FigureInput
+          label={kind.edge === 'plate' ? 'Own free edge' : 'Length past the free edge'}
+          unit="mm"
+          value={free_mm}
+          min={0}
+          max={30}
+          step={0.5}
+          onChange={(mm, gesture) =>
+            change(
+              kind.edge === 'plate'
+                ? { kind: 'measure', nails, plate: { free_edge_mm: mm } }
+                : { kind: 'nail', nails, put: { own_free_mm: mm } },
+              gesture,
+            )
+          }
+        />
+        <Choice label="What is on it" choices={STARTS} value={start} onChange={putStart} />
+      </div>
+      <fieldset className={classes.conditions}>
+        <legend>Condition</legend>
+        {CONDITIONS.map((condition) => {
+          const on = nail.conditions.includes(condition);
+          const rest = nail.conditions.filter((one) => one !== condition);
+          return (
+            <Checkbox
+              key={condition}
+              size="md"
+              label={CONDITION_WORDS[condition]}
+              checked={on}
+              styles={{ body: { minHeight: 44, alignItems: 'center' } }}
+              onChange={() =>
+                change({ kind: 'nail', nails, put: { conditions: on ? rest : [...rest, condition] } })
+              }
+            />
+          );
+        })}
+      </fieldset>
+      <Checkbox
+        size="md"
+        label={nails.length > 1 ? 'Work on these nails' : 'Work on this nail'}
+        checked={nail.in_work}
+        styles={{ body: { minHeight: 44, alignItems: 'center' } }}
+        onChange={() => change({ kind: 'in-work', nails, in_work: !nail.in_work })}
+      />
+      {nail.conditions.includes('leave-alone') && (
+        <p className={classes.caution}>
+          No service on injured or infected skin or nails: the wearer sees a clinician first.
+        </p>
+      )}
+    </aside>
+  );
+}
