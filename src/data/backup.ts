@@ -1,14 +1,17 @@
 import { writeSetText } from '@/core/document/parse';
 import type { BackedUp, Backup } from '@/core/files/backup';
+import { without } from '@/core/model/without';
 import { wordsWith } from '@/core/model/primitives';
 import { toBin } from './bin';
 import { db } from './database';
 import { listed } from './listed';
+import { addMissing } from './shelf';
 import { addSet, openSet } from './sets';
 
 /** All that is stored, as a backup: each set with what the journal still holds of it, broken records as text. */
 export async function collectBackup(now = new Date()): Promise<Backup> {
-  const backup: Backup = { made_at: now.toISOString(), sets: [], records: [] };
+  const shelf = (await db().shelf.toArray()).map((one) => without(one, 'id'));
+  const backup: Backup = { made_at: now.toISOString(), sets: [], records: [], shelf };
   for (const record of await db().sets.toArray()) {
     const shown = listed(record);
     if (shown.kind === 'broken') {
@@ -67,6 +70,7 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
       }
     }
     for (const one of preview.fresh) await put(one);
+    await addMissing(backup.shelf);
   });
 }
 

@@ -2,6 +2,7 @@ import Dexie, { type DexieOptions, type Table } from 'dexie';
 import type { Change } from '@/core/document/changes';
 import type { Difference } from '@/core/document/difference';
 import type { SetDocument } from '@/core/document/document';
+import type { ShelfItem } from '@/core/model/shelf';
 
 /** A stored set. `revision` counts saves, so that two tabs notice each other. */
 export interface StoredSet {
@@ -49,6 +50,11 @@ export interface GoneId {
   revision: number;
 }
 
+/** A product on the artist's shelf, under its own id. */
+export interface ShelvedItem extends ShelfItem {
+  id: string;
+}
+
 /** Small facts about this store, such as whether it was seeded. */
 export interface StoredFact {
   key: string;
@@ -88,7 +94,7 @@ export class LacquerDatabase extends Dexie {
     }
     this.version(1).stores({ sets: 'id, changed_at', facts: 'key' });
     this.version(2).stores({ journal: 'key, set' });
-    this.version(STORE_VERSION).stores({ history: 'set', bin: 'key, removed_at', gone: 'id' });
+    this.version(STORE_VERSION).stores({ history: 'set', bin: 'key, removed_at', gone: 'id', shelf: 'id' });
   }
 
   get sets(): Table<StoredSet, string> {
@@ -105,6 +111,9 @@ export class LacquerDatabase extends Dexie {
   }
   get bin(): Table<Binned, string> {
     return this.table('bin');
+  }
+  get shelf(): Table<ShelvedItem, string> {
+    return this.table('shelf');
   }
   get gone(): Table<GoneId, string> {
     return this.table('gone');

@@ -9,6 +9,7 @@ import {
   wipedTop,
 } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
+import type { Structure } from '../craft/build';
 import type { Draft } from '../craft/operation';
 import type { Inlaid } from '../craft/technique';
 import type { Product } from '../model/product';
@@ -38,12 +39,13 @@ export function composeBody(
   inside: readonly Seated[],
   context: NailContext,
   cover: (drafts: readonly Draft[]) => Cover,
+  structure?: Structure,
 ): Body {
   const asks = inside.flatMap((one) => {
     const asked = one.technique.inlaid?.(one.element, context);
     return asked ? [asked] : [];
   });
-  if (asks.length === 0) return { placed: inside.flatMap(ownWork), topped: false };
+  if (asks.length === 0 && !structure) return { placed: inside.flatMap(ownWork), topped: false };
   const placed: Placed[] = [];
   let beds = 0;
   for (const part of layersOf(inside, context, cover)) {
@@ -78,8 +80,8 @@ export function composeBody(
       ),
     );
   }
-  const level = asks.some((one) => one.cap === 'level');
-  placed.push(...(level ? levelled(asks, context) : floated(asks, context)));
+  const level = structure !== undefined || asks.some((one) => one.cap === 'level');
+  placed.push(...(level ? levelled(asks, context, structure) : floated(asks, context)));
   return { placed, topped: !level };
 }
 
@@ -112,32 +114,65 @@ function layersOf(
   return parts;
 }
 
-function levelled(asks: readonly Inlaid[], context: NailContext): Placed[] {
+/** What a file takes off a build that nothing lies in (common practice). */
+const PLAIN_FILING_UM = 60;
+
+function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Structure): Placed[] {
   const clears = new Set(asks.map((one) => one.clear.id));
-  const clear = clears.size === 1 ? asks[0]!.clear : context.role('builder');
-  const cap_um = Math.max(...asks.filter((one) => one.cap === 'level').map((one) => one.cap_um));
-  const allowance_um = Math.max(...asks.map((one) => one.filing_um));
+  const clear = structure?.product ?? (clears.size === 1 ? asks[0]!.clear : context.role('builder'));
+  const cap_um = Math.max(
+    structure?.apex_um ?? 0,
+    ...asks.map((one) => (one.cap === 'level' ? one.cap_um : 0)),
+  );
+  const allowance_um = Math.max(...asks.map((one) => one.filing_um), asks.length === 0 ? PLAIN_FILING_UM : 0);
   const whole = wholePlace();
   const shape: Draft[] = [
     wipeDraft(context, 'wipe', STICKY_OFF, 'The sticky layer clogs the file: off with it first.'),
     {
       step: 'file',
       verb: 'file',
-      words: 'Level the cap with the file',
+      words: structure ? 'Level the builder with the file' : 'Level the cap with the file',
       place: whole,
       removal: { allowance_um, edge_um: Math.round(context.practice.edge_mm * 1000) },
       hand_s: HAND_S.file,
       reason:
-        'Levelled with 100 then 180 grit, and the free edge thinned; the file must not reach the pieces.',
+        asks.length > 0
+          ? 'Levelled with 100 then 180 grit, and the free edge thinned; the file must not reach the pieces.'
+          : 'Levelled with 100 then 180 grit; sides and free edge thinned, the apex left standing.',
     },
     dustOffDraft('brush', 'Dust under the next layer lifts it.'),
     wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the next layer.'),
   ];
-  return [
-    ...cap(clear, cap_um, 'The cap levels itself over the pieces; the hand is turned over to let it settle.'),
-    ...shape.map((draft): Placed => ({ element: 'body', stage: 'shape', draft })),
-  ];
+  const laid = structure
+    ? overlay(structure, cap_um, asks.length > 0)
+    : cap(clear, cap_um, 'The cap levels itself over the pieces; the hand is turned over to let it settle.');
+  return [...laid, ...shape.map((draft): Placed => ({ element: 'body', stage: 'shape', draft }))];
 }
+
+/** The build's own material over the whole nail: flashed nail by nail before it can run, then cured. */
+function overlay({ product, rod }: Structure, t_um: number, overPieces: boolean): Placed[] {
+  const [laid, ...light] = cap(
+    product,
+    t_um,
+    overPieces
+      ? 'A thin slip layer first, then the bead with its apex over the stress area; it levels itself over the pieces.'
+      : 'A thin slip layer first, then the bead: its apex over the stress area, where nails break.',
+  );
+  const flash = flashOf(
+    product,
+    t_um,
+    wholePlace(),
+    rod
+      ? 'A rod under the free edge keeps it from curling in; nail by nail, before it runs to the skin.'
+      : 'Nail by nail, before it runs to the skin.',
+    'flash-cap',
+  );
+  const words = `${overPieces ? 'Build over the pieces' : 'Build'} with ${product.name}`;
+  return [{ ...laid!, draft: { ...laid!.draft, words, open_s: RUNS_AFTER_S } }, shared(flash), ...light];
+}
+
+/** Builder creeps to the walls past this (common practice). */
+const RUNS_AFTER_S = 40;
 
 function floated(asks: readonly Inlaid[], context: NailContext): Placed[] {
   const top = context.role('top');

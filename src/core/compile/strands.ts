@@ -19,7 +19,12 @@ export function lineOf(build: Build, context: NailContext, elements: readonly El
   const cover = coverer(context.frame);
   const seated = seatElements(elements, context, kind.seats);
   const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat);
-  const body = composeBody(settle(within('inside'), cover, context.product), context, cover);
+  const body = composeBody(
+    settle(within('inside'), cover, context.product),
+    context,
+    cover,
+    kind.structure?.(build, context),
+  );
   const upper = finished(
     seated.filter((one) => one.seat === 'surface' || one.seat === 'over'),
     body,
@@ -31,10 +36,28 @@ export function lineOf(build: Build, context: NailContext, elements: readonly El
     ...work('prep', 'prepare', prepare),
     ...work('build', 'foundation', foundation),
     ...settle(within('under'), cover, context.product).flatMap((one) => own(one, 'body', one.drafts)),
-    ...withGuests(body.placed, upper.intoBody, context),
+    ...withGuests(roomFor(upper.line, body.placed), upper.intoBody, context),
     ...upper.line,
     ...work('care', 'care', [oilDraft(context)]),
   ];
+}
+
+/** A free edge is at most a bank card's 0.76 mm (ISO/IEC 7810, ID-1); a file by eye keeps a little under it. */
+const EDGE_WITH_ALL_UM = 740;
+const THINNEST_EDGE_UM = 300;
+
+/** The file leaves the free edge thin enough for the films that still come over it. */
+function roomFor(coming: readonly Placed[], body: readonly Placed[]): Placed[] {
+  const films_um = coming.reduce((sum, { draft: { deposit, place } }) => {
+    const overEdge = !place.around && (place.region.kind === 'whole' || place.region.kind === 'tip');
+    return deposit?.kind === 'conformal' && overEdge ? sum + deposit.t_um : sum;
+  }, 0);
+  const most_um = Math.max(THINNEST_EDGE_UM, EDGE_WITH_ALL_UM - films_um);
+  return body.map((placed) => {
+    const { removal } = placed.draft;
+    if (!removal || removal.edge_um <= most_um) return placed;
+    return { ...placed, draft: { ...placed.draft, removal: { ...removal, edge_um: Math.round(most_um) } } };
+  });
 }
 
 function work(element: string, stage: Stage, drafts: readonly Draft[]): Placed[] {

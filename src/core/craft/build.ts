@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import type { Plate } from '../model/nail';
+import type { Product } from '../model/product';
 import { Id, Words } from '../model/primitives';
 import { SHAPES } from '../model/shapes';
 import type { Draft, Seat } from './operation';
@@ -15,6 +16,15 @@ export const BUILD_BASE = {
 /** The stages a build fills; what it lacks is empty. The body comes from what is encapsulated in it. */
 export type BuildStages = Partial<Record<'arrive' | 'prepare' | 'foundation', Draft[]>>;
 
+/** What a build lays over the whole nail as its own material; art inside it is capped by it. */
+export interface Structure {
+  product: Product;
+  /** Thickness at the apex. */
+  apex_um: number;
+  /** A rod holds the free edge while it is flashed. */
+  rod: boolean;
+}
+
 /** What the art sits on: schema, words, the free edge it gives, the seats it offers, and its stages. */
 export interface BuildKind<B> {
   kind: string;
@@ -29,6 +39,7 @@ export interface BuildKind<B> {
   edge: 'plate' | 'tip';
   seats: readonly Seat[];
   stages: (build: B, context: NailContext) => BuildStages;
+  structure?: (build: B, context: NailContext) => Structure;
 }
 
 /** Keeps the exact schema, so that the build union can be made from the registry. */

@@ -2,12 +2,14 @@ import { unzipSync, zipSync, strToU8, strFromU8 } from 'fflate';
 import fc from 'fast-check';
 import { DEMO_SETS } from '../demo';
 import { faultLine } from '../model/result';
+import { genericShelf, onShelf } from '../starter/shelf';
 import { readBackup, writeBackup, type Backup } from './backup';
 
 const backup = (): Backup => ({
   made_at: '2026-03-01T18:30:00.000Z',
   sets: DEMO_SETS.map((demo, i) => ({ changed_at: 100 + i, document: demo.make() })),
   records: [{ title: 'A broken one', text: '{"id":7}' }],
+  shelf: genericShelf().map(onShelf),
 });
 /** The backup with some of its files changed, or taken out where the text is undefined. */
 function withFiles(changes: Record<string, string | undefined>): Uint8Array {
@@ -38,6 +40,7 @@ describe('a backup', () => {
       'sets/curtain-up.lacquer.json',
       'sets/matinee.lacquer.json',
       'sets/understudy.lacquer.json',
+      'shelf.csv',
       'unreadable/1.json',
     ]);
   });

@@ -4,10 +4,13 @@ import type { SetDocument } from '../document/document';
 import { issueFault, MAX_FILE_BYTES, parseSetText, writeSetText } from '../document/parse';
 import { messageOf } from '../model/messageOf';
 import { fail, ok, type Fault, type Result } from '../model/result';
+import type { ShelfItem } from '../model/shelf';
+import { readShelfCsv, writeShelfCsv } from './shelfCsv';
 
 const FORMAT = 'merry-lacquer-backup';
 const VERSION = 1;
 const MANIFEST = 'backup.json';
+const SHELF = 'shelf.csv';
 /** Beyond these no backup of a working artist comes; a file that does is a mistake or worse. */
 const MAX_FILES = 5000;
 const MAX_BYTES = 256 * 1024 * 1024;
@@ -19,6 +22,7 @@ export interface Backup {
   sets: BackedUp[];
   /** Records that are no sets, as text, by a name for people. */
   records: { title: string; text: string }[];
+  shelf: ShelfItem[];
 }
 
 export interface BackedUp {
@@ -34,7 +38,10 @@ const Manifest = z.strictObject({
   records: z.array(z.strictObject({ file: z.string(), title: z.string() })).max(MAX_FILES),
 });
 
-/** A backup as one zip file: `backup.json` names what is in it, each set is the file that Export writes. */
+/**
+ * A backup as one zip file: `backup.json` names what is in it, each set is the file that Export writes, the shelf is
+ * its CSV.
+ */
 export function writeBackup(backup: Backup): Uint8Array {
   const sets = backup.sets.map(({ changed_at, document }) => ({
     file: `sets/${document.id}.lacquer.json`,
@@ -55,7 +62,11 @@ export function writeBackup(backup: Backup): Uint8Array {
   };
   const files = Object.fromEntries([...sets, ...records].map(({ file, text }) => [file, strToU8(text)]));
   return zipSync(
-    { [MANIFEST]: strToU8(`${JSON.stringify(manifest, null, 2)}\n`), ...files },
+    {
+      [MANIFEST]: strToU8(`${JSON.stringify(manifest, null, 2)}\n`),
+      [SHELF]: strToU8(writeShelfCsv(backup.shelf)),
+      ...files,
+    },
     // The day it was made, so that the same backup gives the same bytes.
     { mtime: new Date(backup.made_at) },
   );
@@ -68,7 +79,7 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
   const manifest = manifestOf(files.value);
   if (!manifest.ok) return manifest;
   const { made_at, sets, records } = manifest.value;
-  const backup: Backup = { made_at, sets: [], records: [] };
+  const backup: Backup = { made_at, sets: [], records: [], shelf: [] };
   const faults: Fault[] = [];
   for (const { file, changed_at } of sets) {
     const data = files.value[file];
@@ -81,6 +92,11 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
     if (data) backup.records.push({ title, text: strFromU8(data) });
     else faults.push({ path: file, message: 'is not in the zip file' });
   }
+  const shelf = files.value[SHELF]
+    ? readShelfCsv(strFromU8(files.value[SHELF]))
+    : fail('', 'is not in the zip file');
+  if (shelf.ok) backup.shelf = shelf.value;
+  else faults.push(inFile(SHELF, shelf.faults[0]!));
   return ok({ backup, faults });
 }
 

@@ -28,7 +28,8 @@ const SHADES: readonly Shade[] = [
   { id: 'sage-03', name: 'Sage 03', colour: '#8fa08a', coats: 2, depth_um: 85 },
 ];
 
-function shade({ id, name, colour, coats, depth_um, effect }: Shade): Product {
+/** A plain gel colour with guide figures. */
+export function shade({ id, name, colour, coats, depth_um, effect }: Shade): Product {
   return {
     id,
     name,

@@ -26,6 +26,11 @@ const StudioShell = late(
   },
 );
 
+const ShelfView = late(() => import('../shelf/ShelfView').then((module) => module.ShelfView), 'The shelf', {
+  instead: Lost,
+  meanwhile: Opening,
+});
+
 const OPENING: StoreState = { kind: 'opening' };
 
 /** The whole program: the store first, then the view that the address names. */
@@ -53,12 +58,15 @@ function view(route: Route | undefined, store: StoreState) {
   if (store.kind === 'failed' || store.kind === 'blocked') return <StoreTrouble store={store} />;
   if (!route) return <NotThere />;
   return (
-    <ViewBoundary key={route.kind === 'set' ? route.id : 'sets'}>
-      {route.kind === 'sets' ? <SetsView /> : <StudioShell id={route.id} view={route.view} />}
+    <ViewBoundary key={route.kind === 'set' ? route.id : route.kind}>
+      {route.kind === 'sets' && <SetsView />}
+      {route.kind === 'shelf' && <ShelfView />}
+      {route.kind === 'set' && <StudioShell id={route.id} view={route.view} />}
     </ViewBoundary>
   );
 }
 
 function bringFor(route: Route | undefined): Promise<void> {
-  return route?.kind === 'set' ? StudioShell.bring() : SetsView.bring();
+  if (route?.kind === 'set') return StudioShell.bring();
+  return route?.kind === 'shelf' ? ShelfView.bring() : SetsView.bring();
 }

@@ -4,9 +4,9 @@ import { IconPlus, IconX } from '@tabler/icons-react';
 import { readPath, writePath } from '@/core/craft/fieldPath';
 import type { Field } from '@/core/craft/technique';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
-import type { SetDocument } from '@/core/document/document';
 import type { Region } from '@/core/model/region';
 import { freshProducts } from './fresh';
+import { ProductInput } from './ProductInput';
 import { RegionInput } from './RegionInput';
 import { Choice, ColourInput, FigureInput } from '../kit/Inputs';
 import { useStudio, useStudioStore } from '../studio/studio';
@@ -38,7 +38,6 @@ interface InputProps {
 }
 
 export function FieldInput({ field, value, onChange }: InputProps) {
-  const products = useStudio((s) => s.set.kit.products);
   switch (field.kind) {
     case 'number':
       if (typeof value !== 'number') return null;
@@ -66,17 +65,7 @@ export function FieldInput({ field, value, onChange }: InputProps) {
       return <ColourInput label={field.words} value={String(value)} onChange={onChange} />;
     case 'product':
       if (typeof value !== 'string') return null;
-      return (
-        <Choice
-          label={field.words}
-          choices={products
-            .filter((p) => field.families.includes(p.family))
-            .map((p) => ({ value: p.id, label: p.name }))}
-          leftSection={<Dot products={products} id={value} />}
-          value={value}
-          onChange={onChange}
-        />
-      );
+      return <ProductInput words={field.words} families={field.families} value={value} onChange={onChange} />;
     case 'switch':
       return (
         <Checkbox
@@ -113,23 +102,6 @@ function OptionalInput({
       checked={on}
       onChange={() => onChange(on ? null : field.fresh(freshProducts(set)))}
       styles={{ body: { minHeight: 44, alignItems: 'center' } }}
-    />
-  );
-}
-
-function Dot({ products, id }: { products: SetDocument['kit']['products']; id: string }) {
-  const colour = products.find((product) => product.id === id)?.colour;
-  return (
-    <span
-      aria-hidden
-      style={{
-        display: 'inline-block',
-        width: 18,
-        height: 18,
-        borderRadius: 9,
-        background: colour,
-        border: '1px solid var(--line)',
-      }}
     />
   );
 }

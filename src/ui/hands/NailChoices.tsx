@@ -1,12 +1,15 @@
 'use client';
-import { Checkbox } from '@mantine/core';
+import { Checkbox, NativeSelect } from '@mantine/core';
 import { frameOf, buildOf } from '@/core/compile/prepare';
-import { buildKindOf } from '@/core/craft/builds';
+import { BUILDS, buildKindOf } from '@/core/craft/builds';
+import { readPath, writePath } from '@/core/craft/fieldPath';
 import { SHAPE_DEFINITIONS } from '@/core/geometry/shape';
 import { upperFirst } from '@/core/model/letters';
 import { CONDITIONS, type Condition } from '@/core/model/nail';
 import { nailWords } from '@/core/model/names';
 import { SHAPES, type Shape } from '@/core/model/shapes';
+import { FieldInput } from '../design/ElementFields';
+import { freeId } from '../design/fresh';
 import { Choice, FigureInput } from '../kit/Inputs';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { ThreeViewsDrawing } from './ThreeViewsDrawing';
@@ -20,6 +23,9 @@ const CONDITION_WORDS: Record<Condition, string> = {
   'lifted-before': 'Lifted before',
   'leave-alone': 'Leave alone: injured or infected',
 };
+
+/** Before the kind of a build that the set does not have yet. */
+const NEW = 'new ';
 
 const STARTS = [
   { value: 'bare', label: 'Bare' },
@@ -41,6 +47,21 @@ export function NailChoices() {
   const frame = frameOf(nail, build);
   const free_mm = frame.length_mm - frame.bed_mm;
   const start = nail.start.kind === 'bare' ? (nail.start.dull ? 'dull' : 'bare') : 'removal';
+  function takeBuild(value: string) {
+    if (!value.startsWith(NEW)) {
+      change({ kind: 'use-build', nails, build: value });
+      return;
+    }
+    const made = buildKindOf(value.slice(NEW.length));
+    const id = freeId(made.kind, set.builds);
+    change({
+      kind: 'many',
+      changes: [
+        { kind: 'put-build', build: made.fresh(id) },
+        { kind: 'use-build', nails, build: id },
+      ],
+    });
+  }
   const putStart = (value: string) =>
     change({
       kind: 'nail',
@@ -55,12 +76,29 @@ export function NailChoices() {
       <h2>{nails.length > 1 ? `${nails.length} nails` : upperFirst(nailWords(focus))}</h2>
       <ThreeViewsDrawing frame={frame} />
       <div className={classes.pair}>
-        <Choice
+        <NativeSelect
+          size="md"
           label="Build"
-          choices={set.builds.map((one) => ({ value: one.id, label: one.name }))}
           value={nail.build}
-          onChange={(next) => change({ kind: 'use-build', nails, build: next })}
+          data={[
+            { group: 'In this set', items: set.builds.map((one) => ({ value: one.id, label: one.name })) },
+            { group: 'New', items: BUILDS.map((one) => ({ value: `${NEW}${one.kind}`, label: one.words })) },
+          ]}
+          onChange={(event) => takeBuild(event.currentTarget.value)}
         />
+        {kind.fields.map((field) => (
+          <FieldInput
+            key={field.path}
+            field={field}
+            value={readPath(build, field.path)}
+            onChange={(value, gesture) =>
+              change(
+                { kind: 'put-build', build: writePath(build, field.path, value) as typeof build },
+                gesture,
+              )
+            }
+          />
+        ))}
         <Choice
           label="Shape"
           choices={[

@@ -4,6 +4,7 @@ describe('addresses', () => {
   it('lead where they were made for', () => {
     const routes: Route[] = [
       { kind: 'sets' },
+      { kind: 'shelf' },
       ...SET_VIEWS.map((view): Route => ({ kind: 'set', id: 'curtain-up', view })),
       { kind: 'set', id: 'a/b %', view: 'card' },
     ];
@@ -15,8 +16,13 @@ describe('addresses', () => {
     expect(routeOfPath('/set/mine/')).toEqual({ kind: 'set', id: 'mine', view: 'design' });
   });
 
-  it.each(['/sets', '/set', '/set/mine/cards', '/set/mine/card/more', '/set/%E0%A4%A/card', '/x/y/z'])(
-    '%s leads nowhere',
-    (path) => expect(routeOfPath(path)).toBeUndefined(),
-  );
+  it.each([
+    '/sets',
+    '/shelf/red',
+    '/set',
+    '/set/mine/cards',
+    '/set/mine/card/more',
+    '/set/%E0%A4%A/card',
+    '/x/y/z',
+  ])('%s leads nowhere', (path) => expect(routeOfPath(path)).toBeUndefined());
 });

@@ -3,12 +3,13 @@ export const SET_VIEWS = ['hands', 'design', 'layers', 'timing', 'card'] as cons
 export type SetView = (typeof SET_VIEWS)[number];
 
 /** Where in the program an address leads. */
-export type Route = { kind: 'sets' } | { kind: 'set'; id: string; view: SetView };
+export type Route = { kind: 'sets' } | { kind: 'shelf' } | { kind: 'set'; id: string; view: SetView };
 
 /** The route of an address' parts; undefined where nothing stands there. A set without a view opens in Design. */
 export function routeOf(parts: readonly string[]): Route | undefined {
   const [first, id, view = 'design', ...more] = parts.filter(Boolean);
   if (first === undefined) return { kind: 'sets' };
+  if (first === 'shelf') return id === undefined ? { kind: 'shelf' } : undefined;
   if (first !== 'set' || !id || more.length > 0) return undefined;
   const known = SET_VIEWS.find((one) => one === view);
   return known && { kind: 'set', id, view: known };
@@ -25,5 +26,6 @@ export function routeOfPath(path: string): Route | undefined {
 }
 
 export function pathOf(route: Route): string {
-  return route.kind === 'sets' ? '/' : `/set/${encodeURIComponent(route.id)}/${route.view}`;
+  if (route.kind !== 'set') return route.kind === 'sets' ? '/' : '/shelf';
+  return `/set/${encodeURIComponent(route.id)}/${route.view}`;
 }

@@ -1,7 +1,7 @@
 'use client';
 import { wordsWith } from '@/core/model/primitives';
 import { Button, TextInput } from '@mantine/core';
-import { IconFolderOpen, IconPlus, IconSearch } from '@tabler/icons-react';
+import { IconBottle, IconFolderOpen, IconPlus, IconSearch } from '@tabler/icons-react';
 import { useEffect, useRef, useState } from 'react';
 import { faultLine, type Fault } from '@/core/model/result';
 import { NAILS } from '@/core/model/names';
@@ -96,7 +96,7 @@ export function SetsView() {
           placeholder="Search"
           leftSection={<IconSearch size={18} />}
           size="md"
-          w={200}
+          w={180}
           value={search}
           onChange={(event) => setSearch(event.currentTarget.value)}
         />
@@ -127,6 +127,9 @@ export function SetsView() {
             if (file) void open(file);
           }}
         />
+        <Button component={Go} href="/shelf" h={44} variant="default" leftSection={<IconBottle size={18} />}>
+          Shelf
+        </Button>
         <MoreMenu
           label="More"
           entries={[

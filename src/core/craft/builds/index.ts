@@ -1,11 +1,12 @@
 import type * as z from 'zod';
 import { unionOf } from '../registry';
 import type { BuildKind } from '../build';
+import { builderOverlay } from './builderOverlay';
 import { naturalGel } from './naturalGel';
 import { softGelTip } from './softGelTip';
 
 /** Every build the program knows: one file and one line each. */
-const ALL = [naturalGel, softGelTip] as const;
+const ALL = [naturalGel, builderOverlay, softGelTip] as const;
 
 export const Build = unionOf(ALL);
 export type Build = z.infer<typeof Build>;

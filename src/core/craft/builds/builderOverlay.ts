@@ -1,0 +1,52 @@
+import * as z from 'zod';
+import { BUILD_BASE, defineBuild } from '../build';
+import { baseDraft } from '../drafts';
+import { prepPlate } from './prep';
+
+const schema = z.strictObject({
+  ...BUILD_BASE,
+  kind: z.literal('natural-builder'),
+  /** Thickness of the builder at the apex. */
+  apex_um: z.number().min(200, 'must be at least 200 µm').max(1500, 'must be at most 1500 µm'),
+});
+
+/** A free edge this long curls in under the lamp unless it is held (common practice). */
+const ROD_FROM_MM = 5;
+
+/** Builder gel over the natural nail: strength where it bends, on the wearer's own length. */
+export const builderOverlay = defineBuild({
+  kind: 'natural-builder',
+  words: 'Builder over the natural nail',
+  blurb: 'The wearer’s own length, made strong: an apex over the stress area, filed even.',
+  schema,
+  fields: [
+    {
+      kind: 'number',
+      path: 'apex_um',
+      words: 'Builder at the apex',
+      unit: 'µm',
+      min: 200,
+      max: 1500,
+      step: 50,
+    },
+  ],
+  fresh: (id) => ({
+    id,
+    kind: 'natural-builder' as const,
+    name: 'Builder overlay',
+    shape: 'oval' as const,
+    apex_um: 450,
+  }),
+  free_mm: (_build, plate) => plate.free_edge_mm,
+  edge: 'plate',
+  seats: ['under', 'inside', 'surface', 'over'],
+  stages: (_build, context) => ({
+    ...prepPlate(context, `File the free edge ${context.frame.shape}`),
+    foundation: baseDraft(context, 'Builder grips the base, not the plate.'),
+  }),
+  structure: (build, context) => ({
+    product: context.role('builder'),
+    apex_um: build.apex_um,
+    rod: context.nail.plate.free_edge_mm >= ROD_FROM_MM,
+  }),
+});

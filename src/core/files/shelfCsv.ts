@@ -1,0 +1,143 @@
+import Papa from 'papaparse';
+import { issueFault } from '../document/parse';
+import type { Fault, Result } from '../model/result';
+import { fail, ok } from '../model/result';
+import { ShelfItem } from '../model/shelf';
+
+/** The columns of a shelf as CSV (RFC 4180), in their order; only `id`, `name` and `family` have to be there. */
+export const COLUMNS = [
+  'id',
+  'name',
+  'family',
+  'colour',
+  'effect',
+  'coats_to_cover',
+  'judged_on',
+  'coat_um',
+  'cure_s',
+  'flash_s',
+  'depth_um',
+  'working_s',
+  'dry_s',
+  'runny',
+  'count',
+  'price',
+  'opened_on',
+] as const;
+export type Column = (typeof COLUMNS)[number];
+const NEEDED: readonly Column[] = ['id', 'name', 'family'];
+const NUMBERS: ReadonlySet<Column> = new Set([
+  'coats_to_cover',
+  'coat_um',
+  'cure_s',
+  'flash_s',
+  'depth_um',
+  'working_s',
+  'dry_s',
+  'count',
+  'price',
+]);
+const LAMP: readonly Column[] = ['cure_s', 'flash_s', 'depth_um'];
+const OWN: ReadonlySet<Column> = new Set(['count', 'price', 'opened_on']);
+
+/** No shelf holds more. */
+const MAX_ROWS = 5000;
+const MAX_FAULTS = 20;
+
+/** A cell that a table program might take for a formula is written behind an apostrophe, and read without it. */
+const FORMULA = /^[=+\-@\t\r]/;
+const WRITTEN_SAFE = /^'(?=[=+\-@\t\r'])/;
+
+export function writeShelfCsv(items: readonly ShelfItem[]): string {
+  const rows = items.map((item) =>
+    COLUMNS.map((column) => {
+      const text = cellOf(item, column);
+      const risky = !NUMBERS.has(column) && (FORMULA.test(text) || text.startsWith("'"));
+      return risky ? `'${text}` : text;
+    }),
+  );
+  return `${Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' })}\r\n`;
+}
+
+/** What a column says of a product, as text; empty where it says nothing. */
+export function cellOf(item: ShelfItem, column: Column): string {
+  const value = valueOf(item, column);
+  return value === null || value === undefined ? '' : String(value);
+}
+
+function valueOf({ product, ...own }: ShelfItem, column: Column): unknown {
+  if (OWN.has(column)) return own[column as keyof typeof own];
+  if (LAMP.includes(column)) return product.lamp?.[column as 'cure_s'];
+  return product[column as keyof typeof product];
+}
+
+/**
+ * The products of a CSV text, each told by line and column where it cannot be; nothing is taken where one is at
+ * fault. Commas, semicolons and tabs part cells alike, and decimal commas are read.
+ */
+export function readShelfCsv(text: string): Result<ShelfItem[]> {
+  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const broken = errors.find((error) => error.type === 'Quotes');
+  if (broken) return fail(`line ${(broken.row ?? 0) + 1}`, `its quotes do not close: ${broken.message}`);
+  const [head, ...rows] = data;
+  if (!head) return fail('', 'the file is empty');
+  const columns = head.map((name) => name.trim().toLowerCase());
+  const unknown = columns.find((name) => !(COLUMNS as readonly string[]).includes(name));
+  if (unknown !== undefined) return fail('line 1', `"${unknown}" is no column of a shelf`);
+  const twice = columns.find((name, i) => columns.indexOf(name) !== i);
+  if (twice !== undefined) return fail('line 1', `the column "${twice}" is there twice`);
+  const missing = NEEDED.find((name) => !columns.includes(name));
+  if (missing) return fail('line 1', `the column "${missing}" is missing`);
+  if (rows.length > MAX_ROWS)
+    return fail('', `has ${rows.length} rows; a shelf is refused beyond ${MAX_ROWS}`);
+  const items: ShelfItem[] = [];
+  const faults: Fault[] = [];
+  const lines = new Map<string, number>();
+  rows.forEach((cells, i) => {
+    const line = i + 2;
+    const read = readRow(cells, columns as Column[], line);
+    if (!read.ok) {
+      faults.push(...read.faults);
+      return;
+    }
+    const { id } = read.value.product;
+    const before = lines.get(id);
+    if (before !== undefined)
+      faults.push({ path: `line ${line}, id`, message: `"${id}" is on line ${before} already` });
+    lines.set(id, line);
+    items.push(read.value);
+  });
+  return faults.length > 0 ? { ok: false, faults: faults.slice(0, MAX_FAULTS) } : ok(items);
+}
+
+function readRow(cells: readonly string[], columns: readonly Column[], line: number): Result<ShelfItem> {
+  if (cells.length > columns.length)
+    return fail(`line ${line}`, `has ${cells.length} cells for ${columns.length} columns`);
+  const values: Partial<Record<Column, unknown>> = {};
+  for (const [i, column] of columns.entries()) {
+    const text = (cells[i] ?? '').trim().replace(WRITTEN_SAFE, '');
+    if (text === '') continue;
+    if (NUMBERS.has(column)) {
+      const plain = /^\d+,\d+$/.test(text) ? text.replace(',', '.') : text;
+      if (!/^-?\d+(\.\d+)?$/.test(plain))
+        return fail(`line ${line}, ${column}`, `"${text.slice(0, 40)}" is no number`);
+      values[column] = Number(plain);
+    } else if (column === 'runny') {
+      if (text !== 'true' && text !== 'false') return fail(`line ${line}, runny`, 'must be true or false');
+      values[column] = text === 'true';
+    } else values[column] = text;
+  }
+  const { count = null, price = null, opened_on = null, cure_s, flash_s, depth_um, ...product } = values;
+  const lamp = { cure_s, flash_s, depth_um };
+  const hasLamp = Object.values(lamp).some((value) => value !== undefined);
+  const parsed = ShelfItem.safeParse({
+    product: { ...product, ...(hasLamp ? { lamp } : {}) },
+    count,
+    price,
+    opened_on,
+  });
+  if (parsed.success) return ok(parsed.data);
+  const fault = issueFault(parsed.error.issues[0]!);
+  const column = fault.path.split('.').at(-1);
+  return fail(`line ${line}, ${column}`, fault.message);
+}

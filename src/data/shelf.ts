@@ -1,0 +1,45 @@
+import { liveQuery } from 'dexie';
+import { without } from '@/core/model/without';
+import type { ShelfItem } from '@/core/model/shelf';
+import { genericShelf, onShelf } from '@/core/starter/shelf';
+import { db, type ShelvedItem } from './database';
+
+const STOCKED = 'shelf-stocked';
+
+const shelved = (item: ShelfItem): ShelvedItem => ({ id: item.product.id, ...item });
+
+/** Puts the generic products on an empty shelf, once. One that was emptied since is left alone. */
+export async function stockOnce(): Promise<void> {
+  if (db().onlyRead) return;
+  await db().transaction('rw', db().shelf, db().facts, async () => {
+    if (await db().facts.get(STOCKED)) return;
+    await db().shelf.bulkPut(genericShelf().map(onShelf).map(shelved));
+    await db().facts.put({ key: STOCKED, value: 'yes' });
+  });
+}
+
+/** The whole shelf each time it changes, by this tab or another. */
+export function watchShelf(
+  onChange: (items: ShelfItem[]) => void,
+  onError: (error: unknown) => void,
+): () => void {
+  const all = async () => (await db().shelf.toArray()).map((one) => without(one, 'id'));
+  const subscription = liveQuery(all).subscribe(onChange, onError);
+  return () => subscription.unsubscribe();
+}
+
+/** Puts products on the shelf, each in the place of the one of its id; all or none. */
+export async function putOnShelf(items: readonly ShelfItem[]): Promise<void> {
+  await db().transaction('rw', db().shelf, () => db().shelf.bulkPut(items.map(shelved)));
+}
+
+/** Takes products off the shelf. Sets keep the copies they carry. */
+export async function takeOffShelf(ids: readonly string[]): Promise<void> {
+  await db().shelf.bulkDelete([...ids]);
+}
+
+/** Adds what is not on the shelf yet; what is stays as it is. Within a transaction, or by itself. */
+export async function addMissing(items: readonly ShelfItem[]): Promise<void> {
+  const there = new Set(await db().shelf.toCollection().primaryKeys());
+  await db().shelf.bulkPut(items.filter((one) => !there.has(one.product.id)).map(shelved));
+}

@@ -1,0 +1,152 @@
+'use client';
+import { ActionIcon, Button, ColorPicker, NativeSelect, Popover, TextInput } from '@mantine/core';
+import { IconColorPicker } from '@tabler/icons-react';
+import { useState } from 'react';
+import { tidyWords } from '@/core/model/primitives';
+import type { Product } from '@/core/model/product';
+import { onShelf, recoloured } from '@/core/starter/shelf';
+import { putOnShelf } from '@/data/shelf';
+import { useGesture } from '../kit/useGesture';
+import { useShelf } from '../shelf/useShelf';
+import { useStudio, useStudioStore } from '../studio/studio';
+import classes from './DesignView.module.css';
+
+interface Props {
+  words: string;
+  families: readonly string[];
+  value: string;
+  onChange: (value: unknown, gesture?: string) => void;
+}
+
+/** A product of the set's kit, or one from the shelf, which the set then carries; or the same in another colour. */
+export function ProductInput({ words, families, value, onChange }: Props) {
+  const kit = useStudio((s) => s.set.kit.products);
+  const store = useStudioStore();
+  const { items } = useShelf();
+  const gesture = useGesture();
+  const fits = (product: Product) => families.includes(product.family);
+  const inSet = kit.filter(fits);
+  const shelf = (items ?? [])
+    .map((item) => item.product)
+    .filter((product) => fits(product) && !kit.some((one) => one.id === product.id))
+    .sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
+  const now = kit.find((product) => product.id === value);
+
+  /** One step of undo: the set carries the product, and the element takes it. */
+  function take(product: Product) {
+    gesture.begin();
+    if (!kit.some((one) => one.id === product.id))
+      store.getState().change({ kind: 'put-product', product }, gesture.id());
+    onChange(product.id, gesture.id());
+  }
+
+  const option = ({ id, name }: Product) => ({ value: id, label: name });
+  return (
+    <div className={classes.product}>
+      <NativeSelect
+        size="md"
+        label={words}
+        value={value}
+        leftSection={<Dot colour={now?.colour} />}
+        data={[
+          { group: 'In this set', items: inSet.map(option) },
+          ...(shelf.length > 0 ? [{ group: 'On the shelf', items: shelf.map(option) }] : []),
+        ]}
+        onChange={(event) => {
+          const id = event.currentTarget.value;
+          const chosen = [...inSet, ...shelf].find((product) => product.id === id);
+          if (chosen) take(chosen);
+        }}
+      />
+      {now?.colour && <Recolour product={now} taken={[...kit, ...shelf]} onMade={take} />}
+    </div>
+  );
+}
+
+function Recolour({
+  product,
+  taken,
+  onMade,
+}: {
+  product: Product;
+  taken: readonly Product[];
+  onMade: (product: Product) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const [name, setName] = useState('');
+  const [colour, setColour] = useState(product.colour ?? '#b0303a');
+  const good = /^#[0-9a-f]{6}$/i.test(colour);
+  function make() {
+    const made = recoloured(
+      product,
+      tidyWords(name) ?? `${product.name} ${colour}`,
+      colour,
+      new Set(taken.map((one) => one.id)),
+    );
+    // The set carries it whatever becomes of the shelf.
+    void putOnShelf([onShelf(made)]).catch(() => undefined);
+    onMade(made);
+    setOpen(false);
+  }
+  return (
+    <Popover opened={open} onChange={setOpen} position="bottom-end" width={280} trapFocus returnFocus>
+      <Popover.Target>
+        <ActionIcon
+          size={44}
+          variant="default"
+          aria-label={`A new colour like ${product.name}`}
+          title="A new colour"
+          onClick={() => setOpen(!open)}
+        >
+          <IconColorPicker size={20} />
+        </ActionIcon>
+      </Popover.Target>
+      <Popover.Dropdown aria-label="A new colour">
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (good) make();
+          }}
+        >
+          <ColorPicker fullWidth format="hex" value={colour} onChange={setColour} />
+          <TextInput
+            size="md"
+            mt="sm"
+            label="Colour"
+            data-autofocus
+            value={colour}
+            error={good ? undefined : 'a colour such as #b0303a'}
+            onChange={(event) => setColour(event.currentTarget.value)}
+          />
+          <TextInput
+            size="md"
+            mt="sm"
+            label="Name"
+            placeholder={`${product.name} ${colour}`}
+            value={name}
+            onChange={(event) => setName(event.currentTarget.value)}
+          />
+          <Button type="submit" h={44} mt="md" fullWidth disabled={!good}>
+            Put it on the shelf and use it
+          </Button>
+        </form>
+      </Popover.Dropdown>
+    </Popover>
+  );
+}
+
+function Dot({ colour }: { colour: string | undefined }) {
+  return (
+    <span
+      aria-hidden
+      style={{
+        display: 'inline-block',
+        width: 18,
+        height: 18,
+        borderRadius: 9,
+        background: colour,
+        border: '1px solid var(--line)',
+      }}
+    />
+  );
+}

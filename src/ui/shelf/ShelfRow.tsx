@@ -1,0 +1,172 @@
+'use client';
+import { Button, ColorInput, NumberInput, Table, TextInput } from '@mantine/core';
+import type { ReactNode } from 'react';
+import { FAMILIES, lampOf } from '@/core/craft/families';
+import { upperFirst } from '@/core/model/letters';
+import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
+import type { Product } from '@/core/model/product';
+import { ShelfItem } from '@/core/model/shelf';
+import classes from './ShelfView.module.css';
+
+interface Props {
+  item: ShelfItem;
+  open: boolean;
+  onOpen: () => void;
+  onPut: (item: ShelfItem) => void;
+  onDuplicate: ReactNode;
+  onRemove: () => void;
+}
+
+const EFFECT_WORDS = { film: '', sheer: 'sheer, ', metallic: 'metallic, ' } as const;
+
+/** A product of the shelf: a line of its own, and below it what can be set when it is open. */
+export function ShelfRow({ item, open, onOpen, onPut, onDuplicate, onRemove }: Props) {
+  const { product } = item;
+  const lamp = lampOf(product);
+  /** Only what is a product is kept. */
+  const put = (next: ShelfItem) => {
+    const parsed = ShelfItem.safeParse(next);
+    if (parsed.success) onPut(parsed.data);
+  };
+  const putProduct = (changed: Partial<Product>) => put({ ...item, product: { ...product, ...changed } });
+  return (
+    <>
+      <Table.Tr data-open={open || undefined}>
+        <Table.Td>
+          <button type="button" className={classes.name} aria-expanded={open} onClick={onOpen}>
+            <span className={classes.dot} style={{ background: product.colour }} aria-hidden />
+            <bdi>{product.name}</bdi>
+          </button>
+        </Table.Td>
+        <Table.Td>{upperFirst(FAMILIES[product.family].words)}</Table.Td>
+        <Table.Td>
+          {product.coats_to_cover
+            ? `${EFFECT_WORDS[product.effect ?? 'film']}${product.coats_to_cover} ${product.coats_to_cover === 1 ? 'coat' : 'coats'}`
+            : ''}
+        </Table.Td>
+        <Table.Td>{lamp ? `${lamp.cure_s} s` : product.dry_s ? `dries ${product.dry_s} s` : ''}</Table.Td>
+        <Table.Td>{item.count ?? ''}</Table.Td>
+        <Table.Td className={classes.ways}>{onDuplicate}</Table.Td>
+      </Table.Tr>
+      {open && (
+        <Table.Tr className={classes.opened}>
+          <Table.Td colSpan={6}>
+            <div className={classes.fields}>
+              <TextInput
+                size="md"
+                label="Name"
+                maxLength={MOST_WORDS}
+                defaultValue={product.name}
+                onBlur={(event) => {
+                  const name = tidyWords(event.currentTarget.value);
+                  if (name && name !== product.name) putProduct({ name });
+                }}
+                onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+              />
+              {product.colour && (
+                <ColorInput
+                  size="md"
+                  label="Colour"
+                  format="hex"
+                  eyeDropperButtonProps={{ 'aria-label': 'Pick a colour from the screen' }}
+                  defaultValue={product.colour}
+                  onChangeEnd={(colour) => putProduct({ colour })}
+                  onBlur={(event) => putProduct({ colour: event.currentTarget.value })}
+                />
+              )}
+              {product.coats_to_cover !== undefined && (
+                <Figure
+                  label="Coats to cover"
+                  value={product.coats_to_cover}
+                  min={0.5}
+                  max={8}
+                  step={0.5}
+                  onPut={(coats_to_cover) => putProduct({ coats_to_cover })}
+                />
+              )}
+              {lamp && (
+                <>
+                  <Figure
+                    label="Cure, s"
+                    value={lamp.cure_s}
+                    min={5}
+                    max={600}
+                    onPut={(cure_s) => putProduct({ lamp: { ...lamp, cure_s } })}
+                  />
+                  <Figure
+                    label="Flash, s"
+                    value={lamp.flash_s}
+                    min={1}
+                    max={120}
+                    onPut={(flash_s) => putProduct({ lamp: { ...lamp, flash_s } })}
+                  />
+                </>
+              )}
+              {product.coat_um !== undefined && (
+                <Figure
+                  label="One coat, µm"
+                  value={product.coat_um}
+                  min={1}
+                  max={2000}
+                  onPut={(coat_um) => putProduct({ coat_um })}
+                />
+              )}
+              <Figure
+                label="Left"
+                value={item.count ?? ''}
+                min={0}
+                max={9999}
+                onPut={(count) => put({ ...item, count })}
+              />
+              <Figure
+                label="Price"
+                value={item.price ?? ''}
+                min={0}
+                max={99999}
+                step={0.5}
+                onPut={(price) => put({ ...item, price })}
+              />
+              <TextInput
+                size="md"
+                type="date"
+                label="Opened"
+                defaultValue={item.opened_on ?? ''}
+                onBlur={(event) => put({ ...item, opened_on: event.currentTarget.value || null })}
+              />
+              <Button variant="subtle" color="red" h={44} onClick={onRemove}>
+                Take off the shelf
+              </Button>
+            </div>
+          </Table.Td>
+        </Table.Tr>
+      )}
+    </>
+  );
+}
+
+interface FigureProps {
+  label: string;
+  value: number | '';
+  min: number;
+  max: number;
+  step?: number;
+  onPut: (value: number) => void;
+}
+
+function Figure({ label, value, min, max, step = 1, onPut }: FigureProps) {
+  return (
+    <NumberInput
+      size="md"
+      label={label}
+      defaultValue={value}
+      min={min}
+      max={max}
+      step={step}
+      clampBehavior="strict"
+      allowNegative={false}
+      onChange={(next) => {
+        if (typeof next === 'number' && next >= min && next <= max) onPut(next);
+      }}
+    />
+  );
+}

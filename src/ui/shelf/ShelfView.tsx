@@ -1,0 +1,251 @@
+'use client';
+import { ActionIcon, Button, NativeSelect, Table, TextInput } from '@mantine/core';
+import { IconArrowLeft, IconCopy, IconDownload, IconFileImport, IconSearch } from '@tabler/icons-react';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { FAMILIES } from '@/core/craft/families';
+import { MAX_FILE_BYTES, tooLarge } from '@/core/document/parse';
+import { decodeText } from '@/core/files/decodeText';
+import { upperFirst } from '@/core/model/letters';
+import { messageOf } from '@/core/model/messageOf';
+import { PRODUCT_FAMILIES, type ProductFamily } from '@/core/model/product';
+import { faultLine, type Fault } from '@/core/model/result';
+import type { ShelfItem } from '@/core/model/shelf';
+import { recoloured } from '@/core/starter/shelf';
+import { putOnShelf, takeOffShelf } from '@/data/shelf';
+import { downloadBlob } from '../kit/download';
+import { Go } from '../kit/Go';
+import { late } from '../kit/late';
+import { notify } from '../kit/notify';
+import { SchemeButton } from '../kit/SchemeButton';
+import { useTitle } from '../kit/useTitle';
+import { ShelfRow } from './ShelfRow';
+import { useShelf } from './useShelf';
+import classes from './ShelfView.module.css';
+
+const CsvChoice = late(() => import('./CsvChoice').then((module) => module.CsvChoice), 'The list');
+
+/** So many rows are drawn at once; the rest come when they are asked for. */
+const SHOWN_ROWS = 80;
+
+type Order = 'name' | 'family' | 'count';
+
+/** What do I have? Every product of the artist's own, with what it needs and how much of it is left. */
+export function ShelfView() {
+  useTitle('Shelf');
+  const { items, fault } = useShelf();
+  const [search, setSearch] = useState('');
+  const wanted = useDeferredValue(search.trim().toLowerCase());
+  const [family, setFamily] = useState<ProductFamily | ''>('');
+  const [order, setOrder] = useState<Order>('family');
+  const [rows, setRows] = useState(SHOWN_ROWS);
+  const [open, setOpen] = useState<string>();
+  const [list, setList] = useState<{ name: string; items: ShelfItem[] }>();
+  const [faults, setFaults] = useState<Fault[]>();
+  const input = useRef<HTMLInputElement>(null);
+  const found = useMemo(() => sorted(items ?? [], wanted, family, order), [items, wanted, family, order]);
+
+  const put = (changed: readonly ShelfItem[]) =>
+    putOnShelf(changed).catch((error: unknown) => notify(messageOf(error), 'It was not kept'));
+
+  function duplicate({ product }: ShelfItem) {
+    const taken = new Set(items?.map((one) => one.product.id));
+    const made = recoloured(product, `${product.name} 2`, product.colour ?? '#b0303a', taken);
+    void put([{ product: made, count: null, price: null, opened_on: null }]).then(() => setOpen(made.id));
+  }
+
+  async function remove(one: ShelfItem) {
+    await takeOffShelf([one.product.id]);
+    notify(
+      <>
+        “{one.product.name}” is off the shelf. Sets that use it keep their own copy.{' '}
+        <Button variant="default" h={44} onClick={() => void put([one])}>
+          Put it back
+        </Button>
+      </>,
+    );
+  }
+
+  async function save() {
+    const { writeShelfCsv } = await import('@/core/files/shelfCsv');
+    downloadBlob('shelf.csv', new Blob([writeShelfCsv(items ?? [])], { type: 'text/csv;charset=utf-8' }));
+  }
+
+  async function read(file: File) {
+    if (file.size > MAX_FILE_BYTES) return setFaults([{ path: '', message: tooLarge(file.size) }]);
+    const { readShelfCsv } = await import('@/core/files/shelfCsv');
+    const text = decodeText(new Uint8Array(await file.arrayBuffer()));
+    const parsed = text.ok ? readShelfCsv(text.value) : text;
+    setFaults(parsed.ok ? undefined : parsed.faults);
+    if (parsed.ok) setList({ name: file.name, items: parsed.value });
+  }
+
+  return (
+    <main className={classes.page}>
+      <header className={classes.head}>
+        <ActionIcon
+          component={Go}
+          href="/"
+          size={44}
+          variant="subtle"
+          color="gray"
+          aria-label="Back to the sets"
+        >
+          <IconArrowLeft size={22} />
+        </ActionIcon>
+        <h1>Shelf</h1>
+        <span className={classes.grow} />
+        <TextInput
+          aria-label="Search products"
+          placeholder="Search"
+          leftSection={<IconSearch size={18} />}
+          size="md"
+          w={220}
+          value={search}
+          onChange={(event) => setSearch(event.currentTarget.value)}
+        />
+        <NativeSelect
+          aria-label="Family"
+          size="md"
+          value={family}
+          onChange={(event) => setFamily(event.currentTarget.value as ProductFamily | '')}
+          data={[
+            { value: '', label: 'Every family' },
+            ...PRODUCT_FAMILIES.map((one) => ({ value: one, label: upperFirst(FAMILIES[one].words) })),
+          ]}
+        />
+        <Button variant="default" h={44} leftSection={<IconDownload size={18} />} onClick={() => void save()}>
+          Save as CSV
+        </Button>
+        <Button
+          variant="default"
+          h={44}
+          leftSection={<IconFileImport size={18} />}
+          onClick={() => input.current?.click()}
+        >
+          Take in CSV
+        </Button>
+        <input
+          ref={input}
+          type="file"
+          accept=".csv,text/csv"
+          aria-label="CSV file"
+          hidden
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = '';
+            if (file) void read(file);
+          }}
+        />
+        <SchemeButton />
+      </header>
+      {fault !== undefined && <p role="alert">The shelf cannot be read: {messageOf(fault)}.</p>}
+      {faults && (
+        <section className={classes.faults} role="alert">
+          <h2>The list was not taken in</h2>
+          <ul>
+            {faults.map((one) => (
+              <li key={faultLine(one)}>{faultLine(one)}</li>
+            ))}
+          </ul>
+          <Button variant="default" h={44} onClick={() => setFaults(undefined)}>
+            All right
+          </Button>
+        </section>
+      )}
+      <Table className={classes.table} stickyHeader>
+        <Table.Thead>
+          <Table.Tr>
+            <Sortable words="Name" by="name" order={order} onOrder={setOrder} />
+            <Sortable words="Family" by="family" order={order} onOrder={setOrder} />
+            <Table.Th>Covers in</Table.Th>
+            <Table.Th>Light</Table.Th>
+            <Sortable words="Left" by="count" order={order} onOrder={setOrder} />
+            <Table.Th>
+              <span className={classes.unseen}>What can be done</span>
+            </Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {found.slice(0, rows).map((one) => (
+            <ShelfRow
+              key={one.product.id}
+              item={one}
+              open={open === one.product.id}
+              onOpen={() => setOpen(open === one.product.id ? undefined : one.product.id)}
+              onPut={(changed) => void put([changed])}
+              onDuplicate={
+                <ActionIcon
+                  size={44}
+                  variant="subtle"
+                  color="gray"
+                  aria-label={`Duplicate ${one.product.name}`}
+                  title="Duplicate"
+                  onClick={() => duplicate(one)}
+                >
+                  <IconCopy size={20} />
+                </ActionIcon>
+              }
+              onRemove={() => void remove(one)}
+            />
+          ))}
+        </Table.Tbody>
+      </Table>
+      {items && found.length === 0 && <p className={classes.none}>Nothing on the shelf says that.</p>}
+      {found.length > rows && (
+        <Button variant="default" h={44} onClick={() => setRows(rows + SHOWN_ROWS * 2)}>
+          {found.length - rows} more
+        </Button>
+      )}
+      {list && (
+        <CsvChoice
+          name={list.name}
+          items={list.items}
+          shelf={items ?? []}
+          onTake={(changed) => void put(changed)}
+          onClose={() => setList(undefined)}
+        />
+      )}
+    </main>
+  );
+}
+
+function Sortable({
+  words,
+  by,
+  order,
+  onOrder,
+}: {
+  words: string;
+  by: Order;
+  order: Order;
+  onOrder: (order: Order) => void;
+}) {
+  return (
+    <Table.Th aria-sort={order === by ? 'ascending' : 'none'}>
+      <button type="button" className={classes.sort} onClick={() => onOrder(by)}>
+        {words}
+        {order === by && <span aria-hidden> ↓</span>}
+      </button>
+    </Table.Th>
+  );
+}
+
+function sorted(
+  items: readonly ShelfItem[],
+  wanted: string,
+  family: ProductFamily | '',
+  order: Order,
+): ShelfItem[] {
+  const says = ({ product }: ShelfItem) =>
+    `${product.name} ${FAMILIES[product.family].words}`.toLowerCase().includes(wanted);
+  const byName = (a: ShelfItem, b: ShelfItem) =>
+    a.product.name.localeCompare(b.product.name, 'en', { numeric: true });
+  const by: Record<Order, (a: ShelfItem, b: ShelfItem) => number> = {
+    name: byName,
+    family: (a, b) =>
+      PRODUCT_FAMILIES.indexOf(a.product.family) - PRODUCT_FAMILIES.indexOf(b.product.family) || byName(a, b),
+    // What runs out first stands first; what was never counted last.
+    count: (a, b) => (a.count ?? Infinity) - (b.count ?? Infinity) || byName(a, b),
+  };
+  return items.filter((one) => (!family || one.product.family === family) && says(one)).sort(by[order]);
+}
