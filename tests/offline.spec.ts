@@ -35,6 +35,7 @@ test('every view opens offline after the first visit, works, and is gone to', as
   await page.keyboard.press('Escape');
   await goTo(page, 'Sets');
   await page.reload();
+  await expect(page.getByText('Offline: everything goes on as it does.')).toBeVisible();
   await page.getByRole('button', { name: 'New set' }).click();
   await planned(page);
   await page.reload();

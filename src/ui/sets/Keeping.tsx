@@ -1,5 +1,6 @@
 'use client';
 import { Button } from '@mantine/core';
+import { useNetwork } from '@mantine/hooks';
 import { useEffect, useState } from 'react';
 import { backupOverdue_days } from '@/data/backup';
 import { keeping, type Keeping as Kept } from '@/data/store';
@@ -9,6 +10,7 @@ import classes from './SetsView.module.css';
 export function Keeping({ onBackUp }: { onBackUp: () => void }) {
   const [kept, setKept] = useState<Kept>();
   const [overdue, setOverdue] = useState<number>();
+  const { online } = useNetwork();
   useEffect(() => {
     let stale = false;
     Promise.all([keeping(), backupOverdue_days()]).then(
@@ -28,6 +30,7 @@ export function Keeping({ onBackUp }: { onBackUp: () => void }) {
   return (
     <footer className={classes.keeping}>
       <p>
+        {!online && <b>Offline: everything goes on as it does. </b>}
         Kept in this browser, on this device.{' '}
         {kept.kept
           ? 'It has promised not to clear them by itself.'
