@@ -84,7 +84,7 @@ test('from the demo to a mended, exported and reopened set', async ({ page, requ
   expect(JSON.parse(line)).toEqual(inBrowser);
   const server = await request.post('/api/plan', {
     data: file.text,
-    headers: { 'content-type': 'text/plain' },
+    headers: { 'content-type': 'application/json' },
   });
   expect(await server.json()).toEqual(inBrowser);
 });
