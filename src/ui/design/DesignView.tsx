@@ -21,6 +21,7 @@ import { toggled } from '../studio/StudioKeys';
 import { LargeNail } from './LargeNail';
 import { LookEditor } from './LookEditor';
 import { LookTray } from './LookTray';
+import nailClasses from '../kit/nailButton.module.css';
 import classes from './DesignView.module.css';
 
 const MOST_PX_PER_MM = 7;
@@ -85,7 +86,7 @@ function SpreadNail({ laid, children }: { laid: Laid; children: ReactNode }) {
     <button
       ref={setNodeRef}
       type="button"
-      className={classes.nail}
+      className={nailClasses.nail}
       data-testid={`nail-${name}`}
       data-over={isOver || undefined}
       data-selected={here || undefined}
@@ -94,7 +95,7 @@ function SpreadNail({ laid, children }: { laid: Laid; children: ReactNode }) {
       onClick={(event) => select(event.shiftKey ? toggled(selected, name) : [name])}
     >
       {children}
-      <span className={classes.key} aria-hidden>
+      <span className={nailClasses.key} aria-hidden>
         {nailKey(name)}
         {worst && <b style={{ color: SEVERITY[worst].variable }}> {SEVERITY[worst].mark}</b>}
       </span>

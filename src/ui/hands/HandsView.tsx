@@ -16,6 +16,7 @@ import { HandsMenu } from './HandsMenu';
 import { MeasureTable } from './MeasureTable';
 import { NailChoices } from './NailChoices';
 import { SkinTones } from './SkinTones';
+import nailClasses from '../kit/nailButton.module.css';
 import classes from './HandsView.module.css';
 
 const MOST_PX_PER_MM = 5.6;
@@ -101,7 +102,7 @@ function HandsNail({
   return (
     <button
       type="button"
-      className={classes.nail}
+      className={nailClasses.nail}
       data-testid={`nail-${name}`}
       data-selected={here || undefined}
       data-out={!worked || undefined}
@@ -110,7 +111,7 @@ function HandsNail({
       onClick={(event) => select(event.shiftKey ? toggled(selected, name) : [name])}
     >
       {children}
-      <span className={classes.key} data-turned={turned || undefined} aria-hidden>
+      <span className={nailClasses.key} data-turned={turned || undefined} aria-hidden>
         {nailKey(name)}
       </span>
     </button>

@@ -3,7 +3,7 @@ import { wordsWith } from '@/core/model/primitives';
 import { Button, TextInput } from '@mantine/core';
 import { IconBottle, IconFolderOpen, IconPlus, IconSearch } from '@tabler/icons-react';
 import { useEffect, useRef, useState } from 'react';
-import { faultLine, type Fault } from '@/core/model/result';
+import type { Fault } from '@/core/model/result';
 import { NAILS } from '@/core/model/names';
 import type { StoredSet } from '@/data/database';
 import { addSet, foldLeft, watchSets } from '@/data/sets';
@@ -12,6 +12,7 @@ import { addNewSet, editedDemo, restoreDemo, seedOnce } from '@/data/starting';
 import { downloadSet } from '../kit/download';
 import { late } from '../kit/late';
 import { MoreMenu } from '../kit/MoreMenu';
+import { Faults } from '../kit/Faults';
 import { Go, go } from '../kit/Go';
 import { pathOf } from '../kit/route';
 import { SchemeButton } from '../kit/SchemeButton';
@@ -143,18 +144,11 @@ export function SetsView() {
       </header>
 
       {faults && (
-        <section className={classes.faults} role="alert">
-          <h2>{faults.file} could not be opened</h2>
-          <ul>
-            {faults.list.map((fault) => (
-              <li key={`${fault.path}${fault.message}`}>{faultLine(fault)}</li>
-            ))}
-          </ul>
-          <p>Nothing that is stored here was touched.</p>
-          <Button variant="default" h={44} onClick={() => setFaults(undefined)}>
-            All right
-          </Button>
-        </section>
+        <Faults
+          title={`${faults.file} could not be opened`}
+          faults={faults.list}
+          onClose={() => setFaults(undefined)}
+        />
       )}
 
       {found?.length === 0 && (

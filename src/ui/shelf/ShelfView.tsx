@@ -8,11 +8,12 @@ import { decodeText } from '@/core/files/decodeText';
 import { upperFirst } from '@/core/model/letters';
 import { messageOf } from '@/core/model/messageOf';
 import { PRODUCT_FAMILIES, type ProductFamily } from '@/core/model/product';
-import { faultLine, type Fault } from '@/core/model/result';
+import type { Fault } from '@/core/model/result';
 import type { ShelfItem } from '@/core/model/shelf';
 import { recoloured } from '@/core/starter/shelf';
 import { putOnShelf, takeOffShelf } from '@/data/shelf';
 import { downloadBlob } from '../kit/download';
+import { Faults } from '../kit/Faults';
 import { Go } from '../kit/Go';
 import { late } from '../kit/late';
 import { notify } from '../kit/notify';
@@ -140,17 +141,7 @@ export function ShelfView() {
       </header>
       {fault !== undefined && <p role="alert">The shelf cannot be read: {messageOf(fault)}.</p>}
       {faults && (
-        <section className={classes.faults} role="alert">
-          <h2>The list was not taken in</h2>
-          <ul>
-            {faults.map((one) => (
-              <li key={faultLine(one)}>{faultLine(one)}</li>
-            ))}
-          </ul>
-          <Button variant="default" h={44} onClick={() => setFaults(undefined)}>
-            All right
-          </Button>
-        </section>
+        <Faults title="The list was not taken in" faults={faults} onClose={() => setFaults(undefined)} />
       )}
       <Table className={classes.table} stickyHeader>
         <Table.Thead>

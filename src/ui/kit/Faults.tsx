@@ -1,0 +1,30 @@
+'use client';
+import { Button } from '@mantine/core';
+import { faultLine, type Fault } from '@/core/model/result';
+import classes from './Faults.module.css';
+
+/** Why something was not taken in: each fault with its place, and that nothing stored was touched. */
+export function Faults({
+  title,
+  faults,
+  onClose,
+}: {
+  title: string;
+  faults: readonly Fault[];
+  onClose: () => void;
+}) {
+  return (
+    <section className={classes.faults} role="alert">
+      <h2>{title}</h2>
+      <ul>
+        {faults.map((fault) => (
+          <li key={faultLine(fault)}>{faultLine(fault)}</li>
+        ))}
+      </ul>
+      <p>Nothing that is stored here was touched.</p>
+      <Button variant="default" h={44} onClick={onClose}>
+        All right
+      </Button>
+    </section>
+  );
+}
