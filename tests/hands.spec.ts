@@ -118,6 +118,24 @@ test('sizes in one breath, a hand copied, tips fitted and a nail that is left al
   await expect(page.getByRole('button', { name: 'Deep' })).toHaveAttribute('aria-pressed', 'true');
 });
 
+test('how I work has a place of its own, and the plan follows', async ({ page }) => {
+  await openDemo(page, 'Matinée', 'How I work');
+  await noViolations(page);
+  const sum = page.getByTestId('plan-sum');
+  const before = (await sum.textContent())!;
+  await page.getByRole('radio', { name: /^New to this/ }).click();
+  await expect(sum).not.toHaveText(before);
+  await expect(sum).toHaveAttribute('data-planning', 'fresh');
+  await expect(sum).not.toContainText(before.split('·')[0]!);
+  // By keyboard alone: the arrows go through the ways of one choice.
+  await page.getByRole('radio', { name: /^Left tacky/ }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('radio', { name: /^Wiped/ })).toBeChecked();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('radio', { name: /^Usual/ })).toBeChecked();
+});
+
 test('length and shape of chosen nails are their own', async ({ page }) => {
   await openDemo(page, 'Curtain Up', 'Hands');
   await page.getByTestId('nail-left-middle').click();
@@ -130,4 +148,7 @@ test('length and shape of chosen nails are their own', async ({ page }) => {
   await expect(page.getByRole('img', { name: /20\.4 long$/ })).toBeVisible();
   await page.getByTestId('nail-right-middle').click();
   await expect(page.getByLabel('Shape')).toHaveValue('stiletto');
+  await page.getByRole('button', { name: 'More for the hands' }).click();
+  await page.getByRole('menuitem', { name: 'Make all ten nails equally long' }).click();
+  await expect(page.getByLabel('Length past the free edge, mm')).toHaveValue('8.8');
 });

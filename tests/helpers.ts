@@ -12,7 +12,7 @@ export async function openDemo(page: Page, title: string, view = 'Design'): Prom
       .getByRole('navigation', { name: 'Views of this set' })
       .getByRole('link', { name: view })
       .click();
-    await expect(page).toHaveURL(new RegExp(`/${view.toLowerCase()}$`));
+    await expect(page).toHaveURL(new RegExp(`/${view === 'How I work' ? 'practice' : view.toLowerCase()}$`));
   }
 }
 

@@ -12,7 +12,6 @@ import { NailCanvas } from '../kit/NailCanvas';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { readPath, writePath } from '@/core/craft/fieldPath';
 import { FieldInput } from './ElementFields';
-import { PracticeFields } from './PracticeFields';
 import classes from './DesignView.module.css';
 
 const HEIGHT_PX = 168;
@@ -113,7 +112,6 @@ export function LargeNail({ picture }: { picture: NailPicture | undefined }) {
         <Button variant="default" h={44} onClick={() => change({ kind: 'mirror', from: handOf(focus) })}>
           Mirror to the {handOf(mirrorOf(focus))} hand
         </Button>
-        <PracticeFields />
         <p style={{ color: 'var(--soft)', fontSize: 14, margin: 0 }}>
           {BUILDS.find((one) => one.kind === build.kind)?.blurb}
         </p>

@@ -1,15 +1,19 @@
 'use client';
 import { Button, Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { equalLengths } from '@/core/compile/lengths';
 import { NAILS } from '@/core/model/names';
 import { platesOf } from '@/core/starter/oneBreath';
 import { MoreMenu } from '../kit/MoreMenu';
-import { useStudioStore } from '../studio/studio';
+import { useStudio, useStudioStore } from '../studio/studio';
 
 /** What is done to whole hands at once. */
 export function HandsMenu() {
   const store = useStudioStore();
   const { change } = store.getState();
+  const selected = useStudio((s) => s.selected);
+  const nails = selected.length > 1 ? selected : NAILS;
+  const who = selected.length > 1 ? `the ${selected.length} chosen nails` : 'all ten nails';
   const [saying, setSaying] = useState(false);
   return (
     <>
@@ -17,6 +21,16 @@ export function HandsMenu() {
         label="More for the hands"
         entries={[
           { key: 'said', words: 'Say tip sizes in one breath', onPick: () => setSaying(true) },
+          {
+            key: 'mm',
+            words: `Make ${who} equally long`,
+            onPick: () => change(equalLengths(store.getState().set, nails, 'mm')),
+          },
+          {
+            key: 'share',
+            words: `Make ${who} as long for their beds`,
+            onPick: () => change(equalLengths(store.getState().set, nails, 'share')),
+          },
           {
             key: 'left',
             words: 'Copy the left hand’s measures to the right',

@@ -1,5 +1,6 @@
 'use client';
 import {
+  IconAdjustments,
   IconClock,
   IconHandStop,
   IconLayersIntersect,
@@ -14,6 +15,7 @@ import classes from './Rail.module.css';
 /** The views in the order the work goes: words and mark of each. */
 export const VIEWS: readonly { view: SetView; words: string; Icon: typeof IconClock }[] = [
   { view: 'hands', words: 'Hands', Icon: IconHandStop },
+  { view: 'practice', words: 'How I work', Icon: IconAdjustments },
   { view: 'design', words: 'Design', Icon: IconPalette },
   { view: 'layers', words: 'Layers', Icon: IconLayersIntersect },
   { view: 'timing', words: 'Timing', Icon: IconClock },

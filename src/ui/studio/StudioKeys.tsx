@@ -3,7 +3,8 @@ import { useEffect } from 'react';
 import { handOf, NAILS, type NailName } from '@/core/model/names';
 import { useStudioStore } from './studio';
 
-const TYPING = new Set(['INPUT', 'TEXTAREA', 'SELECT']);
+const TYPING =
+  'input:not([type="radio"], [type="checkbox"]), textarea, select, [contenteditable], [role="dialog"] *';
 
 /** The keys of every view: 1–0 select, letters put a look on, M mirrors, Ctrl Z and Y undo and redo. */
 export function StudioKeys() {
@@ -11,7 +12,7 @@ export function StudioKeys() {
   useEffect(() => {
     function onKey(event: KeyboardEvent) {
       const target = event.target as HTMLElement;
-      if (TYPING.has(target.tagName) || target.isContentEditable || target.closest('[role="dialog"]')) return;
+      if (target.matches(TYPING)) return;
       const studio = store.getState();
       if (event.ctrlKey || event.metaKey) {
         const key = event.key.toLowerCase();

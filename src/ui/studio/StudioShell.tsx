@@ -28,6 +28,11 @@ const ConflictChoice = late(
 const otherwise = { instead: ViewLost };
 const VIEW = {
   hands: late(() => import('../hands/HandsView').then((m) => m.HandsView), 'Hands', otherwise),
+  practice: late(
+    () => import('../practice/PracticeView').then((m) => m.PracticeView),
+    'How I work',
+    otherwise,
+  ),
   design: late(() => import('../design/DesignView').then((m) => m.DesignView), 'Design', otherwise),
   layers: late(() => import('../layers/LayersView').then((m) => m.LayersView), 'Layers', otherwise),
   timing: late(() => import('../timing/TimingView').then((m) => m.TimingView), 'Timing', otherwise),

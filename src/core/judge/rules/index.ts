@@ -13,6 +13,7 @@ import { heat } from './heat';
 import { hiding } from './hiding';
 import { hotLoad } from './hotLoad';
 import { lamps } from './lamps';
+import { lengthsAlike } from './lengthsAlike';
 import { leftSticky } from './leftSticky';
 import { lostInGround } from './lostInGround';
 import { missedWork } from './missedWork';
@@ -49,6 +50,7 @@ export const NAIL_RULES: readonly NailRule[] = [
 /** Every judgement on the set as a whole. */
 export const SET_RULES: readonly SetRule[] = [
   handsAlike,
+  lengthsAlike,
   bareNails,
   lamps,
   sittingKept,

@@ -306,6 +306,22 @@ describe('the rules', () => {
     expect(planSet(set).findings).toEqual([]);
   });
 
+  it('lengths-differ: a finger longer than its pair, where the hands are meant alike', () => {
+    const told = (change: (set: SetDocument) => void) => {
+      const set = setWearing([element('colour')], change);
+      return planSet(set, QUICK).findings.filter((one) => one.code === 'lengths-differ');
+    };
+    const long = (set: SetDocument) => (set.nails['right-ring'].plate.free_edge_mm += 1.5);
+    expect(told(() => undefined)).toEqual([]);
+    expect(told(long)).toMatchObject([{ nail: 'right-ring', severity: 'note', figure: { value: 1.5 } }]);
+    expect(
+      told((set) => {
+        long(set);
+        set.practice.hands = 'differ';
+      }),
+    ).toEqual([]);
+  });
+
   it('no-look: a plain nail beside dressed ones, not a set without any', () => {
     const told = (bare: readonly NailName[]) => {
       const set = setWearing([element('colour')]);
