@@ -111,7 +111,11 @@ export function NailChoices() {
           }
         />
         <FigureInput
-          label={kind.edge === 'plate' ? 'Own free edge' : 'Length past the free edge'}
+          label={
+            kind.edge === 'plate'
+              ? 'Own free edge'
+              : `Past the free edge, ${nails.length > 1 ? 'these nails' : 'this nail'}`
+          }
           unit="mm"
           value={free_mm}
           min={0}
