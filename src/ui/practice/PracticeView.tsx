@@ -60,7 +60,7 @@ function SchoolChoice({ school }: { school: School }) {
             key={choice.value}
             size="md"
             value={choice.value}
-            label={i === 0 ? `${choice.label} (usual)` : choice.label}
+            label={i === 0 && choice.label !== 'Usual' ? `${choice.label} (usual)` : choice.label}
             description={choice.says}
           />
         ))}
