@@ -43,10 +43,14 @@ export function lineOf(build: Build, context: NailContext, elements: readonly El
 }
 
 /** A free edge is at most a bank card's 0.76 mm (ISO/IEC 7810, ID-1); a file by eye keeps a little under it. */
+const CARD_UM = 760;
 const EDGE_WITH_ALL_UM = 740;
 const THINNEST_EDGE_UM = 300;
 
-/** The file leaves the free edge thin enough for the films that still come over it. */
+/**
+ * The file leaves the free edge thin enough for the films that still come over it; an artist whose practice leaves
+ * more than a card on purpose has it so.
+ */
 function roomFor(coming: readonly Placed[], body: readonly Placed[]): Placed[] {
   const films_um = coming.reduce((sum, { draft: { deposit, place } }) => {
     const overEdge = !place.around && (place.region.kind === 'whole' || place.region.kind === 'tip');
@@ -55,7 +59,7 @@ function roomFor(coming: readonly Placed[], body: readonly Placed[]): Placed[] {
   const most_um = Math.max(THINNEST_EDGE_UM, EDGE_WITH_ALL_UM - films_um);
   return body.map((placed) => {
     const { removal } = placed.draft;
-    if (!removal || removal.edge_um <= most_um) return placed;
+    if (!removal || removal.edge_um <= most_um || removal.edge_um > CARD_UM) return placed;
     return { ...placed, draft: { ...placed.draft, removal: { ...removal, edge_um: Math.round(most_um) } } };
   });
 }
