@@ -6,7 +6,7 @@ import { toBin } from './bin';
 import { db } from './database';
 import { listed } from './listed';
 import { addMissing } from './shelf';
-import { addSet, openSet } from './sets';
+import { addSet, openSet, storeAgain } from './sets';
 
 /** All that is stored, as a backup: each set with what the journal still holds of it, broken records as text. */
 export async function collectBackup(now = new Date()): Promise<Backup> {
@@ -64,20 +64,14 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
     for (const one of preview.differing) {
       if (differing === 'backup') {
         await toBin(one.document.id);
-        await put(one);
+        await storeAgain(one.document, one.changed_at);
       } else {
         await addSet({ ...one.document, title: wordsWith(one.document.title, '(from the backup)') });
       }
     }
-    for (const one of preview.fresh) await put(one);
+    for (const one of preview.fresh) await storeAgain(one.document, one.changed_at);
     await addMissing(backup.shelf);
   });
-}
-
-/** A set that comes back is the same set, later than all that any tab has seen of it. */
-async function put({ changed_at, document }: BackedUp): Promise<void> {
-  const revision = ((await db().gone.get(document.id))?.revision ?? 0) + 1;
-  await db().sets.add({ id: document.id, title: document.title, changed_at, revision, document });
 }
 
 const BACKED_UP = 'backed-up-at';

@@ -5,7 +5,7 @@ import { fail, ok, type Result } from '@/core/model/result';
 import { clearOldBin } from './bin';
 import { db, type JournalEntry, type StoredHistory, type StoredSet } from './database';
 import { changedAt, listed, type Listed } from './listed';
-import { laidOver, madeAt, newKey, takeOut } from './journal';
+import { laidOver, madeAt, newKey, takeOut, type LaidOver } from './journal';
 
 export interface OpenedSet {
   set: SetDocument;
@@ -19,7 +19,7 @@ export interface OpenedSet {
 export interface Trail {
   from: SetDocument;
   history: Pick<StoredHistory, 'past' | 'future'>;
-  steps: { to: SetDocument; step: JournalEntry['step'] }[];
+  steps: LaidOver['steps'];
 }
 
 export type SaveOutcome =
@@ -136,11 +136,14 @@ export async function saveSet(set: SetDocument, basis: number, folding?: Folding
   return outcome;
 }
 
-/** Stores a set that is not there any more once again, under its own id. Returns its revision. */
-export async function storeAgain(set: SetDocument): Promise<number> {
+/**
+ * Stores a set that is not there any more once again, under its own id: it is the same set, later than all that any
+ * tab has seen of it. Returns its revision.
+ */
+export async function storeAgain(set: SetDocument, changed_at = Date.now()): Promise<number> {
   return db().transaction('rw', db().sets, db().gone, async () => {
     const revision = ((await db().gone.get(set.id))?.revision ?? 0) + 1;
-    await db().sets.add({ id: set.id, title: set.title, changed_at: Date.now(), revision, document: set });
+    await db().sets.add({ id: set.id, title: set.title, changed_at, revision, document: set });
     return revision;
   });
 }
@@ -156,7 +159,7 @@ export async function addSet(set: SetDocument): Promise<string> {
 }
 
 /** The wanted id, or one like it, that no set has or had. Within a transaction of `sets` and `gone`. */
-export async function freeId(wanted: string): Promise<string> {
+async function freeId(wanted: string): Promise<string> {
   let id = wanted;
   for (let n = 2; (await db().sets.get(id)) || (await db().gone.get(id)); n += 1)
     id = `${wanted.slice(0, 36)}-${n}`;
