@@ -11,19 +11,21 @@ const THREAD_MEMORY_MB = 1024;
 /** Put there by scripts/build.mjs. */
 const THREAD = join(process.cwd(), '.next', 'plan-thread.cjs');
 
-let pool: Piscina<Uint8Array, ThreadAnswer> | undefined;
+type Pool = Piscina<Uint8Array, ThreadAnswer>;
+/** One pool for the process: what starts the server and what answers are bundled apart. */
+const HERE = globalThis as typeof globalThis & { lacquerPlanPool?: Pool };
 
-/** The threads that plan for the server, hired when they are first needed. */
-function threads(): Piscina<Uint8Array, ThreadAnswer> {
-  pool ??= new Piscina({
+/** The threads that plan for the server. Hired at its start: a first plan that loads them would hold up a page. */
+export function threads(): Pool {
+  const most = Math.max(1, Math.min(4, availableParallelism()));
+  HERE.lacquerPlanPool ??= new Piscina({
     filename: THREAD,
-    minThreads: 0,
-    maxThreads: Math.max(1, Math.min(4, availableParallelism())),
+    minThreads: most,
+    maxThreads: most,
     maxQueue: MOST_WAITING,
-    idleTimeout: 60_000,
     resourceLimits: { maxOldGenerationSizeMb: THREAD_MEMORY_MB },
   });
-  return pool;
+  return HERE.lacquerPlanPool;
 }
 
 export type Outcome = { kind: 'answer'; answer: ThreadAnswer } | { kind: 'busy' | 'stopped' };

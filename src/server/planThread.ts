@@ -1,3 +1,5 @@
+// First, so that loading all the rest stands back too.
+import './standBack';
 import { parseSetText } from '@/core/document/parse';
 import { decodeText } from '@/core/files/decodeText';
 import type { Fault } from '@/core/model/result';

@@ -9,7 +9,7 @@ import type { Saving, StudioStore } from './studio';
 import { packHistory } from './undoHistory';
 
 /** Several strokes of one gesture are one save. */
-const SAVE_DELAY_MS = 250;
+const SAVE_DELAY_MS = 80;
 /** A write that failed is tried again. */
 const RETRY_MS = 3000;
 

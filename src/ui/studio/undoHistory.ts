@@ -22,9 +22,21 @@ export function packHistory(
   const pastKept = past.slice(-KEPT_STEPS);
   const futureKept = future.slice(-KEPT_STEPS);
   return {
-    past: pastKept.map((set, i) => difference(set, pastKept[i + 1] ?? now)),
-    future: futureKept.map((set, i) => difference(futureKept[i + 1] ?? now, set)),
+    past: pastKept.map((set, i) => stepBetween(set, pastKept[i + 1] ?? now)),
+    future: futureKept.map((set, i) => stepBetween(futureKept[i + 1] ?? now, set)),
   };
+}
+
+type Difference = ReturnType<typeof difference>;
+const known = new WeakMap<SetDocument, { to: SetDocument; step: Difference }>();
+
+/** Of a history, only the newest step is new to a save; the others were worked out by the saves before. */
+function stepBetween(from: SetDocument, to: SetDocument): Difference {
+  const before = known.get(from);
+  if (before?.to === to) return before.step;
+  const step = difference(from, to);
+  known.set(from, { to, step });
+  return step;
 }
 
 /** What undo and redo lead to from a set that was just opened, with all that the journal tells since its last save. */

@@ -1,0 +1,6 @@
+/** Runs once, when the server starts. */
+export async function register(): Promise<void> {
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const { threads } = await import('./server/planPool');
+  threads();
+}
