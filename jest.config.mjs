@@ -5,6 +5,24 @@ export default {
   maxWorkers: '100%',
   // Slow machines are slow, not wrong.
   testTimeout: 600_000,
+  // A global is looked up in the sandbox at each use, a hundred times slower than a name of the module.
+  sandboxInjectedGlobals: [
+    'Math',
+    'Infinity',
+    'Number',
+    'Array',
+    'Object',
+    'Map',
+    'Set',
+    'JSON',
+    'String',
+    'Float64Array',
+    'Float32Array',
+    'Int32Array',
+    'Uint32Array',
+    'Uint16Array',
+    'Uint8Array',
+  ],
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/*.test.ts'],
   transform: {
