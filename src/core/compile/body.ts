@@ -10,6 +10,7 @@ import {
 } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
 import type { Structure } from '../craft/build';
+import { FAMILIES } from '../craft/families';
 import type { Draft } from '../craft/operation';
 import type { Inlaid } from '../craft/technique';
 import type { Product } from '../model/product';
@@ -131,7 +132,9 @@ function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Str
     {
       step: 'file',
       verb: 'file',
-      words: structure ? 'Level the builder with the file' : 'Level the cap with the file',
+      words: structure
+        ? `Level the ${FAMILIES[clear.family].words} with the file`
+        : 'Level the cap with the file',
       place: whole,
       removal: { allowance_um, edge_um: Math.round(context.practice.edge_mm * 1000) },
       hand_s: HAND_S.file,
@@ -144,35 +147,10 @@ function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Str
     wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the next layer.'),
   ];
   const laid = structure
-    ? overlay(structure, cap_um, asks.length > 0)
+    ? structure.lay(cap_um, asks.length > 0).map(shared)
     : cap(clear, cap_um, 'The cap levels itself over the pieces; the hand is turned over to let it settle.');
   return [...laid, ...shape.map((draft): Placed => ({ element: 'body', stage: 'shape', draft }))];
 }
-
-/** The build's own material over the whole nail: flashed nail by nail before it can run, then cured. */
-function overlay({ product, rod }: Structure, t_um: number, overPieces: boolean): Placed[] {
-  const [laid, ...light] = cap(
-    product,
-    t_um,
-    overPieces
-      ? 'A thin slip layer first, then the bead with its apex over the stress area; it levels itself over the pieces.'
-      : 'A thin slip layer first, then the bead: its apex over the stress area, where nails break.',
-  );
-  const flash = flashOf(
-    product,
-    t_um,
-    wholePlace(),
-    rod
-      ? 'A rod under the free edge keeps it from curling in; nail by nail, before it runs to the skin.'
-      : 'Nail by nail, before it runs to the skin.',
-    'flash-cap',
-  );
-  const words = `${overPieces ? 'Build over the pieces' : 'Build'} with ${product.name}`;
-  return [{ ...laid!, draft: { ...laid!.draft, words, open_s: RUNS_AFTER_S } }, shared(flash), ...light];
-}
-
-/** Builder creeps to the walls past this (common practice). */
-const RUNS_AFTER_S = 40;
 
 function floated(asks: readonly Inlaid[], context: NailContext): Placed[] {
   const top = context.role('top');

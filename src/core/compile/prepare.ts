@@ -56,6 +56,7 @@ export function contextOf(set: SetDocument, name: NailName): NailContext {
     practice: set.practice,
     product,
     role: (role) => product(set.kit.roles[role]),
+    inlaid: false,
     standing: [],
   };
 }

@@ -13,11 +13,12 @@ import { coverer, meet, type Cover } from './lattice';
 import { seatElements, settle, surfaceAfter, wantsHost, type Seated } from './seats';
 
 /** The whole order of one nail, stage by stage, before the artist's edits. */
-export function lineOf(build: Build, context: NailContext, elements: readonly Element[]): Placed[] {
+export function lineOf(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
   const kind = buildKindOf(build.kind);
+  const cover = coverer(bare.frame);
+  const seated = seatElements(elements, bare, kind.seats);
+  const context = { ...bare, inlaid: seated.some((one) => one.technique.inlaid?.(one.element, bare)) };
   const { arrive = [], prepare = [], foundation = [] } = kind.stages(build, context);
-  const cover = coverer(context.frame);
-  const seated = seatElements(elements, context, kind.seats);
   const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat);
   const body = composeBody(
     settle(within('inside'), cover, context.product),
@@ -38,7 +39,7 @@ export function lineOf(build: Build, context: NailContext, elements: readonly El
     ...settle(within('under'), cover, context.product).flatMap((one) => own(one, 'body', one.drafts)),
     ...withGuests(roomFor(upper.line, body.placed), upper.intoBody, context),
     ...upper.line,
-    ...work('care', 'care', [oilDraft(context)]),
+    ...(kind.offHand ? [] : work('care', 'care', [oilDraft(context)])),
   ];
 }
 

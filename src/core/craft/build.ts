@@ -21,8 +21,8 @@ export interface Structure {
   product: Product;
   /** Thickness at the apex. */
   apex_um: number;
-  /** A rod holds the free edge while it is flashed. */
-  rod: boolean;
+  /** The work of laying it so thick, until it is hard. */
+  lay: (t_um: number, overPieces: boolean) => Draft[];
 }
 
 /** What the art sits on: schema, words, the free edge it gives, the seats it offers, and its stages. */
@@ -35,11 +35,13 @@ export interface BuildKind<B> {
   fresh: (id: string) => B;
   /** Length past the free edge, in mm. */
   free_mm: (build: B, plate: Plate) => number;
-  /** What shows through clear product past the free edge: the wearer's own edge, or a tip. */
-  edge: 'plate' | 'tip';
+  /** What carries the nail past the free edge: the wearer's own plate, a ready tip, or what is built on a form. */
+  edge: 'plate' | 'tip' | 'form';
+  /** Made ahead, with nobody's hand at the table: no skin is met and no oil follows. */
+  offHand?: boolean;
   seats: readonly Seat[];
   stages: (build: B, context: NailContext) => BuildStages;
-  structure?: (build: B, context: NailContext) => Structure;
+  structure?: (build: B, context: NailContext) => Structure | undefined;
 }
 
 /** Keeps the exact schema, so that the build union can be made from the registry. */

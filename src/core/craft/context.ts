@@ -15,6 +15,8 @@ export interface NailContext {
   practice: Practice;
   product: (id: string) => Product;
   role: (role: Role) => Product;
+  /** Pieces are encapsulated on this nail: what lies below them is kept thin. */
+  inlaid: boolean;
   /** What stands out of the nail when this element is laid: a film is taken around it. */
   standing: readonly Disc[];
 }

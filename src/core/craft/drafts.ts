@@ -43,11 +43,11 @@ export function flashOf(
   };
 }
 
-/** However the product becomes hard: a cure, or held by hand until it has set. What dries only waits. */
+/** A cure, or what glue holds is held by hand until it has set. What else hardens by itself only waits. */
 export function hardenOf(product: Product, t_um: number, place: Place, step = 'cure', pass = 1): Draft[] {
   if (lampOf(product)) return [cureOf(product, t_um, place, step, pass)];
   const setting = settingOf(product);
-  if (!setting || FAMILIES[product.family].hardens !== 'sets') return [];
+  if (!setting || product.family !== 'instant-glue') return [];
   return [
     {
       step,
@@ -105,8 +105,8 @@ export function dustOffDraft(step: string, why: string): Draft {
   };
 }
 
-export function baseDraft(context: NailContext, why: string): Draft[] {
-  const base = context.role('base');
+export function baseDraft(context: NailContext, why: string, role: 'base' | 'peel_base' = 'base'): Draft[] {
+  const base = context.role(role);
   const place = wholePlace();
   return [
     {

@@ -76,6 +76,11 @@ describe('product families', () => {
       matte_top: 'top-matte',
       cleanser: 'cleanser',
       oil: 'oil',
+      peel_base: 'peel-off-base',
+      putty: 'putty-gel',
+      acrylic: 'acrylic',
+      dip: 'dip',
+      activator: 'dip-activator',
     });
   });
 });

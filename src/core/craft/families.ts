@@ -1,8 +1,8 @@
 import type { Product, ProductFamily } from '../model/product';
 import type { Finish, Material } from './surface';
 
-/** How a product becomes hard: by a lamp, by its solvent leaving, by itself, or not at all. */
-export type Hardening = 'lamp' | 'dries' | 'sets' | 'never';
+/** How a product becomes hard: by a lamp, by its solvent leaving, by itself, by an activator brushed on, or not at all. */
+export type Hardening = 'lamp' | 'dries' | 'sets' | 'activator' | 'never';
 
 /**
  * What is laid, as far as grip goes. Colour wants a film under it; base, two-stage colour and structure gels
@@ -14,6 +14,8 @@ export const LAID = [
   'gel',
   'two-stage',
   'structure',
+  'acrylic',
+  'dip',
   'top',
   'art',
   'powder',
@@ -50,11 +52,23 @@ function filmless(words: string): Family {
 /** What each product family is and leaves behind (common practice). */
 export const FAMILIES: Record<ProductFamily, Family> = {
   'base-gel': gel('base gel', 'base', 'gel'),
+  'peel-off-base': gel('peel-off base', 'base', 'gel'),
   'gel-colour': gel('gel colour', 'gel', 'gel'),
   'two-stage-colour': gel('two-stage colour', 'two-stage', 'gel'),
   'art-gel': gel('art gel', 'art', 'art', 'slick'),
   'liner-gel': gel('liner gel', 'gel', 'gel'),
   'builder-gel': gel('builder gel', 'structure', 'clear'),
+  'putty-gel': gel('putty gel', 'structure', 'clear'),
+  acrylic: {
+    words: 'acrylic',
+    hardens: 'sets',
+    laid: 'acrylic',
+    material: 'acrylic',
+    finish: 'shine',
+    guide: { working_s: 90, dry_s: 300 },
+  },
+  dip: { words: 'dip', hardens: 'activator', laid: 'dip', material: 'dip', finish: 'shine' },
+  'dip-activator': filmless('dip activator'),
   'bedding-gel': gel('bedding gel', 'structure', 'clear'),
   'fixing-gel': gel('fixing gel', 'structure', 'clear'),
   'top-no-wipe': gel('no-wipe top', 'top', 'top', 'slick'),

@@ -17,6 +17,20 @@ export const HAND_S: Record<Verb, number> = {
   base: 18,
   'ready-tip': 120,
   'press-on': 25,
+  'glue-tip': 30,
+  blend: 60,
+  'stick-on-stand': 30,
+  'fit-form': 45,
+  sculpt: 150,
+  tap: 3,
+  pinch: 15,
+  'form-off': 8,
+  'fill-mould': 40,
+  'press-mould': 30,
+  'mould-off': 10,
+  sprinkle: 12,
+  dip: 25,
+  activate: 12,
   coat: 20,
   draw: 40,
   burnish: 20,
@@ -37,7 +51,17 @@ export const HAND_S: Record<Verb, number> = {
 };
 
 /** Film work goes with the area it covers. */
-const BY_AREA: ReadonlySet<Verb> = new Set(['base', 'coat', 'bed', 'cap', 'top', 'matte-top']);
+const BY_AREA: ReadonlySet<Verb> = new Set([
+  'base',
+  'coat',
+  'bed',
+  'cap',
+  'sculpt',
+  'press-mould',
+  'dip',
+  'top',
+  'matte-top',
+]);
 /** A middle finger's nail on a usual hand. */
 const USUAL_AREA_MM2 = 160;
 /** What goes into loading the brush and the edges, whatever the area. */
@@ -72,6 +96,14 @@ export const CAUTIONS: Partial<Record<Verb, string>> = {
   cap: 'Thick gel heats as it cures: take the hand out at once if it burns. ' + SKIN,
   'press-on': 'Too much fixing gel runs onto the skin: wipe the spill while it is only flashed.',
   'ready-tip': DUST,
+  'glue-tip': 'Instant glue bonds skin at once and stings: a small bead, and none of it near the skin.',
+  blend: 'Only the tip is thinned: the file stays off the plate. ' + DUST,
+  sculpt: 'Monomer needs air and burns the skin: no bead touches it, and none on a damaged plate.',
+  pinch: 'Never where it hurts: the plate below gives less than the product.',
+  'press-mould': 'Gel that is pressed out reaches the skin: wipe it while it is only flashed.',
+  sprinkle: 'Keep loose powder out of the air you breathe, and out of bottles.',
+  dip: 'Powder over clean trays, none on the skin, and none of it breathed in.',
+  activate: 'Activator heats the layers as it hardens them, and is kept off the skin.',
   cure: "Follow the lamp maker's directions; cover the skin around the nail.",
   flash: "Follow the lamp maker's directions; cover the skin around the nail.",
   wipe: 'Alcohol needs air; the wiped-off residue is uncured gel: fold the wipe inwards.',

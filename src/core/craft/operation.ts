@@ -78,13 +78,17 @@ export type Deposit =
   | { kind: 'level'; t_um: number }
   | { kind: 'pieces'; pieces: PlacedPiece[]; pressed: boolean }
   /** A ready tip over a bead of fixing gel; thicknesses at cuticle, apex and free edge. */
-  | { kind: 'tip'; fixing_um: number; cuticle_um: number; apex_um: number; edge_um: number };
+  | { kind: 'tip'; fixing_um: number; cuticle_um: number; apex_um: number; edge_um: number }
+  /** A half tip on its place, over a film of glue. */
+  | { kind: 'half-tip'; glue_um: number; tip_um: number };
 
 export interface Removal {
   /** How much the file takes off the surface. */
   allowance_um: number;
   /** The free edge is thinned to this, plate or tip included. */
   edge_um: number;
+  /** The seam of a half tip is filed to nothing over this stretch along the nail, and nothing else is. */
+  seam_mm?: { from: number; to: number };
 }
 
 /**

@@ -13,6 +13,9 @@ export const MATERIALS = [
   'glue',
   'piece',
   'stone',
+  'acrylic',
+  'dip',
+  'form',
 ] as const;
 export const PHASES = ['bare', 'wet', 'gelled', 'cured'] as const;
 export const FINISHES = ['shine', 'tacky', 'wiped', 'slick', 'keyed', 'matte', 'powdered'] as const;
@@ -73,6 +76,9 @@ const MATERIAL_WORDS: Record<Material, string> = {
   glue: 'glue',
   piece: 'pieces',
   stone: 'stones',
+  acrylic: 'acrylic',
+  dip: 'dip',
+  form: 'form',
 };
 
 const FINISH_WORDS: Record<Finish, string> = {

@@ -18,6 +18,7 @@ export const REASONS = [
   'top-over-stones',
   'needs-wet',
   'unprepared-plate',
+  'nothing-built',
 ] as const;
 export type Reason = (typeof REASONS)[number];
 
@@ -32,6 +33,8 @@ export interface Row {
   dusty?: boolean;
   /** Why a nail is worse for leaving it out, where nothing else would notice; a stop where it is grave. */
   missed?: { words: string; grave?: boolean };
+  /** From here on the nail has its whole length: a tip or a form carries what is laid past the plate. */
+  lengthens?: boolean;
 }
 
 const LAID_MATERIAL = new Map<Laid, Material>(
@@ -53,13 +56,21 @@ const same = (s: Surface): Surface => s;
 const HOLDS_ON: Partial<Record<Laid, readonly Finish[]>> = {
   top: ['tacky', 'wiped', 'keyed', 'slick', 'matte', 'powdered'],
   art: ['tacky', 'wiped', 'keyed', 'slick', 'matte'],
+  acrylic: ['keyed'],
+  dip: ['keyed'],
   powder: ['slick'],
   lacquer: ['wiped', 'keyed', 'slick', 'matte'],
   glue: ['tacky', 'wiped', 'keyed', 'slick', 'matte', 'powdered'],
 };
 const GEL_HOLDS_ON: readonly Finish[] = ['tacky', 'wiped', 'keyed'];
 /** What lies on a prepared plate without a base between. */
-const ON_PLATE: readonly Laid[] = ['base', 'two-stage', 'structure', 'lacquer', 'glue'];
+const ON_PLATE: readonly Laid[] = ['base', 'two-stage', 'structure', 'acrylic', 'dip', 'lacquer', 'glue'];
+/** What a form carries until it is taken off. */
+const ON_FORM: readonly Laid[] = ['structure', 'acrylic'];
+/** What takes hold of itself without a key. */
+const MELTS: readonly Laid[] = ['acrylic', 'dip'];
+/** What lifts from a plate that was only dehydrated. */
+const WANTS_PRIMER: readonly Laid[] = ['acrylic'];
 
 /** Oil and wet films come before all else. */
 function oilOrWet(s: Surface): Reason | undefined {
@@ -74,8 +85,12 @@ function dust(s: Surface): Reason | undefined {
 function ground(s: Surface, laid: Laid, drawn: boolean): Reason | undefined {
   if (s.material === 'plate') {
     if (s.finish !== 'keyed' || s.prep === 'none') return 'unprepared-plate';
+    if (WANTS_PRIMER.includes(laid) && s.prep !== 'primed') return 'unprepared-plate';
     return ON_PLATE.includes(laid) ? undefined : 'no-grip';
   }
+  if (s.material === 'form') return ON_FORM.includes(laid) ? undefined : 'no-grip';
+  // Acrylic and dip melt into themselves.
+  if (s.material === laid && MELTS.includes(laid)) return undefined;
   if (s.material === 'piece') return laid === 'powder' ? 'no-grip' : undefined;
   if (s.material === 'lacquer' && laid !== 'lacquer' && laid !== 'glue') return 'no-grip';
   const holds = HOLDS_ON[laid] ?? GEL_HOLDS_ON;
@@ -195,6 +210,107 @@ export const TABLE = {
     wants: 'a cured base, tacky or wiped, or a primed plate',
     refuses: filmOver,
     leaves: () => ({ material: 'tip', phase: 'wet', finish: 'shine', soil: 'clean', prep: 'none' }),
+    lengthens: true,
+  },
+  'glue-tip': {
+    wants: 'a keyed plate without dust; it is dehydrated and primed after the blending',
+    refuses: (s) => {
+      if (s.material !== 'plate') return filmOver(s, 'glue');
+      return oilOrWet(s) ?? (s.finish === 'keyed' ? dust(s) : 'unprepared-plate');
+    },
+    leaves: () => ({ material: 'tip', phase: 'wet', finish: 'shine', soil: 'clean', prep: 'none' }),
+    lengthens: true,
+  },
+  blend: {
+    wants: 'a tip that its glue holds',
+    refuses: underTheFile,
+    leaves: filed,
+    dusty: true,
+    missed: {
+      words:
+        'The seam of a half tip that is not blended shows as a ridge, and what lies over it cracks there.',
+      grave: true,
+    },
+  },
+  'stick-on-stand': {
+    wants: 'a clean stand',
+    refuses: () => undefined,
+    leaves: () => ({ material: 'tip', phase: 'cured', finish: 'shine', soil: 'clean', prep: 'none' }),
+    lengthens: true,
+  },
+  'fit-form': {
+    wants: 'a dry nail',
+    refuses: dryWork,
+    leaves: same,
+    lengthens: true,
+    missed: { words: 'There is nothing for the extension to be built on.', grave: true },
+  },
+  sculpt: {
+    wants: 'a primed plate, a form, or keyed clean acrylic or tip',
+    refuses: filmOver,
+    leaves: film,
+  },
+  tap: {
+    wants: 'acrylic that has had its time',
+    refuses: (s) => (s.phase === 'wet' || s.phase === 'gelled' ? 'wet-touched' : undefined),
+    leaves: same,
+    missed: { words: 'Acrylic that is filed before it rings takes dents and lifts.' },
+  },
+  pinch: {
+    wants: 'what holds its place and still gives',
+    refuses: (s) => {
+      if (s.phase === 'wet') return 'wet-touched';
+      return s.phase === 'cured' && s.material !== 'tip' ? 'needs-wet' : undefined;
+    },
+    leaves: same,
+  },
+  'form-off': {
+    wants: 'an extension that is hard',
+    refuses: (s) => {
+      if (s.material === 'form') return 'nothing-built';
+      return s.phase === 'wet' || s.phase === 'gelled' ? 'wet-touched' : undefined;
+    },
+    leaves: same,
+    missed: { words: 'The form is still on the finger.', grave: true },
+  },
+  'fill-mould': {
+    wants: 'a mould that fits',
+    refuses: () => undefined,
+    leaves: same,
+    missed: { words: 'An empty mould builds nothing.', grave: true },
+  },
+  'press-mould': {
+    wants: 'a cured base, tacky or wiped, or a primed plate',
+    refuses: filmOver,
+    leaves: film,
+    lengthens: true,
+  },
+  'mould-off': {
+    wants: 'gel that is cured through its mould',
+    refuses: (s) => (s.phase === 'wet' || s.phase === 'gelled' ? 'wet-touched' : undefined),
+    // Air keeps gel sticky as it cures, and under the mould there was none: it comes out hard and shining.
+    leaves: (s) => ({ ...s, finish: s.material === 'plate' ? s.finish : 'shine' }),
+    missed: { words: 'The mould is still on the nail.', grave: true },
+  },
+  sprinkle: {
+    wants: 'wet clear gel',
+    refuses: (s) => (s.phase === 'wet' && s.material === 'clear' ? undefined : 'needs-wet'),
+    leaves: same,
+    missed: { words: 'Without its powder the layer is thin gel and nothing more.' },
+  },
+  dip: {
+    wants: 'a prepared plate, keyed hard dip, or the powder of the layer before',
+    refuses: (s, laid) => {
+      if (s.soil === 'oil') return 'oil-before-layer';
+      return s.material === 'dip' && s.phase === 'wet' ? undefined : filmOver(s, laid);
+    },
+    leaves: (s, laid) => ({ ...film(s, laid), finish: 'powdered' }),
+  },
+  activate: {
+    wants: 'layers of dip that have taken their powder',
+    refuses: (s) => (s.material === 'dip' || s.material === 'form' ? undefined : 'needs-wet'),
+    leaves: same,
+    missed: { words: 'Dip without activator stays soft below for hours.', grave: true },
   },
   coat: {
     wants: 'a tacky or wiped film, or a keyed and clean one',

@@ -86,7 +86,7 @@ const fromVersion1: Migration = (file) => {
   }
   for (const build of list(file.builds)) if (build.kind === 'natural-gel') build.base = 'coat';
   if (isObject(file.practice)) file.practice = { ...file.practice, primer: 'once', edge_mm: 0.66 };
-  if (isObject(file.kit) && isObject(file.kit.roles)) addGlue(file.kit, file.kit.roles);
+  if (isObject(file.kit) && isObject(file.kit.roles)) fillRole(file.kit, file.kit.roles, 'glue', GLUE);
   const rewrite = (id: unknown): unknown => {
     const parts = typeof id === 'string' ? /^([^/]*)\/([^/]*)\/([^/#]*)(#\d+)$/.exec(id) : null;
     if (!parts) return id;
@@ -115,18 +115,21 @@ function changeElement(element: Json, kind: string, whole: boolean): void {
   if (whole) Object.assign(element, known.gains);
 }
 
-function addGlue(kit: Json, roles: Json): void {
+/** Gives a role that a version did not know to the kit's first product of that family, or to a plain one. */
+function fillRole(kit: Json, roles: Json, role: string, plain: Json): void {
   const products = list(kit.products);
-  const known = products.find((product) => product.family === 'instant-glue');
+  const known = products.find((product) => product.family === plain.family);
   if (known) {
-    roles.glue = known.id;
+    roles[role] = known.id;
     return;
   }
-  let id = 'instant-glue';
+  let id = String(plain.family);
   while (products.some((product) => product.id === id)) id = `${id}-1`;
-  kit.products = [...products, { id, name: 'Instant glue', family: 'instant-glue', coat_um: 60, dry_s: 20 }];
-  roles.glue = id;
+  kit.products = [...products, { id, ...plain }];
+  roles[role] = id;
 }
+
+const GLUE = { name: 'Instant glue', family: 'instant-glue', coat_um: 60, dry_s: 20 };
 
 /** The objects of a list; what is none is left to the schema to refuse. */
 function list(value: unknown): Json[] {
@@ -188,8 +191,35 @@ function tidyAll(value: unknown): void {
   }
 }
 
+/** The plain products of the roles that version 5 knows first. */
+const NEW_IN_5: Record<string, Json> = {
+  peel_base: {
+    name: 'Peel-off base',
+    family: 'peel-off-base',
+    coat_um: 80,
+    lamp: { cure_s: 60, flash_s: 10, depth_um: 300 },
+  },
+  putty: {
+    name: 'Putty gel',
+    family: 'putty-gel',
+    coat_um: 500,
+    lamp: { cure_s: 60, flash_s: 10, depth_um: 900 },
+  },
+  acrylic: { name: 'Acrylic', family: 'acrylic', coat_um: 500, working_s: 90, dry_s: 300 },
+  dip: { name: 'Dip', family: 'dip', coat_um: 130 },
+  activator: { name: 'dip activator', family: 'dip-activator', dry_s: 60 },
+};
+
+/** Version 4 knew neither acrylic, putty nor dip, and one base under builder. */
+const fromVersion4: Migration = (file) => {
+  for (const build of list(file.builds)) if (build.kind === 'natural-builder') build.base = 'coat';
+  if (isObject(file.kit) && isObject(file.kit.roles))
+    for (const [role, plain] of Object.entries(NEW_IN_5)) fillRole(file.kit, file.kit.roles, role, plain);
+  return ok(file);
+};
+
 /** The step that leads away from each version. */
-const STEPS: readonly Migration[] = [fromVersion0, fromVersion1, fromVersion2, fromVersion3];
+const STEPS: readonly Migration[] = [fromVersion0, fromVersion1, fromVersion2, fromVersion3, fromVersion4];
 
 /** Brings a file of an older version forward. The input is left as it is. */
 export function migrate(file: Json, version: number): Result<Json> {

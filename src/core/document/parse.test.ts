@@ -7,7 +7,9 @@ import { NAILS } from '../model/names';
 import { curtainUp } from '../demo/curtainUp';
 import { newSet } from '../starter/newSet';
 import { MAX_FILE_BYTES, parseSet, parseSetText, writeSetText } from './parse';
+import type { Kit } from '../model/product';
 import { faultLine } from '../model/result';
+import type { SetDocument } from './document';
 
 type Json = Record<string, unknown>;
 const file = () => JSON.parse(writeSetText(curtainUp())) as Json;
@@ -17,6 +19,12 @@ function fault(change: (set: ReturnType<typeof curtainUp>) => void): string {
   change(set);
   const parsed = parseSet(JSON.parse(JSON.stringify(set)));
   return parsed.ok ? 'accepted' : faultLine(parsed.faults[0]!);
+}
+
+/** All of an older kit is still in it; tips have boxes of their own since. */
+function keepsKit({ kit }: SetDocument, old: Kit): void {
+  expect(kit.products.slice(0, old.products.length)).toEqual(old.products);
+  expect(kit).toMatchObject({ lamps: old.lamps, roles: old.roles });
 }
 
 describe('reading a set', () => {
@@ -38,7 +46,7 @@ describe('reading a set', () => {
     [
       'a newer version',
       '{"format":"merry-lacquer-set","version":99}',
-      /^version: is 99; this program reads up to 4/,
+      /^version: is 99; this program reads up to 5/,
     ],
   ])('refuses %s', (_words, text, message) => {
     const parsed = parseSetText(text);
@@ -212,8 +220,8 @@ describe('older files', () => {
       if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
       expect(parsed.value.practice).toEqual({ ...old.practice, pace: 'usual', flow: 'balanced' });
       expect(Object.values(parsed.value.nails).every((nail) => nail.in_work)).toBe(true);
-      const kit = { ...(old.kit as Json), tips: parsed.value.kit.tips };
-      expect(parsed.value).toMatchObject({ looks: old.looks, edits: old.edits, kit });
+      expect(parsed.value).toMatchObject({ looks: old.looks, edits: old.edits });
+      keepsKit(parsed.value, old.kit as Kit);
       expect(compileNail(parsed.value, 'left-ring').operations.length).toBeGreaterThan(10);
     }
   });
@@ -237,7 +245,7 @@ describe('older files', () => {
           own_shape: null,
         });
       }
-      expect({ ...kit, tips: [] }).toEqual({ ...old.kit, tips: [] });
+      keepsKit(parsed.value, old.kit as unknown as Kit);
       expect(kit.tips[0]!.sizes.map((one) => one.size)).toEqual(old.kit.tips.map((one) => one.size));
     }
     const hurt = JSON.parse(readFileSync(join(folder3, 'matinee.lacquer.json'), 'utf8')) as {
@@ -254,6 +262,40 @@ describe('older files', () => {
     expect(blank.value.title).toBe('Untitled');
     expect(blank.value.looks[0]!.name).toBe('Untitled');
     expect(blank.value.kit.products[0]!.name).toBe('Base \u202egnp');
+  });
+
+  it('of version 4 open, with a product for each role that is new, and the base that builder had', () => {
+    const folder4 = join(process.cwd(), 'tests/files/v4');
+    for (const name of readdirSync(folder4)) {
+      const text = readFileSync(join(folder4, name), 'utf8');
+      const old = JSON.parse(text) as Json & { kit: Kit };
+      const parsed = parseSetText(text);
+      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+      const { builds, kit } = parsed.value;
+      expect(parsed.value).toMatchObject({ looks: old.looks, edits: old.edits, nails: old.nails });
+      keepsKit(parsed.value, old.kit);
+      const familyOf = (id: string) => kit.products.find((one) => one.id === id)!.family;
+      expect(
+        ['peel_base', 'putty', 'acrylic', 'dip', 'activator'].map((role) =>
+          familyOf(kit.roles[role as 'dip']),
+        ),
+      ).toEqual(['peel-off-base', 'putty-gel', 'acrylic', 'dip', 'dip-activator']);
+      for (const build of builds) if (build.kind === 'natural-builder') expect(build.base).toBe('coat');
+    }
+    expect(readdirSync(folder4)).toHaveLength(3);
+    // A product of the family that is there already takes the role; its name is no reason to take its id.
+    const own = JSON.parse(readFileSync(join(folder4, 'matinee.lacquer.json'), 'utf8')) as { kit: Kit };
+    own.kit.products.push(
+      { id: 'dip', name: 'Putty of mine', family: 'putty-gel' },
+      ...Array.from({ length: 500 - own.kit.products.length - 1 }, (_, i) => ({
+        id: `p${i}`,
+        name: 'P',
+        family: 'oil' as const,
+      })),
+    );
+    const filled = parseSet(own);
+    if (!filled.ok) throw new Error(faultLine(filled.faults[0]!));
+    expect(filled.value.kit.roles).toMatchObject({ putty: 'dip', dip: 'dip-1' });
   });
 
   it.each(files)('%s opens without a word lost, and is planned', (name) => {

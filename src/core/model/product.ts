@@ -4,11 +4,16 @@ import { Colour, Id, mm, seconds, Words } from './primitives';
 /** Families the craft tells apart; what each leaves behind stands in craft/families.ts. */
 export const PRODUCT_FAMILIES = [
   'base-gel',
+  'peel-off-base',
   'gel-colour',
   'two-stage-colour',
   'art-gel',
   'liner-gel',
   'builder-gel',
+  'putty-gel',
+  'acrylic',
+  'dip',
+  'dip-activator',
   'bedding-gel',
   'fixing-gel',
   'top-no-wipe',
@@ -64,7 +69,12 @@ export const Roles = z.strictObject({
   dehydrator: Id,
   primer: Id,
   base: Id,
+  peel_base: Id,
   builder: Id,
+  putty: Id,
+  acrylic: Id,
+  dip: Id,
+  activator: Id,
   bedding: Id,
   fixing: Id,
   glue: Id,
@@ -95,7 +105,7 @@ export const TipBox = z.strictObject({
 export type TipBox = z.infer<typeof TipBox>;
 
 export const Kit = z.strictObject({
-  products: z.array(Product).max(500),
+  products: z.array(Product).max(600),
   lamps: z.array(Lamp).max(6),
   roles: Roles,
   tips: z.array(TipBox).max(12),

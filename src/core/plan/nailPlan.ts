@@ -6,13 +6,14 @@ import { compileNail, type Compiled } from '../compile/compile';
 import { diagnoseNail } from '../judge/diagnose';
 import type { Told } from '../judge/finding';
 import { buildOf } from '../compile/prepare';
+import type { Edge } from '../simulate/field';
 import { newCovers, type Covers } from '../simulate/cover';
 import { nominalSteps, simulateNail, type Simulated, type Step } from '../simulate/simulate';
 
 /** One nail compiled and run with the seconds its own operations ask for. */
 export interface NailPlan {
   compiled: Compiled;
-  edge: 'plate' | 'tip';
+  edge: Edge;
   /** What each operation covers, shared by every run over this nail. */
   covers: Covers;
   nominal: Simulated;

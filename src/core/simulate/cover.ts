@@ -25,16 +25,16 @@ export function newCovers(): Covers {
   return { byOperation: new Map(), byPlace: new Map() };
 }
 
-/** Pieces cover their own outlines, all else its place; before a tip is on, there is only the plate. */
-export function coverOf(covers: Covers, field: NailField, operation: Operation, tipOn: boolean): Cover {
-  const key = `${tipOn} ${operation.id}`;
+/** Pieces cover their own outlines, all else its place; before a tip or form is on, there is only the plate. */
+export function coverOf(covers: Covers, field: NailField, operation: Operation, lengthened: boolean): Cover {
+  const key = `${lengthened} ${operation.id}`;
   const known = covers.byOperation.get(key);
   if (known) return known;
   const pieces = operation.deposit?.kind === 'pieces' ? operation.deposit.pieces : undefined;
-  const placeKey = pieces ? key : `${tipOn} ${JSON.stringify(operation.place)}`;
+  const placeKey = pieces ? key : `${lengthened} ${JSON.stringify(operation.place)}`;
   let cover = covers.byPlace.get(placeKey);
   if (!cover) {
-    const there = tipOn ? field.grid.inside : field.grid.onPlate;
+    const there = lengthened ? field.grid.inside : field.grid.onPlate;
     cover = coverWith(field, pieces ? overPieces(field, pieces, there) : overPlace(field, operation, there));
     covers.byPlace.set(placeKey, cover);
   }

@@ -1,3 +1,4 @@
+import type { BuildKind } from '../craft/build';
 import type { NailFrame } from '../geometry/frame';
 import type { Plate } from '../model/nail';
 import { encode, type Surface } from '../craft/surface';
@@ -53,6 +54,9 @@ export interface Film {
   settled: boolean;
 }
 
+/** Where the free edge comes from: the wearer's own, a ready tip, or what is built on a form. */
+export type Edge = BuildKind<unknown>['edge'];
+
 /** A nail as a pile of films, first laid first. */
 export interface NailField {
   frame: NailFrame;
@@ -60,15 +64,14 @@ export interface NailField {
   films: Film[];
   /** Encoded surface of each cell. */
   surface: Uint16Array;
-  /** Whether the free edge is the wearer's own or a tip's. */
-  edge: 'plate' | 'tip';
+  edge: Edge;
 }
 
 const BARE: Surface = { material: 'plate', phase: 'bare', finish: 'shine', soil: 'clean', prep: 'none' };
 
 export function makeField(
   frame: NailFrame,
-  edge: 'plate' | 'tip',
+  edge: Edge,
   plate: Pick<Plate, 'thickness_mm' | 'free_edge_mm'>,
   dull: boolean,
 ): NailField {

@@ -34,7 +34,11 @@ export function file(
   cover: Cover,
   product: (id: string) => Product,
 ): FiledInto[] {
-  const { allowance_um, edge_um } = operation.removal!;
+  const { allowance_um, edge_um, seam_mm } = operation.removal!;
+  if (seam_mm) {
+    blendSeam(field, cover, seam_mm);
+    return [];
+  }
   const into = new Map<Reached, FiledInto>(
     BELOW_THE_CLEAR.map((what) => [what, { what, touched: [], removed: [] }]),
   );
@@ -73,6 +77,17 @@ export function file(
     if (reached) bare(field, cell, product);
   }
   return [...into.values()].filter((kind) => kind.touched.length > 0);
+}
+
+/** Files the tip that was glued on down to nothing at its seam. */
+function blendSeam({ grid, films }: NailField, cover: Cover, seam: { from: number; to: number }): void {
+  for (const film of films) {
+    if (film.kind !== 'tip') continue;
+    for (const cell of cover.held) {
+      const share = (grid.y[cellY(cell)]! - seam.from) / (seam.to - seam.from);
+      film.t_um[cell]! *= Math.max(0, Math.min(1, share));
+    }
+  }
 }
 
 /** Clear and tip above the first thing an artist would miss. */

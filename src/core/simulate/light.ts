@@ -2,6 +2,7 @@ import { neededDose } from '../craft/cure';
 import { FAMILIES, lampOf, settingOf } from '../craft/families';
 import { ALL_SURFACES, encode, FINISHES, flagSurfaces, type Finish } from '../craft/surface';
 import type { Product } from '../model/product';
+import type { Cover } from './cover';
 import { CELLS_X, CELLS_Y, CURED, GELLED, NONE, WET, type Film, type NailField } from './field';
 
 /** Depth of a ready tip in which light falls to 1/e: near clear (common practice). */
@@ -90,6 +91,17 @@ export function passTime(field: NailField, seconds: number, product: (id: string
     film.settled = !open;
   }
   if (hardened) settleSurface(field, product);
+}
+
+/** Activator on dip: all its layers there are hard, from the top to the plate. */
+export function activate(field: NailField, { touched }: Cover, product: (id: string) => Product): void {
+  for (const film of field.films) {
+    if (film.settled || !film.product || FAMILIES[product(film.product).family].hardens !== 'activator')
+      continue;
+    for (const cell of touched) if (film.phase[cell] !== NONE) film.phase[cell] = CURED;
+    film.settled = !film.phase.includes(WET);
+  }
+  settleSurface(field, product);
 }
 
 /** By surface code: whether light or time still changes it. */

@@ -45,6 +45,21 @@ export function mount(field: NailField, cover: Cover, tip: Extract<Deposit, { ki
   return { fixing_um, hollow_um, tip_um };
 }
 
+/** A half tip over its film of glue: as thick from its seam to its end as it came. */
+export function glueOn(
+  field: NailField,
+  cover: Cover,
+  tip: Extract<Deposit, { kind: 'half-tip' }>,
+): Pick<Mounted, 'tip_um'> & { glue_um: Float32Array } {
+  const glue_um = new Float32Array(CELLS_X * CELLS_Y);
+  const tip_um = new Float32Array(CELLS_X * CELLS_Y);
+  for (const cell of cover.held) {
+    tip_um[cell] = tip.tip_um;
+    if (field.grid.onPlate[cell]) glue_um[cell] = tip.glue_um;
+  }
+  return { glue_um, tip_um };
+}
+
 function fixingShare(field: NailField, cell: number): number {
   const y = field.grid.y[cellY(cell)]!;
   const half = field.frame.halfWidth_mm(y) || 1;

@@ -6,12 +6,12 @@ import type { Product } from '../model/product';
 import type { Compiled } from '../compile/compile';
 import { coverOf, newCovers, type Cover, type Covers } from './cover';
 import { CELLS_X, CELLS_Y, cellX, cellY, CURED, makeField, newFilm, placeWords, WET } from './field';
-import type { Film, NailField } from './field';
+import type { Edge, Film, NailField } from './field';
 import { file, type FiledInto } from './filing';
 import { judgeGrip, MIN_FAULT_MM2, type Verdict } from './grips';
 import { layOnNail } from './laid';
-import { isWet, passTime, shine } from './light';
-import { isFixed, mount } from './mount';
+import { activate, isWet, passTime, shine } from './light';
+import { glueOn, isFixed, mount } from './mount';
 import { pour } from './pour';
 
 /** What a nail is like after an operation, as the scheduler needs to know it. */
@@ -42,7 +42,7 @@ export interface Simulated {
  */
 export function simulateNail(
   compiled: Compiled,
-  edge: 'plate' | 'tip',
+  edge: Edge,
   steps: readonly Step[],
   covers: Covers = newCovers(),
 ): Simulated {
@@ -54,14 +54,18 @@ export function simulateNail(
     product: context.product,
     covers,
     verdicts: [],
-    tipOn: edge === 'plate',
+    lengthened: edge === 'plate',
   };
   const states: StateAfter[] = [];
   for (const step of steps) {
     if ('operation' in step) {
       apply(run, step.operation, step.light_s);
-      passTime(field, step.elapsed_s ?? ownSeconds(step.operation), context.product);
-      states.push(stateOf(field));
+      const { deposit: laid, hand_s } = step.operation;
+      const elapsed_s = step.elapsed_s ?? ownSeconds(step.operation);
+      // What is laid begins to set when the hand leaves it, and is wet until then.
+      if (laid) states.push(stateOf(field));
+      passTime(field, laid ? elapsed_s - hand_s : elapsed_s, context.product);
+      if (!laid) states.push(stateOf(field));
     } else {
       shine(field, step.light_s, context.product);
       passTime(field, step.elapsed_s ?? step.light_s, context.product);
@@ -84,28 +88,40 @@ interface Run {
   product: (id: string) => Product;
   covers: Covers;
   verdicts: Verdict[];
-  tipOn: boolean;
+  /** The nail has its whole length: its own, or a tip or form is on. */
+  lengthened: boolean;
 }
 
 function apply(run: Run, operation: Operation, light_s?: number): void {
   const { field } = run;
-  if (operation.verb === 'press-on') run.tipOn = true;
-  const cover = coverOf(run.covers, field, operation, run.tipOn);
+  if (rowOf(operation.verb).lengthens) run.lengthened = true;
+  // Past the plate a mould carries its gel from above, as a form does from below.
+  if (operation.verb === 'fit-form' || operation.verb === 'press-mould') layForm(field);
+  const cover = coverOf(run.covers, field, operation, run.lengthened);
   run.verdicts.push(...judgeGrip(field, operation, cover, run.product));
   if (operation.deposit) deposit(run, operation, cover);
   const { leaves } = lookup(operation.verb, laidBy(operation, run.product));
   for (const cell of cover.held) field.surface[cell] = leaves[field.surface[cell]!]!;
-  if (operation.verb === 'press-on') standFree(field, cover);
+  if (operation.verb === 'press-on' || operation.verb === 'glue-tip') standFree(field, cover);
+  if (operation.verb === 'activate') activate(field, cover, run.product);
   if (operation.removal) fileDown(run, operation, cover);
   if (operation.lamp) shine(field, light_s ?? operation.lamp.seconds, run.product);
 }
 
-/** Where no gel fixes it, a pressed tip is as hard as it came. */
+/** Where nothing fixes it, a tip is as hard as it came. */
 function standFree(field: NailField, cover: Cover): void {
   for (const cell of cover.held) {
     if (isFixed(field, cover, cell)) continue;
     field.surface[cell] = encode({ ...decode(field.surface[cell]!), phase: 'cured' });
   }
+}
+
+const FORM = encode({ material: 'form', phase: 'bare', finish: 'shine', soil: 'clean', prep: 'none' });
+
+/** Past the plate the nail now ends on paper, until something is built there. */
+function layForm({ grid, surface }: NailField): void {
+  for (let cell = 0; cell < surface.length; cell += 1)
+    if (grid.inside[cell] && !grid.onPlate[cell]) surface[cell] = FORM;
 }
 
 function deposit(run: Run, operation: Operation, cover: Cover): void {
@@ -120,6 +136,11 @@ function deposit(run: Run, operation: Operation, cover: Cover): void {
       filled(film('hollow'), hollow_um, CURED),
       filled(film('tip'), tip_um, CURED),
     );
+    return;
+  }
+  if (what.kind === 'half-tip') {
+    const { glue_um, tip_um } = glueOn(field, cover, what);
+    field.films.push(filled(film('film'), glue_um, WET), filled(film('tip'), tip_um, CURED));
     return;
   }
   if (what.kind === 'pieces') {

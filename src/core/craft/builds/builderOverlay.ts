@@ -1,11 +1,13 @@
 import * as z from 'zod';
 import { BUILD_BASE, defineBuild } from '../build';
-import { baseDraft } from '../drafts';
+import { pouredStructure } from '../structures';
+import { OVER_BASE, overBase } from './overBase';
 import { prepPlate } from './prep';
 
 const schema = z.strictObject({
   ...BUILD_BASE,
   kind: z.literal('natural-builder'),
+  base: OVER_BASE,
   /** Thickness of the builder at the apex. */
   apex_um: z.number().min(200, 'must be at least 200 µm').max(1500, 'must be at most 1500 µm'),
 });
@@ -20,6 +22,7 @@ export const builderOverlay = defineBuild({
   blurb: 'The wearer’s own length, made strong: an apex over the stress area, filed even.',
   schema,
   fields: [
+    overBase.field,
     {
       kind: 'number',
       path: 'apex_um',
@@ -35,18 +38,19 @@ export const builderOverlay = defineBuild({
     kind: 'natural-builder' as const,
     name: 'Builder overlay',
     shape: 'oval' as const,
+    base: 'coat' as const,
     apex_um: 450,
   }),
   free_mm: (_build, plate) => plate.free_edge_mm,
   edge: 'plate',
   seats: ['under', 'inside', 'surface', 'over'],
-  stages: (_build, context) => ({
-    ...prepPlate(context, `File the free edge ${context.frame.shape}`),
-    foundation: baseDraft(context, 'Builder grips the base, not the plate.'),
+  stages: (build, context) => ({
+    ...prepPlate(context, {
+      shapeWords: `File the free edge ${context.frame.shape}`,
+      ...overBase.prep(build.base),
+    }),
+    foundation: overBase.drafts(build.base, context, 'Builder grips the base, not the plate.'),
   }),
-  structure: (build, context) => ({
-    product: context.role('builder'),
-    apex_um: build.apex_um,
-    rod: context.nail.plate.free_edge_mm >= ROD_FROM_MM,
-  }),
+  structure: (build, context) =>
+    pouredStructure(context.role('builder'), build.apex_um, context.nail.plate.free_edge_mm >= ROD_FROM_MM),
 });

@@ -1,10 +1,13 @@
-import { newSet } from '../../starter/newSet';
-import { contextOf } from '../../compile/prepare';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { curtainUp } from '../../demo/curtainUp';
 import type { SetDocument } from '../../document/document';
+import type { Edit } from '../../document/edits';
 import { NAILS } from '../../model/names';
 import { planSet } from '../../plan/planSet';
 import type { Element } from '../techniques';
+import { factsOf } from '../../testing/facts';
+import { checkSitting } from '../../testing/sittingChecker';
 import { codesOn, element, QUICK, setWearing } from '../../testing/sets';
 import { compileNail } from '../../compile/compile';
 import { nominalSteps, simulateNail } from '../../simulate/simulate';
@@ -26,25 +29,204 @@ describe.each(BUILDS.map((build) => [build.kind, build] as const))('%s', (kind, 
     expect(codesOn(wearing())).toEqual([]);
   });
 
-  it('soaks the old product off first where there is some', () => {
+  const verbsOf = (set: SetDocument) => compileNail(set, 'left-ring').operations.map((one) => one.verb);
+
+  it('soaks the old product off before the cuticle, where a hand is at the table', () => {
     const set = wearing();
     set.nails['left-ring'].start = { kind: 'removal', soak_s: 600 };
-    const { arrive = [], prepare = [] } = build.stages(build.fresh('test'), contextOf(set, 'left-ring'));
-    const drafts = [...arrive, ...prepare];
-    const soak = drafts.find((draft) => draft.verb === 'soak')!;
-    expect(soak.wait_s).toBe(600);
-    expect(drafts.indexOf(soak)).toBeLessThan(drafts.findIndex((draft) => draft.verb === 'push-back'));
+    const verbs = verbsOf(set);
+    expect(verbs.includes('soak')).toBe(!build.offHand);
+    if (!build.offHand) expect(verbs.indexOf('soak')).toBeLessThan(verbs.indexOf('push-back'));
+    expect(verbs.includes('oil')).toBe(!build.offHand);
   });
 
   it('prepares in the order the plate needs: shine, dust, wipe, dehydrate, prime', () => {
-    const { prepare = [] } = build.stages(build.fresh('test'), contextOf(newSet('a', 'A'), 'left-ring'));
-    const verbs = prepare.map((draft) => draft.verb);
+    if (build.offHand) return expect(verbsOf(wearing())).not.toContain('dehydrate');
+    const verbs = verbsOf(wearing());
     const at = ['buff', 'dust-off', 'wipe', 'dehydrate', 'prime'].map((verb) =>
       verbs.indexOf(verb as (typeof verbs)[number]),
     );
     expect(at).toEqual([...at].sort((a, b) => a - b));
     expect(at[0]).toBeGreaterThanOrEqual(0);
   });
+});
+
+/** Every build as it is worked with, and with other options. */
+const WORKED: [name: string, kind: string, options: object][] = [
+  ['natural-gel', 'natural-gel', {}],
+  ['natural-gel-peel-off', 'natural-gel', { base: 'peel-off' }],
+  ['natural-builder', 'natural-builder', {}],
+  ['gel-acrylic', 'gel-acrylic', {}],
+  ['dip', 'dip', {}],
+  ['soft-gel-tip', 'soft-gel-tip', {}],
+  ['half-tip-builder', 'half-tip', {}],
+  ['half-tip-putty', 'half-tip', { material: 'putty' }],
+  ['half-tip-acrylic', 'half-tip', { material: 'acrylic' }],
+  ['form-builder', 'sculpted-form', {}],
+  ['form-putty', 'sculpted-form', { material: 'putty' }],
+  ['form-acrylic', 'sculpted-form', { material: 'acrylic' }],
+  ['upper-mould', 'upper-mould', {}],
+  ['on-stand', 'on-stand', {}],
+];
+
+const made = (kind: string, options: object) => ({ ...buildKindOf(kind).fresh('test'), ...options }) as Build;
+
+describe.each(WORKED)('%s', (name, kind, options) => {
+  it('reads on its card as it is done at a table, pieces inside', () => {
+    const set = setWearing([element('colour'), element('inlay')], (one) => {
+      one.builds.push(made(kind, options));
+      one.nails['left-ring'].build = 'test';
+    });
+    const card = compileNail(set, 'left-ring').operations.map(({ words, lamp, wait_s }) =>
+      lamp ? `${words}: ${lamp.seconds} s` : wait_s ? `${words} … ${wait_s} s` : words,
+    );
+    expect(codesOn(set)).toEqual([]);
+    expect(card.join('\n')).toBe(
+      readFileSync(join(process.cwd(), `tests/cards/${name}.txt`), 'utf8').trimEnd(),
+    );
+  });
+
+  it('carries the art of an opening night without a stop or a warning, and its sitting keeps every rule', () => {
+    const set = curtainUp();
+    set.builds.push(made(kind, options));
+    for (const nail of NAILS) {
+      set.nails[nail].build = 'test';
+      set.nails[nail].plate.free_edge_mm = 6;
+    }
+    const plan = planSet(set, QUICK);
+    const grave = plan.findings.filter((one) => one.severity !== 'note');
+    expect(grave.map((one) => [one.code, one.nails, one.message])).toEqual([]);
+    expect(checkSitting(factsOf(set, plan))).toEqual([]);
+  });
+});
+
+const at = (id: string) => `left-ring/${id}`;
+const skip = (...ids: string[]): Edit[] => ids.map((id) => ({ kind: 'skip', a: at(id) }));
+const move = (a: string, side: 'before' | 'after', b: string): Edit => ({
+  kind: 'move',
+  a: at(a),
+  side,
+  b: at(b),
+});
+
+it.each<[build: string, options: object, wrong: string, edits: Edit[], code: string]>([
+  ['half-tip', {}, 'the seam is not blended', skip('build/blend#1'), 'work-left-out'],
+  ['half-tip', {}, 'it is filed before its glue has set', skip('build/hold-tip#1'), 'wet-touched'],
+  [
+    'half-tip',
+    {},
+    'primed before the blending, which files it off again',
+    [
+      move('build/dehydrate#1', 'before', 'build/glue-tip#1'),
+      move('build/prime#1', 'after', 'build/dehydrate#1'),
+    ],
+    'unprepared-plate',
+  ],
+  ['half-tip', {}, 'glued on the shine', skip('prep/buff#1'), 'unprepared-plate'],
+  ['half-tip', { material: 'acrylic' }, 'acrylic is not primed', skip('build/prime#1'), 'unprepared-plate'],
+  ['sculpted-form', {}, 'there is no form', skip('build/form#1'), 'work-left-out'],
+  ['sculpted-form', {}, 'the form is pulled before the cure', skip('build/cure-extend#1'), 'wet-touched'],
+  [
+    'sculpted-form',
+    {},
+    'pinched once it is hard',
+    [move('build/pinch#1', 'after', 'build/cure-extend#1')],
+    'needs-wet',
+  ],
+  [
+    'sculpted-form',
+    { material: 'putty' },
+    'putty is filed uncured',
+    skip('body/cure-cap#1', 'body/flash-cap#1'),
+    'wet-touched',
+  ],
+  ['sculpted-form', { material: 'putty' }, 'the form stays on', skip('build/form-off#1'), 'work-left-out'],
+  [
+    'sculpted-form',
+    { material: 'acrylic' },
+    'it is filed without a tap to hear whether it has set',
+    skip('build/tap#1'),
+    'work-left-out',
+  ],
+  [
+    'sculpted-form',
+    { material: 'acrylic' },
+    'the form is pulled before the acrylic stands on it',
+    [move('build/form-off#1', 'before', 'build/sculpt#1')],
+    'nothing-built',
+  ],
+  [
+    'sculpted-form',
+    { material: 'acrylic' },
+    'gel colour on unfiled acrylic',
+    skip('build/level#1'),
+    'no-grip',
+  ],
+  [
+    'sculpted-form',
+    { material: 'acrylic' },
+    'acrylic on a plate only dehydrated',
+    skip('build/prime#1'),
+    'unprepared-plate',
+  ],
+  ['upper-mould', {}, 'the mould comes off before the cure', skip('build/cure-mould#1'), 'wet-touched'],
+  ['upper-mould', {}, 'the mould is empty', skip('build/fill-mould#1'), 'work-left-out'],
+  ['upper-mould', {}, 'colour on what came smooth out of the mould', skip('build/level#1'), 'no-grip'],
+  [
+    'gel-acrylic',
+    {},
+    'the powder comes after the light',
+    [move('body/sprinkle#1', 'after', 'body/cure-cap#1')],
+    'needs-wet',
+  ],
+  ['gel-acrylic', {}, 'the powder is left out', skip('body/sprinkle#1'), 'work-left-out'],
+  ['gel-acrylic', {}, 'the base never sees the lamp', skip('build/cure-base#1'), 'uncured-covered'],
+  ['dip', {}, 'no activator', skip('build/activate#1'), 'under-cured'],
+  [
+    'dip',
+    {},
+    'filed before the activator',
+    [move('build/activate#1', 'after', 'build/level#1')],
+    'wet-touched',
+  ],
+  ['dip', {}, 'gel on unfiled dip', skip('build/level#1'), 'no-grip'],
+  [
+    'dip',
+    {},
+    'on a plate that is not dehydrated',
+    skip('prep/dehydrate#1', 'prep/prime#1'),
+    'unprepared-plate',
+  ],
+  ['soft-gel-tip', {}, 'the tip is never etched', skip('prep/ready-tip#1'), 'work-left-out'],
+  [
+    'soft-gel-tip',
+    {},
+    'the tip is never cured',
+    skip('build/flash-tip#1', 'build/cure-tip#1'),
+    'wet-touched',
+  ],
+  ['soft-gel-tip', {}, 'colour on the shine of the tip', skip('build/key#1'), 'no-grip'],
+  ['on-stand', {}, 'colour on the shine of the tip', skip('build/key#1'), 'no-grip'],
+  ['on-stand', {}, 'the tip was never sized', skip('prep/ready-tip#1'), 'work-left-out'],
+  ['on-stand', {}, 'dust under the colour', skip('build/brush#1', 'build/clean#1'), 'dust-under-layer'],
+  [
+    'natural-gel',
+    { base: 'peel-off' },
+    'the peel-off base is not cured',
+    skip('build/cure-base#1'),
+    'uncured-covered',
+  ],
+  ['natural-gel', { base: 'peel-off' }, 'it goes on the shine', skip('prep/buff#1'), 'unprepared-plate'],
+  ['natural-gel', { base: 'peel-off' }, 'it is left out', skip('build/base#1'), 'no-grip'],
+])('%s %j: %s is told', (kind, options, _words, edits, code) => {
+  const wearing = (own: Edit[]) =>
+    setWearing([element('colour')], (set) => {
+      set.builds.push(made(kind, options));
+      set.nails['left-ring'].build = 'test';
+      set.edits = own;
+    });
+  expect(codesOn(wearing([]))).toEqual([]);
+  expect(codesOn(wearing(edits))).toContain(code);
 });
 
 describe('builder over the natural nail', () => {
@@ -75,7 +257,7 @@ describe('builder over the natural nail', () => {
       'Flash Clear builder A: 12 s of light',
       'Cure Clear builder A: 69 s of light',
       'Wipe the sticky layer off: 5 s',
-      'Level the builder with the file: 90 s',
+      'Level the builder gel with the file: 90 s',
       'Brush the dust off: 2 s',
       'Wipe the last dust off, lint-free: 5 s',
       'Velvet 04, coat 1 of 2: 20 s',
@@ -133,17 +315,6 @@ describe('builder over the natural nail', () => {
       one.edits = skipped.map((a) => ({ kind: 'skip', a }));
     });
     expect(codesOn(set)).toContain(code);
-  });
-
-  it('carries the art of an opening night without a stop', () => {
-    const set = curtainUp();
-    set.builds.push(buildKindOf('natural-builder').fresh('overlay') as Build);
-    for (const name of NAILS) {
-      set.nails[name].build = 'overlay';
-      set.nails[name].plate.free_edge_mm = 6;
-    }
-    const findings = planSet(set, QUICK).findings.filter((one) => one.severity !== 'note');
-    expect(findings.map((one) => [one.code, one.message])).toEqual([]);
   });
 });
 

@@ -2,11 +2,27 @@ import type * as z from 'zod';
 import { unionOf } from '../registry';
 import type { BuildKind } from '../build';
 import { builderOverlay } from './builderOverlay';
+import { dip } from './dip';
+import { gelAcrylic } from './gelAcrylic';
+import { halfTip } from './halfTip';
 import { naturalGel } from './naturalGel';
+import { onStand } from './onStand';
+import { sculptedForm } from './sculptedForm';
 import { softGelTip } from './softGelTip';
+import { upperMould } from './upperMould';
 
 /** Every build the program knows: one file and one line each. */
-const ALL = [naturalGel, builderOverlay, softGelTip] as const;
+const ALL = [
+  naturalGel,
+  builderOverlay,
+  gelAcrylic,
+  dip,
+  softGelTip,
+  halfTip,
+  sculptedForm,
+  upperMould,
+  onStand,
+] as const;
 
 export const Build = unionOf(ALL);
 export type Build = z.infer<typeof Build>;

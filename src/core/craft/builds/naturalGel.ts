@@ -1,13 +1,14 @@
 import * as z from 'zod';
 import { BUILD_BASE, defineBuild } from '../build';
-import { baseDraft, STICKY_OFF, wipeDraft } from '../drafts';
+import { STICKY_OFF, wipeDraft } from '../drafts';
+import { overBase } from './overBase';
 import { prepPlate } from './prep';
 
 const schema = z.strictObject({
   ...BUILD_BASE,
   kind: z.literal('natural-gel'),
   /** Two-stage colour goes straight on the prepared plate. */
-  base: z.enum(['coat', 'none']),
+  base: z.enum(['coat', 'peel-off', 'none']),
 });
 
 /** Gel polish on the natural nail. It has no body until something is encapsulated; that clear is then the body. */
@@ -16,17 +17,7 @@ export const naturalGel = defineBuild({
   words: 'Gel polish on the natural nail',
   blurb: "The wearer's own length, filed to shape.",
   schema,
-  fields: [
-    {
-      kind: 'choice',
-      path: 'base',
-      words: 'Base',
-      choices: [
-        { value: 'coat', words: 'A coat of base' },
-        { value: 'none', words: 'None, for two-stage colour' },
-      ],
-    },
-  ],
+  fields: [overBase.fieldWith({ value: 'none', words: 'None, for two-stage colour' })],
   fresh: (id) => ({
     id,
     kind: 'natural-gel' as const,
@@ -41,12 +32,17 @@ export const naturalGel = defineBuild({
     const foundation =
       build.base === 'none'
         ? []
-        : baseDraft(context, 'Thin, short of the skin, and run over the tip: colour peels on a bare plate.');
+        : overBase.drafts(
+            build.base,
+            context,
+            'Thin, short of the skin, and run over the tip: colour peels on a bare plate.',
+          );
     if (foundation.length > 0 && context.practice.base === 'wipe') {
       foundation.push(
         wipeDraft(context, 'wipe-base', STICKY_OFF, 'Wiped base lifts less, says this school.'),
       );
     }
-    return { ...prepPlate(context, `File the free edge ${context.frame.shape}`), foundation };
+    const prep = { shapeWords: `File the free edge ${context.frame.shape}`, ...overBase.prep(build.base) };
+    return { ...prepPlate(context, prep), foundation };
   },
 });

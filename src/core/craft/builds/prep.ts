@@ -4,14 +4,25 @@ import { dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import type { Draft } from '../operation';
 
-/** What every build begins with: old product off; cuticle, shape, shine off, dust off, wipe, dehydrate, prime. */
-export function prepPlate(
-  context: NailContext,
-  shapeWords: string,
-): Required<Pick<BuildStages, 'arrive' | 'prepare'>> {
+/** How the plate is prepared. */
+export interface Prep {
+  shapeWords: string;
+  /** A peelable base takes the primer's place; what only holds on a primed plate has it whatever the practice. */
+  primer?: 'never' | 'always';
+}
+
+/** What every build on a hand begins with: old product off; cuticle, shape, shine off, dust off; then primed. */
+export function prepPlate(context: NailContext, { shapeWords, primer }: Prep): Start {
+  const { arrive, prepare } = clearPlate(context, shapeWords);
+  return { arrive, prepare: [...prepare, ...primePlate(context, primer)] };
+}
+
+type Start = Required<Pick<BuildStages, 'arrive' | 'prepare'>>;
+
+/** The old product off; cuticle, shape, shine off, dust off. */
+export function clearPlate(context: NailContext, shapeWords: string): Start {
   const { start } = context.nail;
   const place = wholePlace();
-  const dehydrator = context.role('dehydrator');
   const arrive: Draft[] = [
     {
       step: 'sanitise',
@@ -63,8 +74,15 @@ export function prepPlate(
       reason: 'Where shine is left, the base lifts.',
     });
   }
-  prepare.push(
-    dustOffDraft('brush', 'Dust under the base lifts it.'),
+  prepare.push(dustOffDraft('brush', 'Dust under the base lifts it.'));
+  return { arrive, prepare };
+}
+
+/** Wiped, dehydrated and primed; not touched again after this. */
+export function primePlate(context: NailContext, primes?: Prep['primer']): Draft[] {
+  const place = wholePlace();
+  const dehydrator = context.role('dehydrator');
+  const drafts: Draft[] = [
     wipeDraft(context, 'wipe', LAST_DUST_OFF, 'Clean and lint-free; not touched again after this.'),
     {
       step: 'dehydrate',
@@ -76,10 +94,10 @@ export function prepPlate(
       wait_s: dehydrator.dry_s,
       reason: 'Moisture and oil in the plate keep the base from gripping.',
     },
-  );
+  ];
   const oily = context.nail.conditions.find((one) => one === 'oily' || one === 'lifted-before');
   if (oily)
-    prepare.push({
+    drafts.push({
       step: 'dehydrate',
       pass: 2,
       verb: 'dehydrate',
@@ -91,9 +109,9 @@ export function prepPlate(
       reason:
         oily === 'oily' ? 'An oily plate gives off oil again within minutes.' : 'It lifted here before.',
     });
-  if (context.practice.primer === 'once') {
+  if (primes === 'always' || (primes !== 'never' && context.practice.primer === 'once')) {
     const primer = context.role('primer');
-    prepare.push({
+    drafts.push({
       step: 'prime',
       verb: 'prime',
       words: `Prime with ${primer.name}`,
@@ -104,5 +122,5 @@ export function prepPlate(
       reason: 'Acid-free primer on the dehydrated plate; left to dry.',
     });
   }
-  return { arrive, prepare };
+  return drafts;
 }

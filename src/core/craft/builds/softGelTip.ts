@@ -44,7 +44,7 @@ export const softGelTip = defineBuild({
     const fixing = context.role('fixing');
     const place = wholePlace();
     const fixing_um = coatOf(fixing);
-    const { arrive, prepare } = prepPlate(context, 'Shorten the free edge');
+    const { arrive, prepare } = prepPlate(context, { shapeWords: 'Shorten the free edge' });
     const ready: Draft = {
       step: 'ready-tip',
       verb: 'ready-tip',

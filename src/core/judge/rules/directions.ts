@@ -12,7 +12,9 @@ export const directions: SetRule = {
       .flatMap((product) => {
         const { hardens } = FAMILIES[product.family];
         const missing =
-          hardens === 'lamp' ? !product.lamp : hardens === 'never' ? false : product.dry_s === undefined;
+          hardens === 'lamp'
+            ? !product.lamp
+            : (hardens === 'dries' || hardens === 'sets') && product.dry_s === undefined;
         if (!missing) return [];
         const first = operations.find((one) => one.product === product.id)!;
         return [

@@ -61,6 +61,11 @@ const WORDS: Record<
     reason:
       'Gel over set stones drowns their fire; top is taken around them, or they are set into it while wet.',
   },
+  'nothing-built': {
+    severity: 'stop',
+    says: (what) => `${what}: nothing that is hard stands on it yet.`,
+    reason: 'A form carries the extension until it is hard; pulled before, the extension hangs or tears off.',
+  },
   'filed-through': {
     severity: 'stop',
     says: (_what, v) => `The file will reach ${v.found}.`,

@@ -1,5 +1,5 @@
 import { gelDepth, neededDose } from '../../craft/cure';
-import { lampOf, settingOf } from '../../craft/families';
+import { FAMILIES, lampOf, settingOf } from '../../craft/families';
 import type { Operation } from '../../craft/operation';
 import type { Product } from '../../model/product';
 import { rounded } from '../../model/rounded';
@@ -24,6 +24,7 @@ export const underCured: NailRule = {
       });
       if (open.length * field.grid.cell_mm2 < MIN_FAULT_MM2) return [];
       if (settingOf(product)) return [notSet(operation, product, film, open)];
+      if (FAMILIES[product.family].hardens === 'activator') return [notActivated(operation, film, open)];
       const need = neededDose(product);
       if (!need) return [];
       const shade = shadeOver(field, film);
@@ -94,6 +95,24 @@ function underMetal(
     reason:
       'Soft gel under metal never hardens: the piece comes off and what is uncured can sensitise. Glue sets in the dark.',
     figure: { words: 'soft under metal', value: area, limit: MIN_FAULT_MM2, is: 'at most', unit: 'mm²' },
+  };
+}
+
+function notActivated(operation: Operation, film: Film, open: readonly number[]): FindingDraft {
+  return {
+    code: 'under-cured',
+    severity: 'stop',
+    operation: operation.id,
+    element: operation.element,
+    message: `${operation.words}: no activator hardens it.`,
+    reason: 'Dip without activator stays soft below for hours, smears under the file and peels.',
+    figure: {
+      words: 'soft dip',
+      value: Math.round(Math.max(...open.map((cell) => film.t_um[cell]!))),
+      limit: 0,
+      is: 'at most',
+      unit: 'µm',
+    },
   };
 }
 

@@ -1,0 +1,112 @@
+import * as z from 'zod';
+import { mm } from '../../model/primitives';
+import { BUILD_BASE, defineBuild } from '../build';
+import { along_mm } from '../../geometry/frame';
+import { wholePlace, type NailContext } from '../context';
+import { coatOf } from '../cure';
+import { baseDraft, dustOffDraft, hardenOf } from '../drafts';
+import { HAND_S } from '../handwork';
+import type { Draft, Place } from '../operation';
+import { EXTENSION_UM, sculpted } from '../structures';
+import { APEX_UM, gelStructure, lengthField, MATERIAL, MATERIAL_FIELDS } from './material';
+import { clearPlate, primePlate } from './prep';
+
+const schema = z.strictObject({
+  ...BUILD_BASE,
+  kind: z.literal('half-tip'),
+  material: MATERIAL,
+  length_mm: mm(1, 30),
+  apex_um: APEX_UM,
+});
+
+/** The well of a half tip covers a third of the bed; its seam is filed out over 2.5 mm (common practice). */
+const WELL_FROM = 0.67;
+const SEAM_MM = 2.5;
+/** Thickness of a half tip (common practice, from memory). */
+const TIP_UM = 400;
+
+/** A half tip glued to the end of the plate and blended into it, then overlaid. */
+export const halfTip = defineBuild({
+  kind: 'half-tip',
+  words: 'Half tip with an overlay',
+  blurb: 'A tip glued to the end of the plate, its seam filed out, built over in builder, putty or acrylic.',
+  schema,
+  fields: [...MATERIAL_FIELDS, lengthField()],
+  fresh: (id) => ({
+    id,
+    kind: 'half-tip' as const,
+    name: 'Half tips',
+    shape: 'squoval' as const,
+    material: 'builder' as const,
+    length_mm: 6,
+    apex_um: 350,
+  }),
+  free_mm: (build) => build.length_mm,
+  edge: 'tip',
+  seats: ['under', 'inside', 'surface', 'over'],
+  stages: (build, context) => {
+    const acrylic = build.material === 'acrylic';
+    const { arrive, prepare } = clearPlate(context, 'Shorten the free edge');
+    return {
+      arrive,
+      prepare: [
+        {
+          step: 'ready-tip',
+          verb: 'ready-tip',
+          words: 'Size the half tip, file its sides to fit',
+          place: wholePlace(),
+          hand_s: HAND_S['ready-tip'] / 2,
+          reason: 'From sidewall to sidewall; between sizes the wider one, filed.',
+        },
+        ...prepare,
+      ],
+      foundation: [
+        ...glued(context),
+        ...primePlate(context, acrylic ? 'always' : undefined),
+        ...(acrylic
+          ? sculpted(context.role('acrylic'), context.inlaid ? EXTENSION_UM : build.apex_um, context)
+          : baseDraft(context, 'Over the plate and the keyed tip alike.')),
+      ],
+    };
+  },
+  structure: (build, context) => gelStructure(build.material, build.apex_um, context),
+});
+
+/** Glued, cut to length and shape, blended, brushed: all of it before the plate is dehydrated and primed. */
+function glued(context: NailContext): Draft[] {
+  const glue = context.role('glue');
+  const whole: Place = { ...wholePlace(), margin_mm: 0 };
+  const from_mm = along_mm(context.frame, WELL_FROM);
+  return [
+    {
+      step: 'glue-tip',
+      verb: 'glue-tip',
+      words: `Glue the half tip on with ${glue.name}`,
+      product: glue.id,
+      place: { ...whole, region: { kind: 'band', from: WELL_FROM, to: 2 } },
+      deposit: { kind: 'half-tip', glue_um: coatOf(glue), tip_um: TIP_UM },
+      hand_s: HAND_S['glue-tip'],
+      reason: 'At a slant from the free edge down, so that no air stays under the well.',
+    },
+    ...hardenOf(glue, coatOf(glue), whole, 'hold-tip'),
+    {
+      step: 'shape-tip',
+      verb: 'shape',
+      words: `Cut the tip to length and file it ${context.frame.shape}`,
+      place: whole,
+      hand_s: HAND_S.shape * 2,
+      reason: 'Sides in turns so that the tip stays straight.',
+    },
+    {
+      step: 'blend',
+      verb: 'blend',
+      words: 'Blend the seam of the tip into the plate, key the rest',
+      place: whole,
+      removal: { allowance_um: 0, edge_um: TIP_UM, seam_mm: { from: from_mm, to: from_mm + SEAM_MM } },
+      hand_s: HAND_S.blend,
+      reason:
+        'No seam may show or stand; the file wipes off what the plate was primed with, so it comes first.',
+    },
+    dustOffDraft('brush-tip', 'Dust under the overlay lifts it.'),
+  ];
+}

@@ -1,0 +1,68 @@
+import * as z from 'zod';
+import { mm } from '../../model/primitives';
+import { BUILD_BASE, defineBuild } from '../build';
+import { wholePlace } from '../context';
+import { dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
+import { HAND_S } from '../handwork';
+import { lengthField } from './material';
+
+const schema = z.strictObject({ ...BUILD_BASE, kind: z.literal('on-stand'), length_mm: mm(1, 30) });
+
+/** Thickness of a ready tip at cuticle, apex and free edge (common practice, from memory). */
+const TIP_UM = { cuticle_um: 180, apex_um: 520, edge_um: 420 };
+
+/** A tip painted on a stand with nobody's hand at the table: to be worn later, or to practise on. */
+export const onStand = defineBuild({
+  kind: 'on-stand',
+  words: 'Off the hand, on a stand',
+  blurb: 'A full tip worked on a stand, to be worn later or to practise on.',
+  schema,
+  fields: [lengthField()],
+  fresh: (id) => ({
+    id,
+    kind: 'on-stand' as const,
+    name: 'On stands',
+    shape: 'almond' as const,
+    length_mm: 8,
+  }),
+  free_mm: (build) => build.length_mm,
+  edge: 'tip',
+  offHand: true,
+  seats: ['under', 'inside', 'surface', 'over'],
+  stages: (_build, context) => {
+    const whole = { ...wholePlace(), margin_mm: 0 };
+    return {
+      prepare: [
+        {
+          step: 'ready-tip',
+          verb: 'ready-tip',
+          words: `Size and shape (${context.frame.shape}) the tip`,
+          place: wholePlace(),
+          hand_s: HAND_S['ready-tip'],
+          reason: 'Sized for its wearer from sidewall to sidewall; its inside is etched when it is put on.',
+        },
+      ],
+      foundation: [
+        {
+          step: 'stand',
+          verb: 'stick-on-stand',
+          words: 'Stick the tip to its stand',
+          place: whole,
+          deposit: { kind: 'tip', fixing_um: 0, ...TIP_UM },
+          hand_s: HAND_S['stick-on-stand'],
+          reason: 'With tack that peels off again; marked with its finger.',
+        },
+        {
+          step: 'key',
+          verb: 'buff',
+          words: 'Key the tip with a fine buffer',
+          place: whole,
+          hand_s: HAND_S.buff,
+          reason: 'Colour does not grip the shine of a ready tip.',
+        },
+        dustOffDraft('brush', 'Dust under the colour lifts it.'),
+        wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the colour.'),
+      ],
+    };
+  },
+});

@@ -1,0 +1,85 @@
+import * as z from 'zod';
+import { mm } from '../../model/primitives';
+import { BUILD_BASE, defineBuild } from '../build';
+import { wholePlace } from '../context';
+import { baseDraft } from '../drafts';
+import { HAND_S } from '../handwork';
+import type { Draft } from '../operation';
+import { EXTENSION_UM, sculpted, thinExtension } from '../structures';
+import { APEX_UM, gelStructure, lengthField, MATERIAL, MATERIAL_FIELDS } from './material';
+import { clearPlate, prepPlate, primePlate } from './prep';
+
+const schema = z.strictObject({
+  ...BUILD_BASE,
+  kind: z.literal('sculpted-form'),
+  material: MATERIAL,
+  length_mm: mm(1, 30),
+  apex_um: APEX_UM,
+});
+
+/**
+ * Built past the plate on a paper form. Gel is laid thin over plate and form first, so that the strength lies above
+ * the art; acrylic is one body of beads, filed before any art comes on it.
+ */
+export const sculptedForm = defineBuild({
+  kind: 'sculpted-form',
+  words: 'Sculpted on a form',
+  blurb: 'Built past the plate on paper: any length and outline, in builder, putty or acrylic.',
+  schema,
+  fields: [...MATERIAL_FIELDS, lengthField()],
+  fresh: (id) => ({
+    id,
+    kind: 'sculpted-form' as const,
+    name: 'Sculpted',
+    shape: 'almond' as const,
+    material: 'builder' as const,
+    length_mm: 8,
+    apex_um: 650,
+  }),
+  free_mm: (build) => build.length_mm,
+  edge: 'form',
+  seats: ['under', 'inside', 'surface', 'over'],
+  stages: (build, context) => {
+    const shapeWords = 'Shorten the free edge';
+    if (build.material === 'acrylic')
+      return {
+        ...clearPlate(context, shapeWords),
+        // Beads take minutes a nail: each is primed just before its own.
+        foundation: [
+          ...primePlate(context, 'always'),
+          FORM_ON,
+          ...sculpted(context.role('acrylic'), context.inlaid ? EXTENSION_UM : build.apex_um, context, [
+            FORM_OFF,
+          ]),
+        ],
+      };
+    return {
+      ...prepPlate(context, { shapeWords }),
+      foundation: [
+        ...baseDraft(context, 'The extension grips the base, not the plate.'),
+        FORM_ON,
+        ...thinExtension(context.role(build.material === 'putty' ? 'putty' : 'builder')),
+        FORM_OFF,
+      ],
+    };
+  },
+  structure: (build, context) => gelStructure(build.material, build.apex_um - EXTENSION_UM, context),
+});
+
+const FORM_ON: Draft = {
+  step: 'form',
+  verb: 'fit-form',
+  words: 'Fit the form snug under the free edge',
+  place: wholePlace(),
+  hand_s: HAND_S['fit-form'],
+  reason: 'No gap to the plate and in line with the finger: the extension runs on as the form points.',
+};
+
+const FORM_OFF: Draft = {
+  step: 'form-off',
+  verb: 'form-off',
+  words: 'Take the form off, downwards',
+  place: { ...wholePlace(), margin_mm: 0 },
+  hand_s: HAND_S['form-off'],
+  reason: 'Pinched together and drawn down, it comes off without a pull on the extension.',
+};

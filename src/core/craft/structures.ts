@@ -1,0 +1,204 @@
+import type { Product } from '../model/product';
+import type { Structure } from './build';
+import { wholePlace, type NailContext } from './context';
+import { dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, wipeDraft } from './drafts';
+import { settingOf } from './families';
+import { HAND_S } from './handwork';
+import type { Draft } from './operation';
+
+/** Builder creeps to the walls past this (common practice). */
+const RUNS_AFTER_S = 40;
+
+/** Gel that levels itself: a slip layer, a bead, a flash nail by nail, a cure. `rod` holds a long free edge meanwhile. */
+export function pouredStructure(product: Product, apex_um: number, rod = false): Structure {
+  return {
+    product,
+    apex_um,
+    lay: (t_um, overPieces) => [
+      {
+        ...laid(product, t_um),
+        words: `${overPieces ? 'Build over the pieces' : 'Build'} with ${product.name}`,
+        open_s: RUNS_AFTER_S,
+        reason: overPieces
+          ? 'A thin slip layer first, then the bead with its apex over the stress area; it levels itself over the pieces.'
+          : 'A thin slip layer first, then the bead: its apex over the stress area, where nails break.',
+      },
+      flashOf(
+        product,
+        t_um,
+        wholePlace(),
+        rod
+          ? 'A rod under the free edge keeps it from curling in; nail by nail, before it runs to the skin.'
+          : 'Nail by nail, before it runs to the skin.',
+        'flash-cap',
+      ),
+      ...hardenOf(product, t_um, wholePlace(), 'cure-cap'),
+    ],
+  };
+}
+
+/** Putty: pressed and brushed to shape, nail by nail, for it slumps in warm hands and does not set until it is lit. */
+export function puttyStructure(product: Product, apex_um: number): Structure {
+  return {
+    product,
+    apex_um,
+    lay: (t_um, overPieces) => [
+      {
+        ...laid(product, t_um),
+        words: `Press and brush ${product.name} to shape${overPieces ? ' over the pieces' : ''}`,
+        hand_s: PUTTY_S,
+        reason:
+          'A ball at the stress area, moved with a brush damp with slip liquid: tip, apex, then thin at the cuticle.',
+      },
+      flashOf(product, t_um, wholePlace(), 'Nail by nail: warm hands make it slump.', 'flash-cap'),
+      ...hardenOf(product, t_um, wholePlace(), 'cure-cap'),
+    ],
+  };
+}
+
+/** Powder sprinkled into a wet layer of gel and cured in it. */
+export function sprinkledStructure(gel: Product, powder: Product, apex_um: number): Structure {
+  const place = wholePlace();
+  return {
+    product: gel,
+    apex_um,
+    lay: (t_um, overPieces) => [
+      {
+        ...laid(gel, t_um),
+        words: `${gel.name} for the powder${overPieces ? ', over the pieces' : ''}`,
+        open_s: RUNS_AFTER_S,
+        reason: 'Even, with its apex over the stress area; the powder sinks into it while it is wet.',
+      },
+      {
+        step: 'sprinkle',
+        verb: 'sprinkle',
+        words: `Sprinkle the powder of ${powder.name} over it`,
+        product: powder.id,
+        place,
+        hand_s: HAND_S.sprinkle,
+        held: true,
+        reason: 'Until it looks dry; loose powder falls back into its tray.',
+      },
+      {
+        ...flashOf(gel, t_um, place, 'Nail by nail, before it runs to the skin.', 'flash-cap'),
+        held: true,
+      },
+      ...hardenOf(gel, t_um, place, 'cure-cap'),
+    ],
+  };
+}
+
+const PUTTY_S = 110;
+
+function laid(product: Product, t_um: number): Draft {
+  return {
+    step: 'cap',
+    verb: 'cap',
+    words: product.name,
+    product: product.id,
+    place: wholePlace(),
+    deposit: { kind: 'level', t_um },
+    hand_s: HAND_S.cap,
+    reason: '',
+  };
+}
+
+/** What a file takes off acrylic or dip to level it, of its thickness at the apex (common practice). */
+const LEVELLING_SHARE = 0.1;
+/** Thickness the file leaves of an edge that art still comes on (common practice). */
+const EDGE_UNDER_ART_UM = 380;
+
+/** Levelled with the file, brushed and wiped: a keyed, clean ground for gel. */
+export function filedGround(context: NailContext, words: string, t_um: number): Draft[] {
+  return [
+    {
+      step: 'level',
+      verb: 'file',
+      words,
+      place: wholePlace(),
+      removal: {
+        allowance_um: Math.round(t_um * LEVELLING_SHARE),
+        edge_um: Math.min(EDGE_UNDER_ART_UM, Math.round(context.practice.edge_mm * 1000)),
+      },
+      hand_s: HAND_S.file,
+      reason: 'Levelled with 100 then 180 grit; sides and free edge thinned, the apex left standing.',
+    },
+    dustOffDraft('level-brush', 'Dust under the next layer lifts it.'),
+    wipeDraft(context, 'level-clean', LAST_DUST_OFF, 'Clean before the next layer.'),
+  ];
+}
+
+/** Acrylic over the whole nail, from the first bead to a ground that gel holds on. */
+export function sculpted(
+  product: Product,
+  apex_um: number,
+  context: NailContext,
+  between: readonly Draft[] = [],
+): Draft[] {
+  return [
+    {
+      step: 'sculpt',
+      verb: 'sculpt',
+      words: `Sculpt ${context.inlaid ? 'thin, ' : ''}in ${beads(context)} beads of ${product.name}`,
+      product: product.id,
+      place: wholePlace(),
+      deposit: { kind: 'level', t_um: apex_um },
+      hand_s: HAND_S.sculpt,
+      wait_s: settingOf(product)!.dry_s,
+      reason: context.inlaid
+        ? 'From the tip to the cuticle; thin, for the pieces lie on it and the strength is built above them.'
+        : 'From the tip to the cuticle, one bead for the stress area; wetter towards the skin.',
+    },
+    {
+      step: 'tap',
+      verb: 'tap',
+      words: 'Tap the acrylic: it rings',
+      place: wholePlace(),
+      hand_s: HAND_S.tap,
+      reason: 'Hard, it rings; where it sounds dull it takes dents and the file drags it.',
+    },
+    ...between,
+    ...filedGround(context, 'File the acrylic to shape and level it', apex_um),
+  ];
+}
+
+/** Three beads for a short nail, four and five for longer ones (common practice). */
+function beads({ frame }: NailContext): string {
+  const past_mm = frame.length_mm - frame.bed_mm;
+  return past_mm > 12 ? 'five' : past_mm > 5 ? 'four' : 'three';
+}
+
+/** A thin film of gel over plate and form, on which art and strength are built; the form comes off it. */
+export function thinExtension(product: Product): Draft[] {
+  const place = wholePlace();
+  const t_um = EXTENSION_UM;
+  return [
+    {
+      step: 'extend',
+      verb: 'cap',
+      words: `Thin foundation of ${product.name} over plate and form`,
+      product: product.id,
+      place,
+      deposit: { kind: 'level', t_um },
+      hand_s: HAND_S.cap,
+      reason: 'Thin, for art and strength lie above it; its sides straight, its end on the form’s line.',
+    },
+    {
+      ...flashOf(product, t_um, place, 'Half hard, it can be pinched; nail by nail.', 'flash-extend'),
+      held: true,
+    },
+    {
+      step: 'pinch',
+      verb: 'pinch',
+      words: 'Pinch the C-curve',
+      place,
+      hand_s: HAND_S.pinch,
+      held: true,
+      reason: 'The C-curve carries what the filed sides lose; once cured it cannot be given.',
+    },
+    ...hardenOf(product, t_um, place, 'cure-extend'),
+  ];
+}
+
+/** Under pieces an extension is laid no thicker than this, whatever it is built of (common practice). */
+export const EXTENSION_UM = 200;
