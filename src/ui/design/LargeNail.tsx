@@ -1,22 +1,18 @@
 'use client';
 import { Button, Checkbox } from '@mantine/core';
-import { BUILDS, buildKindOf } from '@/core/craft/builds';
 import { techniqueOf } from '@/core/craft/techniques';
-import { SHAPE_DEFINITIONS } from '@/core/geometry/shape';
-import { SHAPES, type Shape } from '@/core/model/shapes';
-import { lookOf } from '@/core/compile/prepare';
+import { frameOf, lookOf } from '@/core/compile/prepare';
 import { handOf, mirrorOf, nailWords } from '@/core/model/names';
 import type { NailPicture } from '@/core/picture/nailPicture';
-import { Choice, FigureInput } from '../kit/Inputs';
+import { Go } from '../kit/Go';
 import { NailCanvas } from '../kit/NailCanvas';
+import { pathOf } from '../kit/route';
 import { useStudio, useStudioStore } from '../studio/studio';
-import { readPath, writePath } from '@/core/craft/fieldPath';
-import { FieldInput } from './ElementFields';
 import classes from './DesignView.module.css';
 
-const HEIGHT_PX = 168;
+const HEIGHT_PX = 260;
 
-/** The nail in focus, large, with its own choices and how it is built. */
+/** The nail in focus, large, with what it wears otherwise than its look says. */
 export function LargeNail({ picture }: { picture: NailPicture | undefined }) {
   const set = useStudio((s) => s.set);
   const focus = useStudio((s) => s.focus);
@@ -25,8 +21,7 @@ export function LargeNail({ picture }: { picture: NailPicture | undefined }) {
   const { change } = store.getState();
   const nail = set.nails[focus];
   const build = set.builds.find((one) => one.id === nail.build)!;
-  const kind = buildKindOf(build.kind);
-  const length_mm = nail.plate.bed_mm + kind.free_mm(build, nail.plate);
+  const { length_mm } = frameOf(nail, build);
   const px_per_mm = Math.min(14, HEIGHT_PX / (length_mm + 1.2));
 
   const look = lookOf(set, nail);
@@ -38,7 +33,8 @@ export function LargeNail({ picture }: { picture: NailPicture | undefined }) {
         <NailCanvas picture={picture} px_per_mm={px_per_mm} label={`${nailWords(focus)}, large`} />
       </div>
       <p className={classes.mm}>
-        {nail.plate.width_mm} mm wide, {length_mm.toFixed(1)} mm long
+        {nail.plate.width_mm} mm wide, {length_mm.toFixed(1)} mm long ·{' '}
+        <Go href={pathOf({ kind: 'set', id: set.id, view: 'hands' })}>{build.name}</Go>
       </p>
       <div className={classes.own}>
         <Checkbox
@@ -48,39 +44,6 @@ export function LargeNail({ picture }: { picture: NailPicture | undefined }) {
           styles={{ body: { minHeight: 44, alignItems: 'center' } }}
           onChange={() => change({ kind: 'in-work', nails: targets, in_work: !nail.in_work })}
         />
-        <Choice
-          label={targets.length > 1 ? `Build of ${targets.length} nails` : 'Build'}
-          choices={set.builds.map((one) => ({ value: one.id, label: one.name }))}
-          value={nail.build}
-          onChange={(next) => change({ kind: 'use-build', nails: targets, build: next })}
-        />
-        <Choice
-          label={`Shape of ${build.name.toLowerCase()}`}
-          choices={SHAPES.map((shape) => ({ value: shape, label: SHAPE_DEFINITIONS[shape].words }))}
-          value={build.shape}
-          onChange={(next) => change({ kind: 'put-build', build: { ...build, shape: next as Shape } })}
-        />
-        {kind.fields.map((field) => (
-          <FieldInput
-            key={field.path}
-            field={field}
-            value={readPath(build, field.path)}
-            onChange={(value) =>
-              change({ kind: 'put-build', build: writePath(build, field.path, value) as typeof build })
-            }
-          />
-        ))}
-        {kind.edge === 'plate' && (
-          <FigureInput
-            label="Own free edge of this nail"
-            unit="mm"
-            value={nail.plate.free_edge_mm}
-            min={0}
-            max={30}
-            step={0.5}
-            onChange={(next) => change({ kind: 'plate', nail: focus, plate: { free_edge_mm: next } })}
-          />
-        )}
         {look && look.elements.length > 1 && (
           <fieldset style={{ border: 0, padding: 0, margin: '6px 0' }}>
             <legend style={{ fontWeight: 600, padding: 0 }}>On this nail only</legend>
@@ -112,9 +75,6 @@ export function LargeNail({ picture }: { picture: NailPicture | undefined }) {
         <Button variant="default" h={44} onClick={() => change({ kind: 'mirror', from: handOf(focus) })}>
           Mirror to the {handOf(mirrorOf(focus))} hand
         </Button>
-        <p style={{ color: 'var(--soft)', fontSize: 14, margin: 0 }}>
-          {BUILDS.find((one) => one.kind === build.kind)?.blurb}
-        </p>
       </div>
     </aside>
   );
