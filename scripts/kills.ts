@@ -7,12 +7,15 @@ import { chance } from '../src/core/testing/chance';
 
 /**
  * Prints JSON: what is lost when the whole browser is killed at a random moment while somebody types, quiet and
- * with both cores busy. `npm run build` first; `npm run kills -- 50` kills fifty times each way.
+ * with both cores busy. `npm run build` first; `npm run kills -- 50` kills fifty times each way,
+ * `npm run kills -- 50 loaded` only under load.
  */
 const PORT = 4321;
 const KEY_MS = 20;
 const ADDRESS = `http://localhost:${PORT}/set/matinee/design`;
 const kills = Number(process.argv[2] ?? 50);
+/** One of the two ways alone, where it is named. */
+const only = process.argv[3];
 const by = chance(7);
 
 interface Loss {
@@ -110,9 +113,9 @@ const server = spawn('npx', ['next', 'start', '-H', '127.0.0.1', '-p', String(PO
 });
 try {
   await new Promise((done) => setTimeout(done, 5000));
-  const quiet = curve(await killing());
-  const load = busyCores();
-  const loaded = curve(await killing());
+  const quiet = only === 'loaded' ? undefined : curve(await killing());
+  const load = only === 'quiet' ? [] : busyCores();
+  const loaded = only === 'quiet' ? undefined : curve(await killing());
   for (const one of load) one.kill('SIGKILL');
   process.stdout.write(`${JSON.stringify({ quiet, loaded }, null, 2)}\n`);
 } finally {

@@ -35,7 +35,16 @@ test('every view opens offline after the first visit, works, and is gone to', as
   await page.keyboard.press('Escape');
   await goTo(page, 'Sets');
   await page.reload();
+  // Emulated, the loss of the network is told to a page that is there, and not always to one that comes after.
+  await context.setOffline(false);
+  await context.setOffline(true);
   await expect(page.getByText('Offline: everything goes on as it does.')).toBeVisible();
+  for (const view of ['Clients', 'Shelf']) {
+    await page.getByRole('link', { name: view }).click();
+    await page.reload();
+    await expect(page.getByRole('heading', { name: view })).toBeVisible();
+    await page.getByRole('link', { name: 'Back to the sets' }).click();
+  }
   await page.getByRole('button', { name: 'New set' }).click();
   await planned(page);
   await page.reload();

@@ -83,6 +83,8 @@ const memory_MB = () =>
 test('every route answers with its headers', async () => {
   for (const path of [
     '/',
+    '/shelf',
+    '/clients',
     '/set/curtain-up/design',
     '/set/x/layers',
     '/set/x/timing',

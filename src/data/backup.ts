@@ -3,6 +3,7 @@ import type { BackedUp, Backup } from '@/core/files/backup';
 import { without } from '@/core/model/without';
 import { wordsWith } from '@/core/model/primitives';
 import { toBin } from './bin';
+import { addMissingClients } from './clients';
 import { db } from './database';
 import { listed } from './listed';
 import { addMissing } from './shelf';
@@ -11,7 +12,8 @@ import { addSet, openSet, storeAgain } from './sets';
 /** All that is stored, as a backup: each set with what the journal still holds of it, broken records as text. */
 export async function collectBackup(now = new Date()): Promise<Backup> {
   const shelf = (await db().shelf.toArray()).map((one) => without(one, 'id'));
-  const backup: Backup = { made_at: now.toISOString(), sets: [], records: [], shelf };
+  const clients = await db().clients.toArray();
+  const backup: Backup = { made_at: now.toISOString(), sets: [], records: [], shelf, clients };
   for (const record of await db().sets.toArray()) {
     const shown = listed(record);
     if (shown.kind === 'broken') {
@@ -71,6 +73,7 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
     }
     for (const one of preview.fresh) await storeAgain(one.document, one.changed_at);
     await addMissing(backup.shelf);
+    await addMissingClients(backup.clients);
   });
 }
 

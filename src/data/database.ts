@@ -2,6 +2,7 @@ import Dexie, { type DexieOptions, type Table } from 'dexie';
 import type { Change } from '@/core/document/changes';
 import type { Difference } from '@/core/document/difference';
 import type { SetDocument } from '@/core/document/document';
+import type { Client } from '@/core/model/client';
 import type { ShelfItem } from '@/core/model/shelf';
 
 /** A stored set. `revision` counts saves, so that two tabs notice each other. */
@@ -63,7 +64,7 @@ export interface StoredFact {
 
 export const STORE_NAME = 'merry-lacquer';
 /** The version of the store's tables that this program writes. */
-export const STORE_VERSION = 3;
+export const STORE_VERSION = 4;
 
 /** Why nothing is written: the store is of a newer program. */
 export class ReadOnly extends Error {
@@ -94,7 +95,8 @@ export class LacquerDatabase extends Dexie {
     }
     this.version(1).stores({ sets: 'id, changed_at', facts: 'key' });
     this.version(2).stores({ journal: 'key, set' });
-    this.version(STORE_VERSION).stores({ history: 'set', bin: 'key, removed_at', gone: 'id', shelf: 'id' });
+    this.version(3).stores({ history: 'set', bin: 'key, removed_at', gone: 'id', shelf: 'id' });
+    this.version(STORE_VERSION).stores({ clients: 'id, *sets' });
   }
 
   get sets(): Table<StoredSet, string> {
@@ -114,6 +116,9 @@ export class LacquerDatabase extends Dexie {
   }
   get shelf(): Table<ShelvedItem, string> {
     return this.table('shelf');
+  }
+  get clients(): Table<Client, string> {
+    return this.table('clients');
   }
   get gone(): Table<GoneId, string> {
     return this.table('gone');

@@ -46,6 +46,12 @@ function asLastSeen(one: Extract<Listed, { kind: 'set' }>, entries: readonly Jou
   return { ...one, stored: { ...one.stored, title: set.title, document: set } };
 }
 
+/** The titles of some sets, by id; a set that is not there has none. */
+export async function titlesOf(ids: readonly string[]): Promise<Map<string, string>> {
+  const found = await db().sets.bulkGet([...ids]);
+  return new Map(found.flatMap((one) => (one && typeof one.title === 'string' ? [[one.id, one.title]] : [])));
+}
+
 /** One stored set each time it changes, by this tab or another. */
 export function watchSet(id: string, onChange: (stored: StoredSet | undefined) => void): () => void {
   const subscription = liveQuery(() => db().sets.get(id)).subscribe(onChange);

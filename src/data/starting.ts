@@ -2,6 +2,8 @@ import { wordsWith } from '@/core/model/primitives';
 import { DEMO_SETS } from '@/core/demo';
 import type { SetDocument } from '@/core/document/document';
 import { writeSetText } from '@/core/document/parse';
+import type { Measured } from '@/core/model/client';
+import { NAILS } from '@/core/model/names';
 import { newSet } from '@/core/starter/newSet';
 import { db } from './database';
 import { addSet, openSet } from './sets';
@@ -62,7 +64,11 @@ async function putDemo(): Promise<void> {
   }
 }
 
-/** Adds a new set of a typical hand. Returns its id. */
-export async function addNewSet(): Promise<string> {
-  return addSet(newSet('set', 'New set'));
+/** Adds a new set of a typical hand, or of plates that were measured. Returns its id. */
+export async function addNewSet(plates?: Measured['plates']): Promise<string> {
+  // Whoever begins with a client finds the demo sets too.
+  await seedOnce();
+  const set = newSet('set', 'New set');
+  if (plates) for (const nail of NAILS) set.nails[nail].plate = plates[nail];
+  return addSet(set);
 }

@@ -48,7 +48,9 @@ const serwist: Serwist = new Serwist({
     },
     {
       matcher: ({ request, url, sameOrigin }) =>
-        sameOrigin && request.mode === 'navigate' && /^\/(shelf|set\/[^/]+(\/[a-z]*)?)?$/.test(url.pathname),
+        sameOrigin &&
+        request.mode === 'navigate' &&
+        /^\/(shelf|clients(\/[^/]+)?|set\/[^/]+(\/[a-z]*)?)?$/.test(url.pathname),
       handler: async ({ url }) => {
         const shell = url.pathname === '/' ? LIST_SHELL : SET_SHELL;
         return (await serwist.matchPrecache(shell)) ?? fetch(shell);

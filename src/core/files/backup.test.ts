@@ -2,14 +2,20 @@ import { unzipSync, zipSync, strToU8, strFromU8 } from 'fflate';
 import fc from 'fast-check';
 import { DEMO_SETS } from '../demo';
 import { faultLine } from '../model/result';
+import { newClient, withMeasures } from '../model/client';
+import { NAILS, type NailName } from '../model/names';
+import type { Plate } from '../model/nail';
 import { genericShelf, onShelf } from '../starter/shelf';
 import { readBackup, writeBackup, type Backup } from './backup';
 
+const { nails } = DEMO_SETS[0]!.make();
+const plates = Object.fromEntries(NAILS.map((name) => [name, nails[name].plate])) as Record<NailName, Plate>;
 const backup = (): Backup => ({
   made_at: '2026-03-01T18:30:00.000Z',
   sets: DEMO_SETS.map((demo, i) => ({ changed_at: 100 + i, document: demo.make() })),
   records: [{ title: 'A broken one', text: '{"id":7}' }],
   shelf: genericShelf().map(onShelf),
+  clients: [withMeasures(newClient('c', 'Robin Vale'), { on: '2026-02-03', plates })],
 });
 /** The backup with some of its files changed, or taken out where the text is undefined. */
 function withFiles(changes: Record<string, string | undefined>): Uint8Array {
@@ -37,12 +43,27 @@ describe('a backup', () => {
   it('holds each set as the file that Export writes', () => {
     expect(Object.keys(unzipSync(writeBackup(backup()))).sort()).toEqual([
       'backup.json',
+      'clients.json',
       'sets/curtain-up.lacquer.json',
       'sets/matinee.lacquer.json',
       'sets/understudy.lacquer.json',
       'shelf.csv',
       'unreadable/1.json',
     ]);
+  });
+
+  it('of a program that knew no clients comes back without any; broken cards are told, and the rest is read', () => {
+    const older = readBackup(withFiles({ 'clients.json': undefined }));
+    expect(older).toEqual({ ok: true, value: { backup: { ...backup(), clients: [] }, faults: [] } });
+    for (const [text, said] of [
+      ['[{"id":"c"}]', 'clients.json: 0.name'],
+      ['{', 'clients.json: this is not JSON'],
+    ] as const) {
+      const read = readBackup(withFiles({ 'clients.json': text }));
+      if (!read.ok) throw new Error('refused');
+      expect(faultLine(read.value.faults[0]!)).toContain(said);
+      expect(read.value.backup.sets).toHaveLength(3);
+    }
   });
 
   it('tells a set that is missing or broken by its place, and reads the others', () => {

@@ -2,6 +2,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import * as z from 'zod';
 import type { SetDocument } from '../document/document';
 import { issueFault, MAX_FILE_BYTES, parseSetText, writeSetText } from '../document/parse';
+import { Client } from '../model/client';
 import { messageOf } from '../model/messageOf';
 import { fail, ok, type Fault, type Result } from '../model/result';
 import type { ShelfItem } from '../model/shelf';
@@ -11,6 +12,8 @@ const FORMAT = 'merry-lacquer-backup';
 const VERSION = 1;
 const MANIFEST = 'backup.json';
 const SHELF = 'shelf.csv';
+const CLIENTS = 'clients.json';
+const Clients = z.array(Client).max(5000);
 /** Beyond these no backup of a working artist comes; a file that does is a mistake or worse. */
 const MAX_FILES = 5000;
 const MAX_BYTES = 256 * 1024 * 1024;
@@ -23,6 +26,7 @@ export interface Backup {
   /** Records that are no sets, as text, by a name for people. */
   records: { title: string; text: string }[];
   shelf: ShelfItem[];
+  clients: Client[];
 }
 
 export interface BackedUp {
@@ -40,7 +44,7 @@ const Manifest = z.strictObject({
 
 /**
  * A backup as one zip file: `backup.json` names what is in it, each set is the file that Export writes, the shelf is
- * its CSV.
+ * its CSV, the clients' cards are one file of their own.
  */
 export function writeBackup(backup: Backup): Uint8Array {
   const sets = backup.sets.map(({ changed_at, document }) => ({
@@ -65,6 +69,7 @@ export function writeBackup(backup: Backup): Uint8Array {
     {
       [MANIFEST]: strToU8(`${JSON.stringify(manifest, null, 2)}\n`),
       [SHELF]: strToU8(writeShelfCsv(backup.shelf)),
+      [CLIENTS]: strToU8(`${JSON.stringify(backup.clients, null, 2)}\n`),
       ...files,
     },
     // The day it was made, so that the same backup gives the same bytes.
@@ -79,7 +84,7 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
   const manifest = manifestOf(files.value);
   if (!manifest.ok) return manifest;
   const { made_at, sets, records } = manifest.value;
-  const backup: Backup = { made_at, sets: [], records: [], shelf: [] };
+  const backup: Backup = { made_at, sets: [], records: [], shelf: [], clients: [] };
   const faults: Fault[] = [];
   for (const { file, changed_at } of sets) {
     const data = files.value[file];
@@ -97,6 +102,10 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
     : fail('', 'is not in the zip file');
   if (shelf.ok) backup.shelf = shelf.value;
   else faults.push(inFile(SHELF, shelf.faults[0]!));
+  // Backups made before there were clients have none.
+  const clients = files.value[CLIENTS] ? clientsOf(strFromU8(files.value[CLIENTS])) : ok([]);
+  if (clients.ok) backup.clients = clients.value;
+  else faults.push(inFile(CLIENTS, clients.faults[0]!));
   return ok({ backup, faults });
 }
 
@@ -118,6 +127,15 @@ function unpacked(bytes: Uint8Array): Result<Record<string, Uint8Array>> {
     return over ? { ok: false, faults: [over] } : ok(files);
   } catch (error) {
     return fail('', `this is not a zip file that can be read: ${messageOf(error)}`);
+  }
+}
+
+function clientsOf(text: string): Result<Client[]> {
+  try {
+    const parsed = Clients.safeParse(JSON.parse(text));
+    return parsed.success ? ok(parsed.data) : { ok: false, faults: [issueFault(parsed.error.issues[0]!)] };
+  } catch (error) {
+    return fail('', `this is not JSON: ${messageOf(error)}`);
   }
 }
 

@@ -31,6 +31,12 @@ const ShelfView = late(() => import('../shelf/ShelfView').then((module) => modul
   meanwhile: Opening,
 });
 
+const ClientsView = late(
+  () => import('../clients/ClientsView').then((module) => module.ClientsView),
+  'The clients',
+  { instead: Lost, meanwhile: Opening },
+);
+
 const OPENING: StoreState = { kind: 'opening' };
 
 /** The whole program: the store first, then the view that the address names. */
@@ -61,6 +67,7 @@ function view(route: Route | undefined, store: StoreState) {
     <ViewBoundary key={route.kind === 'set' ? route.id : route.kind}>
       {route.kind === 'sets' && <SetsView />}
       {route.kind === 'shelf' && <ShelfView />}
+      {route.kind === 'clients' && <ClientsView {...(route.id ? { id: route.id } : {})} />}
       {route.kind === 'set' && <StudioShell id={route.id} view={route.view} />}
     </ViewBoundary>
   );
@@ -68,5 +75,6 @@ function view(route: Route | undefined, store: StoreState) {
 
 function bringFor(route: Route | undefined): Promise<void> {
   if (route?.kind === 'set') return StudioShell.bring();
+  if (route?.kind === 'clients') return ClientsView.bring();
   return route?.kind === 'shelf' ? ShelfView.bring() : SetsView.bring();
 }

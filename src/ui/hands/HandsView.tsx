@@ -12,6 +12,7 @@ import { FINENESS, usePictures } from '../kit/usePictures';
 import { useStudio } from '../studio/studio';
 import { toggled } from '../studio/StudioKeys';
 import { CaliperPanel } from './CaliperPanel';
+import { ForWhom } from './ForWhom';
 import { HandsMenu } from './HandsMenu';
 import { MeasureTable } from './MeasureTable';
 import { NailChoices } from './NailChoices';
@@ -66,6 +67,7 @@ export function HandsView() {
           </Button>
           <HandsMenu />
         </div>
+        <ForWhom />
         <div ref={ref} className={classes.spread} data-turned={seen === 'sit' || undefined}>
           <HandsSpread
             set={set}

@@ -5,6 +5,8 @@ describe('addresses', () => {
     const routes: Route[] = [
       { kind: 'sets' },
       { kind: 'shelf' },
+      { kind: 'clients' },
+      { kind: 'clients', id: 'client-7' },
       ...SET_VIEWS.map((view): Route => ({ kind: 'set', id: 'curtain-up', view })),
       { kind: 'set', id: 'a/b %', view: 'card' },
     ];
@@ -19,6 +21,7 @@ describe('addresses', () => {
   it.each([
     '/sets',
     '/shelf/red',
+    '/clients/one/two',
     '/set',
     '/set/mine/cards',
     '/set/mine/card/more',

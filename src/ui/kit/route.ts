@@ -3,13 +3,19 @@ export const SET_VIEWS = ['hands', 'practice', 'design', 'layers', 'timing', 'ca
 export type SetView = (typeof SET_VIEWS)[number];
 
 /** Where in the program an address leads. */
-export type Route = { kind: 'sets' } | { kind: 'shelf' } | { kind: 'set'; id: string; view: SetView };
+export type Route =
+  | { kind: 'sets' }
+  | { kind: 'shelf' }
+  | { kind: 'clients'; id?: string }
+  | { kind: 'set'; id: string; view: SetView };
 
 /** The route of an address' parts; undefined where nothing stands there. A set without a view opens in Design. */
 export function routeOf(parts: readonly string[]): Route | undefined {
   const [first, id, view = 'design', ...more] = parts.filter(Boolean);
   if (first === undefined) return { kind: 'sets' };
   if (first === 'shelf') return id === undefined ? { kind: 'shelf' } : undefined;
+  if (first === 'clients')
+    return parts.filter(Boolean).length > 2 ? undefined : { kind: 'clients', ...(id ? { id } : {}) };
   if (first !== 'set' || !id || more.length > 0) return undefined;
   const known = SET_VIEWS.find((one) => one === view);
   return known && { kind: 'set', id, view: known };
@@ -26,6 +32,7 @@ export function routeOfPath(path: string): Route | undefined {
 }
 
 export function pathOf(route: Route): string {
+  if (route.kind === 'clients') return route.id ? `/clients/${encodeURIComponent(route.id)}` : '/clients';
   if (route.kind !== 'set') return route.kind === 'sets' ? '/' : '/shelf';
   return `/set/${encodeURIComponent(route.id)}/${route.view}`;
 }

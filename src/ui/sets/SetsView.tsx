@@ -1,7 +1,7 @@
 'use client';
 import { wordsWith } from '@/core/model/primitives';
 import { Button, TextInput } from '@mantine/core';
-import { IconBottle, IconFolderOpen, IconPlus, IconSearch } from '@tabler/icons-react';
+import { IconBottle, IconFolderOpen, IconPlus, IconSearch, IconUsers } from '@tabler/icons-react';
 import { useEffect, useRef, useState } from 'react';
 import type { Fault } from '@/core/model/result';
 import { NAILS } from '@/core/model/names';
@@ -128,6 +128,9 @@ export function SetsView() {
             if (file) void open(file);
           }}
         />
+        <Button component={Go} href="/clients" h={44} variant="default" leftSection={<IconUsers size={18} />}>
+          Clients
+        </Button>
         <Button component={Go} href="/shelf" h={44} variant="default" leftSection={<IconBottle size={18} />}>
           Shelf
         </Button>

@@ -37,7 +37,9 @@ export function apexField(): Field {
   };
 }
 
-export function lengthField(words = 'Length past the free edge'): Field {
+/** Length of every nail of a build that has none of its own. */
+export function lengthField(): Field {
+  const words = 'Past the free edge, all of this build';
   return { kind: 'number', path: 'length_mm', words, unit: 'mm', min: 1, max: 30, step: 0.5 };
 }
 

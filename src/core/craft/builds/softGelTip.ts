@@ -6,6 +6,7 @@ import { wholePlace } from '../context';
 import { coatOf } from '../cure';
 import { baseDraft, dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
+import { lengthField } from './material';
 import { prepPlate } from './prep';
 
 const schema = z.strictObject({ ...BUILD_BASE, kind: z.literal('soft-gel-tip'), length_mm: mm(1, 30) });
@@ -19,17 +20,7 @@ export const softGelTip = defineBuild({
   words: 'Full-cover soft-gel tip',
   blurb: 'A ready tip from sidewall to sidewall, fixed with gel through the light.',
   schema,
-  fields: [
-    {
-      kind: 'number',
-      path: 'length_mm',
-      words: 'Length past the free edge',
-      unit: 'mm',
-      min: 1,
-      max: 30,
-      step: 0.5,
-    },
-  ],
+  fields: [lengthField()],
   fresh: (id) => ({
     id,
     kind: 'soft-gel-tip' as const,

@@ -1,0 +1,40 @@
+import * as z from 'zod';
+import { NAILS, type NailName } from './names';
+import { Plate } from './nail';
+import { Id, Words } from './primitives';
+
+const plates = Object.fromEntries(NAILS.map((nail) => [nail, Plate])) as Record<NailName, typeof Plate>;
+
+/** Ten plates as they were measured on a day. */
+export const Measured = z.strictObject({
+  /** ISO 8601, the day alone. */
+  on: z.iso.date('must be a day such as 2026-11-25'),
+  plates: z.strictObject(plates),
+});
+export type Measured = z.infer<typeof Measured>;
+
+/**
+ * A client's card: who it is, what is not used on these hands, the measures by day, latest first, and the sets made for
+ * them. A set knows nothing of its client, so nothing of this leaves with it.
+ */
+export const Client = z.strictObject({
+  id: Id,
+  name: Words,
+  sensitivities: z.string().max(2000, 'must be at most 2000 characters'),
+  note: z.string().max(2000, 'must be at most 2000 characters'),
+  measures: z.array(Measured).max(60, 'must hold at most 60 measures'),
+  /** Ids of the sets made for this client. */
+  sets: z.array(z.string().max(80)).max(2000),
+});
+export type Client = z.infer<typeof Client>;
+
+export function newClient(id: string, name: string): Client {
+  return { id, name, sensitivities: '', note: '', measures: [], sets: [] };
+}
+
+/** A card with the measures of a day; those of the same day are replaced, the oldest go where there are too many. */
+export function withMeasures(client: Client, measured: Measured): Client {
+  const others = client.measures.filter((one) => one.on !== measured.on);
+  const measures = [...others, measured].sort((a, b) => (a.on < b.on ? 1 : -1)).slice(0, 60);
+  return { ...client, measures };
+}

@@ -1,0 +1,106 @@
+import 'fake-indexeddb/auto';
+import type { Client } from '@/core/model/client';
+import { addClient, addMissingClients, changeClient, makeFor, removeClient, watchClients } from './clients';
+import { db } from './database';
+import { addNewSet } from './starting';
+import { openSet, titlesOf } from './sets';
+import { toBin } from './bin';
+
+const all = () => db().clients.toArray();
+const setsOf = async (id: string) => (await db().clients.get(id))?.sets;
+
+describe('clients', () => {
+  beforeEach(async () => {
+    await db().clients.clear();
+  });
+
+  it('are told by name, each time one changes', async () => {
+    const seen: string[][] = [];
+    let told: () => void = () => undefined;
+    const next = () => new Promise<void>((done) => (told = done));
+    const first = next();
+    const stop = watchClients((clients: Client[]) => {
+      seen.push(clients.map((one) => one.name));
+      told();
+    }, told);
+    await first;
+    for (const name of ['Wren', 'Ash']) {
+      const after = next();
+      await addClient(name);
+      await after;
+    }
+    stop();
+    expect(seen.at(-1)).toEqual(['Ash', 'Wren']);
+  });
+
+  it('have ids that never meet', async () => {
+    for (let i = 0; i < 50; i += 1) await addClient('Same');
+    expect(new Set((await all()).map((one) => one.id)).size).toBe(50);
+  });
+
+  it('a set is made for one of them, or for nobody', async () => {
+    const [a, b] = [await addClient('A'), await addClient('B')];
+    await makeFor('one', a.id);
+    await makeFor('two', a.id);
+    await makeFor('one', b.id);
+    await makeFor('one', b.id);
+    expect([await setsOf(a.id), await setsOf(b.id)]).toEqual([['two'], ['one']]);
+    await makeFor('one', undefined);
+    expect(await setsOf(b.id)).toEqual([]);
+    await makeFor('two', 'nobody-of-that-id');
+    expect(await setsOf(a.id)).toEqual([]);
+  });
+
+  it('two changes at once both count', async () => {
+    const { id } = await addClient('A');
+    await Promise.all([
+      changeClient(id, (one) => ({ ...one, note: 'kept' })),
+      changeClient(id, (one) => ({ ...one, sensitivities: 'told' })),
+    ]);
+    expect(await db().clients.get(id)).toMatchObject({ note: 'kept', sensitivities: 'told' });
+    await changeClient('gone', (one) => ({ ...one, note: 'lost' }));
+    expect(await all()).toHaveLength(1);
+  });
+
+  it('one that is removed comes back as it was, and its sets stay', async () => {
+    const { id } = await addClient('A');
+    const set = await addNewSet();
+    await makeFor(set, id);
+    const before = await db().clients.get(id);
+    const putBack = await removeClient(id);
+    expect(await all()).toEqual([]);
+    expect((await openSet(set)).ok).toBe(true);
+    await putBack!();
+    expect(await db().clients.get(id)).toEqual(before);
+    expect(await removeClient('none')).toBeUndefined();
+  });
+
+  it('a set begun with measures has them; one that is removed has no title any more', async () => {
+    const made = await openSet(await addNewSet());
+    if (!made.ok) throw new Error('not there');
+    const nails = structuredClone(made.value.set.nails);
+    const plates = Object.fromEntries(
+      Object.entries(nails).map(([name, nail]) => [name, { ...nail.plate, width_mm: 7.5 }]),
+    ) as Client['measures'][number]['plates'];
+    const id = await addNewSet(plates);
+    const measured = await openSet(id);
+    expect(measured.ok && measured.value.set.nails['right-thumb'].plate.width_mm).toBe(7.5);
+    expect([...(await titlesOf([id, 'none']))]).toEqual([[id, 'New set']]);
+    await toBin(id);
+    expect((await titlesOf([id])).size).toBe(0);
+  });
+
+  it('of a backup are added where they are missing, and never written over', async () => {
+    const { id } = await addClient('Mine');
+    const other: Client = {
+      id: 'other',
+      name: 'Theirs',
+      sensitivities: '',
+      note: '',
+      measures: [],
+      sets: [],
+    };
+    await addMissingClients([{ ...other, id, name: 'Older' }, other]);
+    expect((await all()).map((one) => one.name).sort()).toEqual(['Mine', 'Theirs']);
+  });
+});

@@ -1,0 +1,59 @@
+import { liveQuery } from 'dexie';
+import { type Client, newClient } from '@/core/model/client';
+import { db } from './database';
+import { newKey } from './journal';
+
+/** Every client by name, each time one changes, in this tab or another. */
+export function watchClients(
+  onChange: (clients: Client[]) => void,
+  onError: (error: unknown) => void,
+): () => void {
+  const all = async () => (await db().clients.toArray()).sort((a, b) => a.name.localeCompare(b.name));
+  const subscription = liveQuery(all).subscribe(onChange, onError);
+  return () => subscription.unsubscribe();
+}
+
+/** A client under an id that none has. Returns the card. */
+export async function addClient(name: string): Promise<Client> {
+  const client = newClient(`client-${newKey().replace(/\W/g, '').slice(-24)}`, name);
+  await db().clients.add(client);
+  return client;
+}
+
+/** Changes a card as it is now, whatever another tab made of it meanwhile. */
+export async function changeClient(id: string, change: (client: Client) => Client): Promise<void> {
+  await db().transaction('rw', db().clients, async () => {
+    const client = await db().clients.get(id);
+    if (client) await db().clients.put(change(client));
+  });
+}
+
+/** Takes a card away. What is returned puts it back as it was. */
+export async function removeClient(id: string): Promise<(() => Promise<void>) | undefined> {
+  const client = await db().clients.get(id);
+  await db().clients.delete(id);
+  return (
+    client &&
+    (() =>
+      db()
+        .clients.put(client)
+        .then(() => undefined))
+  );
+}
+
+/** Says for whom a set is made: for one client, or for nobody. */
+export async function makeFor(set: string, client: string | undefined): Promise<void> {
+  await db().transaction('rw', db().clients, async () => {
+    for (const one of await db().clients.where('sets').equals(set).toArray())
+      if (one.id !== client) await db().clients.put({ ...one, sets: one.sets.filter((id) => id !== set) });
+    const chosen = client === undefined ? undefined : await db().clients.get(client);
+    if (chosen && !chosen.sets.includes(set))
+      await db().clients.put({ ...chosen, sets: [...chosen.sets, set] });
+  });
+}
+
+/** Adds the cards that are not here yet; those that are stay as they are. Within a transaction, or by itself. */
+export async function addMissingClients(clients: readonly Client[]): Promise<void> {
+  const there = new Set(await db().clients.toCollection().primaryKeys());
+  await db().clients.bulkPut(clients.filter((one) => !there.has(one.id)));
+}

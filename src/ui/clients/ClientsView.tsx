@@ -1,0 +1,83 @@
+'use client';
+import { ActionIcon, Button } from '@mantine/core';
+import { IconArrowLeft, IconPlus } from '@tabler/icons-react';
+import type { Client } from '@/core/model/client';
+import { messageOf } from '@/core/model/messageOf';
+import { addClient } from '@/data/clients';
+import { Go, go } from '../kit/Go';
+import { notify } from '../kit/notify';
+import { pathOf } from '../kit/route';
+import { SchemeButton } from '../kit/SchemeButton';
+import { useTitle } from '../kit/useTitle';
+import { ClientCard } from './ClientCard';
+import { dayWords } from './days';
+import { useClients } from './useClients';
+import classes from './ClientsView.module.css';
+
+/** For whom? Every client's card: measures by day, what is not used on these hands, the sets made for them. */
+export function ClientsView({ id }: { id?: string }) {
+  useTitle('Clients');
+  const { clients, fault } = useClients();
+  const here = clients?.find((one) => one.id === id) ?? (id === undefined ? clients?.[0] : undefined);
+  const add = () =>
+    addClient('New client').then(
+      (made) => go(pathOf({ kind: 'clients', id: made.id })),
+      (error: unknown) => notify(messageOf(error), 'It was not kept'),
+    );
+  return (
+    <main className={classes.page}>
+      <header className={classes.head}>
+        <ActionIcon
+          component={Go}
+          href="/"
+          size={44}
+          variant="subtle"
+          color="gray"
+          aria-label="Back to the sets"
+        >
+          <IconArrowLeft size={22} />
+        </ActionIcon>
+        <h1>Clients</h1>
+        <span className={classes.grow} />
+        <Button h={44} leftSection={<IconPlus size={18} />} onClick={() => void add()}>
+          New client
+        </Button>
+        <SchemeButton />
+      </header>
+      {fault !== undefined && <p role="alert">The clients cannot be read: {messageOf(fault)}.</p>}
+      {clients?.length === 0 && (
+        <p className={classes.none}>
+          Nobody yet. A card keeps a client’s ten measures, what is not used on these hands, and the sets made
+          for them.
+        </p>
+      )}
+      {clients && clients.length > 0 && (
+        <div className={classes.columns}>
+          <nav aria-label="Clients" className={classes.list}>
+            {clients.map((one) => (
+              <Go
+                key={one.id}
+                href={pathOf({ kind: 'clients', id: one.id })}
+                aria-current={one.id === here?.id ? 'page' : undefined}
+                className={classes.entry}
+              >
+                <b>{one.name}</b>
+                <span>{entryWords(one)}</span>
+              </Go>
+            ))}
+          </nav>
+          {here ? (
+            <ClientCard key={here.id} client={here} />
+          ) : (
+            <p className={classes.none}>There is no such card any more.</p>
+          )}
+        </div>
+      )}
+    </main>
+  );
+}
+
+function entryWords({ sets, measures }: Client): string {
+  const made = sets.length === 0 ? 'no set yet' : sets.length === 1 ? 'one set' : `${sets.length} sets`;
+  return measures[0] ? `${made}, measured ${dayWords(measures[0].on)}` : made;
+}
