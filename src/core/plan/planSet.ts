@@ -19,12 +19,15 @@ import { judgeNail, planNail, replayNail, type NailPlan } from './nailPlan';
 import type { Operation } from '../craft/operation';
 import { tryFixes, type Trials, type WaysOut } from './fixes';
 import type { Simulated } from '../simulate/simulate';
+import { bodyOf, type NailBody } from '../simulate/strength';
 
 /** What the core makes of a set document. Plain data, equal on every machine. */
 export interface Plan {
   operations: Record<NailName, Operation[]>;
   /** The surface after each operation, in words; parallel to `operations`. */
   surfaces: Record<NailName, string[]>;
+  /** What each finished nail is like: thicknesses, and what it carries; null for a nail that is left out. */
+  bodies: Record<NailName, NailBody | null>;
   findings: Finding[];
   sitting: Sitting;
   /** The sitting in rounds, as it is worked. */
@@ -69,6 +72,7 @@ export function planSet(set: SetDocument, options: PlanOptions = {}): Plan {
   return {
     operations,
     surfaces: record((name) => drawn.judged[name].replayed.states.map((state) => state.surface)),
+    bodies: record((name) => (set.nails[name].in_work ? bodyOf(drawn.judged[name].replayed.field) : null)),
     findings: sortFindings(oneWayOut(list, fixes), drawn.all),
     sitting,
     rounds: roundsOf(sitting, drawn.all),

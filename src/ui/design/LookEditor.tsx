@@ -82,7 +82,7 @@ function OpenLook({ look }: { look: Look }) {
       <div className={classes.parts}>
         <div style={{ minHeight: 0, overflowY: 'auto' }}>
           <p className={classes.top} style={{ margin: 0 }}>
-            top
+            Topmost first
           </p>
           <ul className={classes.elements} aria-label="Elements, top first">
             {[...look.elements].reverse().map((one) => (

@@ -8,6 +8,7 @@ import { upperFirst } from '@/core/model/letters';
 import { CONDITIONS, type Condition } from '@/core/model/nail';
 import { nailWords } from '@/core/model/names';
 import { SHAPES, type Shape } from '@/core/model/shapes';
+import { bodyWords, carriesWords } from '@/core/simulate/strength';
 import { FieldInput } from '../design/ElementFields';
 import { freeId } from '../design/fresh';
 import { Choice, FigureInput } from '../kit/Inputs';
@@ -37,6 +38,8 @@ const STARTS = [
 export function NailChoices() {
   const set = useStudio((s) => s.set);
   const focus = useStudio((s) => s.focus);
+  const body = useStudio((s) => s.plan?.bodies[s.focus]);
+  const planning = useStudio((s) => s.planning);
   const selected = useStudio((s) => s.selected);
   const store = useStudioStore();
   const { change } = store.getState();
@@ -75,6 +78,14 @@ export function NailChoices() {
     <aside className={classes.choices} aria-label="The chosen nails">
       <h2>{nails.length > 1 ? `${nails.length} nails` : upperFirst(nailWords(focus))}</h2>
       <ThreeViewsDrawing frame={frame} />
+      {body && planning === 'fresh' && (
+        <p className={classes.body}>
+          {bodyWords(body)}
+          <br />
+          <b>{upperFirst(carriesWords(body.carries))}</b>
+          {body.carries > 0 && `, ${body.carries.toFixed(1)} ×`}
+        </p>
+      )}
       <div className={classes.pair}>
         <NativeSelect
           size="md"

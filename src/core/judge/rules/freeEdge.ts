@@ -1,5 +1,5 @@
 import type { NailRule } from '../rule';
-import { CELLS_X, CELLS_Y, thickness_um } from '../../simulate/field';
+import { edge_mm } from '../../simulate/strength';
 import { rounded } from '../../model/rounded';
 
 /** A bank card's thickness: ISO/IEC 7810, ID-1. */
@@ -15,26 +15,11 @@ export const freeEdge: NailRule = {
   codes: ['edge-thick', 'edge-thin'],
   asks: 'Is the free edge neither clumsy nor weak?',
   check: ({ field }) => {
-    const { frame, grid } = field;
+    const { frame } = field;
     const free = frame.length_mm - frame.bed_mm;
     if (free < 0.5) return [];
-    let sum = 0;
-    let count = 0;
-    for (let j = 0; j < CELLS_Y; j += 1) {
-      if (grid.y[j]! < frame.length_mm - free / 3) continue;
-      for (let i = 0; i < CELLS_X; i += 1) {
-        const cell = j * CELLS_X + i;
-        // The rim itself is only partly covered by the grid; stones and charms are not the edge.
-        if (!grid.inside[cell] || frame.halfWidth_mm(grid.y[j]!) - Math.abs(grid.x[i]!) < grid.pitch_mm)
-          continue;
-        const stones = field.films.some((film) => film.kind === 'pieces' && film.t_um[cell]! > 300);
-        if (stones) continue;
-        sum += thickness_um(field, cell) / 1000;
-        count += 1;
-      }
-    }
-    if (count === 0) return [];
-    const mean = sum / count;
+    const mean = edge_mm(field);
+    if (mean === 0) return [];
     const limit = free > MEDIUM_MM ? LONG_MM : CARD_MM;
     if (mean > limit) {
       return [

@@ -21,6 +21,7 @@ import { muddyMiddle } from './muddyMiddle';
 import { oilEarly } from './oilEarly';
 import { sealed } from './sealed';
 import { sittingKept } from './sittingKept';
+import { strength } from './strength';
 import { surfaces } from './surfaces';
 import { tipSize } from './tipSize';
 import { topped } from './topped';
@@ -41,6 +42,7 @@ export const NAIL_RULES: readonly NailRule[] = [
   muddyMiddle,
   artHidden,
   freeEdge,
+  strength,
   heat,
   leftSticky,
   changes,

@@ -1,0 +1,131 @@
+import { curveOf } from '../geometry/curve';
+import { evenStrips, sectionOf } from '../geometry/section';
+import { rounded } from '../model/rounded';
+import { CELLS_X, CELLS_Y, cellX, cellY, type NailField } from './field';
+
+/** A finished nail in the figures that an artist feels for: thicknesses in mm, and what it carries. */
+export interface NailBody {
+  /** Product over plate or tip where it is thickest along the middle, and how far from the cuticle. */
+  apex_mm: number;
+  apex_at_mm: number;
+  /** Product a millimetre and a half from the cuticle, and as far from the sidewalls beside the apex. */
+  cuticle_mm: number;
+  sidewalls_mm: number;
+  /** The free edge over its last third, plate or tip included. */
+  edge_mm: number;
+  /** What its end carries before the stress area breaks, as a multiple of the reference nail; 0 without a free edge. */
+  carries: number;
+}
+
+/**
+ * The nail that others are measured by: a middle finger's own, 0.5 mm thick, 4 mm past the finger (from memory). One
+ * stuff is taken for all: what counts is the section, and how far out the load sits.
+ */
+const REFERENCE = { width_mm: 12, arch_mm: 2.6, thickness_mm: 0.5, free_mm: 4 };
+
+const reference = (() => {
+  const { radius_mm, arc_mm } = curveOf(REFERENCE.width_mm, REFERENCE.arch_mm);
+  const section = sectionOf(evenStrips(arc_mm, REFERENCE.thickness_mm, 0), radius_mm);
+  return section.modulus_mm3 / REFERENCE.free_mm;
+})();
+
+const NEAR_EDGE_MM = 1.5;
+/** What stands higher than this on a nail is a stone or a charm, and bears nothing. */
+const STANDS_UM = 300;
+
+export function bodyOf(field: NailField): NailBody {
+  const { frame, grid } = field;
+  const product_mm = (cell: number) => layers_mm(field, cell);
+  const middle = Math.floor(CELLS_X / 2);
+  const along = Array.from({ length: CELLS_Y }, (_, j) => j * CELLS_X + middle).filter(
+    (cell) => grid.inside[cell],
+  );
+  const apex = along.reduce(
+    (best, cell) => (product_mm(cell) > product_mm(best) ? cell : best),
+    along[0] ?? 0,
+  );
+  const nearest = (cells: readonly number[], away: (cell: number) => number) =>
+    cells.reduce((best, cell) => (away(cell) < away(best) ? cell : best), cells[0] ?? 0);
+  const cuticle = nearest(along, (cell) => Math.abs(grid.y[cellY(cell)]! - NEAR_EDGE_MM));
+  const row = cellY(apex);
+  const half = frame.halfWidth_mm(grid.y[row]!);
+  const across = Array.from({ length: CELLS_X }, (_, i) => row * CELLS_X + i).filter(
+    (cell) => grid.inside[cell],
+  );
+  const left = nearest(across, (cell) => Math.abs(grid.x[cellX(cell)]! + half - NEAR_EDGE_MM));
+  const right = nearest(across, (cell) => Math.abs(grid.x[cellX(cell)]! - half + NEAR_EDGE_MM));
+  return {
+    apex_mm: rounded(product_mm(apex), 2),
+    apex_at_mm: rounded(grid.y[row]!, 1),
+    cuticle_mm: rounded(product_mm(cuticle), 2),
+    sidewalls_mm: rounded((product_mm(left) + product_mm(right)) / 2, 2),
+    edge_mm: rounded(edge_mm(field), 2),
+    carries: rounded(carries(field), 2),
+  };
+}
+
+/** Films, tip and flat pieces over the plate, without what is hollow and what stands. */
+function layers_mm(field: NailField, cell: number): number {
+  let sum = 0;
+  for (const { kind, t_um } of field.films) {
+    const t = t_um[cell]!;
+    if (kind !== 'hollow' && !(kind === 'pieces' && t > STANDS_UM)) sum += t;
+  }
+  return sum / 1000;
+}
+
+/** Mean thickness of the free edge over its last third, its rim left out. */
+export function edge_mm(field: NailField): number {
+  const { frame, grid } = field;
+  const free = frame.length_mm - frame.bed_mm;
+  let sum = 0;
+  let count = 0;
+  for (let cell = 0; cell < grid.inside.length; cell += 1) {
+    const y = grid.y[cellY(cell)]!;
+    if (!grid.inside[cell] || y < frame.length_mm - free / 3) continue;
+    // The rim itself is only partly covered by the grid.
+    if (frame.halfWidth_mm(y) - Math.abs(grid.x[cellX(cell)]!) < grid.pitch_mm) continue;
+    if (field.films.some((film) => film.kind === 'pieces' && film.t_um[cell]! > STANDS_UM)) continue;
+    sum += grid.plate_um[cell]! / 1000 + layers_mm(field, cell);
+    count += 1;
+  }
+  return count > 0 ? sum / count : 0;
+}
+
+/** The section at the stress area over the length that levers on it, against the reference nail. */
+function carries(field: NailField): number {
+  const { frame, grid } = field;
+  const free_mm = frame.length_mm - frame.bed_mm;
+  if (free_mm < 0.5) return 0;
+  const row = grid.y.reduce(
+    (best, y, j) => (Math.abs(y - frame.bed_mm) < Math.abs(grid.y[best]! - frame.bed_mm) ? j : best),
+    0,
+  );
+  const strips = Array.from({ length: CELLS_X }, (_, i) => row * CELLS_X + i)
+    .filter((cell) => grid.inside[cell])
+    .map((cell) => ({
+      x_mm: grid.x[cellX(cell)]!,
+      dx_mm: grid.dx_mm,
+      under_mm: grid.plate_um[cell]! / 1000,
+      over_mm: layers_mm(field, cell),
+    }));
+  return sectionOf(strips, frame.radius_mm).modulus_mm3 / free_mm / reference;
+}
+
+/** Under this share of the reference nail a free edge is lost at ordinary work (common practice). */
+export const WEAK = 0.4;
+
+/** What a multiple of the reference nail means at work. */
+export function carriesWords(times: number): string {
+  if (times === 0) return 'no free edge to lever on it';
+  if (times < WEAK) return 'weak for its length: it breaks at ordinary work';
+  if (times < 0.8) return 'carries less than a usual natural nail: with care';
+  if (times < 1.3) return 'carries what a usual natural nail does';
+  return 'carries more than a usual natural nail';
+}
+
+/** "Apex 0.92 mm, at 10.5 mm; cuticle 0.41, …": thicknesses of product as they are said. */
+export function bodyWords(body: NailBody): string {
+  const thin = `cuticle ${body.cuticle_mm.toFixed(2)}, sidewalls ${body.sidewalls_mm.toFixed(2)}`;
+  return `Apex ${body.apex_mm.toFixed(2)} mm, at ${body.apex_at_mm.toFixed(1)} mm; ${thin}, free edge ${body.edge_mm.toFixed(2)}`;
+}
