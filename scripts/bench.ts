@@ -8,6 +8,7 @@ import { keeping } from './bench-keeping';
 /**
  * Prints JSON: planning and edits on this machine, in Node (bundled as it ships) and in the browser. All of
  * it is measured in one run; the ratios say more than the milliseconds, which depend on the machine.
+ * `npm run bench -- 200` checks two hundred random sittings instead of twenty; `--no-browser` leaves the browser out.
  */
 const PORT = 4320;
 const RUNS = 25;
@@ -72,7 +73,8 @@ function inNode(): NodeFigures {
 
 function sittings(): unknown {
   const out = bundled('scripts/bench-sitting.ts', process.cwd());
-  return JSON.parse(execFileSync(process.execPath, [out], { encoding: 'utf8', maxBuffer: 1e8 }));
+  const random = String(process.argv.slice(2).map(Number).find(Number.isInteger) ?? 20);
+  return JSON.parse(execFileSync(process.execPath, [out, random], { encoding: 'utf8', maxBuffer: 1e8 }));
 }
 
 async function inBrowser() {

@@ -2,14 +2,11 @@ import { unzipSync, zipSync, strToU8, strFromU8 } from 'fflate';
 import fc from 'fast-check';
 import { DEMO_SETS } from '../demo';
 import { faultLine } from '../model/result';
-import { newClient, withMeasures } from '../model/client';
-import { NAILS, type NailName } from '../model/names';
-import type { Plate } from '../model/nail';
+import { newClient, platesOf, withMeasures } from '../model/client';
 import { genericShelf, onShelf } from '../starter/shelf';
 import { readBackup, writeBackup, type Backup } from './backup';
 
-const { nails } = DEMO_SETS[0]!.make();
-const plates = Object.fromEntries(NAILS.map((name) => [name, nails[name].plate])) as Record<NailName, Plate>;
+const plates = platesOf(DEMO_SETS[0]!.make().nails);
 const backup = (): Backup => ({
   made_at: '2026-03-01T18:30:00.000Z',
   sets: DEMO_SETS.map((demo, i) => ({ changed_at: 100 + i, document: demo.make() })),

@@ -1,11 +1,8 @@
 import fc from 'fast-check';
 import { newSet } from '../starter/newSet';
-import { Client, newClient, withMeasures } from './client';
-import { NAILS, type NailName } from './names';
-import type { Plate } from './nail';
+import { Client, newClient, platesOf, withMeasures } from './client';
 
-const { nails } = newSet('a', 'A');
-const plates = Object.fromEntries(NAILS.map((name) => [name, nails[name].plate])) as Record<NailName, Plate>;
+const plates = platesOf(newSet('a', 'A').nails);
 
 describe('a client’s card', () => {
   it('keeps measures by day, latest first, one of each day, sixty at most', () => {

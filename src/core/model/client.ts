@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { NAILS, type NailName } from './names';
-import { Plate } from './nail';
+import { Plate, type Nail } from './nail';
 import { Id, Words } from './primitives';
 
 const plates = Object.fromEntries(NAILS.map((nail) => [nail, Plate])) as Record<NailName, typeof Plate>;
@@ -37,4 +37,9 @@ export function withMeasures(client: Client, measured: Measured): Client {
   const others = client.measures.filter((one) => one.on !== measured.on);
   const measures = [...others, measured].sort((a, b) => (a.on < b.on ? 1 : -1)).slice(0, 60);
   return { ...client, measures };
+}
+
+/** The ten plates of a set's nails, as they are. */
+export function platesOf(nails: Record<NailName, Pick<Nail, 'plate'>>): Measured['plates'] {
+  return Object.fromEntries(NAILS.map((name) => [name, nails[name].plate])) as Measured['plates'];
 }

@@ -4,18 +4,15 @@ import { IconPlus, IconTrash } from '@tabler/icons-react';
 import { useEffect, useState } from 'react';
 import type { Client, Measured } from '@/core/model/client';
 import { fingerOf, nailWords, NAILS } from '@/core/model/names';
-import { messageOf } from '@/core/model/messageOf';
 import { tidyWords } from '@/core/model/primitives';
 import { changeClient, makeFor, removeClient } from '@/data/clients';
 import { titlesOf } from '@/data/sets';
 import { addNewSet } from '@/data/starting';
 import { Go, go } from '../kit/Go';
-import { notify } from '../kit/notify';
+import { notify, notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
 import { dayWords } from './days';
 import classes from './ClientsView.module.css';
-
-const notKept = (error: unknown) => notify(messageOf(error), 'It was not kept');
 
 /** One client's card. What is typed is kept at every stroke. */
 export function ClientCard({ client }: { client: Client }) {

@@ -5,7 +5,7 @@ import type { Client } from '@/core/model/client';
 import { messageOf } from '@/core/model/messageOf';
 import { addClient } from '@/data/clients';
 import { Go, go } from '../kit/Go';
-import { notify } from '../kit/notify';
+import { notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
 import { SchemeButton } from '../kit/SchemeButton';
 import { useTitle } from '../kit/useTitle';
@@ -20,10 +20,7 @@ export function ClientsView({ id }: { id?: string }) {
   const { clients, fault } = useClients();
   const here = clients?.find((one) => one.id === id) ?? (id === undefined ? clients?.[0] : undefined);
   const add = () =>
-    addClient('New client').then(
-      (made) => go(pathOf({ kind: 'clients', id: made.id })),
-      (error: unknown) => notify(messageOf(error), 'It was not kept'),
-    );
+    addClient('New client').then((made) => go(pathOf({ kind: 'clients', id: made.id })), notKept);
   return (
     <main className={classes.page}>
       <header className={classes.head}>

@@ -1,20 +1,17 @@
 'use client';
 import { Button, NativeSelect } from '@mantine/core';
-import { withMeasures, type Client } from '@/core/model/client';
-import { messageOf } from '@/core/model/messageOf';
-import { NAILS, type NailName } from '@/core/model/names';
-import type { Plate } from '@/core/model/nail';
+import { platesOf, withMeasures, type Client } from '@/core/model/client';
+import { NAILS } from '@/core/model/names';
 import { addClient, changeClient, makeFor } from '@/data/clients';
 import { dayWords, today } from '../clients/days';
 import { useClients } from '../clients/useClients';
 import { Go } from '../kit/Go';
-import { notify } from '../kit/notify';
+import { notify, notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './HandsView.module.css';
 
 const NEW = 'new';
-const notKept = (error: unknown) => notify(messageOf(error), 'It was not kept');
 
 /** For whom the set is made, and the way of measures between the set and the client's card. */
 export function ForWhom() {
@@ -38,11 +35,7 @@ export function ForWhom() {
   }
 
   function keep(one: Client) {
-    const { nails } = store.getState().set;
-    const plates = Object.fromEntries(NAILS.map((nail) => [nail, nails[nail].plate])) as Record<
-      NailName,
-      Plate
-    >;
+    const plates = platesOf(store.getState().set.nails);
     changeClient(one.id, (now) => withMeasures(now, { on: today(), plates })).then(
       () => notify(`Kept on the card of ${one.name}, ${dayWords(today())}.`),
       notKept,

@@ -1,6 +1,7 @@
 'use client';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
+import { messageOf } from '@/core/model/messageOf';
 import { createElement, type ComponentType, type ReactNode } from 'react';
 import classes from './notify.module.css';
 
@@ -54,4 +55,9 @@ export function notify(message: ReactNode, title?: string, id?: string): void {
         ),
       }),
   );
+}
+
+/** Says that what was just made could not be written, and why. */
+export function notKept(error: unknown): void {
+  notify(messageOf(error), 'It was not kept');
 }

@@ -16,7 +16,7 @@ import { downloadBlob } from '../kit/download';
 import { Faults } from '../kit/Faults';
 import { Go } from '../kit/Go';
 import { late } from '../kit/late';
-import { notify } from '../kit/notify';
+import { notify, notKept } from '../kit/notify';
 import { SchemeButton } from '../kit/SchemeButton';
 import { useTitle } from '../kit/useTitle';
 import { ShelfRow } from './ShelfRow';
@@ -45,8 +45,7 @@ export function ShelfView() {
   const input = useRef<HTMLInputElement>(null);
   const found = useMemo(() => sorted(items ?? [], wanted, family, order), [items, wanted, family, order]);
 
-  const put = (changed: readonly ShelfItem[]) =>
-    putOnShelf(changed).catch((error: unknown) => notify(messageOf(error), 'It was not kept'));
+  const put = (changed: readonly ShelfItem[]) => putOnShelf(changed).catch(notKept);
 
   function duplicate({ product }: ShelfItem) {
     const taken = new Set(items?.map((one) => one.product.id));

@@ -19,11 +19,10 @@ const schema = z.strictObject({
   apex_um: APEX_UM,
 });
 
-/** The well of a half tip covers a third of the bed; its seam is filed out over 2.5 mm (common practice). */
+/** The well of a half tip covers a third of the bed, and is filed out over its whole length (common practice). */
 const WELL_FROM = 0.67;
-const SEAM_MM = 2.5;
 /** Thickness of a half tip (common practice, from memory). */
-const TIP_UM = 400;
+const TIP_UM = 320;
 
 /** A half tip glued to the end of the plate and blended into it, then overlaid. */
 export const halfTip = defineBuild({
@@ -102,7 +101,7 @@ function glued(context: NailContext): Draft[] {
       verb: 'blend',
       words: 'Blend the seam of the tip into the plate, key the rest',
       place: whole,
-      removal: { allowance_um: 0, edge_um: TIP_UM, seam_mm: { from: from_mm, to: from_mm + SEAM_MM } },
+      removal: { allowance_um: 0, edge_um: TIP_UM, seam_mm: { from: from_mm, to: context.frame.bed_mm } },
       hand_s: HAND_S.blend,
       reason:
         'No seam may show or stand; the file wipes off what the plate was primed with, so it comes first.',
