@@ -1,12 +1,14 @@
 import { writeSetText } from '@/core/document/parse';
 import type { BackedUp, Backup } from '@/core/files/backup';
+import type { Client } from '@/core/model/client';
+import type { ShelfItem } from '@/core/model/shelf';
 import { without } from '@/core/model/without';
 import { wordsWith } from '@/core/model/primitives';
 import { toBin } from './bin';
-import { addMissingClients } from './clients';
+import { missingClients, putClients } from './clients';
 import { db } from './database';
 import { listed } from './listed';
-import { addMissing } from './shelf';
+import { missingProducts, putOnShelf } from './shelf';
 import { addSet, openSet, storeAgain } from './sets';
 
 /** All that is stored, as a backup: each set with what the journal still holds of it, broken records as text. */
@@ -41,10 +43,19 @@ export interface Preview {
   same: BackedUp[];
   /** Stored here too, and other than in the backup. */
   differing: BackedUp[];
+  /** Cards and products that are not here yet; those that are stay as they are. */
+  clients: Client[];
+  products: ShelfItem[];
 }
 
 export async function previewBackup(backup: Backup): Promise<Preview> {
-  const preview: Preview = { fresh: [], same: [], differing: [] };
+  const preview: Preview = {
+    fresh: [],
+    same: [],
+    differing: [],
+    clients: await missingClients(backup.clients),
+    products: await missingProducts(backup.shelf),
+  };
   for (const one of backup.sets) {
     const here = await db().sets.get(one.document.id);
     const opened = here && (await openSet(one.document.id));
@@ -72,8 +83,8 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
       }
     }
     for (const one of preview.fresh) await storeAgain(one.document, one.changed_at);
-    await addMissing(backup.shelf);
-    await addMissingClients(backup.clients);
+    await putOnShelf(preview.products);
+    await putClients(preview.clients);
   });
 }
 

@@ -1,6 +1,15 @@
 import 'fake-indexeddb/auto';
 import type { Client } from '@/core/model/client';
-import { addClient, addMissingClients, changeClient, makeFor, removeClient, watchClients } from './clients';
+import {
+  addClient,
+  changeClient,
+  makeFor,
+  missingClients,
+  putClients,
+  removeClient,
+  watchClients,
+} from './clients';
+import { collectBackup, previewBackup, takeIn } from './backup';
 import { db } from './database';
 import { addNewSet } from './starting';
 import { openSet, titlesOf } from './sets';
@@ -90,6 +99,17 @@ describe('clients', () => {
     expect((await titlesOf([id])).size).toBe(0);
   });
 
+  it('go into a backup, and what is missing comes back from it, told before', async () => {
+    const { id } = await addClient('Mine');
+    await changeClient(id, (one) => ({ ...one, note: 'kept' }));
+    const backup = await collectBackup();
+    expect((await previewBackup(backup)).clients).toEqual([]);
+    await removeClient(id);
+    expect((await previewBackup(backup)).clients.map((one) => one.name)).toEqual(['Mine']);
+    await takeIn(backup, 'both');
+    expect(await db().clients.get(id)).toMatchObject({ name: 'Mine', note: 'kept' });
+  });
+
   it('of a backup are added where they are missing, and never written over', async () => {
     const { id } = await addClient('Mine');
     const other: Client = {
@@ -100,7 +120,9 @@ describe('clients', () => {
       measures: [],
       sets: [],
     };
-    await addMissingClients([{ ...other, id, name: 'Older' }, other]);
+    const missing = await missingClients([{ ...other, id, name: 'Older' }, other]);
+    expect(missing).toEqual([other]);
+    await putClients(missing);
     expect((await all()).map((one) => one.name).sort()).toEqual(['Mine', 'Theirs']);
   });
 });

@@ -52,8 +52,13 @@ export async function makeFor(set: string, client: string | undefined): Promise<
   });
 }
 
-/** Adds the cards that are not here yet; those that are stay as they are. Within a transaction, or by itself. */
-export async function addMissingClients(clients: readonly Client[]): Promise<void> {
+/** What of these cards is not here. */
+export async function missingClients(clients: readonly Client[]): Promise<Client[]> {
   const there = new Set(await db().clients.toCollection().primaryKeys());
-  await db().clients.bulkPut(clients.filter((one) => !there.has(one.id)));
+  return clients.filter((one) => !there.has(one.id));
+}
+
+/** Puts cards here, each in the place of the one of its id. */
+export async function putClients(clients: readonly Client[]): Promise<void> {
+  await db().clients.bulkPut([...clients]);
 }

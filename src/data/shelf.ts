@@ -38,8 +38,8 @@ export async function takeOffShelf(ids: readonly string[]): Promise<void> {
   await db().shelf.bulkDelete([...ids]);
 }
 
-/** Adds what is not on the shelf yet; what is stays as it is. Within a transaction, or by itself. */
-export async function addMissing(items: readonly ShelfItem[]): Promise<void> {
+/** What of these is not on the shelf. */
+export async function missingProducts(items: readonly ShelfItem[]): Promise<ShelfItem[]> {
   const there = new Set(await db().shelf.toCollection().primaryKeys());
-  await db().shelf.bulkPut(items.filter((one) => !there.has(one.product.id)).map(shelved));
+  return items.filter((one) => !there.has(one.product.id));
 }

@@ -15,16 +15,21 @@ type Differing = 'both' | 'backup';
 export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () => void }) {
   const [differing, setDiffering] = useState<Differing>('both');
   const [fault, setFault] = useState<string>();
-  const { fresh, same, differing: other } = read.preview;
+  const { fresh, same, differing: other, clients, products } = read.preview;
   const titles = (sets: ReadBackup['preview']['fresh']) =>
     sets.map((one) => `“${one.document.title}”`).join(', ');
   const brings = fresh.length + other.length;
+  const more = [
+    ...counted(brings, 'set', 'sets'),
+    ...counted(clients.length, 'client', 'clients'),
+    ...counted(products.length, 'product', 'products'),
+  ].join(', ');
 
   async function take() {
     try {
       await takeIn(read.backup, differing);
       onClose();
-      notify(`${brings} ${brings === 1 ? 'set was' : 'sets were'} taken in.`);
+      notify(`Taken in: ${more}.`);
     } catch (error) {
       setFault(messageOf(error));
     }
@@ -51,6 +56,16 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
             <b>Here, and other than in the backup:</b> {titles(other)}
           </li>
         )}
+        {clients.length > 0 && (
+          <li>
+            <b>Clients’ cards, added:</b> {clients.map((one) => `“${one.name}”`).join(', ')}
+          </li>
+        )}
+        {products.length > 0 && (
+          <li>
+            <b>Products, put on the shelf:</b> {products.length}
+          </li>
+        )}
         {read.faults.map((one) => (
           <li key={faultLine(one)}>
             <b>Cannot be read, left out:</b> {faultLine(one)}
@@ -75,9 +90,14 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
         </Radio.Group>
       )}
       {fault && <p role="alert">Nothing was taken in: {fault}.</p>}
-      <Button fullWidth h={44} disabled={brings === 0} onClick={() => void take()}>
-        {brings === 0 ? 'Nothing to take in' : `Take in ${brings} ${brings === 1 ? 'set' : 'sets'}`}
+      <Button fullWidth h={44} disabled={!more} onClick={() => void take()}>
+        {more ? `Take in ${more}` : 'Nothing to take in'}
       </Button>
     </Modal>
   );
+}
+
+/** "2 sets", or nothing where there are none. */
+function counted(count: number, one: string, many: string): string[] {
+  return count === 0 ? [] : [`${count} ${count === 1 ? one : many}`];
 }
