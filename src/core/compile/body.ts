@@ -133,7 +133,7 @@ function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Str
       step: 'file',
       verb: 'file',
       words: structure
-        ? `Level the ${FAMILIES[clear.family].words} with the file`
+        ? (structure.fileWords ?? `Level the ${FAMILIES[clear.family].words} with the file`)
         : 'Level the cap with the file',
       place: whole,
       removal: { allowance_um, edge_um: Math.round(context.practice.edge_mm * 1000) },

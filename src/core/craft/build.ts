@@ -23,6 +23,8 @@ export interface Structure {
   apex_um: number;
   /** The work of laying it so thick, until it is hard. */
   lay: (t_um: number, overPieces: boolean) => Draft[];
+  /** What the file does once it is hard, where it does more than level it. */
+  fileWords?: string;
 }
 
 /** What the art sits on: schema, words, the free edge it gives, the seats it offers, and its stages. */

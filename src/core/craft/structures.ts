@@ -84,6 +84,14 @@ export function sprinkledStructure(gel: Product, powder: Product, apex_um: numbe
         held: true,
       },
       ...hardenOf(gel, t_um, place, 'cure-cap'),
+      {
+        step: 'powder-off',
+        verb: 'dust-off',
+        words: 'Brush the loose powder off',
+        place,
+        hand_s: HAND_S['dust-off'] * 2,
+        reason: 'What the gel has not taken comes off dry, before anything is wiped over it.',
+      },
     ],
   };
 }

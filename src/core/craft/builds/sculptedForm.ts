@@ -63,7 +63,10 @@ export const sculptedForm = defineBuild({
       ],
     };
   },
-  structure: (build, context) => gelStructure(build.material, build.apex_um - EXTENSION_UM, context),
+  structure: (build, context) => {
+    const structure = gelStructure(build.material, build.apex_um - EXTENSION_UM, context);
+    return structure && { ...structure, fileWords: `File the nail ${context.frame.shape} and level it` };
+  },
 });
 
 const FORM_ON: Draft = {
