@@ -9,6 +9,7 @@ import {
   wipedTop,
 } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
+import { LEVELLING_SHARE } from '../craft/structures';
 import type { Structure } from '../craft/build';
 import { FAMILIES } from '../craft/families';
 import type { Draft } from '../craft/operation';
@@ -115,9 +116,6 @@ function layersOf(
   return parts;
 }
 
-/** What a file takes off a build that nothing lies in (common practice). */
-const PLAIN_FILING_UM = 60;
-
 function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Structure): Placed[] {
   const clears = new Set(asks.map((one) => one.clear.id));
   const clear = structure?.product ?? (clears.size === 1 ? asks[0]!.clear : context.role('builder'));
@@ -125,7 +123,8 @@ function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Str
     structure?.apex_um ?? 0,
     ...asks.map((one) => (one.cap === 'level' ? one.cap_um : 0)),
   );
-  const allowance_um = Math.max(...asks.map((one) => one.filing_um), asks.length === 0 ? PLAIN_FILING_UM : 0);
+  const allowance_um =
+    asks.length === 0 ? Math.round(cap_um * LEVELLING_SHARE) : Math.max(...asks.map((one) => one.filing_um));
   const whole = wholePlace();
   const shape: Draft[] = [
     wipeDraft(context, 'wipe', STICKY_OFF, 'The sticky layer clogs the file: off with it first.'),

@@ -111,8 +111,8 @@ function laid(product: Product, t_um: number): Draft {
   };
 }
 
-/** What a file takes off acrylic or dip to level it, of its thickness at the apex (common practice). */
-const LEVELLING_SHARE = 0.1;
+/** What a file takes off a build to level it, of its thickness at the apex (common practice). */
+export const LEVELLING_SHARE = 0.1;
 /** Thickness the file leaves of an edge that art still comes on (common practice). */
 const EDGE_UNDER_ART_UM = 380;
 

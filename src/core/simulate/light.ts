@@ -111,6 +111,7 @@ const OWN_FINISH = flagSurfaces(
   (s) => s.material !== 'piece' && s.material !== 'stone' && s.material !== 'tip' && s.material !== 'plate',
 );
 const STONE = flagSurfaces((s) => s.material === 'stone');
+const PIECE = flagSurfaces((s) => s.material === 'piece');
 const GELLED_CODE = Uint16Array.from(ALL_SURFACES, (s) => encode({ ...s, phase: 'gelled' }));
 const CURED_CODE = Uint16Array.from(ALL_SURFACES, (s) => encode({ ...s, phase: 'cured' }));
 const FINISHED_CODE = Object.fromEntries(
@@ -125,6 +126,9 @@ function settleSurface(field: NailField, product: (id: string) => Product): void
   );
   const shade = field.films.find((film) => film.shade_mm)?.shade_mm;
   const rimHolds = films.map((film) => shade !== undefined && film.phase.includes(CURED));
+  const rimGrips = films.map(
+    (film, f) => rimHolds[f] || (shade !== undefined && film.phase.includes(GELLED)),
+  );
   for (let cell = 0; cell < CELLS_X * CELLS_Y; cell += 1) {
     const code = field.surface[cell]!;
     if (!HARDENING[code]) continue;
@@ -136,7 +140,9 @@ function settleSurface(field: NailField, product: (id: string) => Product): void
         field.surface[cell] = CURED_CODE[code]!;
         break;
       }
-      if (phase === GELLED) field.surface[cell] = GELLED_CODE[code]!;
+      // A flat piece of metal lies still once the gel around it does, and can be capped.
+      const lies = phase === WET && PIECE[code] && rimGrips[f] && shade![cell]! > 0;
+      if (phase === GELLED || lies) field.surface[cell] = GELLED_CODE[code]!;
       if (phase === CURED) {
         const finish = OWN_FINISH[code] ? finishes[f] : undefined;
         field.surface[cell] = CURED_CODE[finish ? finish[code]! : code]!;

