@@ -1,7 +1,7 @@
 import { setPriority } from 'node:os';
 
 /** Of `nice`: a thread that plans stands back when a page is asked for and every core is busy. */
-const STANDS_BACK = 15;
+const STANDS_BACK = 6;
 
 /** Where a system gives a thread no priority of its own, all are equal. */
 function standBack(): void {

@@ -9,7 +9,7 @@ import {
   wipedTop,
 } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
-import { LEVELLING_SHARE } from '../craft/structures';
+import { levelling_um } from '../craft/structures';
 import type { Structure } from '../craft/build';
 import { FAMILIES } from '../craft/families';
 import type { Draft } from '../craft/operation';
@@ -124,7 +124,7 @@ function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Str
     ...asks.map((one) => (one.cap === 'level' ? one.cap_um : 0)),
   );
   const allowance_um =
-    asks.length === 0 ? Math.round(cap_um * LEVELLING_SHARE) : Math.max(...asks.map((one) => one.filing_um));
+    asks.length === 0 ? levelling_um(cap_um) : Math.max(...asks.map((one) => one.filing_um));
   const whole = wholePlace();
   const shape: Draft[] = [
     wipeDraft(context, 'wipe', STICKY_OFF, 'The sticky layer clogs the file: off with it first.'),

@@ -111,8 +111,11 @@ function laid(product: Product, t_um: number): Draft {
   };
 }
 
-/** What a file takes off a build to level it, of its thickness at the apex (common practice). */
-export const LEVELLING_SHARE = 0.1;
+/** What a file takes off a build to level it: a tenth of what was laid at the apex, 60 µm at most (common practice). */
+export function levelling_um(t_um: number): number {
+  return Math.min(60, Math.round(t_um / 10));
+}
+
 /** Thickness the file leaves of an edge that art still comes on (common practice). */
 const EDGE_UNDER_ART_UM = 380;
 
@@ -125,7 +128,7 @@ export function filedGround(context: NailContext, words: string, t_um: number): 
       words,
       place: wholePlace(),
       removal: {
-        allowance_um: Math.round(t_um * LEVELLING_SHARE),
+        allowance_um: levelling_um(t_um),
         edge_um: Math.min(EDGE_UNDER_ART_UM, Math.round(context.practice.edge_mm * 1000)),
       },
       hand_s: HAND_S.file,

@@ -78,7 +78,7 @@ describe('a weak stress area', () => {
     [
       'is told of a long thin overlay, and mended by the apex that is offered',
       built('natural-builder', { apex_um: 250 }, (set) => {
-        set.nails['left-ring'].plate.free_edge_mm = 28;
+        set.nails['left-ring'].plate.free_edge_mm = 22;
         set.nails['left-ring'].plate.thickness_mm = 0.2;
       }),
     ],
