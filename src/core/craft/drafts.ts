@@ -47,7 +47,7 @@ export function flashOf(
 export function hardenOf(product: Product, t_um: number, place: Place, step = 'cure', pass = 1): Draft[] {
   if (lampOf(product)) return [cureOf(product, t_um, place, step, pass)];
   const setting = settingOf(product);
-  if (!setting || product.family !== 'instant-glue') return [];
+  if (!setting || !FAMILIES[product.family].held) return [];
   return [
     {
       step,

@@ -35,6 +35,8 @@ export interface Family {
   material: Material;
   /** The finish a hard film of it has. */
   finish: Finish;
+  /** Held by hand until it has set: too short a time to do anything else in. */
+  held?: true;
   /** Guide times where the product's own direction says nothing (common practice). */
   guide?: { cure_s: number; flash_s: number; depth_um: number } | { working_s: number; dry_s: number };
 }
@@ -92,6 +94,7 @@ export const FAMILIES: Record<ProductFamily, Family> = {
   'instant-glue': {
     words: 'instant glue',
     hardens: 'sets',
+    held: true,
     laid: 'glue',
     material: 'glue',
     finish: 'slick',

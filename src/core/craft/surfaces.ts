@@ -33,8 +33,11 @@ export interface Row {
   dusty?: boolean;
   /** Why a nail is worse for leaving it out, where nothing else would notice; a stop where it is grave. */
   missed?: { words: string; grave?: boolean };
-  /** From here on the nail has its whole length: a tip or a form carries what is laid past the plate. */
-  lengthens?: boolean;
+  /**
+   * From here on the nail has its whole length: a tip that is fixed to the plate, a form or mould that carries what
+   * is laid past it, or a tip on its stand.
+   */
+  lengthens?: 'tip' | 'form' | 'stand';
 }
 
 const LAID_MATERIAL = new Map<Laid, Material>(
@@ -210,7 +213,7 @@ export const TABLE = {
     wants: 'a cured base, tacky or wiped, or a primed plate',
     refuses: filmOver,
     leaves: () => ({ material: 'tip', phase: 'wet', finish: 'shine', soil: 'clean', prep: 'none' }),
-    lengthens: true,
+    lengthens: 'tip',
   },
   'glue-tip': {
     wants: 'a keyed plate without dust; it is dehydrated and primed after the blending',
@@ -219,7 +222,7 @@ export const TABLE = {
       return oilOrWet(s) ?? (s.finish === 'keyed' ? dust(s) : 'unprepared-plate');
     },
     leaves: () => ({ material: 'tip', phase: 'wet', finish: 'shine', soil: 'clean', prep: 'none' }),
-    lengthens: true,
+    lengthens: 'tip',
   },
   blend: {
     wants: 'a tip that its glue holds',
@@ -236,13 +239,13 @@ export const TABLE = {
     wants: 'a clean stand',
     refuses: () => undefined,
     leaves: () => ({ material: 'tip', phase: 'cured', finish: 'shine', soil: 'clean', prep: 'none' }),
-    lengthens: true,
+    lengthens: 'stand',
   },
   'fit-form': {
     wants: 'a dry nail',
     refuses: dryWork,
     leaves: same,
-    lengthens: true,
+    lengthens: 'form',
     missed: { words: 'There is nothing for the extension to be built on.', grave: true },
   },
   sculpt: {
@@ -283,7 +286,7 @@ export const TABLE = {
     wants: 'a cured base, tacky or wiped, or a primed plate',
     refuses: filmOver,
     leaves: film,
-    lengthens: true,
+    lengthens: 'form',
   },
   'mould-off': {
     wants: 'gel that is cured through its mould',

@@ -2,7 +2,7 @@ import type { Build } from '../craft/builds';
 import type { Element } from '../craft/techniques';
 import { referenceFaults, SetShape, type Look, type SetDocument } from './document';
 import type { Edit } from './edits';
-import { handNails, mirrorOf, type Hand, type NailName } from '../model/names';
+import { NAILS, handNails, mirrorOf, type Hand, type NailName } from '../model/names';
 import type { Nail, NailChange, Plate } from '../model/nail';
 import type { Practice } from '../model/practice';
 import { tidyWords } from '../model/primitives';
@@ -40,6 +40,14 @@ export type Change =
   | { kind: 'remove-edit'; edit: Edit }
   | { kind: 'put-product'; product: Product }
   | { kind: 'many'; changes: Change[] };
+
+/** Ten plates in the place of those of a set: one step. */
+export function measureAll(plates: Record<NailName, Plate>): Change {
+  return {
+    kind: 'many',
+    changes: NAILS.map((nail) => ({ kind: 'measure', nails: [nail], plate: plates[nail] })),
+  };
+}
 
 type Apply<K extends Change['kind']> = (
   set: SetDocument,

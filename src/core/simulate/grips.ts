@@ -41,9 +41,9 @@ export function judgeGrip(
   const sumY = new Float64Array(REASONS.length);
   const found: string[] = REASONS.map(() => '');
   let covered = 0;
+  const onTip = rowOf(operation.verb).lengthens === 'tip';
   for (const cell of cover.held) {
-    if ((operation.verb === 'press-on' || operation.verb === 'glue-tip') && !isFixed(field, cover, cell))
-      continue;
+    if (onTip && !isFixed(field, cover, cell)) continue;
     // Nothing is bedded in the strip kept off the skin: what overhangs it is judged for its size.
     if (setInWet && isAtSkin(field, cell)) continue;
     const a = field.grid.cell_mm2 * cover.share[cell]!;

@@ -94,15 +94,16 @@ interface Run {
 
 function apply(run: Run, operation: Operation, light_s?: number): void {
   const { field } = run;
-  if (rowOf(operation.verb).lengthens) run.lengthened = true;
+  const { lengthens } = rowOf(operation.verb);
+  if (lengthens) run.lengthened = true;
   // Past the plate a mould carries its gel from above, as a form does from below.
-  if (operation.verb === 'fit-form' || operation.verb === 'press-mould') layForm(field);
+  if (lengthens === 'form') layForm(field);
   const cover = coverOf(run.covers, field, operation, run.lengthened);
   run.verdicts.push(...judgeGrip(field, operation, cover, run.product));
   if (operation.deposit) deposit(run, operation, cover);
   const { leaves } = lookup(operation.verb, laidBy(operation, run.product));
   for (const cell of cover.held) field.surface[cell] = leaves[field.surface[cell]!]!;
-  if (operation.verb === 'press-on' || operation.verb === 'glue-tip') standFree(field, cover);
+  if (lengthens === 'tip') standFree(field, cover);
   if (operation.verb === 'activate') activate(field, cover, run.product);
   if (operation.removal) fileDown(run, operation, cover);
   if (operation.lamp) shine(field, light_s ?? operation.lamp.seconds, run.product);

@@ -33,7 +33,18 @@ const NEAR_EDGE_MM = 1.5;
 /** What stands higher than this on a nail is a stone or a charm, and bears nothing. */
 const STANDS_UM = 300;
 
+const known = new WeakMap<NailField, NailBody>();
+
+/** A finished nail in figures; worked out once for a field, which changes no more. */
 export function bodyOf(field: NailField): NailBody {
+  const before = known.get(field);
+  if (before) return before;
+  const body = measured(field);
+  known.set(field, body);
+  return body;
+}
+
+function measured(field: NailField): NailBody {
   const { frame, grid } = field;
   const product_mm = (cell: number) => layers_mm(field, cell);
   const middle = Math.floor(CELLS_X / 2);

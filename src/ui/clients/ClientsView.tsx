@@ -1,13 +1,13 @@
 'use client';
-import { ActionIcon, Button } from '@mantine/core';
-import { IconArrowLeft, IconPlus } from '@tabler/icons-react';
+import { Button } from '@mantine/core';
+import { IconPlus } from '@tabler/icons-react';
 import type { Client } from '@/core/model/client';
 import { messageOf } from '@/core/model/messageOf';
 import { addClient } from '@/data/clients';
 import { Go, go } from '../kit/Go';
 import { notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
-import { SchemeButton } from '../kit/SchemeButton';
+import { PageHead } from '../kit/PageHead';
 import { useTitle } from '../kit/useTitle';
 import { ClientCard } from './ClientCard';
 import { dayWords } from './days';
@@ -23,24 +23,11 @@ export function ClientsView({ id }: { id?: string }) {
     addClient('New client').then((made) => go(pathOf({ kind: 'clients', id: made.id })), notKept);
   return (
     <main className={classes.page}>
-      <header className={classes.head}>
-        <ActionIcon
-          component={Go}
-          href="/"
-          size={44}
-          variant="subtle"
-          color="gray"
-          aria-label="Back to the sets"
-        >
-          <IconArrowLeft size={22} />
-        </ActionIcon>
-        <h1>Clients</h1>
-        <span className={classes.grow} />
+      <PageHead words="Clients">
         <Button h={44} leftSection={<IconPlus size={18} />} onClick={() => void add()}>
           New client
         </Button>
-        <SchemeButton />
-      </header>
+      </PageHead>
       {fault !== undefined && <p role="alert">The clients cannot be read: {messageOf(fault)}.</p>}
       {clients?.length === 0 && (
         <p className={classes.none}>

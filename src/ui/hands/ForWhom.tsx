@@ -1,7 +1,7 @@
 'use client';
 import { Button, NativeSelect } from '@mantine/core';
+import { measureAll } from '@/core/document/changes';
 import { platesOf, withMeasures, type Client } from '@/core/model/client';
-import { NAILS } from '@/core/model/names';
 import { addClient, changeClient, makeFor } from '@/data/clients';
 import { dayWords, today } from '../clients/days';
 import { useClients } from '../clients/useClients';
@@ -27,11 +27,7 @@ export function ForWhom() {
   }
 
   function take({ measures: [latest] }: Client) {
-    if (!latest) return;
-    store.getState().change({
-      kind: 'many',
-      changes: NAILS.map((nail) => ({ kind: 'measure', nails: [nail], plate: latest.plates[nail] })),
-    });
+    if (latest) store.getState().change(measureAll(latest.plates));
   }
 
   function keep(one: Client) {

@@ -2,6 +2,7 @@
 import { Button, Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { equalLengths } from '@/core/compile/lengths';
+import { measureAll } from '@/core/document/changes';
 import { NAILS } from '@/core/model/names';
 import { platesOf } from '@/core/starter/oneBreath';
 import { MoreMenu } from '../kit/MoreMenu';
@@ -60,10 +61,7 @@ function OneBreath({ onClose }: { onClose: () => void }) {
       setFault(plates.faults[0]!.message);
       return;
     }
-    change({
-      kind: 'many',
-      changes: NAILS.map((nail) => ({ kind: 'measure', nails: [nail], plate: plates.value[nail] })),
-    });
+    change(measureAll(plates.value));
     onClose();
   }
   return (

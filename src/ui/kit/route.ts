@@ -11,11 +11,11 @@ export type Route =
 
 /** The route of an address' parts; undefined where nothing stands there. A set without a view opens in Design. */
 export function routeOf(parts: readonly string[]): Route | undefined {
-  const [first, id, view = 'design', ...more] = parts.filter(Boolean);
+  const named = parts.filter(Boolean);
+  const [first, id, view = 'design', ...more] = named;
   if (first === undefined) return { kind: 'sets' };
   if (first === 'shelf') return id === undefined ? { kind: 'shelf' } : undefined;
-  if (first === 'clients')
-    return parts.filter(Boolean).length > 2 ? undefined : { kind: 'clients', ...(id ? { id } : {}) };
+  if (first === 'clients') return named.length > 2 ? undefined : { kind: 'clients', ...(id ? { id } : {}) };
   if (first !== 'set' || !id || more.length > 0) return undefined;
   const known = SET_VIEWS.find((one) => one === view);
   return known && { kind: 'set', id, view: known };

@@ -1,6 +1,6 @@
 'use client';
 import { ActionIcon, Button, NativeSelect, Table, TextInput } from '@mantine/core';
-import { IconArrowLeft, IconCopy, IconDownload, IconFileImport, IconSearch } from '@tabler/icons-react';
+import { IconCopy, IconDownload, IconFileImport, IconSearch } from '@tabler/icons-react';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { FAMILIES } from '@/core/craft/families';
 import { MAX_FILE_BYTES, tooLarge } from '@/core/document/parse';
@@ -14,10 +14,9 @@ import { recoloured } from '@/core/starter/shelf';
 import { putOnShelf, takeOffShelf } from '@/data/shelf';
 import { downloadBlob } from '../kit/download';
 import { Faults } from '../kit/Faults';
-import { Go } from '../kit/Go';
 import { late } from '../kit/late';
 import { notify, notKept } from '../kit/notify';
-import { SchemeButton } from '../kit/SchemeButton';
+import { PageHead } from '../kit/PageHead';
 import { useTitle } from '../kit/useTitle';
 import { ShelfRow } from './ShelfRow';
 import { useShelf } from './useShelf';
@@ -81,19 +80,7 @@ export function ShelfView() {
 
   return (
     <main className={classes.page}>
-      <header className={classes.head}>
-        <ActionIcon
-          component={Go}
-          href="/"
-          size={44}
-          variant="subtle"
-          color="gray"
-          aria-label="Back to the sets"
-        >
-          <IconArrowLeft size={22} />
-        </ActionIcon>
-        <h1>Shelf</h1>
-        <span className={classes.grow} />
+      <PageHead words="Shelf">
         <TextInput
           aria-label="Search products"
           placeholder="Search"
@@ -136,8 +123,7 @@ export function ShelfView() {
             if (file) void read(file);
           }}
         />
-        <SchemeButton />
-      </header>
+      </PageHead>
       {fault !== undefined && <p role="alert">The shelf cannot be read: {messageOf(fault)}.</p>}
       {faults && (
         <Faults title="The list was not taken in" faults={faults} onClose={() => setFaults(undefined)} />

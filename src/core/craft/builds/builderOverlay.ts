@@ -2,7 +2,6 @@ import * as z from 'zod';
 import { BUILD_BASE, defineBuild } from '../build';
 import { pouredStructure } from '../structures';
 import { OVER_BASE, overBase } from './overBase';
-import { prepPlate } from './prep';
 
 const schema = z.strictObject({
   ...BUILD_BASE,
@@ -44,13 +43,7 @@ export const builderOverlay = defineBuild({
   free_mm: (_build, plate) => plate.free_edge_mm,
   edge: 'plate',
   seats: ['under', 'inside', 'surface', 'over'],
-  stages: (build, context) => ({
-    ...prepPlate(context, {
-      shapeWords: `File the free edge ${context.frame.shape}`,
-      ...overBase.prep(build.base),
-    }),
-    foundation: overBase.drafts(build.base, context, 'Builder grips the base, not the plate.'),
-  }),
+  stages: (build, context) => overBase.stages(build.base, context, 'Builder grips the base, not the plate.'),
   structure: (build, context) =>
     pouredStructure(context.role('builder'), build.apex_um, context.nail.plate.free_edge_mm >= ROD_FROM_MM),
 });

@@ -3,7 +3,6 @@ import { BUILD_BASE, defineBuild } from '../build';
 import { sprinkledStructure } from '../structures';
 import { APEX_UM, apexField } from './material';
 import { OVER_BASE, overBase } from './overBase';
-import { prepPlate } from './prep';
 
 const schema = z.strictObject({
   ...BUILD_BASE,
@@ -30,13 +29,7 @@ export const gelAcrylic = defineBuild({
   free_mm: (_build, plate) => plate.free_edge_mm,
   edge: 'plate',
   seats: ['under', 'inside', 'surface', 'over'],
-  stages: (build, context) => ({
-    ...prepPlate(context, {
-      shapeWords: `File the free edge ${context.frame.shape}`,
-      ...overBase.prep(build.base),
-    }),
-    foundation: overBase.drafts(build.base, context, 'The gel grips the base, not the plate.'),
-  }),
+  stages: (build, context) => overBase.stages(build.base, context, 'The gel grips the base, not the plate.'),
   structure: (build, context) =>
     sprinkledStructure(context.role('builder'), context.role('acrylic'), build.apex_um),
 });

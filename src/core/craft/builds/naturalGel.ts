@@ -2,7 +2,6 @@ import * as z from 'zod';
 import { BUILD_BASE, defineBuild } from '../build';
 import { STICKY_OFF, wipeDraft } from '../drafts';
 import { overBase } from './overBase';
-import { prepPlate } from './prep';
 
 const schema = z.strictObject({
   ...BUILD_BASE,
@@ -29,20 +28,16 @@ export const naturalGel = defineBuild({
   edge: 'plate',
   seats: ['under', 'inside', 'surface', 'over'],
   stages: (build, context) => {
-    const foundation =
-      build.base === 'none'
-        ? []
-        : overBase.drafts(
-            build.base,
-            context,
-            'Thin, short of the skin, and run over the tip: colour peels on a bare plate.',
-          );
-    if (foundation.length > 0 && context.practice.base === 'wipe') {
-      foundation.push(
+    const stages = overBase.stages(
+      build.base,
+      context,
+      'Thin, short of the skin, and run over the tip: colour peels on a bare plate.',
+    );
+    if (stages.foundation.length > 0 && context.practice.base === 'wipe') {
+      stages.foundation.push(
         wipeDraft(context, 'wipe-base', STICKY_OFF, 'Wiped base lifts less, says this school.'),
       );
     }
-    const prep = { shapeWords: `File the free edge ${context.frame.shape}`, ...overBase.prep(build.base) };
-    return { ...prepPlate(context, prep), foundation };
+    return stages;
   },
 });

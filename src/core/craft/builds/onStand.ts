@@ -2,14 +2,11 @@ import * as z from 'zod';
 import { mm } from '../../model/primitives';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace } from '../context';
-import { dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import { lengthField } from './material';
+import { FULL_TIP_UM, keyedTip } from './readyTip';
 
 const schema = z.strictObject({ ...BUILD_BASE, kind: z.literal('on-stand'), length_mm: mm(1, 30) });
-
-/** Thickness of a ready tip at cuticle, apex and free edge (common practice, from memory). */
-const TIP_UM = { cuticle_um: 180, apex_um: 520, edge_um: 420 };
 
 /** A tip painted on a stand with nobody's hand at the table: to be worn later, or to practise on. */
 export const onStand = defineBuild({
@@ -30,7 +27,6 @@ export const onStand = defineBuild({
   offHand: true,
   seats: ['under', 'inside', 'surface', 'over'],
   stages: (_build, context) => {
-    const whole = { ...wholePlace(), margin_mm: 0 };
     return {
       prepare: [
         {
@@ -47,21 +43,12 @@ export const onStand = defineBuild({
           step: 'stand',
           verb: 'stick-on-stand',
           words: 'Stick the tip to its stand',
-          place: whole,
-          deposit: { kind: 'tip', fixing_um: 0, ...TIP_UM },
+          place: { ...wholePlace(), margin_mm: 0 },
+          deposit: { kind: 'tip', fixing_um: 0, ...FULL_TIP_UM },
           hand_s: HAND_S['stick-on-stand'],
           reason: 'With tack that peels off again; marked with its finger.',
         },
-        {
-          step: 'key',
-          verb: 'buff',
-          words: 'Key the tip with a fine buffer',
-          place: whole,
-          hand_s: HAND_S.buff,
-          reason: 'Colour does not grip the shine of a ready tip.',
-        },
-        dustOffDraft('brush', 'Dust under the colour lifts it.'),
-        wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the colour.'),
+        ...keyedTip(context),
       ],
     };
   },

@@ -3,7 +3,8 @@ import type { NailContext } from '../context';
 import { baseDraft } from '../drafts';
 import type { Draft } from '../operation';
 import type { Field } from '../technique';
-import type { Prep } from './prep';
+import type { BuildStages } from '../build';
+import { prepPlate } from './prep';
 
 /** What holds a build on the wearer's own plate. */
 export const OVER_BASE = z.enum(['coat', 'peel-off']);
@@ -18,17 +19,21 @@ function field(...more: { value: string; words: string }[]): Field {
   return { kind: 'choice', path: 'base', words: 'Base', choices: [...CHOICES, ...more] };
 }
 
-/** The choice of a base, with the preparation and the work it asks for. */
+const PEELS = 'Worn for days and lifted off whole: it takes the place of primer and base.';
+
+/** The choice of a base on the wearer's own length, and the stages it asks for; `none` lays none. */
 export const overBase = {
   field: field(),
   fieldWith: field,
-  prep: (base: string): Pick<Prep, 'primer'> => (base === 'peel-off' ? { primer: 'never' } : {}),
-  drafts: (base: OverBase, context: NailContext, why: string): Draft[] =>
-    base === 'peel-off'
-      ? baseDraft(
-          context,
-          'Worn for days and lifted off whole: it takes the place of primer and base.',
-          'peel_base',
-        )
-      : baseDraft(context, why),
+  stages(base: OverBase | 'none', context: NailContext, why: string): BuildStages & { foundation: Draft[] } {
+    const peels = base === 'peel-off';
+    return {
+      ...prepPlate(context, {
+        shapeWords: `File the free edge ${context.frame.shape}`,
+        ...(peels ? { primer: 'never' } : {}),
+      }),
+      foundation:
+        base === 'none' ? [] : baseDraft(context, peels ? PEELS : why, peels ? 'peel_base' : 'base'),
+    };
+  },
 };

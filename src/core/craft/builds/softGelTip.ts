@@ -4,15 +4,13 @@ import type { Draft } from '../operation';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace } from '../context';
 import { coatOf } from '../cure';
-import { baseDraft, dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, wipeDraft } from '../drafts';
+import { baseDraft, flashOf, hardenOf, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import { lengthField } from './material';
 import { prepPlate } from './prep';
+import { FULL_TIP_UM, keyedTip } from './readyTip';
 
 const schema = z.strictObject({ ...BUILD_BASE, kind: z.literal('soft-gel-tip'), length_mm: mm(1, 30) });
-
-/** Thickness of a ready tip at cuticle, apex and free edge (common practice, from memory). */
-const TIP_UM = { cuticle_um: 180, apex_um: 520, edge_um: 420 };
 
 /** Full-cover soft-gel tips fixed with gel under the lamp. */
 export const softGelTip = defineBuild({
@@ -52,7 +50,7 @@ export const softGelTip = defineBuild({
       product: fixing.id,
       // The tip is as wide as its nail; only the gel below it keeps off the skin.
       place: { ...place, margin_mm: 0 },
-      deposit: { kind: 'tip', fixing_um, ...TIP_UM },
+      deposit: { kind: 'tip', fixing_um, ...FULL_TIP_UM },
       hand_s: HAND_S['press-on'],
       reason: 'A bead inside the tip, rolled down from the cuticle so that no air stays in.',
     };
@@ -80,16 +78,7 @@ export const softGelTip = defineBuild({
           place,
         ),
         ...hardenOf(fixing, fixing_um, place, 'cure-tip'),
-        {
-          step: 'key',
-          verb: 'buff',
-          words: 'Key the tip with a fine buffer',
-          place: { ...place, margin_mm: 0 },
-          hand_s: HAND_S.buff,
-          reason: 'Colour does not grip the shine of a ready tip.',
-        },
-        dustOffDraft('brush', 'Dust under the colour lifts it.'),
-        wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the colour.'),
+        ...keyedTip(context),
       ],
     };
   },

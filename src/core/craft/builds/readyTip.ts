@@ -1,0 +1,23 @@
+import { wholePlace, type NailContext } from '../context';
+import { dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
+import { HAND_S } from '../handwork';
+import type { Draft } from '../operation';
+
+/** Thickness of a ready full tip at cuticle, apex and free edge (common practice, from memory). */
+export const FULL_TIP_UM = { cuticle_um: 180, apex_um: 520, edge_um: 420 };
+
+/** A ready tip made a ground for colour, on the hand or on its stand. */
+export function keyedTip(context: NailContext): Draft[] {
+  return [
+    {
+      step: 'key',
+      verb: 'buff',
+      words: 'Key the tip with a fine buffer',
+      place: { ...wholePlace(), margin_mm: 0 },
+      hand_s: HAND_S.buff,
+      reason: 'Colour does not grip the shine of a ready tip.',
+    },
+    dustOffDraft('brush', 'Dust under the colour lifts it.'),
+    wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the colour.'),
+  ];
+}
