@@ -2,7 +2,10 @@ import { DEMO_SETS } from '../src/core/demo';
 import { planNail } from '../src/core/plan/nailPlan';
 import { planSet } from '../src/core/plan/planSet';
 
-/** One demo set planned cold, then warm (median), then one of its nails alone. `bench-plan SET RUNS`, prints JSON. */
+/**
+ * One demo set planned cold, then warm (median), as the page's worker does while editing: without ways out. Then
+ * once with them, and one of its nails alone. `bench-plan SET RUNS`, prints JSON.
+ */
 const [id, runs] = [process.argv[2], Number(process.argv[3] ?? 25)];
 const set = DEMO_SETS.find((demo) => demo.id === id)!.make();
 
@@ -22,12 +25,14 @@ function tenths(value: number): number {
   return Math.round(value * 10) / 10;
 }
 
-const cold_ms = tenths(took_ms(() => planSet(set)));
+const whileEditing = { fixes: false };
+const cold_ms = tenths(took_ms(() => planSet(set, whileEditing)));
 process.stdout.write(
   JSON.stringify({
     set: id,
     cold_ms,
-    plan_ms: median_ms(() => planSet(set), runs),
+    plan_ms: median_ms(() => planSet(set, whileEditing), runs),
+    with_ways_out_ms: tenths(took_ms(() => planSet(set))),
     one_nail_ms: median_ms(() => planNail(set, 'left-ring'), runs * 3),
   }),
 );

@@ -11,7 +11,7 @@ import { keeping } from './bench-keeping';
  * `npm run bench -- 200` checks two hundred random sittings instead of twenty; `--no-browser` leaves the browser out.
  */
 const PORT = 4320;
-const RUNS = 25;
+const RUNS = 15;
 
 /** The commit before stages, seats and poured films: what the plan is compared with. */
 const BEFORE = '06e95cb';
@@ -20,6 +20,7 @@ interface PlanFigures {
   set: string;
   cold_ms: number;
   plan_ms: number;
+  with_ways_out_ms: number;
   one_nail_ms: number;
 }
 
