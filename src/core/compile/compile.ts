@@ -11,10 +11,12 @@ import { editNail, type Edit } from '../document/edits';
 import type { Disc } from '../geometry/regions';
 import type { NailName } from '../model/names';
 import { rounded } from '../model/rounded';
+import type { Found } from '../craft/start';
 import { followEdits, type EditFault } from './followEdits';
 import { coverer, meet } from './lattice';
 import type { Placed } from './placed';
 import { buildOf, contextOf, wornElements } from './prepare';
+import { foundOn } from './stages';
 import { lineOf } from './strands';
 
 export interface Compiled {
@@ -23,6 +25,7 @@ export interface Compiled {
   skipped: Operation[];
   elements: Element[];
   context: NailContext;
+  found: Found;
   editFaults: EditFault[];
 }
 
@@ -32,10 +35,10 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
   const elements = wornElements(set, set.nails[name]).filter(
     (element) => !('fit' in element) || !isLeftOff(context.frame, element),
   );
-  if (!context.nail.in_work) return { operations: [], skipped: [], elements, context, editFaults: [] };
-  const line = lineOf(buildOf(set, context.nail), context, elements).map((placed) =>
-    complete(placed, context),
-  );
+  const build = buildOf(set, context.nail);
+  const found = foundOn(build, context);
+  if (!context.nail.in_work) return { operations: [], skipped: [], elements, context, found, editFaults: [] };
+  const line = lineOf(build, context, elements).map((placed) => complete(placed, context));
   const cover = coverer(context.frame);
   const followed = followEdits(
     line,
@@ -51,6 +54,7 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
     skipped: followed.skipped,
     elements,
     context,
+    found,
     editFaults: followed.faults,
   };
 }

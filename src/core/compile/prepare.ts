@@ -1,6 +1,7 @@
 import { Element } from '../craft/techniques';
 import { buildKindOf, type Build } from '../craft/builds';
 import type { NailContext } from '../craft/context';
+import { startKindOf } from '../craft/starts';
 import { makeFrame, type NailFrame } from '../geometry/frame';
 import type { Look, SetDocument } from '../document/document';
 import type { NailName } from '../model/names';
@@ -42,6 +43,12 @@ export function wornElements(set: SetDocument, nail: Nail): Element[] {
     if (change && 'leave_off' in change) return [];
     return [changedElement(element, change) ?? element];
   });
+}
+
+/** Whether a nail gets a ready tip from the boxes: not where the old nail stays. */
+export function takesTip(set: SetDocument, nail: Nail): boolean {
+  const { edge, offHand } = buildKindOf(buildOf(set, nail).kind);
+  return edge === 'tip' && (offHand === true || !startKindOf(nail.start.kind).keeps);
 }
 
 /** What techniques and builds are told about one nail. */

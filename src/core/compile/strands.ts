@@ -11,6 +11,7 @@ import { composeBody, type Body } from './body';
 import type { Placed } from './placed';
 import { coverer, meet, type Cover } from './lattice';
 import { seatElements, settle, surfaceAfter, wantsHost, type Seated } from './seats';
+import { stagesOf } from './stages';
 
 /** The whole order of one nail, stage by stage, before the artist's edits. */
 export function lineOf(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
@@ -18,14 +19,10 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
   const cover = coverer(bare.frame);
   const seated = seatElements(elements, bare, kind.seats);
   const context = { ...bare, inlaid: seated.some((one) => one.technique.inlaid?.(one.element, bare)) };
-  const { arrive = [], prepare = [], foundation = [] } = kind.stages(build, context);
+  const { stages, structure } = stagesOf(build, context);
+  const { arrive = [], prepare = [], foundation = [] } = stages;
   const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat);
-  const body = composeBody(
-    settle(within('inside'), cover, context.product),
-    context,
-    cover,
-    kind.structure?.(build, context),
-  );
+  const body = composeBody(settle(within('inside'), cover, context.product), context, cover, structure);
   const upper = finished(
     seated.filter((one) => one.seat === 'surface' || one.seat === 'over'),
     body,

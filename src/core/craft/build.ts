@@ -5,6 +5,7 @@ import { Id, Words } from '../model/primitives';
 import { SHAPES } from '../model/shapes';
 import type { Draft, Seat } from './operation';
 import type { NailContext } from './context';
+import type { Refill } from './start';
 import type { Field } from './technique';
 
 export const BUILD_BASE = {
@@ -44,6 +45,8 @@ export interface BuildKind<B> {
   seats: readonly Seat[];
   stages: (build: B, context: NailContext) => BuildStages;
   structure?: (build: B, context: NailContext) => Structure | undefined;
+  /** How it fills what has grown out, where a base and builder over it would not do. */
+  refill?: (build: B, context: NailContext) => Refill | undefined;
 }
 
 /** Keeps the exact schema, so that the build union can be made from the registry. */

@@ -117,7 +117,7 @@ export function levelling_um(t_um: number): number {
 }
 
 /** Thickness the file leaves of an edge that art still comes on (common practice). */
-const EDGE_UNDER_ART_UM = 380;
+export const EDGE_UNDER_ART_UM = 380;
 
 /** Levelled with the file, brushed and wiped: a keyed, clean ground for gel. */
 export function filedGround(context: NailContext, words: string, t_um: number): Draft[] {

@@ -16,6 +16,7 @@ export const MATERIALS = [
   'acrylic',
   'dip',
   'form',
+  'old',
 ] as const;
 export const PHASES = ['bare', 'wet', 'gelled', 'cured'] as const;
 export const FINISHES = ['shine', 'tacky', 'wiped', 'slick', 'keyed', 'matte', 'powdered'] as const;
@@ -79,6 +80,7 @@ const MATERIAL_WORDS: Record<Material, string> = {
   acrylic: 'acrylic',
   dip: 'dip',
   form: 'form',
+  old: 'old product',
 };
 
 const FINISH_WORDS: Record<Finish, string> = {

@@ -19,6 +19,8 @@ export const REASONS = [
   'needs-wet',
   'unprepared-plate',
   'nothing-built',
+  'still-sealed',
+  'not-softened',
 ] as const;
 export type Reason = (typeof REASONS)[number];
 
@@ -38,6 +40,8 @@ export interface Row {
    * is laid past it, or a tip on its stand.
    */
   lengthens?: 'tip' | 'form' | 'stand';
+  /** Takes the old product off. */
+  bares?: true;
 }
 
 const LAID_MATERIAL = new Map<Laid, Material>(
@@ -129,6 +133,18 @@ function filed(s: Surface): Surface {
   return { ...s, finish: 'keyed', soil: 'dust', prep: 'none' };
 }
 
+/** Nothing is forced off a plate: old product comes off once it is soft. */
+function forcedOff(s: Surface): Reason | undefined {
+  return dryWork(s) ?? (s.material === 'old' && s.phase === 'cured' ? 'not-softened' : undefined);
+}
+
+function bared(finish: Finish) {
+  return (s: Surface): Surface =>
+    s.material === 'old' ? { material: 'plate', phase: 'bare', finish, soil: 'clean', prep: 'none' } : s;
+}
+
+const OLD_LEFT = 'New product over old has nothing to hold it but what is already lifting.';
+
 function stoneIn(...materials: Material[]) {
   return (s: Surface): Reason | undefined => {
     if (s.soil === 'oil') return 'oil-before-layer';
@@ -158,11 +174,63 @@ export const TABLE = {
   },
   soak: {
     wants: 'the old product',
-    refuses: dryWork,
-    // What soaked off is scraped and rubbed: the plate beneath has lost its shine.
-    leaves: (s) => (s.material === 'plate' ? { ...s, finish: 'keyed' } : s),
+    refuses: (s) => dryWork(s) ?? (s.material === 'old' && s.finish === 'shine' ? 'still-sealed' : undefined),
+    leaves: (s) => (s.material === 'old' ? { ...s, phase: 'gelled', soil: 'clean' } : s),
     missed: {
-      words: 'New product over old has nothing to hold it but what is already lifting.',
+      words: OLD_LEFT,
+      grave: true,
+    },
+  },
+  'stones-off': {
+    wants: 'an old set with stones on it',
+    refuses: dryWork,
+    leaves: same,
+    missed: { words: 'Remover does not get below a stone, and what is levered up takes plate with it.' },
+  },
+  'open-seal': {
+    wants: 'old product under its top',
+    refuses: underTheFile,
+    leaves: filed,
+    dusty: true,
+    missed: { words: 'A sealed top keeps the remover out.' },
+  },
+  'push-off': {
+    wants: 'old product that the remover has softened',
+    refuses: forcedOff,
+    leaves: bared('keyed'),
+    bares: true,
+    missed: { words: OLD_LEFT, grave: true },
+  },
+  'file-down': {
+    wants: 'hard old product',
+    refuses: underTheFile,
+    leaves: (s) => ({ ...bared('keyed')(s), soil: 'dust' }),
+    dusty: true,
+    bares: true,
+    missed: { words: OLD_LEFT, grave: true },
+  },
+  'lift-off': {
+    wants: 'a set on a peelable base',
+    refuses: dryWork,
+    leaves: bared('keyed'),
+    bares: true,
+    missed: { words: OLD_LEFT, grave: true },
+  },
+  remover: {
+    wants: 'old lacquer',
+    refuses: dryWork,
+    leaves: bared('shine'),
+    bares: true,
+    missed: { words: OLD_LEFT, grave: true },
+  },
+  'file-back': {
+    wants: 'an old set that is hard, its sticky layer long gone',
+    refuses: underTheFile,
+    // The file stays off the new growth, which keeps its shine.
+    leaves: (s) => (s.material === 'old' ? filed(s) : { ...s, soil: 'dust' }),
+    dusty: true,
+    missed: {
+      words: 'New product over an old top lifts from it, and the step at the new growth cracks.',
       grave: true,
     },
   },

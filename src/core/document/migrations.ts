@@ -218,8 +218,23 @@ const fromVersion4: Migration = (file) => {
   return ok(file);
 };
 
+/** Version 5 knew one way for old product to come off. */
+const fromVersion5: Migration = (file) => {
+  for (const nail of isObject(file.nails) ? Object.values(file.nails) : [])
+    if (isObject(nail) && isObject(nail.start) && nail.start.kind === 'removal')
+      Object.assign(nail.start, { product: 'gel', stones: false });
+  return ok(file);
+};
+
 /** The step that leads away from each version. */
-const STEPS: readonly Migration[] = [fromVersion0, fromVersion1, fromVersion2, fromVersion3, fromVersion4];
+const STEPS: readonly Migration[] = [
+  fromVersion0,
+  fromVersion1,
+  fromVersion2,
+  fromVersion3,
+  fromVersion4,
+  fromVersion5,
+];
 
 /** Brings a file of an older version forward. The input is left as it is. */
 export function migrate(file: Json, version: number): Result<Json> {

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { Id, mm } from './primitives';
 import { SHAPES } from './shapes';
+import { Start } from './start';
 
 export const PLATE_OUTLINES = ['round', 'square'] as const;
 
@@ -42,11 +43,7 @@ export const Nail = z.strictObject({
   /** Length past the free edge and outline of this nail, where they are not its build's. */
   own_free_mm: mm(0, 30).nullable(),
   own_shape: z.enum(SHAPES).nullable(),
-  start: z.discriminatedUnion('kind', [
-    /** `dull`: the shine is off already, from an earlier removal or dry manicure. */
-    z.strictObject({ kind: z.literal('bare'), dull: z.boolean() }),
-    z.strictObject({ kind: z.literal('removal'), soak_s: z.number().min(60).max(3600) }),
-  ]),
+  start: Start,
   build: Id,
   look: Id.nullable(),
   changes: z.array(NailChange).max(60),

@@ -74,11 +74,13 @@ function cut(
       return {
         operation: film.operation,
         words:
-          film.kind === 'tip' || film.kind === 'hollow'
-            ? film.kind
-            : film.kind === 'pieces'
-              ? film.pieces![0]!.words
-              : (made?.name ?? ''),
+          film.kind === 'old'
+            ? 'old set'
+            : film.kind === 'tip' || film.kind === 'hollow'
+              ? film.kind
+              : film.kind === 'pieces'
+                ? film.pieces![0]!.words
+                : (made?.name ?? ''),
         kind: film.kind,
         stands,
         ...(coloured ? { colour: coloured } : {}),

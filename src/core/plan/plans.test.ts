@@ -73,7 +73,7 @@ const RIGHT: Record<string, () => SetDocument> = {
     setWearing([element('colour')], (set) => {
       every((nail) => (nail.start = { kind: 'bare', dull: true }))(set);
       // Another was soaked off, and needs no buffing either.
-      set.nails['left-ring'].start = { kind: 'removal', soak_s: 600 };
+      set.nails['left-ring'].start = { kind: 'removal', product: 'gel', stones: false, soak_s: 600 };
       set.edits = [{ kind: 'skip', a: 'left-ring/prep/buff#1' }];
     }),
   'a fade over opaque colour': () =>

@@ -1,8 +1,11 @@
 import type { BuildKind } from '../craft/build';
+import { wholePlace } from '../craft/context';
+import type { Found, OldProductOn } from '../craft/start';
 import type { NailFrame } from '../geometry/frame';
 import type { Plate } from '../model/nail';
 import { encode, type Surface } from '../craft/surface';
 import type { Paint, Place, PlacedPiece } from '../craft/operation';
+import { beadShare } from './bead';
 
 /** Cells across and along; fine enough for areas of a tenth of a mm², cheap enough for ten nails at a keystroke. */
 export const CELLS_X = 28;
@@ -37,7 +40,7 @@ export interface Grid {
 export interface Film {
   operation: string;
   product?: string;
-  kind: 'film' | 'pieces' | 'tip' | 'hollow';
+  kind: 'film' | 'pieces' | 'tip' | 'hollow' | 'old';
   place: Place;
   paint?: Paint;
   pieces?: PlacedPiece[];
@@ -73,7 +76,7 @@ export function makeField(
   frame: NailFrame,
   edge: Edge,
   plate: Pick<Plate, 'thickness_mm' | 'free_edge_mm'>,
-  dull: boolean,
+  found: Found,
 ): NailField {
   const dx = frame.arc_mm / CELLS_X;
   const dy = frame.length_mm / CELLS_Y;
@@ -94,7 +97,10 @@ export function makeField(
       thickness_um[cell] = plate.thickness_mm * 1000;
     }
   }
-  return {
+  const surface = new Uint16Array(CELLS_X * CELLS_Y).fill(
+    encode(found.dull ? { ...BARE, finish: 'keyed' } : BARE),
+  );
+  const field: NailField = {
     frame,
     grid: {
       x,
@@ -108,9 +114,33 @@ export function makeField(
       plate_um: thickness_um,
     },
     films: [],
-    surface: new Uint16Array(CELLS_X * CELLS_Y).fill(encode(dull ? { ...BARE, finish: 'keyed' } : BARE)),
+    surface,
     edge,
   };
+  if (found.old) layOld(field, found.old);
+  return field;
+}
+
+const OLD = encode({ material: 'old', phase: 'cured', finish: 'shine', soil: 'clean', prep: 'none' });
+
+/** A free edge that was filed when its set was made, plate and all (common practice). */
+const WORN_EDGE_UM = 500;
+
+/** What lies on the nail before the work: as it was built, and moved on by what has grown out. */
+function layOld(field: NailField, { from_mm, apex_um, stays }: OldProductOn): void {
+  const { grid, frame, surface } = field;
+  const film = newFilm('old', 'old', wholePlace());
+  const there = stays ? grid.inside : grid.onPlate;
+  for (let cell = 0; cell < there.length; cell += 1) {
+    const y = grid.y[cellY(cell)]!;
+    if (!there[cell] || y < from_mm) continue;
+    const built_um = apex_um * beadShare(frame, grid.x[cellX(cell)]!, y - from_mm);
+    const edge_um = Math.max(0, WORN_EDGE_UM - grid.plate_um[cell]!);
+    film.t_um[cell] = y > frame.bed_mm ? Math.min(built_um, edge_um) : built_um;
+    film.phase[cell] = CURED;
+    surface[cell] = OLD;
+  }
+  field.films.push(film);
 }
 
 export function newFilm(operation: string, kind: Film['kind'], place: Place, product?: string): Film {

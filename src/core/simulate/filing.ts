@@ -4,7 +4,7 @@ import { decode, encode, type Material } from '../craft/surface';
 import { smooth } from '../geometry/smooth';
 import type { Product } from '../model/product';
 import type { Cover } from './cover';
-import { cellY, NONE, thickness_um, type Film, type NailField } from './field';
+import { cellY, height_um, NONE, thickness_um, type Film, type NailField } from './field';
 import { feather } from './pour';
 
 /** What a file can go into that it should not. */
@@ -37,7 +37,7 @@ export function file(
   const { allowance_um, edge_um, seam_mm } = operation.removal!;
   if (seam_mm) {
     blendSeam(field, cover, seam_mm);
-    return [];
+    if (allowance_um === 0) return [];
   }
   const into = new Map<Reached, FiledInto>(
     BELOW_THE_CLEAR.map((what) => [what, { what, touched: [], removed: [] }]),
@@ -45,6 +45,8 @@ export function file(
   for (const cell of cover.held) {
     const y = field.grid.y[cellY(cell)]!;
     let off = allowance_um * feather(field.frame, y, cover.distance_mm[cell]!);
+    // Filed back, the old set ends at the new growth, and so does the file.
+    if (seam_mm) off = Math.min(off, height_um(field, cell));
     const blend = edgeBlend(field, y);
     if (blend > 0) {
       // Thinning is done by eye: it stops short of the art, and leaves the edge thicker instead.
@@ -79,10 +81,10 @@ export function file(
   return [...into.values()].filter((kind) => kind.touched.length > 0);
 }
 
-/** Files the tip that was glued on down to nothing at its seam. */
+/** Files the tip that was glued on, or the old set, down to nothing at its seam. */
 function blendSeam({ grid, films }: NailField, cover: Cover, seam: { from: number; to: number }): void {
   for (const film of films) {
-    if (film.kind !== 'tip') continue;
+    if (film.kind !== 'tip' && film.kind !== 'old') continue;
     for (const cell of cover.held) {
       const share = (grid.y[cellY(cell)]! - seam.from) / (seam.to - seam.from);
       film.t_um[cell]! *= Math.max(0, Math.min(1, share));
@@ -128,9 +130,11 @@ function bare(field: NailField, cell: number, product: (id: string) => Product):
         ? 'piece'
         : film.kind === 'tip'
           ? 'tip'
-          : film.product
-            ? FAMILIES[product(film.product).family].material
-            : 'gel';
+          : film.kind === 'old'
+            ? 'old'
+            : film.product
+              ? FAMILIES[product(film.product).family].material
+              : 'gel';
     break;
   }
   field.surface[cell] = encode({

@@ -1,12 +1,11 @@
 import { smooth } from '../geometry/smooth';
 import type { NailFrame } from '../geometry/frame';
+import { beadShare } from './bead';
 import type { Cover } from './cover';
 import { CELLS_X, CELLS_Y, cellX, cellY, height_um, type NailField } from './field';
 
 /** Product is feathered to the skin over this width (common practice). */
 const FEATHER_MM = 1.5;
-/** Where the apex is laid, as a share of the bed (common practice: over or just behind the stress area). */
-const APEX_SHARE = 0.9;
 /** What clings to a thing that stands above the level, as a share of the bead there. */
 const DRAPE_SHARE = 0.1;
 /**
@@ -20,19 +19,6 @@ const SMOOTHED_OVER_MM = 1.8;
 export function feather(frame: NailFrame, y_mm: number, distance_mm: number): number {
   const skin = Math.max(0, Math.min(1, (frame.bed_mm + 0.5 - y_mm) / (0.5 + frame.bed_mm * 0.45)));
   return 1 - skin * (1 - smooth(distance_mm / FEATHER_MM));
-}
-
-/**
- * The bead an artist lays: full at the apex, thinner towards cuticle, sidewalls and free edge, as a share of its
- * thickness at the apex (common practice).
- */
-export function beadShare(frame: NailFrame, x_mm: number, y_mm: number): number {
-  const apex = frame.bed_mm * APEX_SHARE;
-  const past = Math.max(0, Math.min(1, (y_mm - apex) / (frame.length_mm - apex || 1)));
-  const along =
-    y_mm < apex ? 0.45 + 0.55 * Math.sin((Math.PI / 2) * Math.max(0, y_mm / apex)) : 1 - 0.5 * smooth(past);
-  const half = frame.halfWidth_mm(Math.max(0, Math.min(y_mm, frame.length_mm))) || 1;
-  return along * (1 - 0.5 * Math.min(1, (x_mm / half) ** 2));
 }
 
 /** A poured layer: its thickness by cell, the level of its free surface, and the volume brought. */
@@ -93,7 +79,7 @@ export function pour(field: NailField, cover: Cover, t_um: number): Poured {
 function lastFilm(field: NailField): number {
   for (let f = field.films.length - 1; f >= 0; f -= 1) {
     const { kind } = field.films[f]!;
-    if (kind === 'film' || kind === 'tip') return f;
+    if (kind === 'film' || kind === 'tip' || kind === 'old') return f;
   }
   return -1;
 }

@@ -46,15 +46,14 @@ export function simulateNail(
   steps: readonly Step[],
   covers: Covers = newCovers(),
 ): Simulated {
-  const { context } = compiled;
-  const { plate, start } = context.nail;
-  const field = makeField(context.frame, edge, plate, start.kind === 'bare' && start.dull);
+  const { context, found } = compiled;
+  const field = makeField(context.frame, edge, context.nail.plate, found);
   const run: Run = {
     field,
     product: context.product,
     covers,
     verdicts: [],
-    lengthened: edge === 'plate',
+    lengthened: edge === 'plate' || found.old?.stays === true,
   };
   const states: StateAfter[] = [];
   for (const step of steps) {
@@ -94,7 +93,7 @@ interface Run {
 
 function apply(run: Run, operation: Operation, light_s?: number): void {
   const { field } = run;
-  const { lengthens } = rowOf(operation.verb);
+  const { lengthens, bares } = rowOf(operation.verb);
   if (lengthens) run.lengthened = true;
   // Past the plate a mould carries its gel from above, as a form does from below.
   if (lengthens === 'form') layForm(field);
@@ -103,10 +102,18 @@ function apply(run: Run, operation: Operation, light_s?: number): void {
   if (operation.deposit) deposit(run, operation, cover);
   const { leaves } = lookup(operation.verb, laidBy(operation, run.product));
   for (const cell of cover.held) field.surface[cell] = leaves[field.surface[cell]!]!;
+  if (bares) bareOfOld(field, cover);
   if (lengthens === 'tip') standFree(field, cover);
   if (operation.verb === 'activate') activate(field, cover, run.product);
   if (operation.removal) fileDown(run, operation, cover);
   if (operation.lamp) shine(field, light_s ?? operation.lamp.seconds, run.product);
+}
+
+function bareOfOld({ films }: NailField, cover: Cover): void {
+  for (const film of films) {
+    if (film.kind !== 'old') continue;
+    for (const cell of cover.touched) film.t_um[cell] = 0;
+  }
 }
 
 /** Where nothing fixes it, a tip is as hard as it came. */

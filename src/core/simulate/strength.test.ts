@@ -12,7 +12,7 @@ const bare = (free_mm: number, thickness_mm = 0.5) =>
     makeFrame({ width_mm: 12, arch_mm: 2.6, bed_mm: 13, free_mm, radiusAlong_mm: 60, shape: 'square' }),
     'plate',
     { thickness_mm, free_edge_mm: free_mm },
-    false,
+    { dull: false },
   );
 const built = (kind: string, options: object, change: (set: SetDocument) => void = () => undefined) =>
   setWearing([element('colour')], (set) => {

@@ -5,7 +5,7 @@ import type { SetDocument } from '../document/document';
 import type { Facts, Need } from './sittingChecker';
 
 /** Verbs after which dust flies, read from the trade and not from the program's table (common practice). */
-const DUSTY = ['shape', 'buff', 'file'];
+const DUSTY = ['shape', 'buff', 'file', 'open-seal', 'file-down', 'file-back', 'blend'];
 /** What is done for a whole hand, or for both, in one go. */
 const HAND_WORK = ['sanitise', 'soak', 'dust-off'];
 
@@ -47,7 +47,9 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             ...(one.verb === 'prime' ? { covered_within_s: 240 } : {}),
             held: (one.verb === 'flash' && own[i - 1]?.verb === 'press-on') || isHold(one.words),
             ...((prepared && HAND_WORK.includes(one.verb)) || one.verb === 'oil'
-              ? { round: `${one.verb === 'oil' || one.verb === 'sanitise' ? '' : handOf(name)} ${one.step}` }
+              ? {
+                  round: `${one.verb === 'oil' || one.verb === 'sanitise' ? '' : handOf(name)} ${one.step} ${one.pass}`,
+                }
               : {}),
           };
         }),

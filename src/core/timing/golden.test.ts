@@ -74,7 +74,8 @@ describe('golden sittings', () => {
 
   it('removal first: soaked as a hand, then prepared; the plate is dull from it', () => {
     const removal = setWearing([element('colour')], (set) => {
-      for (const name of NAILS) set.nails[name].start = { kind: 'removal', soak_s: 600 };
+      for (const name of NAILS)
+        set.nails[name].start = { kind: 'removal', product: 'gel', stones: false, soak_s: 600 };
     });
     const lines = oneHand(removal);
     expect(lines.slice(0, 4)).toEqual([

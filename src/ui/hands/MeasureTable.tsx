@@ -1,7 +1,6 @@
 'use client';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { buildOf } from '@/core/compile/prepare';
-import { buildKindOf } from '@/core/craft/builds';
+import { takesTip } from '@/core/compile/prepare';
 import { inUnit, MEASURES, oddPlate, readMeasure, type Measure, type Unit } from '@/core/craft/measures';
 import { tipWords } from '@/core/craft/tipFit';
 import { tipsOf } from '@/core/judge/rules/tipSize';
@@ -36,7 +35,7 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
   const last = useRef<Spot>(ORDER[0]!);
   const shown = turned ? [...NAILS].reverse() : NAILS;
   const tips = tipsOf(set);
-  const usesTips = NAILS.some((nail) => buildKindOf(buildOf(set, set.nails[nail]).kind).edge === 'tip');
+  const usesTips = NAILS.some((nail) => takesTip(set, set.nails[nail]));
 
   /** Keeps what was typed; false where it cannot be. */
   function commit(spot: Spot, text: string): boolean {

@@ -3,11 +3,13 @@ import { Checkbox, NativeSelect } from '@mantine/core';
 import { frameOf, buildOf } from '@/core/compile/prepare';
 import { BUILDS, buildKindOf } from '@/core/craft/builds';
 import { readPath, writePath } from '@/core/craft/fieldPath';
+import { STARTS, startKindOf } from '@/core/craft/starts';
 import { SHAPE_DEFINITIONS } from '@/core/geometry/shape';
 import { upperFirst } from '@/core/model/letters';
 import { CONDITIONS, type Condition } from '@/core/model/nail';
 import { nailWords } from '@/core/model/names';
 import { SHAPES, type Shape } from '@/core/model/shapes';
+import type { Start } from '@/core/model/start';
 import { bodyWords, carriesWords } from '@/core/simulate/strength';
 import { FieldInput } from '../design/ElementFields';
 import { freeId } from '../design/fresh';
@@ -28,12 +30,6 @@ const CONDITION_WORDS: Record<Condition, string> = {
 /** Before the kind of a build that the set does not have yet. */
 const NEW = 'new ';
 
-const STARTS = [
-  { value: 'bare', label: 'Bare' },
-  { value: 'dull', label: 'Bare, shine already off' },
-  { value: 'removal', label: 'Product to soak off first' },
-];
-
 /** What the chosen nails are like, how they are built, and their shape from three sides. */
 export function NailChoices() {
   const set = useStudio((s) => s.set);
@@ -49,7 +45,7 @@ export function NailChoices() {
   const kind = buildKindOf(build.kind);
   const frame = frameOf(nail, build);
   const free_mm = frame.length_mm - frame.bed_mm;
-  const start = nail.start.kind === 'bare' ? (nail.start.dull ? 'dull' : 'bare') : 'removal';
+  const start = startKindOf(nail.start.kind);
   function takeBuild(value: string) {
     if (!value.startsWith(NEW)) {
       change({ kind: 'use-build', nails, build: value });
@@ -65,15 +61,8 @@ export function NailChoices() {
       ],
     });
   }
-  const putStart = (value: string) =>
-    change({
-      kind: 'nail',
-      nails,
-      put: {
-        start:
-          value === 'removal' ? { kind: 'removal', soak_s: 720 } : { kind: 'bare', dull: value === 'dull' },
-      },
-    });
+  const putStart = (next: Start, gesture?: string) =>
+    change({ kind: 'nail', nails, put: { start: next } }, gesture);
   return (
     <aside className={classes.choices} aria-label="The chosen nails">
       <h2>{nails.length > 1 ? `${nails.length} nails` : upperFirst(nailWords(focus))}</h2>
@@ -122,11 +111,7 @@ export function NailChoices() {
           }
         />
         <FigureInput
-          label={
-            kind.edge === 'plate'
-              ? 'Own free edge'
-              : `Past the free edge, ${nails.length > 1 ? 'these nails' : 'this nail'}`
-          }
+          label={kind.edge === 'plate' ? 'Own free edge' : 'Past the free edge'}
           unit="mm"
           value={free_mm}
           min={0}
@@ -141,7 +126,25 @@ export function NailChoices() {
             )
           }
         />
-        <Choice label="What is on it" choices={STARTS} value={start} onChange={putStart} />
+      </div>
+      <div className={classes.pair}>
+        <Choice
+          label="What is on it"
+          choices={STARTS.map((one) => ({ value: one.kind, label: one.words }))}
+          value={start.kind}
+          onChange={(value) => putStart(startKindOf(value as Start['kind']).fresh())}
+        />
+        {start.fields(nail.start).map((field) => (
+          <FieldInput
+            key={`${field.kind} ${field.path}`}
+            field={field}
+            value={readPath(nail.start, field.path)}
+            onChange={(value, gesture) => {
+              const next = writePath(nail.start, field.path, value) as Start;
+              putStart(start.follow?.(next, field.path) ?? next, gesture);
+            }}
+          />
+        ))}
       </div>
       <fieldset className={classes.conditions}>
         <legend>Condition</legend>

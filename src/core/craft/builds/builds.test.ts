@@ -33,7 +33,7 @@ describe.each(BUILDS.map((build) => [build.kind, build] as const))('%s', (kind, 
 
   it('soaks the old product off before the cuticle, where a hand is at the table', () => {
     const set = wearing();
-    set.nails['left-ring'].start = { kind: 'removal', soak_s: 600 };
+    set.nails['left-ring'].start = { kind: 'removal', product: 'gel', stones: false, soak_s: 600 };
     const verbs = verbsOf(set);
     expect(verbs.includes('soak')).toBe(!build.offHand);
     if (!build.offHand) expect(verbs.indexOf('soak')).toBeLessThan(verbs.indexOf('push-back'));

@@ -8,8 +8,9 @@ import { baseDraft, dustOffDraft, hardenOf } from '../drafts';
 import { HAND_S } from '../handwork';
 import type { Draft, Place } from '../operation';
 import { EXTENSION_UM, sculpted } from '../structures';
-import { APEX_UM, gelStructure, lengthField, MATERIAL, MATERIAL_FIELDS } from './material';
-import { clearPlate, primePlate } from './prep';
+import { acrylicRefill, APEX_UM, gelStructure, MATERIAL, MATERIAL_FIELDS } from './material';
+import { primePlate } from '../primePlate';
+import { clearPlate } from './prep';
 
 const schema = z.strictObject({
   ...BUILD_BASE,
@@ -30,7 +31,7 @@ export const halfTip = defineBuild({
   words: 'Half tip with an overlay',
   blurb: 'A tip glued to the end of the plate, its seam filed out, built over in builder, putty or acrylic.',
   schema,
-  fields: [...MATERIAL_FIELDS, lengthField()],
+  fields: MATERIAL_FIELDS,
   fresh: (id) => ({
     id,
     kind: 'half-tip' as const,
@@ -69,6 +70,8 @@ export const halfTip = defineBuild({
     };
   },
   structure: (build, context) => gelStructure(build.material, build.apex_um, context),
+  refill: (build, context) =>
+    build.material === 'acrylic' ? acrylicRefill(build.apex_um, context) : undefined,
 });
 
 /** Glued, cut to length and shape, blended, brushed: all of it before the plate is dehydrated and primed. */

@@ -1,7 +1,8 @@
 import * as z from 'zod';
 import type { Structure } from '../build';
 import type { NailContext } from '../context';
-import { pouredStructure, puttyStructure } from '../structures';
+import type { Refill } from '../start';
+import { pouredStructure, puttyStructure, sculpted } from '../structures';
 import type { Field } from '../technique';
 
 /** What an extension is built of. */
@@ -37,10 +38,12 @@ export function apexField(): Field {
   };
 }
 
-/** Length of every nail of a build that has none of its own. */
-export function lengthField(): Field {
-  const words = 'Past the free edge, all of this build';
-  return { kind: 'number', path: 'length_mm', words, unit: 'mm', min: 1, max: 30, step: 0.5 };
+/** Acrylic is filled with acrylic, beaded into the gap and drawn out over the old. */
+export function acrylicRefill(apex_um: number, context: NailContext): Refill {
+  return {
+    primer: 'always',
+    foundation: sculpted(context.role('acrylic'), Math.round(apex_um / 2), context),
+  };
 }
 
 /**

@@ -3,7 +3,6 @@ import { mm } from '../../model/primitives';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace } from '../context';
 import { HAND_S } from '../handwork';
-import { lengthField } from './material';
 import { FULL_TIP_UM, keyedTip } from './readyTip';
 
 const schema = z.strictObject({ ...BUILD_BASE, kind: z.literal('on-stand'), length_mm: mm(1, 30) });
@@ -14,7 +13,7 @@ export const onStand = defineBuild({
   words: 'Off the hand, on a stand',
   blurb: 'A full tip worked on a stand, to be worn later or to practise on.',
   schema,
-  fields: [lengthField()],
+  fields: [],
   fresh: (id) => ({
     id,
     kind: 'on-stand' as const,

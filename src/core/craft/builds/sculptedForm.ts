@@ -6,8 +6,9 @@ import { baseDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import type { Draft } from '../operation';
 import { EXTENSION_UM, sculpted, thinExtension } from '../structures';
-import { APEX_UM, gelStructure, lengthField, MATERIAL, MATERIAL_FIELDS } from './material';
-import { clearPlate, prepPlate, primePlate } from './prep';
+import { acrylicRefill, APEX_UM, gelStructure, MATERIAL, MATERIAL_FIELDS } from './material';
+import { primePlate } from '../primePlate';
+import { clearPlate, prepPlate } from './prep';
 
 const schema = z.strictObject({
   ...BUILD_BASE,
@@ -26,7 +27,7 @@ export const sculptedForm = defineBuild({
   words: 'Sculpted on a form',
   blurb: 'Built past the plate on paper: any length and outline, in builder, putty or acrylic.',
   schema,
-  fields: [...MATERIAL_FIELDS, lengthField()],
+  fields: MATERIAL_FIELDS,
   fresh: (id) => ({
     id,
     kind: 'sculpted-form' as const,
@@ -67,6 +68,8 @@ export const sculptedForm = defineBuild({
     const structure = gelStructure(build.material, build.apex_um - EXTENSION_UM, context);
     return structure && { ...structure, fileWords: `File the nail ${context.frame.shape} and level it` };
   },
+  refill: (build, context) =>
+    build.material === 'acrylic' ? acrylicRefill(build.apex_um, context) : undefined,
 });
 
 const FORM_ON: Draft = {

@@ -6,7 +6,6 @@ import { wholePlace } from '../context';
 import { coatOf } from '../cure';
 import { baseDraft, flashOf, hardenOf, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
-import { lengthField } from './material';
 import { prepPlate } from './prep';
 import { FULL_TIP_UM, keyedTip } from './readyTip';
 
@@ -18,7 +17,7 @@ export const softGelTip = defineBuild({
   words: 'Full-cover soft-gel tip',
   blurb: 'A ready tip from sidewall to sidewall, fixed with gel through the light.',
   schema,
-  fields: [lengthField()],
+  fields: [],
   fresh: (id) => ({
     id,
     kind: 'soft-gel-tip' as const,

@@ -5,7 +5,7 @@ import { wholePlace } from '../context';
 import { baseDraft, flashOf, hardenOf, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import { EXTENSION_UM, filedGround, pouredStructure } from '../structures';
-import { APEX_UM, apexField, lengthField } from './material';
+import { APEX_UM, apexField } from './material';
 import { prepPlate } from './prep';
 
 const schema = z.strictObject({
@@ -21,7 +21,7 @@ export const upperMould = defineBuild({
   words: 'Upper mould filled with builder',
   blurb: 'A mould filled with gel and pressed on: the surface comes out smooth, the outline is filed.',
   schema,
-  fields: [apexField(), lengthField()],
+  fields: [apexField()],
   fresh: (id) => ({
     id,
     kind: 'upper-mould' as const,

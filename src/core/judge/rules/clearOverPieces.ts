@@ -4,7 +4,7 @@ import { pieceOutline } from '../../craft/pieces';
 import { rounded } from '../../model/rounded';
 import { cellAt, height_um } from '../../simulate/field';
 import { pieceStands_mm } from '../../simulate/laid';
-import { beadShare } from '../../simulate/pour';
+import { beadShare } from '../../simulate/bead';
 import type { FindingDraft, Fix } from '../finding';
 
 /** More than this under the pieces and the strength is built below them, where it does not help (common practice). */

@@ -1,5 +1,4 @@
-import { buildKindOf } from '../../craft/builds';
-import { buildOf } from '../../compile/prepare';
+import { takesTip } from '../../compile/prepare';
 import { rounded } from '../../model/rounded';
 import type { NailRule } from '../rule';
 
@@ -25,8 +24,8 @@ export const condition: NailRule = {
         },
       ];
     }
-    const tip = buildKindOf(buildOf(set, context.nail).kind).edge === 'tip';
-    if (!tip || !conditions.includes('bitten') || plate.bed_mm >= SHORT_BED_MM) return [];
+    if (!takesTip(set, context.nail) || !conditions.includes('bitten') || plate.bed_mm >= SHORT_BED_MM)
+      return [];
     return [
       {
         severity: 'warn',

@@ -66,6 +66,16 @@ const WORDS: Record<
     says: (what) => `${what}: nothing that is hard stands on it yet.`,
     reason: 'A form carries the extension until it is hard; pulled before, the extension hangs or tears off.',
   },
+  'still-sealed': {
+    severity: 'stop',
+    says: (what) => `${what}: the old top is still closed.`,
+    reason: 'Remover does not get through a sealed top: it is filed open first.',
+  },
+  'not-softened': {
+    severity: 'stop',
+    says: (what) => `${what}: the old product is still hard.`,
+    reason: 'Forced off, it takes a layer of the plate along: it is soaked until it comes of itself.',
+  },
   'filed-through': {
     severity: 'stop',
     says: (_what, v) => `The file will reach ${v.found}.`,

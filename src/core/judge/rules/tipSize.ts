@@ -1,5 +1,4 @@
-import { buildOf, frameOf } from '../../compile/prepare';
-import { buildKindOf } from '../../craft/builds';
+import { buildOf, frameOf, takesTip } from '../../compile/prepare';
 import { curveClassOf, fitTips, type TipsFitted } from '../../craft/tipFit';
 import type { SetDocument } from '../../document/document';
 import { NAILS, nailWords } from '../../model/names';
@@ -11,9 +10,7 @@ const MAX_SPARE_MM = 1.3;
 
 /** The tips that the nails of a set get from its boxes. */
 export function tipsOf(set: SetDocument): TipsFitted {
-  const wants = NAILS.filter(
-    (name) => set.nails[name].in_work && buildKindOf(buildOf(set, set.nails[name]).kind).edge === 'tip',
-  );
+  const wants = NAILS.filter((name) => set.nails[name].in_work && takesTip(set, set.nails[name]));
   return fitTips(
     wants.map((nail) => ({
       nail,

@@ -1,0 +1,54 @@
+import { wholePlace, type NailContext } from './context';
+import { LAST_DUST_OFF, wipeDraft } from './drafts';
+import { HAND_S } from './handwork';
+import type { Draft } from './operation';
+
+/** A peelable base takes the primer's place; what only holds on a primed plate has it whatever the practice. */
+export type Primes = 'never' | 'always';
+
+/** Wiped, dehydrated and primed; not touched again after this. */
+export function primePlate(context: NailContext, primes?: Primes): Draft[] {
+  const place = wholePlace();
+  const dehydrator = context.role('dehydrator');
+  const drafts: Draft[] = [
+    wipeDraft(context, 'wipe', LAST_DUST_OFF, 'Clean and lint-free; not touched again after this.'),
+    {
+      step: 'dehydrate',
+      verb: 'dehydrate',
+      words: `Dehydrate with ${dehydrator.name}`,
+      product: dehydrator.id,
+      place,
+      hand_s: HAND_S.dehydrate,
+      wait_s: dehydrator.dry_s,
+      reason: 'Moisture and oil in the plate keep the base from gripping.',
+    },
+  ];
+  const oily = context.nail.conditions.find((one) => one === 'oily' || one === 'lifted-before');
+  if (oily)
+    drafts.push({
+      step: 'dehydrate',
+      pass: 2,
+      verb: 'dehydrate',
+      words: `Dehydrate again with ${dehydrator.name}`,
+      product: dehydrator.id,
+      place,
+      hand_s: HAND_S.dehydrate,
+      wait_s: dehydrator.dry_s,
+      reason:
+        oily === 'oily' ? 'An oily plate gives off oil again within minutes.' : 'It lifted here before.',
+    });
+  if (primes === 'always' || (primes !== 'never' && context.practice.primer === 'once')) {
+    const primer = context.role('primer');
+    drafts.push({
+      step: 'prime',
+      verb: 'prime',
+      words: `Prime with ${primer.name}`,
+      product: primer.id,
+      place,
+      hand_s: HAND_S.prime,
+      wait_s: primer.dry_s,
+      reason: 'Acid-free primer on the dehydrated plate; left to dry.',
+    });
+  }
+  return drafts;
+}

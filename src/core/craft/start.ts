@@ -1,0 +1,59 @@
+import type { Start } from '../model/start';
+import type { BuildStages, Structure } from './build';
+import type { NailContext } from './context';
+import type { Draft } from './operation';
+import type { Field } from './technique';
+
+/** Old product on a nail: from here to the tip, so thick at its apex. */
+export interface OldProductOn {
+  from_mm: number;
+  apex_um: number;
+  /** It carries the nail's whole length and stays; otherwise it ends with the plate. */
+  stays: boolean;
+}
+
+/** What is found on a nail before any work. */
+export interface Found {
+  dull: boolean;
+  old?: OldProductOn;
+}
+
+/** What a build gives an old nail of its own kind: its own stages, and what it lays anew. */
+export interface BuildAnew {
+  stages: () => BuildStages;
+  structure: () => Structure | undefined;
+  /** How it fills what has grown out. */
+  refill: () => Refill;
+  /** Thickness at the apex of such a nail when it was new. */
+  worn_um: number;
+}
+
+export interface Refill {
+  foundation: Draft[];
+  structure?: Structure;
+  /** What only holds on a primed plate has it whatever the practice. */
+  primer?: 'always';
+}
+
+/** How a nail's work begins: what is found on it, and what that asks for before or instead of the build's own stages. */
+export interface StartKind<S> {
+  kind: Start['kind'];
+  words: string;
+  blurb: string;
+  /** What is asked of such a start. */
+  fields: (start: S) => readonly Field[];
+  /** The start after one of its fields was changed: other figures may follow it. */
+  follow?: (start: S, path: string) => S;
+  fresh: () => S;
+  found: (start: S, worn_um: number) => Found;
+  /** Work on old product that comes off, once the hands are sanitised. */
+  clear?: (start: S, context: NailContext) => Draft[];
+  /** The plate still has its shine. */
+  shines: (start: S) => boolean;
+  /** Where the old nail stays: the stages that take the place of the build's own. */
+  keeps?: (
+    start: S,
+    build: BuildAnew,
+    context: NailContext,
+  ) => { stages: BuildStages; structure?: Structure };
+}

@@ -1,0 +1,103 @@
+import { grown_mm } from '../../model/growth';
+import { rounded } from '../../model/rounded';
+import type { StartOf } from '../../model/start';
+import { primePlate } from '../primePlate';
+import { pushBackDraft, sanitiseDraft, shapeDraft, shineOffDraft } from '../prepWork';
+import { wholePlace } from '../context';
+import { dustOffDraft } from '../drafts';
+import { EDGE_UNDER_ART_UM } from '../structures';
+import { HAND_S } from '../handwork';
+import type { StartKind } from '../start';
+
+/** Share of the old thickness that comes off with the old colour (common practice). */
+const FILED_BACK = 0.5;
+/** Pieces want thin below them: there the old set is filed back further. */
+const FILED_BACK_UNDER_PIECES = 0.75;
+/** What is laid anew, as a share of a new nail: the rest is still there. */
+const LAID_ANEW = 0.75;
+/** The step at the new growth is filed out over this stretch (common practice). */
+const SEAM_MM = 4;
+
+/** Bare plate at the cuticle: as measured, or as it grows in the weeks worn. */
+export function gapOf_mm(start: StartOf<'infill'>): number {
+  return start.gap_mm ?? rounded(grown_mm(start.weeks), 1);
+}
+
+/** A set that has grown out: filed back, its gap filled, its apex brought back over the stress area. */
+export const infill: StartKind<StartOf<'infill'>> = {
+  kind: 'infill',
+  words: 'Grown out, to be filled',
+  blurb: 'The old set stays: filed back, the gap filled, the apex brought back.',
+  fields: ({ gap_mm }) => [
+    ...(gap_mm === null
+      ? [
+          {
+            kind: 'number' as const,
+            path: 'weeks',
+            words: 'Worn for',
+            unit: 'weeks',
+            min: 0.5,
+            max: 12,
+            step: 0.5,
+          },
+        ]
+      : []),
+    { kind: 'optional', path: 'gap_mm', words: 'The gap is measured', fresh: () => 2.4 },
+    {
+      kind: 'number',
+      path: 'gap_mm',
+      words: 'Bare at the cuticle',
+      unit: 'mm',
+      min: 0.2,
+      max: 10,
+      step: 0.1,
+    },
+  ],
+  fresh: () => ({ kind: 'infill', weeks: 3, gap_mm: null }),
+  found: (start, worn_um) => ({
+    dull: false,
+    old: { from_mm: gapOf_mm(start), apex_um: worn_um, stays: true },
+  }),
+  shines: () => true,
+  keeps: (start, build, context) => {
+    const gap_mm = gapOf_mm(start);
+    const { bed_mm, shape } = context.frame;
+    const place = { ...wholePlace(), margin_mm: 0 };
+    const { foundation, structure, primer } = build.refill();
+    return {
+      stages: {
+        arrive: [sanitiseDraft()],
+        prepare: [
+          pushBackDraft(),
+          {
+            step: 'file-back',
+            verb: 'file-back',
+            words: 'File back: the old colour off, the step at the new growth to nothing',
+            place,
+            removal: {
+              allowance_um: Math.round(
+                build.worn_um * (context.inlaid ? FILED_BACK_UNDER_PIECES : FILED_BACK),
+              ),
+              edge_um: EDGE_UNDER_ART_UM,
+              seam_mm: { from: gap_mm, to: Math.min(gap_mm + SEAM_MM, bed_mm) },
+            },
+            hand_s: HAND_S['file-back'],
+            reason:
+              'Its apex has grown out past the stress area and is taken down; what has lifted is filed away, not glued over.',
+          },
+          shapeDraft(`Shorten the free edge and file it ${shape}`),
+          {
+            ...shineOffDraft('Take the shine off the new growth'),
+            place: { ...place, region: { kind: 'band', from: 0, to: Math.min(1, gap_mm / bed_mm) } },
+          },
+          dustOffDraft('brush', 'Dust in the gap lifts the fill.'),
+          ...primePlate(context, primer),
+        ],
+        foundation,
+      },
+      ...(structure
+        ? { structure: { ...structure, apex_um: Math.round(structure.apex_um * LAID_ANEW) } }
+        : {}),
+    };
+  },
+};

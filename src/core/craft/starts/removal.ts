@@ -1,0 +1,165 @@
+import type { OldProduct, StartOf } from '../../model/start';
+import { wholePlace } from '../context';
+import { HAND_S } from '../handwork';
+import type { Draft } from '../operation';
+import type { StartKind } from '../start';
+
+type Way = 'soak' | 'file-down' | 'lift-off' | 'remover';
+
+interface Old {
+  words: string;
+  way: Way;
+  /** Guide time of its soak (common practice; the remover's direction goes before it). */
+  soak_s?: number;
+  apex_um: number;
+  /** Its length is clipped off first: what is gone need not soak. */
+  clip?: true;
+}
+
+/** How each old product comes off, and how thick it is (common practice). */
+const OLD: Record<OldProduct, Old> = {
+  gel: { words: 'Gel polish', way: 'soak', soak_s: 720, apex_um: 200 },
+  'soft-tip': { words: 'Soft-gel tips', way: 'soak', soak_s: 900, apex_um: 700, clip: true },
+  acrylic: { words: 'Acrylic', way: 'soak', soak_s: 1500, apex_um: 800, clip: true },
+  dip: { words: 'Dip', way: 'soak', soak_s: 900, apex_um: 400 },
+  'hard-gel': { words: 'Hard gel', way: 'file-down', apex_um: 600 },
+  'peel-off': { words: 'On a peel-off base', way: 'lift-off', apex_um: 250 },
+  lacquer: { words: 'Lacquer', way: 'remover', apex_um: 60 },
+};
+
+/** Old product that comes off before anything else. */
+export const removal: StartKind<StartOf<'removal'>> = {
+  kind: 'removal',
+  words: 'Product to come off',
+  blurb: 'Soaked, filed, lifted or wiped off, by what it is.',
+  fields: ({ product }) => [
+    {
+      kind: 'choice',
+      path: 'product',
+      words: 'What comes off',
+      choices: Object.entries(OLD).map(([value, old]) => ({ value, words: old.words })),
+    },
+    ...(OLD[product].soak_s === undefined
+      ? []
+      : [
+          {
+            kind: 'number' as const,
+            path: 'soak_s',
+            words: 'Soaks for',
+            unit: 's',
+            min: 60,
+            max: 3600,
+            step: 60,
+          },
+        ]),
+    { kind: 'switch', path: 'stones', words: 'Stones or charms on it' },
+  ],
+  follow: (start, path) =>
+    path === 'product' ? { ...start, soak_s: OLD[start.product].soak_s ?? start.soak_s } : start,
+  fresh: () => ({ kind: 'removal', product: 'gel', soak_s: 720, stones: false }),
+  found: ({ product }) => ({ dull: false, old: { from_mm: 0, apex_um: OLD[product].apex_um, stays: false } }),
+  // What was under the old product is scraped and rubbed, and evened with a fine buffer.
+  shines: () => true,
+  clear: ({ product, soak_s, stones }) => [
+    ...(stones ? [STONES_OFF] : []),
+    ...(OLD[product].clip ? [CLIP] : []),
+    ...WAYS[OLD[product].way](soak_s),
+  ],
+};
+
+const place = wholePlace();
+
+const STONES_OFF: Draft = {
+  step: 'stones-off',
+  verb: 'stones-off',
+  words: 'Nip the stones and charms off',
+  place,
+  hand_s: HAND_S['stones-off'],
+  reason: 'Remover does not get below them, and the file jumps on them; from the side, never levered up.',
+};
+
+const CLIP: Draft = {
+  step: 'clip',
+  verb: 'shape',
+  words: 'Clip the old length off',
+  place,
+  hand_s: 15,
+  reason: 'What is clipped off need not soak.',
+};
+
+const WAYS: Record<Way, (soak_s: number) => Draft[]> = {
+  soak: (soak_s) => [
+    {
+      step: 'open-seal',
+      verb: 'open-seal',
+      words: 'File the top open all over',
+      place,
+      hand_s: HAND_S['open-seal'],
+      reason: 'A sealed top keeps the remover out for as long as you like.',
+    },
+    soak(
+      1,
+      soak_s / 2,
+      'Wrap each nail with remover',
+      'Oil on the skin around, a pad on the nail, a wrap over it.',
+    ),
+    soak(
+      2,
+      soak_s / 2,
+      'Half-way: open one wrap and look, wrap it again',
+      'Where it flakes it is nearly done; where it is still hard the top is opened again.',
+    ),
+    {
+      step: 'push-off',
+      verb: 'push-off',
+      words: 'Push off what has come loose, rub the rest off',
+      place,
+      hand_s: HAND_S['push-off'],
+      reason: 'Nothing is forced off the plate: what still holds soaks on.',
+    },
+  ],
+  'file-down': () => [
+    {
+      step: 'file-down',
+      verb: 'file-down',
+      words: 'File the hard gel down to its last film, then that off with a fine file',
+      place,
+      hand_s: HAND_S['file-down'],
+      reason: 'Hard gel does not soak; the last of it is taken with a fine file and a light hand.',
+    },
+  ],
+  'lift-off': () => [
+    {
+      step: 'lift-off',
+      verb: 'lift-off',
+      words: 'Lift the old set off from its sides',
+      place,
+      hand_s: HAND_S['lift-off'],
+      reason: 'With a wooden stick and a drop of warm water; where it still holds it is soaked.',
+    },
+  ],
+  remover: () => [
+    {
+      step: 'remover',
+      verb: 'remover',
+      words: 'Take the lacquer off with remover',
+      place,
+      hand_s: HAND_S.remover,
+      reason: 'Pressed on for a moment, then drawn off towards the tip.',
+    },
+  ],
+};
+
+function soak(pass: number, wait_s: number, words: string, reason: string): Draft {
+  return {
+    step: 'soak',
+    pass,
+    verb: 'soak',
+    words,
+    place,
+    hand_s: pass === 1 ? HAND_S.soak : HAND_S.soak / 4,
+    wait_s: Math.round(wait_s),
+    scope: 'hand',
+    reason,
+  };
+}

@@ -1,0 +1,153 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { compileNail } from '../../compile/compile';
+import { curtainUp } from '../../demo/curtainUp';
+import type { SetDocument } from '../../document/document';
+import type { Edit } from '../../document/edits';
+import { grown_mm } from '../../model/growth';
+import { NAILS } from '../../model/names';
+import { OLD_PRODUCTS, Start } from '../../model/start';
+import { planNail } from '../../plan/nailPlan';
+import { planSet } from '../../plan/planSet';
+import { factsOf } from '../../testing/facts';
+import { codesOn, element, QUICK, setWearing } from '../../testing/sets';
+import { checkSitting } from '../../testing/sittingChecker';
+import { BUILDS, type Build } from '../builds';
+import { STARTS } from './index';
+
+const wearing = (start: Start, build: object = {}, kind = 'natural-gel', edits: Edit[] = []) =>
+  setWearing([element('colour')], (set) => {
+    const made = BUILDS.find((one) => one.kind === kind)!;
+    set.builds.push({ ...made.fresh('test'), ...build } as Build);
+    const nail = set.nails['left-ring'];
+    nail.build = 'test';
+    nail.start = start;
+    nail.plate.free_edge_mm = 3;
+    set.edits = edits;
+  });
+const removal = (product: (typeof OLD_PRODUCTS)[number], stones = false): Start => ({
+  kind: 'removal',
+  product,
+  soak_s: 720,
+  stones,
+});
+const infill: Start = { kind: 'infill', weeks: 3, gap_mm: null };
+
+const card = (set: SetDocument) =>
+  compileNail(set, 'left-ring')
+    .operations.filter((one) => ['arrive', 'prepare', 'foundation', 'body', 'shape'].includes(one.stage))
+    .map(({ words, lamp, wait_s }) =>
+      lamp ? `${words}: ${lamp.seconds} s` : wait_s ? `${words} … ${wait_s} s` : words,
+    )
+    .join('\n');
+
+describe('how a nail’s work begins', () => {
+  it.each([
+    ['gel-with-stones', wearing(removal('gel', true))],
+    ['acrylic', wearing(removal('acrylic'))],
+    ['hard-gel', wearing(removal('hard-gel'))],
+    ['infill', wearing(infill, {}, 'sculpted-form')],
+    ['infill-acrylic', wearing(infill, { material: 'acrylic' }, 'sculpted-form')],
+    ['finished', wearing({ kind: 'finished' })],
+  ])('%s reads on its card as it is done at a table', (name, set) => {
+    expect(card(set)).toBe(
+      readFileSync(join(process.cwd(), `tests/cards/start-${name}.txt`), 'utf8').trimEnd(),
+    );
+  });
+
+  it.each(STARTS.map((start) => [start.kind, start] as const))(
+    '%s starts as one a file takes',
+    (_, start) => {
+      expect(Start.safeParse(start.fresh()).success).toBe(true);
+    },
+  );
+
+  it.each(OLD_PRODUCTS)('%s comes off before a new nail without a word', (product) => {
+    const set = wearing(removal(product));
+    expect(codesOn(set)).toEqual([]);
+    const { field } = planNail(set, 'left-ring').nominal;
+    expect(Math.max(...field.films.find((film) => film.kind === 'old')!.t_um)).toBe(0);
+  });
+
+  it.each(BUILDS.map((build) => build.kind))('%s is filled and painted over without a word', (kind) => {
+    expect(codesOn(wearing(infill, {}, kind))).toEqual([]);
+    expect(codesOn(wearing({ kind: 'finished' }, {}, kind))).toEqual([]);
+  });
+
+  const skip = (...ids: string[]): Edit[] => ids.map((id) => ({ kind: 'skip', a: `left-ring/${id}` }));
+  it.each<[wrong: string, start: Start, kind: string, edits: Edit[], code: string]>([
+    ['the top is left closed', removal('gel'), 'natural-gel', skip('prep/open-seal#1'), 'still-sealed'],
+    [
+      'it is pushed off without a soak',
+      removal('dip'),
+      'natural-gel',
+      skip('prep/soak#1', 'prep/soak#2'),
+      'not-softened',
+    ],
+    ['what was soaked is left on', removal('gel'), 'natural-gel', skip('prep/push-off#1'), 'work-left-out'],
+    ['stones are left on', removal('gel', true), 'natural-gel', skip('prep/stones-off#1'), 'work-left-out'],
+    ['hard gel is left on', removal('hard-gel'), 'natural-gel', skip('prep/file-down#1'), 'work-left-out'],
+    ['an old top is filled over', infill, 'sculpted-form', skip('prep/file-back#1'), 'no-grip'],
+    ['new growth keeps its shine', infill, 'natural-builder', skip('prep/buff#1'), 'unprepared-plate'],
+    [
+      'the gap is not dehydrated',
+      infill,
+      'natural-builder',
+      skip('prep/dehydrate#1', 'prep/prime#1'),
+      'unprepared-plate',
+    ],
+    ['a finished nail keeps its shine', { kind: 'finished' }, 'natural-gel', skip('prep/key#1'), 'no-grip'],
+  ])('is told where %s', (_wrong, start, kind, edits, code) => {
+    expect(codesOn(wearing(start, {}, kind, edits))).toContain(code);
+  });
+});
+
+describe('a set that has grown out', () => {
+  // Yaemsiri et al. 2010, J. Eur. Acad. Dermatol. Venereol. 24:420–423: 3.47 mm a month on fingers.
+  it('grows 3.47 mm in a month', () => {
+    expect(grown_mm(365.25 / 12 / 7)).toBeCloseTo(3.47, 9);
+    expect(grown_mm(3)).toBeCloseTo(2.4, 1);
+  });
+
+  const films = (gap_mm: number | null) => {
+    const { field } = planNail(
+      wearing({ kind: 'infill', weeks: 3, gap_mm }, {}, 'sculpted-form'),
+      'left-ring',
+    ).nominal;
+    return { field, old: field.films.find((film) => film.kind === 'old')! };
+  };
+
+  it('leaves the gap bare, its step filed to nothing, its old apex taken down by half', () => {
+    const { field, old } = films(4);
+    const along = (y_mm: number) => {
+      const row = field.grid.y.findIndex((y) => y >= y_mm);
+      return old.t_um[row * field.grid.x.length + field.grid.x.length / 2]!;
+    };
+    expect(along(3)).toBe(0);
+    expect(along(4.2)).toBeLessThan(30);
+    expect(along(11)).toBeGreaterThan(150);
+    expect(Math.max(...old.t_um)).toBeLessThan(650 * 0.55);
+  });
+
+  it('is bare as far as was measured, whatever the weeks say', () => {
+    const bare = (gap_mm: number | null) => films(gap_mm).old.t_um.filter((t) => t === 0).length;
+    expect(bare(6)).toBeGreaterThan(bare(null));
+    expect(bare(1)).toBeLessThan(bare(null));
+  });
+
+  it('is filled on ten fingers without a stop, and its sitting keeps every rule', () => {
+    const set = curtainUp();
+    for (const nail of NAILS) set.nails[nail].start = { ...infill };
+    const plan = planSet(set, QUICK);
+    expect(plan.findings.filter((one) => one.severity === 'stop').map((one) => one.message)).toEqual([]);
+    expect(checkSitting(factsOf(set, plan))).toEqual([]);
+  });
+
+  it('comes off ten fingers, each hand soaking at once', () => {
+    const set = curtainUp();
+    for (const nail of NAILS) set.nails[nail].start = removal('gel', true);
+    const plan = planSet(set, QUICK);
+    expect(plan.findings.filter((one) => one.severity === 'stop').map((one) => one.message)).toEqual([]);
+    expect(checkSitting(factsOf(set, plan))).toEqual([]);
+  });
+});

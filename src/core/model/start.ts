@@ -1,0 +1,29 @@
+import * as z from 'zod';
+import { mm } from './primitives';
+
+/** Old product that is to come off, each in its own way. */
+export const OLD_PRODUCTS = ['gel', 'soft-tip', 'acrylic', 'dip', 'hard-gel', 'peel-off', 'lacquer'] as const;
+export type OldProduct = (typeof OLD_PRODUCTS)[number];
+
+/** What lies on a nail as its wearer sits down. */
+export const Start = z.discriminatedUnion('kind', [
+  /** `dull`: the shine is off already, from an earlier removal or dry manicure. */
+  z.strictObject({ kind: z.literal('bare'), dull: z.boolean() }),
+  /** `soak_s`: what the remover's direction says; what is filed, lifted or wiped off does not soak. */
+  z.strictObject({
+    kind: z.literal('removal'),
+    product: z.enum(OLD_PRODUCTS),
+    soak_s: z.number().min(60).max(3600),
+    stones: z.boolean(),
+  }),
+  /** A set that has grown out: the bare gap at the cuticle as measured, or from the weeks it was worn. */
+  z.strictObject({
+    kind: z.literal('infill'),
+    weeks: z.number().min(0.5, 'must be at least half a week').max(12, 'must be at most 12 weeks'),
+    gap_mm: mm(0.2, 10).nullable(),
+  }),
+  /** An extension or a finished nail that stays: only art comes on it. */
+  z.strictObject({ kind: z.literal('finished') }),
+]);
+export type Start = z.infer<typeof Start>;
+export type StartOf<K extends Start['kind']> = Extract<Start, { kind: K }>;
