@@ -1,9 +1,11 @@
 import { wholePlace, type NailContext } from '../craft/context';
 import {
+  baseOver,
   dustOffDraft,
   flashOf,
   hardenOf,
   LAST_DUST_OFF,
+  levelling,
   STICKY_OFF,
   wipeDraft,
   wipedTop,
@@ -20,7 +22,7 @@ import type { Placed } from './placed';
 import type { Seated } from './seats';
 
 /** Pieces that lie in one bed of one clear. */
-interface Layer {
+export interface Layer {
   clear: Product;
   bed_um: number;
   pieces: Seated[];
@@ -56,39 +58,44 @@ export function composeBody(
       continue;
     }
     beds += 1;
-    const whole = wholePlace();
-    placed.push(
-      shared({
-        step: 'bed',
-        pass: beds,
-        verb: 'bed',
-        words: `Thin bed of ${part.clear.name}`,
-        product: part.clear.id,
-        place: whole,
-        deposit: { kind: 'conformal', t_um: part.bed_um },
-        hand_s: HAND_S.bed,
-        reason: 'Pieces lie in thin wet clear; strength is built above them, not below.',
-      }),
-      ...part.pieces.flatMap(ownWork),
-      shared(
-        flashOf(
-          part.clear,
-          part.bed_um,
-          whole,
-          'A short flash holds the pieces down before the cap is laid.',
-          'flash',
-          beds,
-        ),
-      ),
-    );
+    placed.push(...bedded(part, beds));
   }
   const level = structure !== undefined || asks.some((one) => one.cap === 'level');
   placed.push(...(level ? levelled(asks, context, structure) : floated(asks, context)));
   return { placed, topped: !level };
 }
 
+/** Pieces in their bed, held by a short flash. */
+export function bedded(layer: Layer, pass: number): Placed[] {
+  const whole = wholePlace();
+  return [
+    shared({
+      step: 'bed',
+      pass,
+      verb: 'bed',
+      words: `Thin bed of ${layer.clear.name}`,
+      product: layer.clear.id,
+      place: whole,
+      deposit: { kind: 'conformal', t_um: layer.bed_um },
+      hand_s: HAND_S.bed,
+      reason: 'Pieces lie in thin wet clear; strength is built above them, not below.',
+    }),
+    ...layer.pieces.flatMap(ownWork),
+    shared(
+      flashOf(
+        layer.clear,
+        layer.bed_um,
+        whole,
+        'A short flash holds the pieces down before the cap is laid.',
+        'flash',
+        pass,
+      ),
+    ),
+  ];
+}
+
 /** Layers and films in the order of the list; a piece joins the bed at hand unless a film it meets lies over that. */
-function layersOf(
+export function layersOf(
   inside: readonly Seated[],
   context: NailContext,
   cover: (drafts: readonly Draft[]) => Cover,
@@ -136,14 +143,15 @@ function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Str
         : 'Level the cap with the file',
       place: whole,
       removal: { allowance_um, edge_um: Math.round(context.practice.edge_mm * 1000) },
-      hand_s: HAND_S.file,
+      hand_s: levelling(context).hand_s,
       reason:
         asks.length > 0
-          ? 'Levelled with 100 then 180 grit, and the free edge thinned; the file must not reach the pieces.'
-          : 'Levelled with 100 then 180 grit; sides and free edge thinned, the apex left standing.',
+          ? `${levelling(context).words}, and the free edge thinned; the file must not reach the pieces.`
+          : `${levelling(context).words}; sides and free edge thinned, the apex left standing.`,
     },
     dustOffDraft('brush', 'Dust under the next layer lifts it.'),
     wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the next layer.'),
+    ...baseOver(context),
   ];
   const laid = structure
     ? structure.lay(cap_um, asks.length > 0).map(shared)
@@ -177,7 +185,7 @@ function cap(product: Product, t_um: number, why: string): Placed[] {
   ];
 }
 
-function ownWork(one: Seated): Placed[] {
+export function ownWork(one: Seated): Placed[] {
   return one.drafts.map((draft) => ({
     element: one.element.id,
     stage: 'body',

@@ -87,6 +87,7 @@ function complete({ element, stage, draft, moved }: Placed, context: NailContext
   };
   const where = FILM_WORK.includes(draft.verb) ? placeWords(draft.place.region, draft.place.mirror) : '';
   if (where) operation.words = `${draft.words}, ${where}`;
+  if (draft.in_tip) operation.words += ', inside the tip';
   operation.hand_s = workSeconds(
     draft.verb,
     draft.hand_s,

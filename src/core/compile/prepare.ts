@@ -56,14 +56,16 @@ export function contextOf(set: SetDocument, name: NailName): NailContext {
   const nail = set.nails[name];
   const products = new Map(set.kit.products.map((product) => [product.id, product]));
   const product = (id: string): Product => products.get(id)!;
+  const { roles = {} } = buildKindOf(buildOf(set, nail).kind);
   return {
     name,
     nail,
     frame: frameOf(nail, buildOf(set, nail)),
     practice: set.practice,
     product,
-    role: (role) => product(set.kit.roles[role]),
+    role: (role) => product(set.kit.roles[roles[role] ?? role]),
     inlaid: false,
+    dark: 0,
     standing: [],
   };
 }

@@ -23,17 +23,20 @@ export interface Seated {
 
 /**
  * The seat of every element. Films seat themselves by the list: below the body where something encapsulated is
- * listed over them, inside where one is listed under them as well, else on the finished build.
+ * listed over them, inside where one is listed under them as well, else on the finished build. `listedSeat`: where
+ * the build has its films, whatever else is listed.
  */
 export function seatElements(
   elements: readonly Element[],
   context: NailContext,
   offered: readonly Seat[],
+  listedSeat?: Seat,
 ): Seated[] {
   const asked = elements.map((element): Seat | 'listed' => {
     const technique = techniqueOf(element.kind);
     const wish =
       'seat' in element && element.seat !== 'usual' ? element.seat : technique.usual(element, context);
+    if (listedSeat && wish === 'listed') return listedSeat;
     return wish === 'listed' || offered.includes(wish) ? wish : 'surface';
   });
   const first = asked.indexOf('inside');

@@ -41,6 +41,11 @@ function anew(build: Build, kind: BuildKind<Build>, context: NailContext): Build
   };
 }
 
+/** Whether the old nail stays, so that no tip or form is put on. */
+export function keepsOld(build: Build, context: NailContext): boolean {
+  return startKindOf(startOf(buildKindOf(build.kind), context).kind).keeps !== undefined;
+}
+
 /** The stages of a nail's work before its art, and what is built over it, by how it starts and what it is built on. */
 export function stagesOf(
   build: Build,

@@ -9,19 +9,27 @@ import { finish, gloss } from '../craft/techniques/finish';
 import type { Disc } from '../geometry/regions';
 import { composeBody, type Body } from './body';
 import type { Placed } from './placed';
+import { composeInTip, darkOver } from './inTip';
 import { coverer, meet, type Cover } from './lattice';
 import { seatElements, settle, surfaceAfter, wantsHost, type Seated } from './seats';
-import { stagesOf } from './stages';
+import { keepsOld, stagesOf } from './stages';
 
 /** The whole order of one nail, stage by stage, before the artist's edits. */
 export function lineOf(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
   const kind = buildKindOf(build.kind);
   const cover = coverer(bare.frame);
-  const seated = seatElements(elements, bare, kind.seats);
-  const context = { ...bare, inlaid: seated.some((one) => one.technique.inlaid?.(one.element, bare)) };
+  const sit = keepsOld(build, bare) ? undefined : kind.films?.(build);
+  const seated = seatElements(elements, bare, kind.seats, sit && (sit === 'tip' ? 'inside' : sit));
+  const isInTip = (one: Seated) => sit === 'tip' && (one.seat === 'under' || one.seat === 'inside');
+  const inTip = composeInTip(seated.filter(isInTip), bare, cover);
+  const context: NailContext = {
+    ...bare,
+    inlaid: seated.some((one) => !isInTip(one) && one.technique.inlaid?.(one.element, bare)),
+    dark: darkOver(inTip, bare),
+  };
   const { stages, structure } = stagesOf(build, context);
-  const { arrive = [], prepare = [], foundation = [] } = stages;
-  const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat);
+  const { ahead = [], arrive = [], prepare = [], foundation = [] } = stages;
+  const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
   const body = composeBody(settle(within('inside'), cover, context.product), context, cover, structure);
   const upper = finished(
     seated.filter((one) => one.seat === 'surface' || one.seat === 'over'),
@@ -30,6 +38,8 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
     cover,
   );
   return [
+    ...work('prep', 'ahead', ahead),
+    ...inTip,
     ...work('prep', 'arrive', arrive),
     ...work('prep', 'prepare', prepare),
     ...work('build', 'foundation', foundation),

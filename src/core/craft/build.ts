@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import type { Plate } from '../model/nail';
-import type { Product } from '../model/product';
+import type { Product, Role } from '../model/product';
 import { Id, Words } from '../model/primitives';
 import { SHAPES } from '../model/shapes';
 import type { Draft, Seat } from './operation';
@@ -15,7 +15,7 @@ export const BUILD_BASE = {
 } as const;
 
 /** The stages a build fills; what it lacks is empty. The body comes from what is encapsulated in it. */
-export type BuildStages = Partial<Record<'arrive' | 'prepare' | 'foundation', Draft[]>>;
+export type BuildStages = Partial<Record<'ahead' | 'arrive' | 'prepare' | 'foundation', Draft[]>>;
 
 /** What a build lays over the whole nail as its own material; art inside it is capped by it. */
 export interface Structure {
@@ -43,8 +43,15 @@ export interface BuildKind<B> {
   /** Made ahead, with nobody's hand at the table: no skin is met and no oil follows. */
   offHand?: boolean;
   seats: readonly Seat[];
+  /** Products of the kit that do on this build what others do elsewhere. */
+  roles?: Partial<Record<Role, Role>>;
   stages: (build: B, context: NailContext) => BuildStages;
   structure?: (build: B, context: NailContext) => Structure | undefined;
+  /**
+   * Where it has the films of a look that name no seat: inside the tip, with the pieces, before it is fixed; or under
+   * its clear. Otherwise the list says.
+   */
+  films?: (build: B) => 'tip' | 'under' | undefined;
   /** How it fills what has grown out, where a base and builder over it would not do. */
   refill?: (build: B, context: NailContext) => Refill | undefined;
 }

@@ -17,6 +17,8 @@ export interface NailContext {
   role: (role: Role) => Product;
   /** Pieces are encapsulated on this nail: what lies below them is kept thin. */
   inlaid: boolean;
+  /** How much the films inside a tip keep of the light, as Σ t/D_p; 0 where there are none. */
+  dark: number;
   /** What stands out of the nail when this element is laid: a film is taken around it. */
   standing: readonly Disc[];
 }

@@ -38,6 +38,19 @@ export function cureSeconds(product: Product, t_um: number): number {
   return longer(product, lampOf(product)?.cure_s ?? 0, t_um);
 }
 
+/** No one holds a hand in the lamp longer for what a tip keeps of the light: past this it is told (common practice). */
+const LONGEST_THROUGH_S = 240;
+
+/** Lamp seconds through films that keep the light off, `dark` = Σ t/D_p above it. */
+export function through_s(seconds: number, dark: number): number {
+  return Math.max(seconds, Math.min(LONGEST_THROUGH_S, Math.ceil(seconds * Math.exp(dark))));
+}
+
+/** How much a film keeps of the light, as t/D_p. */
+export function dark(product: Product, t_um: number): number {
+  return t_um / (lampOf(product)?.depth_um ?? Infinity);
+}
+
 /** The same for a flash. */
 export function flashSeconds(product: Product, t_um: number): number {
   return longer(product, lampOf(product)?.flash_s ?? 0, t_um);

@@ -1,7 +1,7 @@
 import type { Product } from '../model/product';
 import { wholePlace, type NailContext } from './context';
 import { coatOf, cureSeconds, flashSeconds } from './cure';
-import { FAMILIES, lampOf, settingOf } from './families';
+import { dries_s, FAMILIES, lampOf, settingOf } from './families';
 import { HAND_S } from './handwork';
 import type { Draft, Place } from './operation';
 
@@ -117,10 +117,25 @@ export function baseDraft(context: NailContext, why: string, role: 'base' | 'pee
       place,
       deposit: { kind: 'conformal', t_um: coatOf(base) },
       hand_s: HAND_S.base,
+      ...(dries_s(base) === undefined ? {} : { wait_s: dries_s(base)! }),
       reason: why,
     },
     ...hardenOf(base, coatOf(base), place, 'cure-base'),
   ];
+}
+
+/** Base over a filed build, where the practice does not lay colour straight on it. */
+export function baseOver(context: NailContext): Draft[] {
+  if (context.practice.filed === 'colour') return [];
+  const [base, ...light] = baseDraft(context, 'A filed build drinks colour unevenly, says this school.');
+  return [{ ...base!, step: 'base-over' }, ...light.map((draft) => ({ ...draft, step: 'cure-base-over' }))];
+}
+
+/** What levelling a build is done with, and takes, by the practice. */
+export function levelling({ practice }: NailContext): { words: string; hand_s: number } {
+  return practice.grit === '100'
+    ? { words: 'Levelled with 100 grit alone', hand_s: Math.round(HAND_S.file * 0.75) }
+    : { words: 'Levelled with 100 then 180 grit', hand_s: HAND_S.file };
 }
 
 /** Coats of one film, each hardened before the next. `draft` gives the words of one pass. */
@@ -136,7 +151,8 @@ export function coats(
     const coat: Draft = { step, pass, product: product.id, ...draft(pass) };
     if (product.runny && coat.open_s === undefined) coat.open_s = RUNNY_OPEN_S;
     // Each coat dries before the next; the artist is free meanwhile.
-    if (FAMILIES[product.family].hardens === 'dries') coat.wait_s = settingOf(product)?.dry_s;
+    const dry_s = dries_s(product);
+    if (dry_s !== undefined) coat.wait_s = dry_s;
     const t_um = coat.deposit && 't_um' in coat.deposit ? coat.deposit.t_um : coatOf(product);
     drafts.push(coat, ...hardenOf(product, t_um, coat.place, cureStep, pass));
   }

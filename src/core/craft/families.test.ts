@@ -81,6 +81,8 @@ describe('product families', () => {
       acrylic: 'acrylic',
       dip: 'dip',
       activator: 'dip-activator',
+      lacquer_base: 'lacquer-base',
+      lacquer_top: 'lacquer-top',
     });
   });
 });

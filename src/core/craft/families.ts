@@ -47,6 +47,17 @@ function gel(words: string, laid: Laid, material: Material, finish: Finish = 'ta
   return { words, hardens: 'lamp', laid, material, finish, guide: LAMP };
 }
 
+function lacquer(words: string): Family {
+  return {
+    words,
+    hardens: 'dries',
+    laid: 'lacquer',
+    material: 'lacquer',
+    finish: 'wiped',
+    guide: { working_s: 60, dry_s: 240 },
+  };
+}
+
 function filmless(words: string): Family {
   return { words, hardens: 'never', laid: 'nothing', material: 'gel', finish: 'tacky' };
 }
@@ -83,14 +94,9 @@ export const FAMILIES: Record<ProductFamily, Family> = {
     material: 'top',
     finish: 'powdered',
   },
-  lacquer: {
-    words: 'lacquer',
-    hardens: 'dries',
-    laid: 'lacquer',
-    material: 'lacquer',
-    finish: 'wiped',
-    guide: { working_s: 60, dry_s: 240 },
-  },
+  lacquer: lacquer('lacquer'),
+  'lacquer-base': lacquer('lacquer base'),
+  'lacquer-top': lacquer('lacquer top'),
   'instant-glue': {
     words: 'instant glue',
     hardens: 'sets',
@@ -111,6 +117,11 @@ export function lampOf(product: Product): NonNullable<Product['lamp']> | undefin
   const family = FAMILIES[product.family];
   if (family.hardens !== 'lamp') return undefined;
   return product.lamp ?? LAMP;
+}
+
+/** How long a coat dries before anything is laid over it; undefined for what does not dry. */
+export function dries_s(product: Product): number | undefined {
+  return FAMILIES[product.family].hardens === 'dries' ? settingOf(product)?.dry_s : undefined;
 }
 
 /** Working and setting time of what dries or sets by itself, in seconds; undefined for all else. */

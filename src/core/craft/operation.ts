@@ -6,11 +6,12 @@ import { FAMILIES, type Laid } from './families';
 import type { Verb } from './surfaces';
 
 /**
- * The stages of a nail's work, in their fixed order: removal and sanitising; preparing the plate; base, tip or
+ * The stages of a nail's work, in their fixed order: art inside a tip that nobody wears yet; removal and sanitising; preparing the plate; base, tip or
  * form; the build's own material with the art under and inside it; filing it; art on the finished build; top;
  * what stands on the top; care.
  */
 export const STAGES = [
+  'ahead',
   'arrive',
   'prepare',
   'foundation',
@@ -80,7 +81,9 @@ export type Deposit =
   /** A ready tip over a bead of fixing gel; thicknesses at cuticle, apex and free edge. */
   | { kind: 'tip'; fixing_um: number; cuticle_um: number; apex_um: number; edge_um: number }
   /** A half tip on its place, over a film of glue. */
-  | { kind: 'half-tip'; glue_um: number; tip_um: number };
+  | { kind: 'half-tip'; glue_um: number; tip_um: number }
+  /** The room below a ready tip past the plate, filled from beneath. */
+  | { kind: 'fill' };
 
 export interface Removal {
   /** How much the file takes off the surface. */
@@ -117,6 +120,8 @@ export interface Operation {
   open_s?: number;
   /** Done for a whole hand, or for both, in one go. */
   scope?: 'hand' | 'set';
+  /** Done inside a ready tip before it is put on, face down: what is laid first lies nearest the eye. */
+  in_tip?: true;
   /** One piece of work with the operation before it: the nail is held, and nothing else happens meanwhile. */
   held?: true;
   reason: string;

@@ -15,6 +15,8 @@ export function placeWords(region: Region, mirror: boolean): string {
       return '';
     case 'tip':
       return 'beyond the smile line';
+    case 'bed':
+      return 'up to the smile line';
     case 'band': {
       const { from, to } = region;
       if (from <= 0 && to >= 2) return '';

@@ -1,7 +1,7 @@
 import type { Product } from '../model/product';
 import type { Structure } from './build';
 import { wholePlace, type NailContext } from './context';
-import { dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, wipeDraft } from './drafts';
+import { baseOver, dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, levelling, wipeDraft } from './drafts';
 import { settingOf } from './families';
 import { HAND_S } from './handwork';
 import type { Draft } from './operation';
@@ -131,11 +131,12 @@ export function filedGround(context: NailContext, words: string, t_um: number): 
         allowance_um: levelling_um(t_um),
         edge_um: Math.min(EDGE_UNDER_ART_UM, Math.round(context.practice.edge_mm * 1000)),
       },
-      hand_s: HAND_S.file,
-      reason: 'Levelled with 100 then 180 grit; sides and free edge thinned, the apex left standing.',
+      hand_s: levelling(context).hand_s,
+      reason: `${levelling(context).words}; sides and free edge thinned, the apex left standing.`,
     },
     dustOffDraft('level-brush', 'Dust under the next layer lifts it.'),
     wipeDraft(context, 'level-clean', LAST_DUST_OFF, 'Clean before the next layer.'),
+    ...baseOver(context),
   ];
 }
 
@@ -180,9 +181,8 @@ function beads({ frame }: NailContext): string {
 }
 
 /** A thin film of gel over plate and form, on which art and strength are built; the form comes off it. */
-export function thinExtension(product: Product): Draft[] {
+export function thinExtension(product: Product, { practice }: NailContext, t_um = EXTENSION_UM): Draft[] {
   const place = wholePlace();
-  const t_um = EXTENSION_UM;
   return [
     {
       step: 'extend',
@@ -194,6 +194,15 @@ export function thinExtension(product: Product): Draft[] {
       hand_s: HAND_S.cap,
       reason: 'Thin, for art and strength lie above it; its sides straight, its end on the form’s line.',
     },
+    ...(practice.pinch === 'pinch' ? pinched(product, t_um) : []),
+    ...hardenOf(product, t_um, place, 'cure-extend'),
+  ];
+}
+
+/** Flashed so that it holds its place, and pinched while it still gives. */
+function pinched(product: Product, t_um: number): Draft[] {
+  const place = wholePlace();
+  return [
     {
       ...flashOf(product, t_um, place, 'Half hard, it can be pinched; nail by nail.', 'flash-extend'),
       held: true,
@@ -207,7 +216,6 @@ export function thinExtension(product: Product): Draft[] {
       held: true,
       reason: 'The C-curve carries what the filed sides lose; once cured it cannot be given.',
     },
-    ...hardenOf(product, t_um, place, 'cure-extend'),
   ];
 }
 

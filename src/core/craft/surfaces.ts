@@ -91,6 +91,8 @@ function dust(s: Surface): Reason | undefined {
 
 function ground(s: Surface, laid: Laid, drawn: boolean): Reason | undefined {
   if (s.material === 'plate') {
+    // Lacquer wants the plate free of oil, and its shine on.
+    if (laid === 'lacquer') return s.prep === 'none' ? 'unprepared-plate' : undefined;
     if (s.finish !== 'keyed' || s.prep === 'none') return 'unprepared-plate';
     if (WANTS_PRIMER.includes(laid) && s.prep !== 'primed') return 'unprepared-plate';
     return ON_PLATE.includes(laid) ? undefined : 'no-grip';
@@ -282,6 +284,11 @@ export const TABLE = {
     refuses: filmOver,
     leaves: () => ({ material: 'tip', phase: 'wet', finish: 'shine', soil: 'clean', prep: 'none' }),
     lengthens: 'tip',
+  },
+  'fill-tip': {
+    wants: 'a tip that its fixing gel holds',
+    refuses: (s) => (s.material === 'tip' && s.phase !== 'cured' ? 'uncured-covered' : dryWork(s)),
+    leaves: same,
   },
   'glue-tip': {
     wants: 'a keyed plate without dust; it is dehydrated and primed after the blending',

@@ -91,6 +91,8 @@ export interface FreshProducts {
   second: string;
   liner: string;
   clear: string;
+  /** A coloured builder. */
+  cover: string;
 }
 
 /** Keeps the exact schema, so that the element union can be made from the registry. */

@@ -177,7 +177,15 @@ export function curtainUp(): SetDocument {
   set.looks = structuredClone(CURTAIN_UP_LOOKS);
   set.builds = [
     { id: 'natural', kind: 'natural-gel', base: 'coat', name: 'Natural', shape: 'round' },
-    { id: 'tips', kind: 'soft-gel-tip', name: 'Almond tips', shape: 'almond', length_mm: 8 },
+    {
+      id: 'tips',
+      kind: 'soft-gel-tip',
+      art: 'above',
+      filler: null,
+      name: 'Almond tips',
+      shape: 'almond',
+      length_mm: 8,
+    },
   ];
   for (const name of NAILS) {
     set.nails[name] = { ...set.nails[name], build: 'tips', look: WORN[fingerOf(name)] };

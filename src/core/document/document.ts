@@ -91,6 +91,9 @@ export function referenceFaults(set: SetDocument): ReferenceFault[] {
       for (const id of namedProducts(element)) refer(products, id, path, 'product');
     });
   });
+  set.builds.forEach((build, i) => {
+    for (const id of namedProducts(build)) refer(products, id, ['builds', i], 'product');
+  });
   for (const name of NAILS) {
     const nail = set.nails[name];
     refer(builds, nail.build, ['nails', name, 'build'], 'build');
@@ -104,11 +107,14 @@ export function referenceFaults(set: SetDocument): ReferenceFault[] {
   return faults;
 }
 
-/** Every product an element or its options name, wherever it stands in them. */
+/** The keys under which elements and builds name a product. */
+const PRODUCT_KEYS: readonly string[] = ['product', 'clear', 'filler'];
+
+/** Every product an element, its options or a build name, wherever it stands in them. */
 function namedProducts(value: unknown): string[] {
   if (Array.isArray(value)) return value.flatMap(namedProducts);
   if (value === null || typeof value !== 'object') return [];
   return Object.entries(value).flatMap(([key, inner]) =>
-    (key === 'product' || key === 'clear') && typeof inner === 'string' ? [inner] : namedProducts(inner),
+    PRODUCT_KEYS.includes(key) && typeof inner === 'string' ? [inner] : namedProducts(inner),
   );
 }

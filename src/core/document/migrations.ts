@@ -218,8 +218,28 @@ const fromVersion4: Migration = (file) => {
   return ok(file);
 };
 
-/** Version 5 knew one way for old product to come off. */
+/** The plain products of the roles that version 6 knows first. */
+const NEW_IN_6: Record<string, Json> = {
+  lacquer_base: { name: 'Lacquer base', family: 'lacquer-base', coat_um: 20, dry_s: 120 },
+  lacquer_top: { name: 'Lacquer top', family: 'lacquer-top', coat_um: 25, dry_s: 300 },
+};
+
+/** Version 5 knew one way for old product to come off, and ready tips with all art on them. */
 const fromVersion5: Migration = (file) => {
+  for (const build of list(file.builds))
+    if (build.kind === 'soft-gel-tip') Object.assign(build, { art: 'above', filler: null });
+    else if (build.kind === 'natural-builder') build.art = 'over';
+    else if (build.kind === 'sculpted-form') Object.assign(build, { art: 'over', french: null });
+  if (isObject(file.practice))
+    Object.assign(file.practice, {
+      acrylic_primer: 'dry',
+      pinch: 'pinch',
+      grit: '100-180',
+      filed: 'colour',
+      tips: 'before',
+    });
+  if (isObject(file.kit) && isObject(file.kit.roles))
+    for (const [role, plain] of Object.entries(NEW_IN_6)) fillRole(file.kit, file.kit.roles, role, plain);
   for (const nail of isObject(file.nails) ? Object.values(file.nails) : [])
     if (isObject(nail) && isObject(nail.start) && nail.start.kind === 'removal')
       Object.assign(nail.start, { product: 'gel', stones: false });

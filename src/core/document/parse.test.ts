@@ -46,7 +46,7 @@ describe('reading a set', () => {
     [
       'a newer version',
       '{"format":"merry-lacquer-set","version":99}',
-      /^version: is 99; this program reads up to 5/,
+      /^version: is 99; this program reads up to 6/,
     ],
   ])('refuses %s', (_words, text, message) => {
     const parsed = parseSetText(text);
@@ -181,6 +181,14 @@ describe('what a file may hold', () => {
 });
 
 describe('older files', () => {
+  /** What an older practice is taken to do where it said nothing. */
+  const NEW_WAYS = {
+    acrylic_primer: 'dry',
+    pinch: 'pinch',
+    grit: '100-180',
+    filed: 'colour',
+    tips: 'before',
+  };
   const folder = join(process.cwd(), 'tests/files/v1');
   const files = readdirSync(folder).sort();
   const read = (name: string) => readFileSync(join(folder, name), 'utf8');
@@ -218,12 +226,42 @@ describe('older files', () => {
       const old = JSON.parse(text) as Json & { practice: Json };
       const parsed = parseSetText(text);
       if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
-      expect(parsed.value.practice).toEqual({ ...old.practice, pace: 'usual', flow: 'balanced' });
+      expect(parsed.value.practice).toEqual({
+        ...old.practice,
+        pace: 'usual',
+        flow: 'balanced',
+        ...NEW_WAYS,
+      });
       expect(Object.values(parsed.value.nails).every((nail) => nail.in_work)).toBe(true);
       expect(parsed.value).toMatchObject({ looks: old.looks, edits: old.edits });
       keepsKit(parsed.value, old.kit as Kit);
       expect(compileNail(parsed.value, 'left-ring').operations.length).toBeGreaterThan(10);
     }
+  });
+
+  it('of version 5 open: every build as it was, and product comes off as it did', () => {
+    const folder5 = join(process.cwd(), 'tests/files/v5');
+    for (const name of readdirSync(folder5)) {
+      const text = readFileSync(join(folder5, name), 'utf8');
+      const old = JSON.parse(text) as Json & { builds: Json[]; kit: Kit; practice: Json };
+      const parsed = parseSetText(text);
+      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+      const { practice, builds, kit } = parsed.value;
+      expect(practice).toEqual({ ...old.practice, ...NEW_WAYS });
+      expect(builds).toMatchObject(old.builds);
+      expect(kit.products.slice(0, old.kit.products.length)).toEqual(old.kit.products);
+      expect(kit.products.find((one) => one.id === kit.roles.lacquer_top)?.family).toBe('lacquer-top');
+    }
+    const every = parseSetText(readFileSync(join(folder5, 'every-build.lacquer.json'), 'utf8'));
+    if (!every.ok) throw new Error(faultLine(every.faults[0]!));
+    expect(every.value.nails['left-thumb'].start).toEqual({
+      kind: 'removal',
+      product: 'gel',
+      soak_s: 600,
+      stones: false,
+    });
+    expect(every.value.builds.find((one) => one.kind === 'soft-gel-tip')).toMatchObject({ art: 'above' });
+    for (const nail of NAILS) expect(compileNail(every.value, nail).operations.length).toBeGreaterThan(8);
   });
 
   it('of version 3 open; what could not be seen of a title or a name has words now', () => {

@@ -144,6 +144,24 @@ const LAYERS: { [K in Kind]: Layer<K> } = {
       },
     };
   },
+  bed: (frame, region, laying) => {
+    const line = smileLine(frame, region.smile, laying);
+    return {
+      polygons: [
+        offSkinPolygon(frame, laying.margin_mm).map((point) => {
+          const y = Math.min(point.y, Math.min(frame.length_mm, line(point.x)));
+          return { x: clampTo(frame, { x: point.x, y }), y };
+        }),
+      ],
+      distance_mm: (x, y) => {
+        const slope = (line(x + 0.05) - line(x - 0.05)) / 0.1;
+        return Math.min(
+          offSkin_mm(frame, x, y, laying.margin_mm),
+          (line(x) - y) / Math.sqrt(1 + slope * slope),
+        );
+      },
+    };
+  },
   oval: (frame, region, laying) => {
     const sign = laying.mirror ? -1 : 1;
     const cx = sign * across_mm(frame, region.across);

@@ -9,6 +9,16 @@ export const Practice = z.strictObject({
   primer: z.enum(['once', 'none']),
   /** What the file leaves of a free edge, plate or tip and all that lies on it. */
   edge_mm: mm(0.3, 1.2),
+  /** Acrylic on a plate primed once and dry, or primed again and beaded into it wet. */
+  acrylic_primer: z.enum(['dry', 'dry-and-wet']),
+  /** Whether an extension is pinched to its C-curve while it still gives. */
+  pinch: z.enum(['pinch', 'leave']),
+  /** What a build is levelled with. */
+  grit: z.enum(['100-180', '100']),
+  /** Colour straight on a filed build, or base first. */
+  filed: z.enum(['colour', 'base']),
+  /** Ready tips cut and filed to shape before they are fixed, or on the finger. */
+  tips: z.enum(['before', 'after']),
   /** Stones set in the wet top, or bedded first with the top taken around them. */
   stones: z.enum(['wet-top', 'bedded']),
   /** The thumb turns away from the light in a load of five; cured alone, or both in a load of their own, it faces it. */

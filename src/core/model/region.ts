@@ -20,6 +20,8 @@ export const Region = z.discriminatedUnion('kind', [
     .strictObject({ kind: z.literal('band'), from: Along, to: Along })
     .refine((band) => band.to > band.from, { path: ['to'], message: 'must lie beyond "from"' }),
   z.strictObject({ kind: z.literal('tip'), smile: Smile }),
+  /** What lies behind the smile line. */
+  z.strictObject({ kind: z.literal('bed'), smile: Smile }),
   z.strictObject({
     kind: z.literal('oval'),
     across: Across,

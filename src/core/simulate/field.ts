@@ -53,6 +53,8 @@ export interface Film {
   brought_mm3?: number;
   /** Of metal pieces: how far inside their edge a cell lies, where light comes only from the side. */
   shade_mm?: Float32Array;
+  /** Light comes to it from beneath, past all that lies above. */
+  below?: true;
   /** Nothing in it waits to harden any more. */
   settled: boolean;
 }

@@ -45,7 +45,8 @@ export function shine(field: NailField, seconds: number, product: (id: string) =
         continue;
       }
       const side = shade && shade[cell]! > 0 ? (shade[cell]! * 1000) / depth : 0;
-      film.dose[cell]! += seconds * Math.exp(-above[cell]! - side);
+      const over = film.below ? film.t_um[cell]! / depth : above[cell]!;
+      film.dose[cell]! += seconds * Math.exp(-over - side);
       if (film.dose[cell]! >= needs.cured * SLACK) {
         film.phase[cell] = CURED;
         hardened = true;

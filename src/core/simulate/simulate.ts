@@ -12,6 +12,7 @@ import { judgeGrip, MIN_FAULT_MM2, type Verdict } from './grips';
 import { layOnNail } from './laid';
 import { activate, isWet, passTime, shine } from './light';
 import { glueOn, isFixed, mount } from './mount';
+import { fillHollow, tipFace, turnedOver } from './tipInside';
 import { pour } from './pour';
 
 /** What a nail is like after an operation, as the scheduler needs to know it. */
@@ -62,11 +63,13 @@ export function simulateNail(
       const { deposit: laid, hand_s } = step.operation;
       const elapsed_s = step.elapsed_s ?? ownSeconds(step.operation);
       // What is laid begins to set when the hand leaves it, and is wet until then.
-      if (laid) states.push(stateOf(field));
-      passTime(field, laid ? elapsed_s - hand_s : elapsed_s, context.product);
-      if (!laid) states.push(stateOf(field));
+      const passed_s = laid ? elapsed_s - hand_s : elapsed_s;
+      if (laid) states.push(stateOf(run));
+      for (const one of [field, ...(run.tip ? [run.tip] : [])]) passTime(one, passed_s, context.product);
+      if (!laid) states.push(stateOf(run));
     } else {
       shine(field, step.light_s, context.product);
+      if (run.tip) shine(run.tip, step.light_s, context.product);
       passTime(field, step.elapsed_s ?? step.light_s, context.product);
     }
   }
@@ -89,9 +92,18 @@ interface Run {
   verdicts: Verdict[];
   /** The nail has its whole length: its own, or a tip or form is on. */
   lengthened: boolean;
+  /** A ready tip that is worked on from inside, until it is put on. */
+  tip?: NailField;
 }
 
-function apply(run: Run, operation: Operation, light_s?: number): void {
+/** The same run, on the inside of the tip that is not on yet. */
+function insideTip(run: Run): Run {
+  run.tip ??= tipFace(run.field);
+  return { ...run, field: run.tip, lengthened: true };
+}
+
+function apply(all: Run, operation: Operation, light_s?: number): void {
+  const run = operation.in_tip ? insideTip(all) : all;
   const { field } = run;
   const { lengthens, bares } = rowOf(operation.verb);
   if (lengthens) run.lengthened = true;
@@ -99,6 +111,7 @@ function apply(run: Run, operation: Operation, light_s?: number): void {
   if (lengthens === 'form') layForm(field);
   const cover = coverOf(run.covers, field, operation, run.lengthened);
   run.verdicts.push(...judgeGrip(field, operation, cover, run.product));
+  if (lengthens === 'tip' && run.tip) run.verdicts.push(...judgeGrip(run.tip, operation, cover, run.product));
   if (operation.deposit) deposit(run, operation, cover);
   const { leaves } = lookup(operation.verb, laidBy(operation, run.product));
   for (const cell of cover.held) field.surface[cell] = leaves[field.surface[cell]!]!;
@@ -142,8 +155,10 @@ function deposit(run: Run, operation: Operation, cover: Cover): void {
     field.films.push(
       filled(film('film'), fixing_um, WET),
       filled(film('hollow'), hollow_um, CURED),
+      ...turnedOver(run.tip),
       filled(film('tip'), tip_um, CURED),
     );
+    delete run.tip;
     return;
   }
   if (what.kind === 'half-tip') {
@@ -158,6 +173,10 @@ function deposit(run: Run, operation: Operation, cover: Cover): void {
     laid.pieces = what.pieces;
     if (shade_mm) laid.shade_mm = shade_mm;
     field.films.push(laid);
+    return;
+  }
+  if (what.kind === 'fill') {
+    fillHollow(field, film('film'), operation.paint);
     return;
   }
   const next = film('film');
@@ -224,7 +243,9 @@ const STICKY = flagSurfaces((s) => s.finish === 'tacky' && (s.phase === 'cured' 
 /** Counted anew after every operation; kept, so that nothing is allocated for it. */
 const counts = new Uint16Array(SURFACE_COUNT);
 
-function stateOf(field: NailField): StateAfter {
+function stateOf({ field: nail, tip }: Run): StateAfter {
+  // Until it is put on, the tip is what is worked on.
+  const field = tip ?? nail;
   let tacky = 0;
   counts.fill(0);
   let most = field.surface[0]!;
@@ -236,7 +257,7 @@ function stateOf(field: NailField): StateAfter {
     tacky += STICKY[code]!;
   }
   return {
-    wet: isWet(field),
+    wet: isWet(nail) || (tip !== undefined && isWet(tip)),
     tacky: tacky * field.grid.cell_mm2 >= MIN_FAULT_MM2,
     surface: surfaceWords(decode(most)),
   };

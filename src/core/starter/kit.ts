@@ -57,6 +57,21 @@ function liner(id: string, name: string, colour: string): Product {
   };
 }
 
+/** A plain air-dry lacquer with guide figures. */
+export function lacquer(id: string, name: string, colour: string): Product {
+  return {
+    id,
+    name,
+    family: 'lacquer',
+    coat_um: 25,
+    dry_s: 240,
+    colour,
+    effect: 'film',
+    coats_to_cover: 2,
+    judged_on: 'nail',
+  };
+}
+
 function gel(
   id: string,
   name: string,
@@ -105,9 +120,19 @@ export function genericKit(): Kit {
         coats_to_cover: 1,
         judged_on: 'nail',
       },
+      { id: 'lacquer-base-a', name: 'Lacquer base A', family: 'lacquer-base', coat_um: 20, dry_s: 120 },
+      { id: 'lacquer-top-a', name: 'Lacquer top A', family: 'lacquer-top', coat_um: 25, dry_s: 300 },
+      lacquer('lacquer-red', 'Lacquer red', '#a8202c'),
       gel('base-a', 'Base A', 'base-gel', 60, 300),
       gel('peel-a', 'Peel-off base A', 'peel-off-base', 80, 300),
       gel('builder-a', 'Clear builder A', 'builder-gel', 350, 700),
+      {
+        ...gel('cover-a', 'Cover builder rose', 'builder-gel', 350, 450),
+        colour: '#dfb3a2',
+        effect: 'film',
+        coats_to_cover: 1,
+        judged_on: 'nail',
+      },
       gel('putty-a', 'Clear putty A', 'putty-gel', 500, 900),
       {
         id: 'acrylic-a',
@@ -144,6 +169,8 @@ export function genericKit(): Kit {
       fixing: 'fixing-a',
       glue: 'glue-a',
       top: 'top-a',
+      lacquer_base: 'lacquer-base-a',
+      lacquer_top: 'lacquer-top-a',
       matte_top: 'matte-a',
       cleanser: 'cleanser-a',
       oil: 'oil-a',

@@ -1,7 +1,7 @@
 import { tidyWords } from '../model/primitives';
 import type { Product } from '../model/product';
 import type { ShelfItem } from '../model/shelf';
-import { genericKit, shade } from './kit';
+import { genericKit, lacquer, shade } from './kit';
 
 /** Twenty-four colours that go round the wheel, then whites, blacks, nudes, sheers and metallics. */
 const ROUND: readonly (readonly [name: string, colour: string])[] = [
@@ -53,6 +53,14 @@ const METALLIC: readonly (readonly [name: string, colour: string])[] = [
   ['Bronze metallic 74', '#8d6238'],
 ];
 
+const LACQUERS: readonly (readonly [name: string, colour: string])[] = [
+  ['Lacquer white', '#f4f0ea'],
+  ['Lacquer nude', '#d9ab95'],
+  ['Lacquer plum', '#5c2340'],
+  ['Lacquer navy', '#20294f'],
+  ['Lacquer black', '#161419'],
+];
+
 function idOf(name: string): string {
   return name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
 }
@@ -68,6 +76,7 @@ export function genericShelf(): Product[] {
     ...SHEER.map(([name, colour]) =>
       shade({ id: idOf(name), name, colour, coats: 3, depth_um: 200, effect: 'sheer' }),
     ),
+    ...LACQUERS.map(([name, colour]): Product => lacquer(idOf(name), name, colour)),
     ...METALLIC.map(([name, colour]) =>
       shade({ id: idOf(name), name, colour, coats: 2, depth_um: 60, effect: 'metallic' }),
     ),

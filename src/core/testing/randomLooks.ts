@@ -60,6 +60,7 @@ function randomElement(id: string, set: SetDocument, by: Chance): Element {
     second: by.pick(['ivory-02', 'lemon-05']),
     liner: 'gilt-liner',
     clear: 'bedding-a',
+    cover: 'cover-a',
   };
   const technique = by.pick(TECHNIQUES);
   let element: unknown = technique.fresh(id, products);

@@ -20,7 +20,13 @@ export function setWearing(
 /** Planned with hardly a search and no ways out tried: for tests that look at something else. */
 export const QUICK = { effort: { iterations: 60 }, fixes: false } as const;
 
-const PRODUCTS = { colour: 'velvet-04', second: 'amber-11', liner: 'gilt-liner', clear: 'builder-a' };
+const PRODUCTS = {
+  colour: 'velvet-04',
+  second: 'amber-11',
+  liner: 'gilt-liner',
+  clear: 'builder-a',
+  cover: 'cover-a',
+};
 
 /** A good element of a kind, with some options replaced. */
 export function element<K extends Element['kind']>(
@@ -28,6 +34,11 @@ export function element<K extends Element['kind']>(
   over: Partial<Extract<Element, { kind: K }>> = {},
 ): Extract<Element, { kind: K }> {
   return { ...techniqueOf(kind).fresh(over.id ?? kind, PRODUCTS), ...over } as Extract<Element, { kind: K }>;
+}
+
+/** A plain colour that holds on a build: lacquer on lacquer, gel on all else. */
+export function colourOn(build: string): Element {
+  return element('colour', build === 'natural-lacquer' ? { product: 'lacquer-red' } : {});
 }
 
 /** Nominal findings on one nail. */

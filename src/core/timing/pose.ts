@@ -121,8 +121,9 @@ function tasksOf(
 
 /** The operations at the beginning of a list that belong to some stages: in their place, and so done in rounds. */
 function shared(operations: readonly Operation[], ...stages: Operation['stage'][]): Set<string> {
-  const end = operations.findIndex((one) => !stages.includes(one.stage) || one.element === 'own');
-  return new Set(operations.slice(0, end < 0 ? operations.length : end).map((one) => one.id));
+  const own = operations.filter((one) => one.stage !== 'ahead');
+  const end = own.findIndex((one) => !stages.includes(one.stage) || one.element === 'own');
+  return new Set(own.slice(0, end < 0 ? own.length : end).map((one) => one.id));
 }
 
 /** Whether an operation needs what it meets still to give. */

@@ -22,6 +22,19 @@ export interface Round {
   operations: string[];
 }
 
+/** Whether a hand of both goes into the lamp between a round and a piece: then they are two rounds. */
+function litBetween(sitting: Schedule, before: Omit<Round, 'number'>, piece: Piece): boolean {
+  const { hand, start_s } = piece.strokes[0]!;
+  return sitting.loads.some(
+    (load) =>
+      !load.held &&
+      load.start_s > before.start_s &&
+      load.start_s < start_s &&
+      load.operations.some((id) => id.startsWith(`${hand}-`)) &&
+      before.nails.some((nail) => nail.startsWith(hand)),
+  );
+}
+
 /** One piece of work on one nail: a stroke, and what is held after it. */
 interface Piece {
   strokes: Stroke[];
@@ -41,7 +54,8 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
     const mark = piece.operations.map((one) => `${one.class} ${one.words}`).join('|');
     const { hand } = piece.strokes[0]!;
     // What is done for the whole set goes on over both hands.
-    if (last && lastMark === mark && (last.hand === hand || first.scope === 'set')) {
+    const goesOn = last?.hand === hand || first.scope === 'set';
+    if (last && lastMark === mark && goesOn && !litBetween(sitting, last, piece)) {
       if (last.hand !== hand) last.hand = 'both';
       if (!last.nails.includes(first.nail)) last.nails.push(first.nail);
       last.operations.push(...ids(piece));
@@ -123,11 +137,14 @@ function wordsOf(piece: Piece): string {
   return [first!, ...rest.map(lowerFirst)].join(', ');
 }
 
+const IN_TIP = ', inside the tip';
+
 /** "Cure Velvet 04, Plum 07": the light, and all it hardens. */
 function loadWords(load: Load, served: readonly Operation[]): string {
   const verb = load.mode === 'cure' ? 'Cure' : 'Flash';
-  const what = served.map((one) => one.words.replace(/^(Cure|Flash) /, ''));
-  return `${verb} ${[...new Set(what)].join(', ')}`;
+  const what = served.map((one) => one.words.replace(/^(Cure|Flash) /, '').replace(IN_TIP, ''));
+  const where = served.every((one) => one.in_tip) ? IN_TIP : '';
+  return `${verb} ${[...new Set(what)].join(', ')}${where}`;
 }
 
 function lightOf(load: Load): NonNullable<Round['light']> {

@@ -15,6 +15,12 @@ interface Figure {
 
 const PLACES = { min: 0, max: 2, step: 0.05 } as const;
 
+const SMILE: readonly Figure[] = [
+  { path: 'smile.rise_mm', words: 'Rise', unit: 'mm', min: -8, max: 8, step: 0.1 },
+  { path: 'smile.depth_mm', words: 'Depth', unit: 'mm', min: 0, max: 8, step: 0.1 },
+  { path: 'smile.tilt_mm', words: 'Tilt', unit: 'mm', min: -4, max: 4, step: 0.1 },
+];
+
 /** The regions that can be chosen by hand, each with its first values and figures. */
 const KINDS: readonly { kind: Region['kind']; words: string; fresh: Region; figures: readonly Figure[] }[] = [
   { kind: 'whole', words: 'The whole nail', fresh: { kind: 'whole' }, figures: [] },
@@ -31,11 +37,13 @@ const KINDS: readonly { kind: Region['kind']; words: string; fresh: Region; figu
     kind: 'tip',
     words: 'The tip, by a smile line',
     fresh: { kind: 'tip', smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 } },
-    figures: [
-      { path: 'smile.rise_mm', words: 'Rise', unit: 'mm', min: -8, max: 8, step: 0.1 },
-      { path: 'smile.depth_mm', words: 'Depth', unit: 'mm', min: 0, max: 8, step: 0.1 },
-      { path: 'smile.tilt_mm', words: 'Tilt', unit: 'mm', min: -4, max: 4, step: 0.1 },
-    ],
+    figures: SMILE,
+  },
+  {
+    kind: 'bed',
+    words: 'The bed, up to a smile line',
+    fresh: { kind: 'bed', smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 } },
+    figures: SMILE,
   },
   {
     kind: 'oval',

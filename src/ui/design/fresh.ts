@@ -7,7 +7,14 @@ export function freshProducts(set: SetDocument): FreshProducts {
   const liner = set.kit.products.find((product) => product.family === 'liner-gel');
   const colour = colours[0]?.id ?? set.kit.roles.base;
   const second = colours[1]?.id ?? colour;
-  return { colour, second, liner: liner?.id ?? second, clear: set.kit.roles.bedding };
+  const cover = set.kit.products.find((product) => product.family === 'builder-gel' && product.colour);
+  return {
+    colour,
+    second,
+    liner: liner?.id ?? second,
+    clear: set.kit.roles.bedding,
+    cover: cover?.id ?? set.kit.roles.builder,
+  };
 }
 
 /** `name`, `name-2`, … whichever is free among the items. */

@@ -97,6 +97,62 @@ export const SCHOOLS: readonly SchoolGroup[] = [
         ],
       },
       {
+        key: 'acrylic_primer',
+        words: 'Primer under acrylic',
+        choices: [
+          { value: 'dry', label: 'Once, dry', says: 'Dry before the first bead.' },
+          {
+            value: 'dry-and-wet',
+            label: 'Dry, then wet',
+            says: 'A second coat the bead is laid into: a few seconds more for each nail.',
+          },
+        ],
+      },
+      {
+        key: 'tips',
+        words: 'Full tips are shaped',
+        choices: [
+          { value: 'before', label: 'Before fixing', says: 'In the hand, much quicker.' },
+          {
+            value: 'after',
+            label: 'On the finger',
+            says: 'To the finger’s own line; slower, dust at the hand.',
+          },
+        ],
+      },
+      {
+        key: 'pinch',
+        words: 'Extensions are',
+        choices: [
+          {
+            value: 'pinch',
+            label: 'Pinched',
+            says: 'A C-curve that carries; a flash and a hold for each nail.',
+          },
+          { value: 'leave', label: 'Left as they lie', says: 'Quicker; the form alone gives the curve.' },
+        ],
+      },
+      {
+        key: 'grit',
+        words: 'Levelled with',
+        choices: [
+          { value: '100-180', label: '100, then 180', says: 'Smooth under thin colour.' },
+          {
+            value: '100',
+            label: '100 alone',
+            says: 'A quarter quicker; scratches may show through a sheer.',
+          },
+        ],
+      },
+      {
+        key: 'filed',
+        words: 'On a filed build',
+        choices: [
+          { value: 'colour', label: 'Colour straight on', says: 'The keyed surface holds it.' },
+          { value: 'base', label: 'Base first', says: 'An even ground: a coat and a load more.' },
+        ],
+      },
+      {
         key: 'stones',
         words: 'Stones',
         choices: [

@@ -161,7 +161,9 @@ function Told({
       </span>
       {lit.map(({ hand, round }) => (
         <span key={hand} className={classes.light}>
-          {handWords(hand)}in the lamp, {round.light?.seconds} s: {nailsWords(round.nails, worked)}
+          {handWords(hand)}
+          {round.words.endsWith('inside the tip') && 'tips '}in the lamp, {round.light?.seconds} s:{' '}
+          {nailsWords(round.nails, worked)}
         </span>
       ))}
     </figcaption>

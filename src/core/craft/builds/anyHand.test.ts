@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { simulateNail, nominalSteps } from '../../simulate/simulate';
 import { compileNail } from '../../compile/compile';
-import { element, findingsOn, setWearing } from '../../testing/sets';
+import { colourOn, element, findingsOn, setWearing } from '../../testing/sets';
 import { buildOf } from '../../compile/prepare';
 import { Build, BUILDS, buildKindOf } from './index';
 
@@ -26,20 +26,23 @@ const on = (
   how: Of<typeof made>,
   inlaid: boolean,
 ) =>
-  setWearing([element('colour'), ...(inlaid ? [element('inlay')] : [])], (set) => {
-    const build = buildKindOf(how.kind).fresh('test') as Record<string, unknown> & Build;
-    if ('material' in build) Object.assign(build, { material: how.material });
-    if ('base' in build) Object.assign(build, { base: how.base });
-    if ('length_mm' in build) Object.assign(build, { length_mm });
-    set.builds.push(build);
-    set.nails['left-ring'].build = 'test';
-    Object.assign(set.nails['left-ring'].plate, {
-      width_mm,
-      arch_mm: width_mm * arch,
-      bed_mm,
-      free_edge_mm,
-    });
-  });
+  setWearing(
+    [colourOn(how.kind), ...(inlaid && how.kind !== 'natural-lacquer' ? [element('inlay')] : [])],
+    (set) => {
+      const build = buildKindOf(how.kind).fresh('test') as Record<string, unknown> & Build;
+      if ('material' in build) Object.assign(build, { material: how.material });
+      if ('base' in build) Object.assign(build, { base: how.base });
+      if ('length_mm' in build) Object.assign(build, { length_mm });
+      set.builds.push(build);
+      set.nails['left-ring'].build = 'test';
+      Object.assign(set.nails['left-ring'].plate, {
+        width_mm,
+        arch_mm: width_mm * arch,
+        bed_mm,
+        free_edge_mm,
+      });
+    },
+  );
 type Of<A> = A extends fc.Arbitrary<infer T> ? T : never;
 
 const OF_THE_ART = ['cap-thin', 'not-sealed', 'off-the-plate'];
@@ -72,7 +75,13 @@ describe('every build on any hand', () => {
         for (const share of [0.2, 0.6, 0.95]) {
           const row = field.grid.y.findIndex((y) => y >= length_mm * share);
           const laid = field.films.reduce((sum, film) => sum + film.t_um[row * 28 + 14]!, 0);
-          expect(laid).toBeGreaterThan(share * length_mm > bed_mm + 0.5 && edge !== 'plate' ? 250 : 100);
+          expect(laid).toBeGreaterThan(
+            share * length_mm > bed_mm + 0.5 && edge !== 'plate'
+              ? 250
+              : how.kind === 'natural-lacquer'
+                ? 60
+                : 100,
+          );
         }
       }),
       { numRuns: 40 },

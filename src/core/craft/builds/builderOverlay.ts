@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { BUILD_BASE, defineBuild } from '../build';
 import { pouredStructure } from '../structures';
+import { ART, ART_FIELD, artSits } from './artUnder';
 import { OVER_BASE, overBase } from './overBase';
 
 const schema = z.strictObject({
@@ -8,6 +9,7 @@ const schema = z.strictObject({
   kind: z.literal('natural-builder'),
   base: OVER_BASE,
   /** Thickness of the builder at the apex. */
+  art: ART,
   apex_um: z.number().min(200, 'must be at least 200 µm').max(1500, 'must be at most 1500 µm'),
 });
 
@@ -22,6 +24,7 @@ export const builderOverlay = defineBuild({
   schema,
   fields: [
     overBase.field,
+    ART_FIELD,
     {
       kind: 'number',
       path: 'apex_um',
@@ -38,11 +41,13 @@ export const builderOverlay = defineBuild({
     name: 'Builder overlay',
     shape: 'oval' as const,
     base: 'coat' as const,
+    art: 'over' as const,
     apex_um: 450,
   }),
   free_mm: (_build, plate) => plate.free_edge_mm,
   edge: 'plate',
   seats: ['under', 'inside', 'surface', 'over'],
+  films: artSits,
   stages: (build, context) => overBase.stages(build.base, context, 'Builder grips the base, not the plate.'),
   structure: (build, context) =>
     pouredStructure(context.role('builder'), build.apex_um, context.nail.plate.free_edge_mm >= ROD_FROM_MM),

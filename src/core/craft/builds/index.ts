@@ -6,6 +6,7 @@ import { dip } from './dip';
 import { gelAcrylic } from './gelAcrylic';
 import { halfTip } from './halfTip';
 import { naturalGel } from './naturalGel';
+import { naturalLacquer } from './naturalLacquer';
 import { onStand } from './onStand';
 import { sculptedForm } from './sculptedForm';
 import { softGelTip } from './softGelTip';
@@ -14,6 +15,7 @@ import { upperMould } from './upperMould';
 /** Every build the program knows: one file and one line each. */
 const ALL = [
   naturalGel,
+  naturalLacquer,
   builderOverlay,
   gelAcrylic,
   dip,

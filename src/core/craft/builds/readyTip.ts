@@ -1,5 +1,5 @@
 import { wholePlace, type NailContext } from '../context';
-import { dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
+import { baseOver, dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import type { Draft } from '../operation';
 
@@ -19,5 +19,6 @@ export function keyedTip(context: NailContext): Draft[] {
     },
     dustOffDraft('brush', 'Dust under the colour lifts it.'),
     wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the colour.'),
+    ...baseOver(context),
   ];
 }

@@ -1,11 +1,14 @@
 import * as z from 'zod';
-import { mm } from '../../model/primitives';
+import { Id, mm } from '../../model/primitives';
+import { Smile } from '../../model/region';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace } from '../context';
 import { baseDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import type { Draft } from '../operation';
 import { EXTENSION_UM, sculpted, thinExtension } from '../structures';
+import { ART, ART_FIELD, artSits } from './artUnder';
+import { BED_UM, builtBed, EXTENSION_UNDER_BOTH_UM } from './builtBed';
 import { acrylicRefill, APEX_UM, gelStructure, MATERIAL, MATERIAL_FIELDS } from './material';
 import { primePlate } from '../primePlate';
 import { clearPlate, prepPlate } from './prep';
@@ -16,6 +19,9 @@ const schema = z.strictObject({
   material: MATERIAL,
   length_mm: mm(1, 30),
   apex_um: APEX_UM,
+  art: ART,
+  /** The bed sculpted in a cover colour to a smile line; what lies past it is the French. */
+  french: z.strictObject({ product: Id, smile: Smile }).nullable(),
 });
 
 /**
@@ -27,7 +33,20 @@ export const sculptedForm = defineBuild({
   words: 'Sculpted on a form',
   blurb: 'Built past the plate on paper: any length and outline, in builder, putty or acrylic.',
   schema,
-  fields: MATERIAL_FIELDS,
+  fields: [
+    ...MATERIAL_FIELDS,
+    ART_FIELD,
+    {
+      kind: 'optional',
+      path: 'french',
+      words: 'Built-in French: the bed in a cover colour',
+      fresh: (products) => ({ product: products.cover, smile: { rise_mm: 0, depth_mm: 2.5, tilt_mm: 0 } }),
+    },
+    { kind: 'product', path: 'french.product', words: 'Bed', families: ['builder-gel', 'putty-gel'] },
+    { kind: 'number', path: 'french.smile.rise_mm', words: 'Rise', unit: 'mm', min: -8, max: 8, step: 0.1 },
+    { kind: 'number', path: 'french.smile.depth_mm', words: 'Depth', unit: 'mm', min: 0, max: 8, step: 0.1 },
+    { kind: 'number', path: 'french.smile.tilt_mm', words: 'Tilt', unit: 'mm', min: -4, max: 4, step: 0.1 },
+  ],
   fresh: (id) => ({
     id,
     kind: 'sculpted-form' as const,
@@ -36,12 +55,16 @@ export const sculptedForm = defineBuild({
     material: 'builder' as const,
     length_mm: 8,
     apex_um: 650,
+    art: 'over' as const,
+    french: null,
   }),
   free_mm: (build) => build.length_mm,
   edge: 'form',
   seats: ['under', 'inside', 'surface', 'over'],
+  films: (build) => (build.french ? 'under' : artSits(build)),
   stages: (build, context) => {
     const shapeWords = 'Shorten the free edge';
+    const thin_um = context.inlaid && build.french ? EXTENSION_UNDER_BOTH_UM : EXTENSION_UM;
     if (build.material === 'acrylic')
       return {
         ...clearPlate(context, shapeWords),
@@ -49,9 +72,8 @@ export const sculptedForm = defineBuild({
         foundation: [
           ...primePlate(context, 'always'),
           FORM_ON,
-          ...sculpted(context.role('acrylic'), context.inlaid ? EXTENSION_UM : build.apex_um, context, [
-            FORM_OFF,
-          ]),
+          ...sculpted(context.role('acrylic'), context.inlaid ? thin_um : build.apex_um, context, [FORM_OFF]),
+          ...(build.french ? builtBed(build.french, context) : []),
         ],
       };
     return {
@@ -59,13 +81,17 @@ export const sculptedForm = defineBuild({
       foundation: [
         ...baseDraft(context, 'The extension grips the base, not the plate.'),
         FORM_ON,
-        ...thinExtension(context.role(build.material === 'putty' ? 'putty' : 'builder')),
+        ...thinExtension(context.role(build.material === 'putty' ? 'putty' : 'builder'), context, thin_um),
         FORM_OFF,
+        ...(build.french ? builtBed(build.french, context) : []),
       ],
     };
   },
   structure: (build, context) => {
-    const structure = gelStructure(build.material, build.apex_um - EXTENSION_UM, context);
+    const left_um = build.apex_um - EXTENSION_UM - (build.french ? BED_UM / 2 : 0);
+    // Over a bed of its own colour there is always clear to close it.
+    const material = build.french && build.material === 'acrylic' ? 'builder' : build.material;
+    const structure = gelStructure(material, Math.max(250, left_um), context);
     return structure && { ...structure, fileWords: `File the nail ${context.frame.shape} and level it` };
   },
   refill: (build, context) =>

@@ -10,13 +10,13 @@ import { OLD_PRODUCTS, Start } from '../../model/start';
 import { planNail } from '../../plan/nailPlan';
 import { planSet } from '../../plan/planSet';
 import { factsOf } from '../../testing/facts';
-import { codesOn, element, QUICK, setWearing } from '../../testing/sets';
+import { codesOn, colourOn, QUICK, setWearing } from '../../testing/sets';
 import { checkSitting } from '../../testing/sittingChecker';
 import { BUILDS, type Build } from '../builds';
 import { STARTS } from './index';
 
 const wearing = (start: Start, build: object = {}, kind = 'natural-gel', edits: Edit[] = []) =>
-  setWearing([element('colour')], (set) => {
+  setWearing([colourOn(kind)], (set) => {
     const made = BUILDS.find((one) => one.kind === kind)!;
     set.builds.push({ ...made.fresh('test'), ...build } as Build);
     const nail = set.nails['left-ring'];

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { placeOf } from '../context';
 import { coatOf } from '../cure';
 import { hardenOf, wipedTop } from '../drafts';
+import { dries_s } from '../families';
 import { HAND_S } from '../handwork';
 import {
   defineTechnique,
@@ -68,6 +69,7 @@ export const finish = defineTechnique({
         place,
         deposit: { kind: 'conformal', t_um },
         hand_s: HAND_S.top + (around ? 25 : 0),
+        ...(dries_s(product) === undefined ? {} : { wait_s: dries_s(product)! }),
         reason: around
           ? 'Taken around stones and charms with a fine brush; over them it would drown their fire.'
           : 'Seals the art and fills the strip at the cuticle; run over the tip so that nothing peels there.',

@@ -11,7 +11,13 @@ import { readPath, writePath } from '../fieldPath';
 import type { Field } from '../technique';
 import { Element, TECHNIQUES, techniqueOf } from './index';
 
-const PRODUCTS = { colour: 'velvet-04', second: 'amber-11', liner: 'gilt-liner', clear: 'builder-a' };
+const PRODUCTS = {
+  colour: 'velvet-04',
+  second: 'amber-11',
+  liner: 'gilt-liner',
+  clear: 'builder-a',
+  cover: 'cover-a',
+};
 const contexts = DEMO_SETS.flatMap((demo) => {
   const set = demo.make();
   return NAILS.map((name) => contextOf(set, name));

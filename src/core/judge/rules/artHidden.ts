@@ -113,9 +113,10 @@ function lostFinish(nail: NailCase, own: (film: Film) => boolean): number | unde
 
 /** The next painted film of another element over it: what most likely hides it. */
 function hiddenBy(nail: NailCase, last: string): Operation | undefined {
-  const at = nail.operations.findIndex((one) => one.id === last);
-  const from = nail.operations[at]!.element;
-  const later = nail.operations.slice(at + 1).filter((one) => one.deposit && one.element !== from);
+  const laid = new Map(nail.operations.map((one) => [one.id, one]));
+  const from = laid.get(last)!.element;
+  const above = nail.field.films.slice(nail.field.films.findIndex((film) => film.operation === last) + 1);
+  const later = above.flatMap((film) => laid.get(film.operation) ?? []).filter((one) => one.element !== from);
   return [...later].reverse().find((one) => one.paint) ?? later[later.length - 1];
 }
 

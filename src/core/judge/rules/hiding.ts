@@ -41,7 +41,8 @@ export const hiding: NailRule = {
       for (const step of new Set(coats.map((one) => one.step))) {
         const own = coats.filter((one) => one.step === step);
         const last = own[own.length - 1]!;
-        const until = filmIndex(nail.field, last.id) + 1;
+        // Inside a tip the last coat lies lowest.
+        const until = Math.max(...own.map((one) => filmIndex(nail.field, one.id))) + 1;
         for (const { x, y, product } of samples(nail, last)) {
           if (product.effect === 'sheer') continue;
           const seenOver = (ground: number) => luminance(colourAt(x, y, { until, ground: grey(ground) }));

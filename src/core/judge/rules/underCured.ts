@@ -1,3 +1,4 @@
+import { buildOf } from '../../compile/prepare';
 import { gelDepth, neededDose } from '../../craft/cure';
 import { FAMILIES, lampOf, settingOf } from '../../craft/families';
 import type { Operation } from '../../craft/operation';
@@ -29,8 +30,14 @@ export const underCured: NailRule = {
       if (!need) return [];
       const shade = shadeOver(field, film);
       return shade && open.every((cell) => shade[cell]! > 0)
-        ? [{ ...underMetal(field, operation, product, open), ...inTheDark(nail, operation) }]
-        : [underLight(operation, product, film, open, need.cured)];
+        ? [
+            {
+              ...underMetal(field, operation, product, open),
+              ...inTheDark(nail, operation),
+              ...onTheTip(nail, operation),
+            },
+          ]
+        : [{ ...underLight(operation, product, film, open, need.cured), ...onTheTip(nail, operation) }];
     });
   },
 };
@@ -63,6 +70,20 @@ function underLight(
         : `${operation.words} is not cured through: it stays soft at the bottom (${Math.round(hard_um)} of ${Math.round(thickest)} µm harden).`,
     reason: 'Under-cured gel is soft and lumpy, lifts early, and is the main road to allergy.',
     figure: { words: 'light at the bottom', value: share, limit: 100, is: 'at least', unit: '%' },
+  };
+}
+
+/** What lies inside a tip keeps the light from the gel that fixes it. */
+function onTheTip(nail: NailCase, operation: Operation): { tries?: Fix[] } {
+  const build = buildOf(nail.set, nail.context.nail);
+  if (operation.verb !== 'press-on' || !('art' in build) || build.art !== 'inside') return {};
+  return {
+    tries: [
+      {
+        words: 'Lay colour and pieces on the tip instead',
+        change: { kind: 'put-build', build: { ...build, art: 'above' } },
+      },
+    ],
   };
 }
 

@@ -1,0 +1,51 @@
+import type { Product } from '../../model/product';
+import type { Smile } from '../../model/region';
+import { wholePlace, type NailContext } from '../context';
+import { dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, STICKY_OFF, wipeDraft } from '../drafts';
+import { HAND_S } from '../handwork';
+import type { Draft, Place } from '../operation';
+
+/** Thickness of a sculpted bed: the height of the ledge that the tip is filled up to (common practice). */
+export const BED_UM = 250;
+/** Under pieces it is kept thin: the strength is built above them. */
+const BED_UNDER_PIECES_UM = 90;
+/** As is what carries bed and tip. */
+export const EXTENSION_UNDER_BOTH_UM = 100;
+
+/**
+ * A built-in French: the bed sculpted in its own colour as far as the smile line and filed to a crisp ledge, against which
+ * the tip is filled.
+ */
+export function builtBed(french: { product: string; smile: Smile }, context: NailContext): Draft[] {
+  const product: Product = context.product(french.product);
+  const bed: Place = { ...wholePlace(), region: { kind: 'bed', smile: french.smile } };
+  const t_um = context.inlaid ? BED_UNDER_PIECES_UM : BED_UM;
+  const why = 'Nail by nail, before it runs past the line.';
+  return [
+    {
+      step: 'bed',
+      verb: 'cap',
+      words: `Build the bed in ${product.name}, up to the smile line`,
+      product: product.id,
+      place: bed,
+      paint: { kind: 'product' },
+      deposit: { kind: 'level', t_um },
+      hand_s: HAND_S.cap * 2,
+      open_s: 40,
+      reason: 'A little past the line, full there and thin at the cuticle: the file cuts the line.',
+    },
+    flashOf(product, t_um, bed, why, 'flash-bed'),
+    ...hardenOf(product, t_um, bed, 'cure-bed'),
+    wipeDraft(context, 'wipe-bed', STICKY_OFF, 'The sticky layer clogs the file: off with it first.'),
+    {
+      step: 'smile',
+      verb: 'buff',
+      words: 'File the smile line crisp, key the bed',
+      place: { ...wholePlace(), margin_mm: 0 },
+      hand_s: 60,
+      reason: 'With the edge of a thin file, from both sides to the middle, so that left and right are even.',
+    },
+    dustOffDraft('brush-bed', 'Dust beside the line shows through the tip.'),
+    wipeDraft(context, 'clean-bed', LAST_DUST_OFF, 'Clean before the tip is filled.'),
+  ];
+}
