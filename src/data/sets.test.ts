@@ -23,10 +23,10 @@ const titles = async () =>
 describe('the browser’s store', () => {
   it('is seeded once with the demo sets, and left alone after', async () => {
     await seedOnce();
-    expect(await titles()).toEqual(['Curtain Up', 'Matinée', 'Understudy']);
+    expect(await titles()).toEqual(['Curtain Up', 'Matinée', 'Understudy', 'Fly Tower']);
     await toBin('matinee');
     await seedOnce();
-    expect(await titles()).toEqual(['Curtain Up', 'Understudy']);
+    expect(await titles()).toEqual(['Curtain Up', 'Understudy', 'Fly Tower']);
   });
 
   it('is listed as each set was last seen, saved or not', async () => {
@@ -42,6 +42,7 @@ describe('the browser’s store', () => {
       ['Curtain Up', 'Curtain Up'],
       ['Seen', 'Seen'],
       ['Understudy', 'Understudy'],
+      ['Fly Tower', 'Fly Tower'],
     ]);
     await db().journal.clear();
   });
@@ -63,6 +64,7 @@ describe('the browser’s store', () => {
     expect(await editedDemo()).toEqual([]);
     expect((await titles()).sort()).toEqual([
       'Curtain Up',
+      'Fly Tower',
       'Matinée',
       'New set',
       'Spoilt (edited)',

@@ -5,7 +5,6 @@ import { Id, Words } from '../model/primitives';
 import { SHAPES } from '../model/shapes';
 import type { Draft, Seat } from './operation';
 import type { NailContext } from './context';
-import type { Refill } from './start';
 import type { Field } from './technique';
 
 export const BUILD_BASE = {
@@ -26,6 +25,14 @@ export interface Structure {
   lay: (t_um: number, overPieces: boolean) => Draft[];
   /** What the file does once it is hard, where it does more than level it. */
   fileWords?: string;
+}
+
+/** What is laid anew on a nail that has grown out. */
+export interface Refill {
+  foundation: Draft[];
+  structure?: Structure;
+  /** What only holds on a primed plate has it whatever the practice. */
+  primer?: 'always';
 }
 
 /** What the art sits on: schema, words, the free edge it gives, the seats it offers, and its stages. */

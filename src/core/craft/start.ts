@@ -1,5 +1,5 @@
 import type { Start } from '../model/start';
-import type { BuildStages, Structure } from './build';
+import type { BuildStages, Refill, Structure } from './build';
 import type { NailContext } from './context';
 import type { Draft } from './operation';
 import type { Field } from './technique';
@@ -26,13 +26,6 @@ export interface BuildAnew {
   refill: () => Refill;
   /** Thickness at the apex of such a nail when it was new. */
   worn_um: number;
-}
-
-export interface Refill {
-  foundation: Draft[];
-  structure?: Structure;
-  /** What only holds on a primed plate has it whatever the practice. */
-  primer?: 'always';
 }
 
 /** How a nail's work begins: what is found on it, and what that asks for before or instead of the build's own stages. */

@@ -211,7 +211,8 @@ function pinched(product: Product, t_um: number): Draft[] {
       step: 'pinch',
       verb: 'pinch',
       words: 'Pinch the C-curve',
-      place,
+      // Where bed turns into extension, and on to the tip.
+      place: { ...place, region: { kind: 'band', from: 0.6, to: 2 } },
       hand_s: HAND_S.pinch,
       held: true,
       reason: 'The C-curve carries what the filed sides lose; once cured it cannot be given.',

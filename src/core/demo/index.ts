@@ -1,5 +1,6 @@
 import type { SetDocument } from '../document/document';
 import { curtainUp } from './curtainUp';
+import { flyTower } from './flyTower';
 import { matinee } from './matinee';
 import { understudy } from './understudy';
 
@@ -8,4 +9,5 @@ export const DEMO_SETS: readonly { id: string; make: () => SetDocument }[] = [
   { id: 'curtain-up', make: curtainUp },
   { id: 'matinee', make: matinee },
   { id: 'understudy', make: understudy },
+  { id: 'fly-tower', make: flyTower },
 ];

@@ -42,6 +42,7 @@ describe('a backup', () => {
       'backup.json',
       'clients.json',
       'sets/curtain-up.lacquer.json',
+      'sets/fly-tower.lacquer.json',
       'sets/matinee.lacquer.json',
       'sets/understudy.lacquer.json',
       'shelf.csv',
@@ -59,7 +60,7 @@ describe('a backup', () => {
       const read = readBackup(withFiles({ 'clients.json': text }));
       if (!read.ok) throw new Error('refused');
       expect(faultLine(read.value.faults[0]!)).toContain(said);
-      expect(read.value.backup.sets).toHaveLength(3);
+      expect(read.value.backup.sets).toHaveLength(DEMO_SETS.length);
     }
   });
 
@@ -68,7 +69,7 @@ describe('a backup', () => {
       withFiles({ 'sets/matinee.lacquer.json': undefined, 'sets/understudy.lacquer.json': '{"format":1}' }),
     );
     if (!read.ok) throw new Error('refused');
-    expect(read.value.backup.sets.map((one) => one.document.id)).toEqual(['curtain-up']);
+    expect(read.value.backup.sets.map((one) => one.document.id)).toEqual(['curtain-up', 'fly-tower']);
     expect(read.value.faults.map(faultLine)).toEqual([
       'sets/matinee.lacquer.json: is not in the zip file',
       'sets/understudy.lacquer.json: format: must be "merry-lacquer-set"',

@@ -18,7 +18,10 @@ export function tipFace({ frame, grid }: NailField): NailField {
 
 /** The films inside a tip as they lie once it is put on: what was laid last is lowest. */
 export function turnedOver(tip: NailField | undefined): Film[] {
-  return (tip?.films ?? []).reverse().map(({ level_um: _level, brought_mm3: _brought, ...film }) => film);
+  const films = (tip?.films ?? []).reverse();
+  // Levels were those of the side that lies underneath now.
+  for (const film of films) delete film.level_um;
+  return films;
 }
 
 /** How much thinner the fill is at the tip than at the plate's end (common practice). */

@@ -31,7 +31,9 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
           const lit = own.slice(laid + 1, i + 1).some((o) => o.lamp);
           const next = own[i + 1];
           const state = states.get(one.id)!;
-          const prepared = own.slice(0, i + 1).every((o) => o.stage === 'arrive' || o.stage === 'prepare');
+          const prepared =
+            one.stage !== 'ahead' &&
+            own.slice(0, i + 1).every((o) => ['ahead', 'arrive', 'prepare'].includes(o.stage));
           return {
             id: one.id,
             ...(one.lamp ? { light_s: one.lamp.seconds } : { hand_s: one.hand_s }),

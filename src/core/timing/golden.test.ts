@@ -78,13 +78,16 @@ describe('golden sittings', () => {
         set.nails[name].start = { kind: 'removal', product: 'gel', stones: false, soak_s: 600 };
     });
     const lines = oneHand(removal);
-    expect(lines.slice(0, 4)).toEqual([
+    expect(lines.slice(0, 7)).toEqual([
       'all: Sanitise both people’s hands',
-      'all: Soak the old product off',
+      'all: File the top open all over',
+      'all: Wrap each nail with remover',
+      'all: Half-way: open one wrap and look, wrap it again',
+      'all: Push off what has come loose, rub the rest off',
       'all: Push back and clear the cuticle',
       'all: File the free edge round',
     ]);
-    expect(lines.slice(4)).toEqual([
+    expect(lines.slice(7)).toEqual([
       ...PREPARED.slice(3),
       'all: Velvet 04, coat 1 of 2 → cure 60',
       'all: Velvet 04, coat 2 of 2 → cure 60',

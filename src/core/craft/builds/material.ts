@@ -1,7 +1,6 @@
 import * as z from 'zod';
-import type { Structure } from '../build';
+import type { Refill, Structure } from '../build';
 import type { NailContext } from '../context';
-import type { Refill } from '../start';
 import { pouredStructure, puttyStructure, sculpted } from '../structures';
 import type { Field } from '../technique';
 
