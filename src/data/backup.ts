@@ -2,20 +2,23 @@ import { writeSetText } from '@/core/document/parse';
 import type { BackedUp, Backup } from '@/core/files/backup';
 import type { Client } from '@/core/model/client';
 import type { ShelfItem } from '@/core/model/shelf';
+import type { Supply } from '@/core/model/supply';
 import { without } from '@/core/model/without';
 import { wordsWith } from '@/core/model/primitives';
 import { toBin } from './bin';
-import { missingClients, putClients } from './clients';
+import { putClients } from './clients';
 import { db } from './database';
 import { listed } from './listed';
-import { missingProducts, putOnShelf } from './shelf';
+import { putOnShelf } from './shelf';
+import { putSupplies } from './supplies';
 import { addSet, openSet, storeAgain } from './sets';
 
 /** All that is stored, as a backup: each set with what the journal still holds of it, broken records as text. */
 export async function collectBackup(now = new Date()): Promise<Backup> {
   const shelf = (await db().shelf.toArray()).map((one) => without(one, 'id'));
   const clients = await db().clients.toArray();
-  const backup: Backup = { made_at: now.toISOString(), sets: [], records: [], shelf, clients };
+  const supplies = await db().supplies.toArray();
+  const backup: Backup = { made_at: now.toISOString(), sets: [], records: [], shelf, clients, supplies };
   for (const record of await db().sets.toArray()) {
     const shown = listed(record);
     if (shown.kind === 'broken') {
@@ -46,6 +49,17 @@ export interface Preview {
   /** Cards and products that are not here yet; those that are stay as they are. */
   clients: Client[];
   products: ShelfItem[];
+  supplies: Supply[];
+}
+
+/** What of these a table does not hold. */
+async function missingFrom<T>(
+  table: { toCollection: () => { primaryKeys: () => PromiseLike<string[]> } },
+  items: readonly T[],
+  idOf: (one: T) => string,
+): Promise<T[]> {
+  const there = new Set(await table.toCollection().primaryKeys());
+  return items.filter((one) => !there.has(idOf(one)));
 }
 
 export async function previewBackup(backup: Backup): Promise<Preview> {
@@ -53,8 +67,9 @@ export async function previewBackup(backup: Backup): Promise<Preview> {
     fresh: [],
     same: [],
     differing: [],
-    clients: await missingClients(backup.clients),
-    products: await missingProducts(backup.shelf),
+    clients: await missingFrom(db().clients, backup.clients, (one) => one.id),
+    products: await missingFrom(db().shelf, backup.shelf, (one) => one.product.id),
+    supplies: await missingFrom(db().supplies, backup.supplies, (one) => one.id),
   };
   for (const one of backup.sets) {
     const here = await db().sets.get(one.document.id);
@@ -85,6 +100,7 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
     for (const one of preview.fresh) await storeAgain(one.document, one.changed_at);
     await putOnShelf(preview.products);
     await putClients(preview.clients);
+    await putSupplies(preview.supplies);
   });
 }
 

@@ -1,14 +1,6 @@
 import 'fake-indexeddb/auto';
 import type { Client } from '@/core/model/client';
-import {
-  addClient,
-  changeClient,
-  makeFor,
-  missingClients,
-  putClients,
-  removeClient,
-  watchClients,
-} from './clients';
+import { addClient, changeClient, makeFor, putClients, removeClient, watchClients } from './clients';
 import { collectBackup, previewBackup, takeIn } from './backup';
 import { db } from './database';
 import { addNewSet } from './starting';
@@ -120,7 +112,8 @@ describe('clients', () => {
       measures: [],
       sets: [],
     };
-    const missing = await missingClients([{ ...other, id, name: 'Older' }, other]);
+    const backup = { ...(await collectBackup()), clients: [{ ...other, id, name: 'Older' }, other] };
+    const missing = (await previewBackup(backup)).clients;
     expect(missing).toEqual([other]);
     await putClients(missing);
     expect((await all()).map((one) => one.name).sort()).toEqual(['Mine', 'Theirs']);

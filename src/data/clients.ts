@@ -52,12 +52,6 @@ export async function makeFor(set: string, client: string | undefined): Promise<
   });
 }
 
-/** What of these cards is not here. */
-export async function missingClients(clients: readonly Client[]): Promise<Client[]> {
-  const there = new Set(await db().clients.toCollection().primaryKeys());
-  return clients.filter((one) => !there.has(one.id));
-}
-
 /** Puts cards here, each in the place of the one of its id. */
 export async function putClients(clients: readonly Client[]): Promise<void> {
   await db().clients.bulkPut([...clients]);

@@ -4,6 +4,7 @@ import type { Difference } from '@/core/document/difference';
 import type { SetDocument } from '@/core/document/document';
 import type { Client } from '@/core/model/client';
 import type { ShelfItem } from '@/core/model/shelf';
+import type { Supply } from '@/core/model/supply';
 
 /** A stored set. `revision` counts saves, so that two tabs notice each other. */
 export interface StoredSet {
@@ -64,7 +65,7 @@ export interface StoredFact {
 
 export const STORE_NAME = 'merry-lacquer';
 /** The version of the store's tables that this program writes. */
-export const STORE_VERSION = 4;
+export const STORE_VERSION = 5;
 
 /** Why nothing is written: the store is of a newer program. */
 export class ReadOnly extends Error {
@@ -96,7 +97,8 @@ export class LacquerDatabase extends Dexie {
     this.version(1).stores({ sets: 'id, changed_at', facts: 'key' });
     this.version(2).stores({ journal: 'key, set' });
     this.version(3).stores({ history: 'set', bin: 'key, removed_at', gone: 'id', shelf: 'id' });
-    this.version(STORE_VERSION).stores({ clients: 'id, *sets' });
+    this.version(4).stores({ clients: 'id, *sets' });
+    this.version(STORE_VERSION).stores({ supplies: 'id, kind' });
   }
 
   get sets(): Table<StoredSet, string> {
@@ -119,6 +121,9 @@ export class LacquerDatabase extends Dexie {
   }
   get clients(): Table<Client, string> {
     return this.table('clients');
+  }
+  get supplies(): Table<Supply, string> {
+    return this.table('supplies');
   }
   get gone(): Table<GoneId, string> {
     return this.table('gone');

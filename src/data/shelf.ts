@@ -37,9 +37,3 @@ export async function putOnShelf(items: readonly ShelfItem[]): Promise<void> {
 export async function takeOffShelf(ids: readonly string[]): Promise<void> {
   await db().shelf.bulkDelete([...ids]);
 }
-
-/** What of these is not on the shelf. */
-export async function missingProducts(items: readonly ShelfItem[]): Promise<ShelfItem[]> {
-  const there = new Set(await db().shelf.toCollection().primaryKeys());
-  return items.filter((one) => !there.has(one.product.id));
-}

@@ -5,6 +5,7 @@ import { writeSetText } from '@/core/document/parse';
 import type { Measured } from '@/core/model/client';
 import { NAILS } from '@/core/model/names';
 import { newSet } from '@/core/starter/newSet';
+import { ownPractice } from './asked';
 import { db } from './database';
 import { addSet, openSet } from './sets';
 
@@ -69,6 +70,8 @@ export async function addNewSet(plates?: Measured['plates']): Promise<string> {
   // Whoever begins with a client finds the demo sets too.
   await seedOnce();
   const set = newSet('set', 'New set');
+  const practice = await ownPractice();
+  if (practice) set.practice = practice;
   if (plates) for (const nail of NAILS) set.nails[nail].plate = plates[nail];
   return addSet(set);
 }

@@ -94,8 +94,10 @@ function complete({ element, stage, draft, moved }: Placed, context: NailContext
     areaOn_mm2(context, draft.place),
     PACE[context.practice.pace],
   );
-  if (draft.deposit && draft.product && draft.open_s === undefined && lampOf(context.product(draft.product)))
-    operation.open_s = LEVELLING_OPEN_S;
+  const laid = draft.deposit && draft.product ? context.product(draft.product) : undefined;
+  // A product's own direction goes before any guide.
+  if (laid?.open_s !== undefined) operation.open_s = laid.open_s;
+  else if (laid && draft.open_s === undefined && lampOf(laid)) operation.open_s = LEVELLING_OPEN_S;
   if (moved) operation.moved = moved;
   const caution = CAUTIONS[draft.verb];
   if (caution) operation.caution = caution;

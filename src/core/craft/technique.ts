@@ -38,6 +38,8 @@ export const FILM_SEATS = {
 /** One option as an editor shows it. `path` addresses the value inside the element. */
 export type Field =
   | { kind: 'number'; path: string; words: string; unit?: string; min: number; max: number; step: number }
+  /** A row of whole figures, such as a lamp's programmes. */
+  | { kind: 'figures'; path: string; words: string; unit: string; min: number; max: number; most: number }
   | { kind: 'choice'; path: string; words: string; choices: { value: string | number; words: string }[] }
   | { kind: 'colour'; path: string; words: string }
   | { kind: 'product'; path: string; words: string; families: readonly string[] }

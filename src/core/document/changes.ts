@@ -6,7 +6,7 @@ import { NAILS, handNails, mirrorOf, type Hand, type NailName } from '../model/n
 import type { Nail, NailChange, Plate } from '../model/nail';
 import type { Practice } from '../model/practice';
 import { tidyWords } from '../model/primitives';
-import type { Product, TipBox } from '../model/product';
+import type { Lamp, Product, TipBox } from '../model/product';
 import { fail, ok, type Result } from '../model/result';
 
 /** A change to a set document: a small piece of plain data that can be applied, refused, stored and undone. */
@@ -24,6 +24,8 @@ export type Change =
   | { kind: 'skin'; skin: string }
   | { kind: 'put-tips'; box: TipBox }
   | { kind: 'remove-tips'; box: string }
+  | { kind: 'put-lamp'; lamp: Lamp }
+  | { kind: 'remove-lamp'; lamp: string }
   | { kind: 'mirror'; from: Hand }
   | { kind: 'put-look'; look: Look }
   | { kind: 'remove-look'; look: string }
@@ -71,6 +73,11 @@ const APPLY: { [K in Change['kind']]: Apply<K> } = {
   'remove-tips': (set, { box }) => ({
     ...set,
     kit: { ...set.kit, tips: set.kit.tips.filter((one) => one.id !== box) },
+  }),
+  'put-lamp': (set, { lamp }) => ({ ...set, kit: { ...set.kit, lamps: put(set.kit.lamps, lamp) } }),
+  'remove-lamp': (set, { lamp }) => ({
+    ...set,
+    kit: { ...set.kit, lamps: set.kit.lamps.filter((one) => one.id !== lamp) },
   }),
   mirror: (set, { from }) => {
     let next = set;

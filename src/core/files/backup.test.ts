@@ -4,6 +4,7 @@ import { DEMO_SETS } from '../demo';
 import { faultLine } from '../model/result';
 import { newClient, platesOf, withMeasures } from '../model/client';
 import { genericShelf, onShelf } from '../starter/shelf';
+import { genericSupplies } from '../starter/supplies';
 import { readBackup, writeBackup, type Backup } from './backup';
 
 const plates = platesOf(DEMO_SETS[0]!.make().nails);
@@ -12,6 +13,7 @@ const backup = (): Backup => ({
   sets: DEMO_SETS.map((demo, i) => ({ changed_at: 100 + i, document: demo.make() })),
   records: [{ title: 'A broken one', text: '{"id":7}' }],
   shelf: genericShelf().map(onShelf),
+  supplies: genericSupplies(),
   clients: [withMeasures(newClient('c', 'Robin Vale'), { on: '2026-02-03', plates })],
 });
 /** The backup with some of its files changed, or taken out where the text is undefined. */
@@ -46,6 +48,7 @@ describe('a backup', () => {
       'sets/matinee.lacquer.json',
       'sets/understudy.lacquer.json',
       'shelf.csv',
+      'supplies.json',
       'unreadable/1.json',
     ]);
   });

@@ -6,6 +6,7 @@ import { Client } from '../model/client';
 import { messageOf } from '../model/messageOf';
 import { fail, ok, type Fault, type Result } from '../model/result';
 import type { ShelfItem } from '../model/shelf';
+import { Supply } from '../model/supply';
 import { readShelfCsv, writeShelfCsv } from './shelfCsv';
 
 const FORMAT = 'merry-lacquer-backup';
@@ -13,7 +14,9 @@ const VERSION = 1;
 const MANIFEST = 'backup.json';
 const SHELF = 'shelf.csv';
 const CLIENTS = 'clients.json';
+const SUPPLIES = 'supplies.json';
 const Clients = z.array(Client).max(5000);
+const Supplies = z.array(Supply).max(5000);
 /** Beyond these no backup of a working artist comes; a file that does is a mistake or worse. */
 const MAX_FILES = 5000;
 const MAX_BYTES = 256 * 1024 * 1024;
@@ -27,6 +30,7 @@ export interface Backup {
   records: { title: string; text: string }[];
   shelf: ShelfItem[];
   clients: Client[];
+  supplies: Supply[];
 }
 
 export interface BackedUp {
@@ -44,7 +48,7 @@ const Manifest = z.strictObject({
 
 /**
  * A backup as one zip file: `backup.json` names what is in it, each set is the file that Export writes, the shelf is
- * its CSV, the clients' cards are one file of their own.
+ * its CSV, the clients' cards and the supplies are a file each.
  */
 export function writeBackup(backup: Backup): Uint8Array {
   const sets = backup.sets.map(({ changed_at, document }) => ({
@@ -70,6 +74,7 @@ export function writeBackup(backup: Backup): Uint8Array {
       [MANIFEST]: strToU8(`${JSON.stringify(manifest, null, 2)}\n`),
       [SHELF]: strToU8(writeShelfCsv(backup.shelf)),
       [CLIENTS]: strToU8(`${JSON.stringify(backup.clients, null, 2)}\n`),
+      [SUPPLIES]: strToU8(`${JSON.stringify(backup.supplies, null, 2)}\n`),
       ...files,
     },
     // The day it was made, so that the same backup gives the same bytes.
@@ -84,7 +89,7 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
   const manifest = manifestOf(files.value);
   if (!manifest.ok) return manifest;
   const { made_at, sets, records } = manifest.value;
-  const backup: Backup = { made_at, sets: [], records: [], shelf: [], clients: [] };
+  const backup: Backup = { made_at, sets: [], records: [], shelf: [], clients: [], supplies: [] };
   const faults: Fault[] = [];
   for (const { file, changed_at } of sets) {
     const data = files.value[file];
@@ -102,10 +107,15 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
     : fail('', 'is not in the zip file');
   if (shelf.ok) backup.shelf = shelf.value;
   else faults.push(inFile(SHELF, shelf.faults[0]!));
-  // Backups made before there were clients have none.
-  const clients = files.value[CLIENTS] ? clientsOf(strFromU8(files.value[CLIENTS])) : ok([]);
+  // Backups made before there were clients or supplies have none.
+  const list = <T>(file: string, schema: z.ZodType<T[]>): Result<T[]> =>
+    files.value[file] ? listOf(strFromU8(files.value[file]), schema) : ok([]);
+  const clients = list(CLIENTS, Clients);
   if (clients.ok) backup.clients = clients.value;
   else faults.push(inFile(CLIENTS, clients.faults[0]!));
+  const supplies = list(SUPPLIES, Supplies);
+  if (supplies.ok) backup.supplies = supplies.value;
+  else faults.push(inFile(SUPPLIES, supplies.faults[0]!));
   return ok({ backup, faults });
 }
 
@@ -130,9 +140,9 @@ function unpacked(bytes: Uint8Array): Result<Record<string, Uint8Array>> {
   }
 }
 
-function clientsOf(text: string): Result<Client[]> {
+function listOf<T>(text: string, schema: z.ZodType<T[]>): Result<T[]> {
   try {
-    const parsed = Clients.safeParse(JSON.parse(text));
+    const parsed = schema.safeParse(JSON.parse(text));
     return parsed.success ? ok(parsed.data) : { ok: false, faults: [issueFault(parsed.error.issues[0]!)] };
   } catch (error) {
     return fail('', `this is not JSON: ${messageOf(error)}`);

@@ -17,6 +17,8 @@ export const COLUMNS = [
   'cure_s',
   'flash_s',
   'depth_um',
+  'light',
+  'open_s',
   'working_s',
   'dry_s',
   'runny',
@@ -32,12 +34,13 @@ const NUMBERS: ReadonlySet<Column> = new Set([
   'cure_s',
   'flash_s',
   'depth_um',
+  'open_s',
   'working_s',
   'dry_s',
   'count',
   'price',
 ]);
-const LAMP: readonly Column[] = ['cure_s', 'flash_s', 'depth_um'];
+const LAMP: readonly Column[] = ['cure_s', 'flash_s', 'depth_um', 'light'];
 const OWN: ReadonlySet<Column> = new Set(['count', 'price', 'opened_on']);
 
 /** No shelf holds more. */
@@ -127,8 +130,17 @@ function readRow(cells: readonly string[], columns: readonly Column[], line: num
       values[column] = text === 'true';
     } else values[column] = text;
   }
-  const { count = null, price = null, opened_on = null, cure_s, flash_s, depth_um, ...product } = values;
-  const lamp = { cure_s, flash_s, depth_um };
+  const {
+    count = null,
+    price = null,
+    opened_on = null,
+    cure_s,
+    flash_s,
+    depth_um,
+    light,
+    ...product
+  } = values;
+  const lamp = { cure_s, flash_s, depth_um, ...(light === undefined ? {} : { light }) };
   const hasLamp = Object.values(lamp).some((value) => value !== undefined);
   const parsed = ShelfItem.safeParse({
     product: { ...product, ...(hasLamp ? { lamp } : {}) },

@@ -31,6 +31,10 @@ export const PRODUCT_FAMILIES = [
 ] as const;
 export type ProductFamily = (typeof PRODUCT_FAMILIES)[number];
 
+/** The light a product hardens in, or a lamp gives. */
+export const LIGHTS = ['led', 'uv', 'both'] as const;
+export type Light = (typeof LIGHTS)[number];
+
 /**
  * A product as its own direction gives it. `lamp_s` is the full cure of one coat `coat_um` thick, `flash_s`
  * what makes it hold its place, `depth_um` the depth in which light falls to 1/e (D_p). What dries or sets by
@@ -46,8 +50,12 @@ export const Product = z.strictObject({
       cure_s: seconds(5, 600),
       flash_s: seconds(1, 120),
       depth_um: z.number().min(10).max(5000),
+      /** What light its direction asks for, where it asks for one. */
+      light: z.enum(LIGHTS).optional(),
     })
     .optional(),
+  /** How long the wet film may wait for its light, where its direction says so. */
+  open_s: seconds(5, 600).optional(),
   working_s: seconds(1, 3600).optional(),
   dry_s: seconds(1, 3600).optional(),
   colour: Colour.optional(),
@@ -58,11 +66,17 @@ export const Product = z.strictObject({
 });
 export type Product = z.infer<typeof Product>;
 
-/** A lamp. An empty list of programmes means that any time can be set. */
+/**
+ * A lamp. An empty list of programmes means that any time can be set; without `light` it is not noted what it gives. A
+ * `torch` is held to one nail by hand, for a flash.
+ */
 export const Lamp = z.strictObject({
   id: Id,
   name: Words,
   programmes_s: z.array(seconds(5, 600)).max(12),
+  light: z.enum(LIGHTS).optional(),
+  torch: z.boolean().optional(),
+  low_heat: z.boolean().optional(),
 });
 export type Lamp = z.infer<typeof Lamp>;
 

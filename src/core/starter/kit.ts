@@ -1,4 +1,5 @@
-import type { CurveClass, Kit, Product, TipBox } from '../model/product';
+import { tipBox } from '../craft/tipBox';
+import type { Kit, Product } from '../model/product';
 
 /**
  * The generic kit that ships: plain products with guide figures (common practice), so that ten nails stand
@@ -81,13 +82,6 @@ function gel(
   cure_s = 60,
 ): Product {
   return { id, name, family, coat_um, lamp: { cure_s, flash_s: 10, depth_um } };
-}
-
-/** Arcs of the eleven sizes of a box, widest first (from memory). */
-const TIP_ARCS_MM = [19.8, 18.3, 16.9, 15.8, 14.8, 13.9, 13, 12, 11, 9.9, 9];
-
-export function tipBox(id: string, name: string, curve: CurveClass, count = 20): TipBox {
-  return { id, name, curve, sizes: TIP_ARCS_MM.map((arc_mm, size) => ({ size, arc_mm, count })) };
 }
 
 export function genericKit(): Kit {

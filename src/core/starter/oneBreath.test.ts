@@ -2,7 +2,7 @@ import { curveOf } from '../geometry/curve';
 import { Plate } from '../model/nail';
 import { NAILS } from '../model/names';
 import { platesOf } from './oneBreath';
-import { tipBox } from './kit';
+import { tipBox } from '../craft/tipBox';
 
 const box = tipBox('tips', 'Tips', 'normal');
 const fault = (said: string, from: Parameters<typeof platesOf>[1] = box) => {

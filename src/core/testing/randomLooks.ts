@@ -47,6 +47,7 @@ function offered(field: Field, set: SetDocument, by: Chance): unknown {
           })),
         },
       ]);
+    case 'figures':
     case 'optional':
     case 'list':
       return undefined;

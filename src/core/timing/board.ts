@@ -109,7 +109,12 @@ export function boardOf(problem: Problem): Board {
     itsLight: new Int32Array(tasks.length).fill(-1),
     activities: [],
     run_s: problem.lamps.map((lamp) =>
-      figure((task) => (task.light ? programme_s(lamp.programmes_s, task.light.seconds) : 0)),
+      figure((task) => {
+        if (!task.light) return 0;
+        // A torch lights the one nail that is held to it.
+        if (lamp.torch && !task.held) return Infinity;
+        return programme_s(lamp.programmes_s, task.light.seconds);
+      }),
     ),
     wipeClass: problem.wipe ? classOf(problem.wipe.class) : -1,
     lightNeeds: new Map(),

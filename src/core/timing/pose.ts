@@ -51,7 +51,12 @@ export function problemOf(
     // Without a lamp the plan is stopped by a rule; its order is still shown, for any light there may be.
     lamps:
       set.kit.lamps.length > 0
-        ? set.kit.lamps.map((lamp) => ({ id: lamp.id, programmes_s: lamp.programmes_s }))
+        ? set.kit.lamps.map(({ id, programmes_s, torch }) => ({
+            id,
+            programmes_s,
+            // Where there is nothing else, everything is lit by the torch.
+            torch: torch === true && set.kit.lamps.some((other) => !other.torch),
+          }))
         : [{ id: 'none', programmes_s: [] }],
     thumbs: set.practice.thumbs,
     wearer: set.practice.wearer,

@@ -47,7 +47,7 @@ export interface Chain {
 export interface Problem {
   chains: Chain[];
   /** Programmes of each lamp; an empty list means any time. */
-  lamps: { id: string; programmes_s: number[] }[];
+  lamps: { id: string; programmes_s: number[]; torch?: boolean }[];
   /** The thumbs' light: each alone, both in one load, or with the fingers of their hand. */
   thumbs: 'apart' | 'together' | 'with-fingers';
   wearer: 'client' | 'own';

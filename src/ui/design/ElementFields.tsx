@@ -1,7 +1,9 @@
 'use client';
-import { ActionIcon, Button, Checkbox } from '@mantine/core';
+import { ActionIcon, Button, Checkbox, TextInput } from '@mantine/core';
 import { IconPlus, IconX } from '@tabler/icons-react';
+import { useState } from 'react';
 import { readPath, writePath } from '@/core/craft/fieldPath';
+import { readFigures } from '@/core/craft/figures';
 import type { Field } from '@/core/craft/technique';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Region } from '@/core/model/region';
@@ -52,6 +54,8 @@ export function FieldInput({ field, value, onChange }: InputProps) {
           onChange={onChange}
         />
       );
+    case 'figures':
+      return <FiguresInput field={field} value={value} onChange={onChange} />;
     case 'choice':
       return (
         <Choice
@@ -83,6 +87,31 @@ export function FieldInput({ field, value, onChange }: InputProps) {
     case 'list':
       return <ListInput field={field} value={value} onChange={onChange} />;
   }
+}
+
+function FiguresInput({
+  field,
+  value,
+  onChange,
+}: Omit<InputProps, 'field'> & { field: Extract<Field, { kind: 'figures' }> }) {
+  const [draft, setDraft] = useState<string>();
+  const figures = Array.isArray(value) ? (value as number[]) : [];
+  const read = readFigures(draft ?? figures.join(', '), field);
+  return (
+    <TextInput
+      size="md"
+      label={`${field.words}, ${field.unit}`}
+      placeholder="any"
+      value={draft ?? figures.join(', ')}
+      error={read ? undefined : `up to ${field.most} whole figures from ${field.min} to ${field.max}`}
+      onChange={(event) => {
+        setDraft(event.currentTarget.value);
+        const next = readFigures(event.currentTarget.value, field);
+        if (next) onChange(next);
+      }}
+      onBlur={() => setDraft(undefined)}
+    />
+  );
 }
 
 function OptionalInput({

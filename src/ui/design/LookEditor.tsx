@@ -8,7 +8,8 @@ import { RESERVED_ELEMENTS } from '@/core/craft/operation';
 import { MoreMenu } from '../kit/MoreMenu';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { ElementFields } from './ElementFields';
-import { freeId, freshProducts } from './fresh';
+import { freeId } from '../kit/freeId';
+import { freshProducts } from './fresh';
 import classes from './DesignView.module.css';
 
 /** The open look: its elements from the top down, and the options of the open one. */

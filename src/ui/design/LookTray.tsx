@@ -8,7 +8,8 @@ import type { Look } from '@/core/document/document';
 import { NailCanvas } from '../kit/NailCanvas';
 import { FINENESS, usePicture } from '../kit/usePictures';
 import { useStudio, useStudioStore } from '../studio/studio';
-import { freshProducts, freeId } from './fresh';
+import { freeId } from '../kit/freeId';
+import { freshProducts } from './fresh';
 import classes from './DesignView.module.css';
 
 const PX_PER_MM = 3.6;

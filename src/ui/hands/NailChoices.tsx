@@ -12,7 +12,7 @@ import { SHAPES, type Shape } from '@/core/model/shapes';
 import type { Start } from '@/core/model/start';
 import { bodyWords, carriesWords } from '@/core/simulate/strength';
 import { FieldInput } from '../design/ElementFields';
-import { freeId } from '../design/fresh';
+import { freeId } from '../kit/freeId';
 import { Choice, FigureInput } from '../kit/Inputs';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { ThreeViewsDrawing } from './ThreeViewsDrawing';

@@ -1,7 +1,12 @@
 'use client';
-import { Radio } from '@mantine/core';
+import { Button, Radio } from '@mantine/core';
+import { useEffect, useState } from 'react';
+import type { Practice } from '@/core/model/practice';
+import { keepPractice, ownPractice } from '@/data/asked';
 import { FigureInput } from '../kit/Inputs';
+import { notify, notKept } from '../kit/notify';
 import { useStudio, useStudioStore } from '../studio/studio';
+import { OnTheTable } from './OnTheTable';
 import { SCHOOLS, type School } from './schools';
 import classes from './PracticeView.module.css';
 
@@ -11,10 +16,15 @@ export function PracticeView() {
   const store = useStudioStore();
   return (
     <div className={classes.view}>
-      <h2>How I work</h2>
-      <p className={classes.lead}>
-        The trade does it either way. Each set keeps its own answers; the plan follows at once.
-      </p>
+      <div className={classes.head}>
+        <div>
+          <h2>How I work</h2>
+          <p className={classes.lead}>
+            The trade does it either way. Each set keeps its own answers; the plan follows at once.
+          </p>
+        </div>
+        <OwnWays />
+      </div>
       <div className={classes.groups}>
         {SCHOOLS.map((group) => (
           <section key={group.words}>
@@ -22,6 +32,7 @@ export function PracticeView() {
             {group.schools.map((school) => (
               <SchoolChoice key={school.key} school={school} />
             ))}
+            {group === SCHOOLS[0] && <OnTheTable />}
             {group === SCHOOLS.at(-1) && (
               <div className={classes.figure}>
                 <FigureInput
@@ -42,6 +53,46 @@ export function PracticeView() {
       </div>
     </div>
   );
+}
+
+/** New sets begin as the artist works; a set that differs can be brought to it. */
+function OwnWays() {
+  const practice = useStudio((s) => s.set.practice);
+  const store = useStudioStore();
+  const [own, setOwn] = useState<Practice | null>();
+  useEffect(() => {
+    ownPractice().then(
+      (found) => setOwn(found ?? null),
+      () => setOwn(null),
+    );
+  }, []);
+  if (own === undefined || (own && same(own, practice))) return null;
+  function keep() {
+    keepPractice(practice).then(() => {
+      setOwn(practice);
+      notify('New sets begin this way from now on.');
+    }, notKept);
+  }
+  return (
+    <div className={classes.own}>
+      <Button h={44} variant="default" onClick={keep}>
+        Begin new sets this way
+      </Button>
+      {own && (
+        <Button
+          h={44}
+          variant="default"
+          onClick={() => store.getState().change({ kind: 'practice', practice: own })}
+        >
+          Take my own ways
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function same(a: Practice, b: Practice): boolean {
+  return (Object.keys(a) as (keyof Practice)[]).every((key) => a[key] === b[key]);
 }
 
 function SchoolChoice({ school }: { school: School }) {

@@ -15,7 +15,7 @@ type Differing = 'both' | 'backup';
 export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () => void }) {
   const [differing, setDiffering] = useState<Differing>('both');
   const [fault, setFault] = useState<string>();
-  const { fresh, same, differing: other, clients, products } = read.preview;
+  const { fresh, same, differing: other, clients, products, supplies } = read.preview;
   const titles = (sets: ReadBackup['preview']['fresh']) =>
     sets.map((one) => `“${one.document.title}”`).join(', ');
   const brings = fresh.length + other.length;
@@ -23,6 +23,7 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
     ...counted(brings, 'set', 'sets'),
     ...counted(clients.length, 'client', 'clients'),
     ...counted(products.length, 'product', 'products'),
+    ...counted(supplies.length, 'lamp, box or tool', 'lamps, boxes and tools'),
   ].join(', ');
 
   async function take() {
@@ -59,6 +60,11 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
         {clients.length > 0 && (
           <li>
             <b>Clients’ cards, added:</b> {clients.map((one) => `“${one.name}”`).join(', ')}
+          </li>
+        )}
+        {supplies.length > 0 && (
+          <li>
+            <b>Lamps, boxes, pieces and tools, put on the shelf:</b> {supplies.length}
           </li>
         )}
         {products.length > 0 && (

@@ -1,10 +1,12 @@
 'use client';
-import { Button, ColorInput, NumberInput, Table, TextInput } from '@mantine/core';
-import type { ReactNode } from 'react';
+import { Button, Checkbox, ColorInput, NativeSelect, NumberInput, Table, TextInput } from '@mantine/core';
+import { useState, type ReactNode } from 'react';
 import { FAMILIES, lampOf } from '@/core/craft/families';
+import { LIGHT_WORDS } from '@/core/craft/supplies';
 import { upperFirst } from '@/core/model/letters';
+import { without } from '@/core/model/without';
 import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
-import type { Product } from '@/core/model/product';
+import { LIGHTS, type Light, type Product } from '@/core/model/product';
 import { ShelfItem } from '@/core/model/shelf';
 import classes from './ShelfView.module.css';
 
@@ -13,6 +15,8 @@ interface Props {
   open: boolean;
   onOpen: () => void;
   onPut: (item: ShelfItem) => void;
+  chosen: boolean;
+  onChoose: (chosen: boolean) => void;
   onDuplicate: ReactNode;
   onRemove: () => void;
 }
@@ -20,7 +24,7 @@ interface Props {
 const EFFECT_WORDS = { film: '', sheer: 'sheer, ', metallic: 'metallic, ' } as const;
 
 /** A product of the shelf: a line of its own, and below it what can be set when it is open. */
-export function ShelfRow({ item, open, onOpen, onPut, onDuplicate, onRemove }: Props) {
+export function ShelfRow({ item, open, onOpen, onPut, chosen, onChoose, onDuplicate, onRemove }: Props) {
   const { product } = item;
   const lamp = lampOf(product);
   /** Only what is a product is kept. */
@@ -32,6 +36,13 @@ export function ShelfRow({ item, open, onOpen, onPut, onDuplicate, onRemove }: P
   return (
     <>
       <Table.Tr data-open={open || undefined}>
+        <Table.Td className={classes.pick}>
+          <Checkbox
+            aria-label={`Choose ${product.name}`}
+            checked={chosen}
+            onChange={(event) => onChoose(event.currentTarget.checked)}
+          />
+        </Table.Td>
         <Table.Td>
           <button type="button" className={classes.name} aria-expanded={open} onClick={onOpen}>
             <span className={classes.dot} style={{ background: product.colour }} aria-hidden />
@@ -50,7 +61,7 @@ export function ShelfRow({ item, open, onOpen, onPut, onDuplicate, onRemove }: P
       </Table.Tr>
       {open && (
         <Table.Tr className={classes.opened}>
-          <Table.Td colSpan={6}>
+          <Table.Td colSpan={7}>
             <div className={classes.fields}>
               <TextInput
                 size="md"
@@ -99,6 +110,31 @@ export function ShelfRow({ item, open, onOpen, onPut, onDuplicate, onRemove }: P
                     min={1}
                     max={120}
                     onPut={(flash_s) => putProduct({ lamp: { ...lamp, flash_s } })}
+                  />
+                </>
+              )}
+              {lamp && (
+                <>
+                  <Figure
+                    label="Open time, s"
+                    value={product.open_s ?? ''}
+                    min={5}
+                    max={600}
+                    onPut={(open_s) => putProduct({ open_s })}
+                  />
+                  <NativeSelect
+                    size="md"
+                    label="Light"
+                    value={lamp.light ?? ''}
+                    data={[
+                      { value: '', label: 'Not noted' },
+                      ...LIGHTS.map((value) => ({ value, label: LIGHT_WORDS[value] })),
+                    ]}
+                    onChange={(event) => {
+                      const rest = without(lamp, 'light');
+                      const light = event.currentTarget.value as Light | '';
+                      putProduct({ lamp: light ? { ...rest, light } : rest });
+                    }}
                   />
                 </>
               )}
@@ -153,20 +189,24 @@ interface FigureProps {
   onPut: (value: number) => void;
 }
 
+/** A figure of a product: kept when the field is left or Enter is pressed, not at each key. */
 function Figure({ label, value, min, max, step = 1, onPut }: FigureProps) {
+  const [typed, setTyped] = useState<number | string>(value);
+  const good = typeof typed === 'number' && typed >= min && typed <= max;
   return (
     <NumberInput
       size="md"
       label={label}
-      defaultValue={value}
+      value={typed}
       min={min}
       max={max}
       step={step}
-      clampBehavior="strict"
+      clampBehavior="none"
       allowNegative={false}
-      onChange={(next) => {
-        if (typeof next === 'number' && next >= min && next <= max) onPut(next);
-      }}
+      error={good || typed === value ? undefined : `${min} to ${max}`}
+      onChange={setTyped}
+      onBlur={() => (good ? typed !== value && onPut(typed) : setTyped(value))}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
     />
   );
 }

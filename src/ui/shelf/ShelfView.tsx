@@ -1,8 +1,9 @@
 'use client';
-import { ActionIcon, Button, NativeSelect, Table, TextInput } from '@mantine/core';
+import { ActionIcon, Button, Checkbox, NativeSelect, Table, Tabs, TextInput } from '@mantine/core';
 import { IconCopy, IconDownload, IconFileImport, IconSearch } from '@tabler/icons-react';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { FAMILIES } from '@/core/craft/families';
+import { SUPPLIES } from '@/core/craft/supplies';
 import { MAX_FILE_BYTES, tooLarge } from '@/core/document/parse';
 import { decodeText } from '@/core/files/decodeText';
 import { upperFirst } from '@/core/model/letters';
@@ -10,6 +11,7 @@ import { messageOf } from '@/core/model/messageOf';
 import { PRODUCT_FAMILIES, type ProductFamily } from '@/core/model/product';
 import type { Fault } from '@/core/model/result';
 import type { ShelfItem } from '@/core/model/shelf';
+import type { Supply } from '@/core/model/supply';
 import { recoloured } from '@/core/starter/shelf';
 import { putOnShelf, takeOffShelf } from '@/data/shelf';
 import { downloadBlob } from '../kit/download';
@@ -18,8 +20,10 @@ import { late } from '../kit/late';
 import { notify, notKept } from '../kit/notify';
 import { PageHead } from '../kit/PageHead';
 import { useTitle } from '../kit/useTitle';
+import { BulkEdit } from './BulkEdit';
 import { ShelfRow } from './ShelfRow';
-import { useShelf } from './useShelf';
+import { SuppliesList } from './SuppliesList';
+import { useShelf, useSupplies } from './useShelf';
 import classes from './ShelfView.module.css';
 
 const CsvChoice = late(() => import('./CsvChoice').then((module) => module.CsvChoice), 'The list');
@@ -28,6 +32,8 @@ const CsvChoice = late(() => import('./CsvChoice').then((module) => module.CsvCh
 const SHOWN_ROWS = 80;
 
 type Order = 'name' | 'family' | 'count';
+/** Products, or one kind of all else. */
+type Part = 'products' | Supply['kind'];
 
 /** What do I have? Every product of the artist's own, with what it needs and how much of it is left. */
 export function ShelfView() {
@@ -40,6 +46,9 @@ export function ShelfView() {
   const [rows, setRows] = useState(SHOWN_ROWS);
   const [open, setOpen] = useState<string>();
   const [list, setList] = useState<{ name: string; items: ShelfItem[] }>();
+  const [part, setPart] = useState<Part>('products');
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const { supplies, fault: suppliesFault } = useSupplies();
   const [faults, setFaults] = useState<Fault[]>();
   const input = useRef<HTMLInputElement>(null);
   const found = useMemo(() => sorted(items ?? [], wanted, family, order), [items, wanted, family, order]);
@@ -52,16 +61,28 @@ export function ShelfView() {
     void put([{ product: made, count: null, price: null, opened_on: null }]).then(() => setOpen(made.id));
   }
 
-  async function remove(one: ShelfItem) {
-    await takeOffShelf([one.product.id]);
+  async function remove(gone: readonly ShelfItem[]) {
+    await takeOffShelf(gone.map((one) => one.product.id));
+    setChosen(new Set());
+    const what = gone.length === 1 ? `“${gone[0]!.product.name}” is` : `${gone.length} products are`;
     notify(
       <>
-        “{one.product.name}” is off the shelf. Sets that use it keep their own copy.{' '}
-        <Button variant="default" h={44} onClick={() => void put([one])}>
-          Put it back
+        {what} off the shelf. Sets that use {gone.length === 1 ? 'it' : 'them'} keep their own copy.{' '}
+        <Button variant="default" h={44} onClick={() => void put(gone)}>
+          Put {gone.length === 1 ? 'it' : 'them'} back
         </Button>
       </>,
     );
+  }
+
+  const picked = found.filter((one) => chosen.has(one.product.id));
+  function choose(ids: readonly string[], on: boolean) {
+    const next = new Set(chosen);
+    for (const id of ids) {
+      if (on) next.add(id);
+      else next.delete(id);
+    }
+    setChosen(next);
   }
 
   async function save() {
@@ -81,96 +102,150 @@ export function ShelfView() {
   return (
     <main className={classes.page}>
       <PageHead words="Shelf">
-        <TextInput
-          aria-label="Search products"
-          placeholder="Search"
-          leftSection={<IconSearch size={18} />}
-          size="md"
-          w={220}
-          value={search}
-          onChange={(event) => setSearch(event.currentTarget.value)}
-        />
-        <NativeSelect
-          aria-label="Family"
-          size="md"
-          value={family}
-          onChange={(event) => setFamily(event.currentTarget.value as ProductFamily | '')}
-          data={[
-            { value: '', label: 'Every family' },
-            ...PRODUCT_FAMILIES.map((one) => ({ value: one, label: upperFirst(FAMILIES[one].words) })),
-          ]}
-        />
-        <Button variant="default" h={44} leftSection={<IconDownload size={18} />} onClick={() => void save()}>
-          Save as CSV
-        </Button>
-        <Button
-          variant="default"
-          h={44}
-          leftSection={<IconFileImport size={18} />}
-          onClick={() => input.current?.click()}
-        >
-          Take in CSV
-        </Button>
-        <input
-          ref={input}
-          type="file"
-          accept=".csv,text/csv"
-          aria-label="CSV file"
-          hidden
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
-            if (file) void read(file);
-          }}
-        />
+        {part === 'products' && (
+          <>
+            <TextInput
+              aria-label="Search products"
+              placeholder="Search"
+              leftSection={<IconSearch size={18} />}
+              size="md"
+              w={220}
+              value={search}
+              onChange={(event) => setSearch(event.currentTarget.value)}
+            />
+            <NativeSelect
+              aria-label="Family"
+              size="md"
+              value={family}
+              onChange={(event) => setFamily(event.currentTarget.value as ProductFamily | '')}
+              data={[
+                { value: '', label: 'Every family' },
+                ...PRODUCT_FAMILIES.map((one) => ({ value: one, label: upperFirst(FAMILIES[one].words) })),
+              ]}
+            />
+            <Button
+              variant="default"
+              h={44}
+              leftSection={<IconDownload size={18} />}
+              onClick={() => void save()}
+            >
+              Save as CSV
+            </Button>
+            <Button
+              variant="default"
+              h={44}
+              leftSection={<IconFileImport size={18} />}
+              onClick={() => input.current?.click()}
+            >
+              Take in CSV
+            </Button>
+            <input
+              ref={input}
+              type="file"
+              accept=".csv,text/csv"
+              aria-label="CSV file"
+              hidden
+              onChange={(event) => {
+                const file = event.target.files?.[0];
+                event.target.value = '';
+                if (file) void read(file);
+              }}
+            />
+          </>
+        )}
       </PageHead>
-      {fault !== undefined && <p role="alert">The shelf cannot be read: {messageOf(fault)}.</p>}
+      <Tabs value={part} onChange={(next) => setPart((next ?? 'products') as Part)} className={classes.parts}>
+        <Tabs.List>
+          <Tabs.Tab value="products">Products</Tabs.Tab>
+          {SUPPLIES.map((one) => (
+            <Tabs.Tab key={one.kind} value={one.kind}>
+              {one.many}
+            </Tabs.Tab>
+          ))}
+        </Tabs.List>
+      </Tabs>
+      {[fault, suppliesFault].map(
+        (one, i) =>
+          one !== undefined && (
+            <p key={i} role="alert">
+              The shelf cannot be read: {messageOf(one)}.
+            </p>
+          ),
+      )}
+      {part !== 'products' && supplies && <SuppliesList key={part} kind={part} supplies={supplies} />}
       {faults && (
         <Faults title="The list was not taken in" faults={faults} onClose={() => setFaults(undefined)} />
       )}
-      <Table className={classes.table} stickyHeader>
-        <Table.Thead>
-          <Table.Tr>
-            <Sortable words="Name" by="name" order={order} onOrder={setOrder} />
-            <Sortable words="Family" by="family" order={order} onOrder={setOrder} />
-            <Table.Th>Covers in</Table.Th>
-            <Table.Th>Light</Table.Th>
-            <Sortable words="Left" by="count" order={order} onOrder={setOrder} />
-            <Table.Th>
-              <span className={classes.unseen}>What can be done</span>
-            </Table.Th>
-          </Table.Tr>
-        </Table.Thead>
-        <Table.Tbody>
-          {found.slice(0, rows).map((one) => (
-            <ShelfRow
-              key={one.product.id}
-              item={one}
-              open={open === one.product.id}
-              onOpen={() => setOpen(open === one.product.id ? undefined : one.product.id)}
-              onPut={(changed) => void put([changed])}
-              onDuplicate={
-                <ActionIcon
-                  size={44}
-                  variant="subtle"
-                  color="gray"
-                  aria-label={`Duplicate ${one.product.name}`}
-                  title="Duplicate"
-                  onClick={() => duplicate(one)}
-                >
-                  <IconCopy size={20} />
-                </ActionIcon>
-              }
-              onRemove={() => void remove(one)}
+      {part === 'products' && (
+        <>
+          <Table className={classes.table} stickyHeader>
+            <Table.Thead>
+              <Table.Tr>
+                <Table.Th className={classes.pick}>
+                  <Checkbox
+                    aria-label="Choose all that are listed"
+                    checked={found.length > 0 && picked.length === found.length}
+                    indeterminate={picked.length > 0 && picked.length < found.length}
+                    onChange={(event) =>
+                      choose(
+                        found.map((one) => one.product.id),
+                        event.currentTarget.checked,
+                      )
+                    }
+                  />
+                </Table.Th>
+                <Sortable words="Name" by="name" order={order} onOrder={setOrder} />
+                <Sortable words="Family" by="family" order={order} onOrder={setOrder} />
+                <Table.Th>Covers in</Table.Th>
+                <Table.Th>Light</Table.Th>
+                <Sortable words="Left" by="count" order={order} onOrder={setOrder} />
+                <Table.Th>
+                  <span className={classes.unseen}>What can be done</span>
+                </Table.Th>
+              </Table.Tr>
+            </Table.Thead>
+            <Table.Tbody>
+              {found.slice(0, rows).map((one) => (
+                <ShelfRow
+                  key={one.product.id}
+                  item={one}
+                  open={open === one.product.id}
+                  onOpen={() => setOpen(open === one.product.id ? undefined : one.product.id)}
+                  onPut={(changed) => void put([changed])}
+                  onDuplicate={
+                    <ActionIcon
+                      size={44}
+                      variant="subtle"
+                      color="gray"
+                      aria-label={`Duplicate ${one.product.name}`}
+                      title="Duplicate"
+                      onClick={() => duplicate(one)}
+                    >
+                      <IconCopy size={20} />
+                    </ActionIcon>
+                  }
+                  chosen={chosen.has(one.product.id)}
+                  onChoose={(on) => choose([one.product.id], on)}
+                  onRemove={() => void remove([one])}
+                />
+              ))}
+            </Table.Tbody>
+          </Table>
+          {items && found.length === 0 && <p className={classes.none}>Nothing on the shelf says that.</p>}
+          {found.length > rows && (
+            <Button variant="default" h={44} onClick={() => setRows(rows + SHOWN_ROWS * 2)}>
+              {found.length - rows} more
+            </Button>
+          )}
+          {picked.length > 0 && (
+            <BulkEdit
+              chosen={picked}
+              onPut={(changed) => void put(changed)}
+              onRemove={() => void remove(picked)}
+              onNone={() => setChosen(new Set())}
             />
-          ))}
-        </Table.Tbody>
-      </Table>
-      {items && found.length === 0 && <p className={classes.none}>Nothing on the shelf says that.</p>}
-      {found.length > rows && (
-        <Button variant="default" h={44} onClick={() => setRows(rows + SHOWN_ROWS * 2)}>
-          {found.length - rows} more
-        </Button>
+          )}
+        </>
       )}
       {list && (
         <CsvChoice

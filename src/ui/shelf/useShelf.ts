@@ -1,22 +1,18 @@
 'use client';
-import { useEffect, useState } from 'react';
 import type { ShelfItem } from '@/core/model/shelf';
+import type { Supply } from '@/core/model/supply';
 import { stockOnce, watchShelf } from '@/data/shelf';
+import { stockSuppliesOnce, watchSupplies } from '@/data/supplies';
+import { useWatched } from '../kit/useWatched';
 
-/** The artist's shelf as it is; undefined until it is read, `fault` where it cannot be. */
+/** The artist's products as they are. */
 export function useShelf(): { items: ShelfItem[] | undefined; fault: unknown } {
-  const [items, setItems] = useState<ShelfItem[]>();
-  const [fault, setFault] = useState<unknown>();
-  useEffect(() => {
-    let stop: (() => void) | undefined;
-    let gone = false;
-    stockOnce().then(() => {
-      if (!gone) stop = watchShelf(setItems, setFault);
-    }, setFault);
-    return () => {
-      gone = true;
-      stop?.();
-    };
-  }, []);
-  return { items, fault };
+  const { value, fault } = useWatched(stockOnce, watchShelf);
+  return { items: value, fault };
+}
+
+/** Lamps, tip boxes, pieces, stones, charms and tools as they are. */
+export function useSupplies(): { supplies: Supply[] | undefined; fault: unknown } {
+  const { value, fault } = useWatched(stockSuppliesOnce, watchSupplies);
+  return { supplies: value, fault };
 }

@@ -25,6 +25,14 @@ const ConflictChoice = late(
   'The choice between two tabs',
 );
 
+const KitAsk = late(
+  () => import('../shelf/KitAsk').then((module) => module.KitAsk),
+  'The shelf beside the set',
+  {
+    instead: () => null,
+  },
+);
+
 const otherwise = { instead: ViewLost };
 const VIEW = {
   hands: late(() => import('../hands/HandsView').then((m) => m.HandsView), 'Hands', otherwise),
@@ -101,6 +109,7 @@ async function openOrSeed(id: string): Promise<Result<OpenedSet>> {
 function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
   const [store] = useState<StudioStore>(() => createStudio(opened.set, unpackHistory(opened)));
   const [conflict, setConflict] = useState<Conflict>();
+  const [quiet, setQuiet] = useState(false);
   const keeper = useRef<Keeper>(undefined);
 
   useEffect(() => {
@@ -116,7 +125,10 @@ function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
 
   useEffect(() => {
     // The views still to come are fetched while nothing else is asked for, so that going there needs no server.
-    const bring = () => void Promise.allSettled(Object.values(VIEW).map((one) => one.bring()));
+    const bring = () => {
+      setQuiet(true);
+      void Promise.allSettled(Object.values(VIEW).map((one) => one.bring()));
+    };
     const timer = setTimeout(bring, BRING_MS);
     return () => clearTimeout(timer);
   }, []);
@@ -151,6 +163,7 @@ function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
           <div>
             <Gone onPutBack={() => void keeper.current?.putAgain()} />
             <PlanFailed />
+            {quiet && <KitAsk />}
           </div>
           <main className={classes.view}>
             <View />

@@ -42,8 +42,7 @@ export const hotLoad: SetRule = {
         nail: hot[0]!,
         operation: load.operations.find((id) => id.startsWith(`${hot[0]!}/`)) ?? load.operations[0]!,
         message: `${hot.length} thick layers heat up in one load: ${nailsWords(hot, NAILS)}.`,
-        reason:
-          'Gel heats as it cures, and a hand of it all at once. Go in for a few seconds at a time, and take the hand out as soon as it burns.',
+        reason: `Gel heats as it cures, and a hand of it all at once. ${set.kit.lamps.some((lamp) => lamp.low_heat) ? 'Use the lamp’s low-heat mode' : 'Go in for a few seconds at a time'}, and take the hand out as soon as it burns.`,
         figure: {
           words: 'thick layers in one load',
           value: hot.length,

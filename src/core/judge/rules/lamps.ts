@@ -1,13 +1,46 @@
 import { FAMILIES } from '../../craft/families';
+import type { Operation } from '../../craft/operation';
+import type { SetDocument } from '../../document/document';
 import type { FindingDraft } from '../finding';
 import type { SetRule } from '../rule';
 
 /** More runs of the longest programme than this and the lamp is not made for the product (common practice). */
 const MOST_RUNS = 4;
 
+const LIGHT_WORDS = { led: 'LED', uv: 'UV', both: 'LED or UV' } as const;
+
+/** Products whose direction asks for a light that no lamp of the kit gives. */
+function unlit(set: SetDocument, operations: readonly Operation[]): FindingDraft[] {
+  const given = set.kit.lamps.map((lamp) => lamp.light ?? 'both');
+  return set.kit.products.flatMap((product): FindingDraft[] => {
+    const wants = product.lamp?.light;
+    const used = operations.find((one) => one.product === product.id && one.deposit);
+    if (!wants || !used || wants === 'both' || given.some((light) => light === 'both' || light === wants))
+      return [];
+    const [lamp] = set.kit.lamps;
+    return [
+      {
+        code: 'no-light',
+        severity: 'stop',
+        operation: used.id,
+        message: `${product.name} hardens in ${LIGHT_WORDS[wants]} light, and no lamp of this set gives it.`,
+        reason: 'In the wrong light gel stays soft for all its time in the lamp, and soft gel sensitises.',
+        tries: lamp
+          ? [
+              {
+                words: `Note that ${lamp.name} gives both lights, if its maker says so`,
+                change: { kind: 'put-lamp', lamp: { ...lamp, light: 'both' } },
+              },
+            ]
+          : [],
+      },
+    ];
+  });
+}
+
 /** Gel wants a lamp, and one whose programmes are long enough. */
 export const lamps: SetRule = {
-  codes: ['no-lamp', 'programme-short'],
+  codes: ['no-lamp', 'programme-short', 'no-light'],
   asks: 'Is there a lamp for what the lamp must harden?',
   check: ({ set, operations }) => {
     const lit = operations.filter((one) => one.lamp);
@@ -34,8 +67,10 @@ export const lamps: SetRule = {
     );
     const worst = lit.reduce((a, b) => (b.lamp!.seconds > a.lamp!.seconds ? b : a));
     const runs = Math.ceil(worst.lamp!.seconds / longest);
-    if (runs <= MOST_RUNS) return [];
+    const dark = unlit(set, operations);
+    if (runs <= MOST_RUNS) return dark;
     return [
+      ...dark,
       {
         code: 'programme-short',
         severity: 'warn' as const,

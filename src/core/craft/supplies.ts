@@ -1,0 +1,214 @@
+import { STONE_NUMBERS, TOOL_USES, type Supply, type SupplyOf } from '../model/supply';
+import { CURVES, LIGHTS, type Lamp, type TipBox } from '../model/product';
+import { upperFirst } from '../model/letters';
+import { without } from '../model/without';
+import { tipBox } from './tipBox';
+import { STONE_SIZES_MM } from './techniques/stones';
+import type { Field } from './technique';
+
+/** A kind of thing on the shelf that is no product: its words, what is asked of it, and what a line says of one. */
+export interface SupplyKind<S extends Supply> {
+  kind: S['kind'];
+  /** Of one and of many. */
+  words: string;
+  many: string;
+  fields: readonly Field[];
+  fresh: (id: string) => S;
+  says: (supply: S) => string;
+}
+
+const COUNT: readonly Field[] = [
+  { kind: 'optional', path: 'count', words: 'Counted', fresh: () => 10 },
+  { kind: 'number', path: 'count', words: 'Left', min: 0, max: 99999, step: 1 },
+];
+const COLOUR: Field = { kind: 'colour', path: 'colour', words: 'Colour' };
+const METALLIC: Field = { kind: 'switch', path: 'metallic', words: 'Metal' };
+const length = (words: string, path: string, min: number, max: number, step: number): Field => ({
+  kind: 'number',
+  path,
+  words,
+  unit: 'mm',
+  min,
+  max,
+  step,
+});
+const choices = (values: readonly string[]) => values.map((value) => ({ value, words: upperFirst(value) }));
+const left = (count: number | null) => (count === null ? '' : `, ${count} left`);
+
+const LIGHT_WORDS: Record<(typeof LIGHTS)[number], string> = { led: 'LED', uv: 'UV', both: 'LED and UV' };
+export { LIGHT_WORDS };
+
+const lamp: SupplyKind<SupplyOf<'lamp'>> = {
+  kind: 'lamp',
+  words: 'Lamp',
+  many: 'Lamps',
+  fields: [
+    { kind: 'figures', path: 'programmes_s', words: 'Programmes', unit: 's', min: 5, max: 600, most: 12 },
+    {
+      kind: 'choice',
+      path: 'light',
+      words: 'Light',
+      choices: [
+        { value: '', words: 'Not noted' },
+        ...LIGHTS.map((value) => ({ value, words: LIGHT_WORDS[value] })),
+      ],
+    },
+    { kind: 'switch', path: 'torch', words: 'A torch, held to one nail' },
+    { kind: 'switch', path: 'low_heat', words: 'Has a low-heat mode' },
+  ],
+  fresh: (id) => ({
+    kind: 'lamp',
+    id,
+    name: 'Lamp',
+    programmes_s: [10, 30, 60, 90],
+    light: 'led',
+    torch: false,
+    low_heat: false,
+  }),
+  says: ({ programmes_s, light, torch, low_heat }) =>
+    [
+      torch ? 'torch' : '',
+      light ? LIGHT_WORDS[light] : '',
+      programmes_s.length > 0 ? `${programmes_s.join(', ')} s` : 'any time',
+      low_heat ? 'low heat' : '',
+    ]
+      .filter(Boolean)
+      .join(' · '),
+};
+
+const tips: SupplyKind<SupplyOf<'tips'>> = {
+  kind: 'tips',
+  words: 'Tip box',
+  many: 'Tip boxes',
+  fields: [
+    { kind: 'choice', path: 'curve', words: 'Curve', choices: choices(CURVES) },
+    {
+      kind: 'list',
+      path: 'sizes',
+      words: 'Sizes, widest first',
+      item: [
+        { kind: 'number', path: 'size', words: 'Size', min: 0, max: 12, step: 1 },
+        { kind: 'number', path: 'arc_mm', words: 'Along the curve', unit: 'mm', min: 4, max: 30, step: 0.1 },
+        { kind: 'number', path: 'count', words: 'Left', min: 0, max: 999, step: 1 },
+      ],
+      fresh: { size: 11, arc_mm: 8, count: 10 },
+      min: 1,
+      max: 20,
+    },
+  ],
+  fresh: (id) => ({ kind: 'tips', ...tipBox(id, 'Tips', 'normal') }),
+  says: ({ curve, sizes }) =>
+    `${curve} curve · ${sizes.length} sizes · ${sizes.reduce((sum, size) => sum + size.count, 0)} left`,
+};
+
+const piece: SupplyKind<SupplyOf<'piece'>> = {
+  kind: 'piece',
+  words: 'Inlay',
+  many: 'Inlays',
+  fields: [
+    {
+      kind: 'choice',
+      path: 'shape',
+      words: 'Cut as',
+      choices: [
+        { value: 'sliver', words: 'Sliver' },
+        { value: 'leaf', words: 'Leaf' },
+      ],
+    },
+    COLOUR,
+    length('Length', 'length_mm', 0.2, 30, 0.1),
+    length('Width', 'width_mm', 0.1, 20, 0.1),
+    length('Thickness', 'thickness_mm', 0.005, 3, 0.005),
+    { kind: 'number', path: 'stiffness', words: 'Stiffness, 0 to 1', min: 0, max: 1, step: 0.1 },
+    METALLIC,
+    ...COUNT,
+  ],
+  fresh: (id) => ({
+    kind: 'piece',
+    id,
+    name: 'Inlay',
+    count: null,
+    shape: 'sliver',
+    colour: '#e8c66a',
+    length_mm: 4,
+    width_mm: 1,
+    thickness_mm: 0.04,
+    stiffness: 0.3,
+    metallic: false,
+  }),
+  says: ({ length_mm, width_mm, thickness_mm, count }) =>
+    `${length_mm} × ${width_mm} mm, ${thickness_mm} thick${left(count)}`,
+};
+
+const stone: SupplyKind<SupplyOf<'stone'>> = {
+  kind: 'stone',
+  words: 'Stone',
+  many: 'Stones',
+  fields: [
+    {
+      kind: 'choice',
+      path: 'size',
+      words: 'Size',
+      choices: STONE_NUMBERS.map((value) => ({ value, words: `${value}, ${STONE_SIZES_MM[value]} mm` })),
+    },
+    COLOUR,
+    ...COUNT,
+  ],
+  fresh: (id) => ({ kind: 'stone', id, name: 'Stones', count: 100, size: 'SS5', colour: '#eef3f6' }),
+  says: ({ size, count }) => `${size}, ${STONE_SIZES_MM[size]} mm${left(count)}`,
+};
+
+const charm: SupplyKind<SupplyOf<'charm'>> = {
+  kind: 'charm',
+  words: 'Charm',
+  many: 'Charms',
+  fields: [
+    { kind: 'choice', path: 'shape', words: 'Shape', choices: choices(['oval', 'rectangle', 'mask']) },
+    COLOUR,
+    length('Length', 'length_mm', 0.3, 40, 0.1),
+    length('Width', 'width_mm', 0.3, 30, 0.1),
+    length('Height', 'height_mm', 0.1, 12, 0.1),
+    METALLIC,
+    ...COUNT,
+  ],
+  fresh: (id) => ({
+    kind: 'charm',
+    id,
+    name: 'Charm',
+    count: null,
+    shape: 'oval',
+    colour: '#c9a14a',
+    length_mm: 5,
+    width_mm: 4,
+    height_mm: 1.5,
+    metallic: true,
+  }),
+  says: ({ length_mm, width_mm, height_mm, count }) =>
+    `${length_mm} × ${width_mm} mm, ${height_mm} high${left(count)}`,
+};
+
+const tool: SupplyKind<SupplyOf<'tool'>> = {
+  kind: 'tool',
+  words: 'Tool',
+  many: 'Brushes and tools',
+  fields: [{ kind: 'choice', path: 'use', words: 'What it is', choices: choices(TOOL_USES) }],
+  fresh: (id) => ({ kind: 'tool', id, name: 'Brush', use: 'brush' }),
+  says: ({ use }) => use,
+};
+
+/** Every kind of supply, one entry each. */
+export const SUPPLIES = [lamp, tips, piece, stone, charm, tool] as unknown as readonly SupplyKind<Supply>[];
+
+const BY_KIND = new Map(SUPPLIES.map((one) => [one.kind, one]));
+
+export function supplyKindOf(kind: Supply['kind']): SupplyKind<Supply> {
+  return BY_KIND.get(kind)!;
+}
+
+/** A lamp or box of the shelf as a set carries it. */
+export function lampOfSupply(supply: SupplyOf<'lamp'>): Lamp {
+  return without(supply, 'kind');
+}
+export function boxOfSupply(supply: SupplyOf<'tips'>): TipBox {
+  return without(supply, 'kind');
+}

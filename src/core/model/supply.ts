@@ -1,0 +1,59 @@
+import * as z from 'zod';
+import { Colour, Id, mm, Words } from './primitives';
+import { Lamp, TipBox } from './product';
+
+/** Stone sizes by the trade's numbers. */
+export const STONE_NUMBERS = ['SS3', 'SS5', 'SS7', 'SS9', 'SS12', 'SS16', 'SS20'] as const;
+
+/** What a tool is for. */
+export const TOOL_USES = ['brush', 'dotting tool', 'stamper', 'file', 'magnet', 'tweezers', 'other'] as const;
+
+const count = z.number().int().min(0).max(99999).nullable();
+const body = {
+  length_mm: mm(0.2, 40),
+  width_mm: mm(0.1, 30),
+  colour: Colour,
+  metallic: z.boolean(),
+} as const;
+
+/** What an artist has besides products; `count` is how many are left, null where nobody counts them. */
+export const Supply = z.discriminatedUnion('kind', [
+  Lamp.extend({ kind: z.literal('lamp') }),
+  TipBox.extend({ kind: z.literal('tips') }),
+  z.strictObject({
+    kind: z.literal('piece'),
+    id: Id,
+    name: Words,
+    count,
+    ...body,
+    shape: z.enum(['sliver', 'leaf']),
+    thickness_mm: mm(0.005, 3),
+    /** 0 drapes over the curve, 1 stays flat. */
+    stiffness: z.number().min(0).max(1),
+  }),
+  z.strictObject({
+    kind: z.literal('stone'),
+    id: Id,
+    name: Words,
+    count,
+    size: z.enum(STONE_NUMBERS),
+    colour: Colour,
+  }),
+  z.strictObject({
+    kind: z.literal('charm'),
+    id: Id,
+    name: Words,
+    count,
+    ...body,
+    shape: z.enum(['oval', 'rectangle', 'mask']),
+    height_mm: mm(0.1, 12),
+  }),
+  z.strictObject({
+    kind: z.literal('tool'),
+    id: Id,
+    name: Words,
+    use: z.enum(TOOL_USES),
+  }),
+]);
+export type Supply = z.infer<typeof Supply>;
+export type SupplyOf<K extends Supply['kind']> = Extract<Supply, { kind: K }>;

@@ -1,0 +1,36 @@
+import { liveQuery } from 'dexie';
+import type { Supply } from '@/core/model/supply';
+import { genericSupplies } from '@/core/starter/supplies';
+import { db } from './database';
+
+const STOCKED = 'supplies-stocked';
+
+/** Puts the generic lamps, boxes, pieces and tools on an empty shelf, once. */
+export async function stockSuppliesOnce(): Promise<void> {
+  if (db().onlyRead) return;
+  await db().transaction('rw', db().supplies, db().facts, async () => {
+    if (await db().facts.get(STOCKED)) return;
+    await db().supplies.bulkPut(genericSupplies());
+    await db().facts.put({ key: STOCKED, value: 'yes' });
+  });
+}
+
+/** All supplies by name, each time one changes, in this tab or another. */
+export function watchSupplies(
+  onChange: (supplies: Supply[]) => void,
+  onError: (error: unknown) => void,
+): () => void {
+  const all = async () =>
+    (await db().supplies.toArray()).sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
+  const subscription = liveQuery(all).subscribe(onChange, onError);
+  return () => subscription.unsubscribe();
+}
+
+/** Puts supplies on the shelf, each in the place of the one of its id; all or none. */
+export async function putSupplies(supplies: readonly Supply[]): Promise<void> {
+  await db().transaction('rw', db().supplies, () => db().supplies.bulkPut([...supplies]));
+}
+
+export async function takeSupply(id: string): Promise<void> {
+  await db().supplies.delete(id);
+}

@@ -1,0 +1,144 @@
+'use client';
+import { Button, Checkbox, Table, TextInput } from '@mantine/core';
+import { IconPlus } from '@tabler/icons-react';
+import { useState } from 'react';
+import { readPath, writePath } from '@/core/craft/fieldPath';
+import { supplyKindOf } from '@/core/craft/supplies';
+import type { Field, FreshProducts } from '@/core/craft/technique';
+import { lowerFirst } from '@/core/model/letters';
+import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
+import { Supply } from '@/core/model/supply';
+import { putSupplies, takeSupply } from '@/data/supplies';
+import { FieldInput } from '../design/ElementFields';
+import { freeId } from '../kit/freeId';
+import { notify, notKept } from '../kit/notify';
+import classes from './ShelfView.module.css';
+
+/** Lamps, tip boxes, inlays, stones, charms or tools: a line each, opened to be changed. */
+export function SuppliesList({ kind, supplies }: { kind: Supply['kind']; supplies: readonly Supply[] }) {
+  const [open, setOpen] = useState<string>();
+  const { words, many, fields, fresh, says } = supplyKindOf(kind);
+  const own = supplies.filter((one) => one.kind === kind);
+  /** Only what is whole is kept. */
+  const put = (next: unknown) => {
+    const parsed = Supply.safeParse(next);
+    if (parsed.success) void putSupplies([parsed.data]).catch(notKept);
+  };
+  function add() {
+    const made = fresh(freeId(lowerFirst(words).replace(/\s+/g, '-'), supplies));
+    put(made);
+    setOpen(made.id);
+  }
+  async function remove(one: Supply) {
+    await takeSupply(one.id);
+    notify(
+      <>
+        “{one.name}” is off the shelf. Sets that carry it keep their own copy.{' '}
+        <Button variant="default" h={44} onClick={() => put(one)}>
+          Put it back
+        </Button>
+      </>,
+    );
+  }
+  return (
+    <>
+      <Table className={classes.table}>
+        <Table.Tbody>
+          {own.map((one) => (
+            <SupplyRows
+              key={one.id}
+              one={one}
+              says={says(one)}
+              open={open === one.id}
+              onOpen={() => setOpen(open === one.id ? undefined : one.id)}
+            >
+              <TextInput
+                size="md"
+                label="Name"
+                maxLength={MOST_WORDS}
+                defaultValue={one.name}
+                onBlur={(event) => {
+                  const name = tidyWords(event.currentTarget.value);
+                  if (name && name !== one.name) put({ ...one, name });
+                }}
+                onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+              />
+              {fields.map((field) => (
+                <SupplyField
+                  key={`${field.kind} ${field.path}`}
+                  field={field}
+                  one={one}
+                  onPut={(value) => put(writePath(one, field.path, value))}
+                />
+              ))}
+              <Button variant="subtle" color="red" h={44} onClick={() => void remove(one)}>
+                Take off the shelf
+              </Button>
+            </SupplyRows>
+          ))}
+        </Table.Tbody>
+      </Table>
+      {own.length === 0 && <p className={classes.none}>No {lowerFirst(many)} yet.</p>}
+      <Button variant="default" h={44} mt="md" leftSection={<IconPlus size={18} />} onClick={add}>
+        One more {lowerFirst(words)}
+      </Button>
+    </>
+  );
+}
+
+/** A part that may be missing is switched on here: on the shelf no set says what it begins with. */
+function SupplyField({ field, one, onPut }: { field: Field; one: Supply; onPut: (value: unknown) => void }) {
+  const value = readPath(one, field.path);
+  // What is not noted is not there.
+  const noted = (next: unknown) => onPut(next === '' ? undefined : next);
+  if (field.kind !== 'optional') return <FieldInput field={field} value={value ?? ''} onChange={noted} />;
+  const on = value !== null && value !== undefined;
+  return (
+    <Checkbox
+      size="md"
+      label={field.words}
+      checked={on}
+      styles={{ body: { minHeight: 44, alignItems: 'center' } }}
+      onChange={() => onPut(on ? null : field.fresh(NO_PRODUCTS))}
+    />
+  );
+}
+
+const NO_PRODUCTS: FreshProducts = { colour: '', second: '', liner: '', clear: '', cover: '' };
+
+function SupplyRows({
+  one,
+  says,
+  open,
+  onOpen,
+  children,
+}: {
+  one: Supply;
+  says: string;
+  open: boolean;
+  onOpen: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <>
+      <Table.Tr data-open={open || undefined}>
+        <Table.Td w="40%">
+          <button type="button" className={classes.name} aria-expanded={open} onClick={onOpen}>
+            {'colour' in one && (
+              <span className={classes.dot} style={{ background: one.colour }} aria-hidden />
+            )}
+            <bdi>{one.name}</bdi>
+          </button>
+        </Table.Td>
+        <Table.Td>{says}</Table.Td>
+      </Table.Tr>
+      {open && (
+        <Table.Tr className={classes.opened}>
+          <Table.Td colSpan={2}>
+            <div className={classes.fields}>{children}</div>
+          </Table.Td>
+        </Table.Tr>
+      )}
+    </>
+  );
+}
