@@ -1,6 +1,6 @@
 import { liveQuery } from 'dexie';
 import { without } from '@/core/model/without';
-import type { ShelfItem } from '@/core/model/shelf';
+import { ShelfItem } from '@/core/model/shelf';
 import { genericShelf, onShelf } from '@/core/starter/shelf';
 import { db, type ShelvedItem } from './database';
 
@@ -31,6 +31,15 @@ export function watchShelf(
 /** Puts products on the shelf, each in the place of the one of its id; all or none. */
 export async function putOnShelf(items: readonly ShelfItem[]): Promise<void> {
   await db().transaction('rw', db().shelf, () => db().shelf.bulkPut(items.map(shelved)));
+}
+
+/** Changes a product as it is now, whatever was made of it meanwhile. What comes out wrong is not kept. */
+export async function changeOnShelf(id: string, change: (item: ShelfItem) => unknown): Promise<void> {
+  await db().transaction('rw', db().shelf, async () => {
+    const now = await db().shelf.get(id);
+    const next = now && ShelfItem.safeParse(change(without(now, 'id')));
+    if (next?.success) await db().shelf.put(shelved(next.data));
+  });
 }
 
 /** Takes products off the shelf. Sets keep the copies they carry. */

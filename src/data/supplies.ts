@@ -1,5 +1,5 @@
 import { liveQuery } from 'dexie';
-import type { Supply } from '@/core/model/supply';
+import { Supply } from '@/core/model/supply';
 import { genericSupplies } from '@/core/starter/supplies';
 import { db } from './database';
 
@@ -33,4 +33,13 @@ export async function putSupplies(supplies: readonly Supply[]): Promise<void> {
 
 export async function takeSupply(id: string): Promise<void> {
   await db().supplies.delete(id);
+}
+
+/** Changes a supply as it is now, whatever was made of it meanwhile. What comes out wrong is not kept. */
+export async function changeSupply(id: string, change: (supply: Supply) => unknown): Promise<void> {
+  await db().transaction('rw', db().supplies, async () => {
+    const now = await db().supplies.get(id);
+    const next = now && Supply.safeParse(change(now));
+    if (next?.success) await db().supplies.put(next.data);
+  });
 }

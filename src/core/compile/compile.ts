@@ -1,7 +1,7 @@
 import { isLeftOff, wholePlace, type NailContext } from '../craft/context';
 import { areaOf } from '../craft/area';
 import { lampOf } from '../craft/families';
-import { CAUTIONS, PACE, workSeconds } from '../craft/handwork';
+import { CAUTIONS, inTipCaution, PACE, workSeconds } from '../craft/handwork';
 import { placeWords } from '../craft/placeWords';
 import { polygonArea_mm2 } from '../geometry/polygons';
 import { operationId, type Draft, type Operation, type Place, type PlacedPiece } from '../craft/operation';
@@ -99,7 +99,7 @@ function complete({ element, stage, draft, moved }: Placed, context: NailContext
   if (laid?.open_s !== undefined) operation.open_s = laid.open_s;
   else if (laid && draft.open_s === undefined && lampOf(laid)) operation.open_s = LEVELLING_OPEN_S;
   if (moved) operation.moved = moved;
-  const caution = CAUTIONS[draft.verb];
+  const caution = draft.in_tip ? inTipCaution(draft.verb) : CAUTIONS[draft.verb];
   if (caution) operation.caution = caution;
   if (operation.deposit?.kind === 'pieces') {
     operation.deposit = { ...operation.deposit, pieces: operation.deposit.pieces.map(roundPlaces) };

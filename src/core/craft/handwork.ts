@@ -87,6 +87,14 @@ export const PACE = { new: 1.5, usual: 1, practised: 0.75 } as const;
 const SKIN = 'Keep uncured gel off the skin; wipe any that touches it before the lamp.';
 const DUST = 'Use extraction and a mask; dust from the file irritates skin and lungs.';
 
+/** The same inside a tip that nobody wears yet: no plate is thinned and no nail heats, dust and wet gel are as they are. */
+export function inTipCaution(verb: Verb): string | undefined {
+  const caution = CAUTIONS[verb];
+  if (!caution) return undefined;
+  if (caution.endsWith(DUST)) return DUST;
+  return caution.endsWith(SKIN) ? SKIN : verb === 'wipe' ? caution : undefined;
+}
+
 /** One line of caution where the work can hurt. Always under the product's directions, local code and licence. */
 export const CAUTIONS: Partial<Record<Verb, string>> = {
   sanitise: 'No service on broken or infected skin or nails; tools are disinfected or thrown away.',

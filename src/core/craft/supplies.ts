@@ -82,13 +82,14 @@ const tips: SupplyKind<SupplyOf<'tips'>> = {
   many: 'Tip boxes',
   fields: [
     { kind: 'choice', path: 'curve', words: 'Curve', choices: choices(CURVES) },
+    { kind: 'switch', path: 'half', words: 'Half tips' },
     {
       kind: 'list',
       path: 'sizes',
       words: 'Sizes, widest first',
       item: [
         { kind: 'number', path: 'size', words: 'Size', min: 0, max: 12, step: 1 },
-        { kind: 'number', path: 'arc_mm', words: 'Along the curve', unit: 'mm', min: 4, max: 30, step: 0.1 },
+        { kind: 'number', path: 'arc_mm', words: 'Arc', unit: 'mm', min: 4, max: 30, step: 0.1 },
         { kind: 'number', path: 'count', words: 'Left', min: 0, max: 999, step: 1 },
       ],
       fresh: { size: 11, arc_mm: 8, count: 10 },
@@ -96,9 +97,9 @@ const tips: SupplyKind<SupplyOf<'tips'>> = {
       max: 20,
     },
   ],
-  fresh: (id) => ({ kind: 'tips', ...tipBox(id, 'Tips', 'normal') }),
-  says: ({ curve, sizes }) =>
-    `${curve} curve · ${sizes.length} sizes · ${sizes.reduce((sum, size) => sum + size.count, 0)} left`,
+  fresh: (id) => ({ kind: 'tips', ...tipBox(id, 'Tips', 'normal'), half: false }),
+  says: ({ curve, sizes, half }) =>
+    `${half ? 'half tips · ' : ''}${curve} curve · ${sizes.length} sizes · ${sizes.reduce((sum, size) => sum + size.count, 0)} left`,
 };
 
 const piece: SupplyKind<SupplyOf<'piece'>> = {

@@ -118,6 +118,8 @@ export const TipBox = z.strictObject({
   id: Id,
   name: Words,
   curve: z.enum(CURVES),
+  /** Half tips, to be overlaid; otherwise full ones. */
+  half: z.boolean().optional(),
   sizes: z.array(TipSize).max(20),
 });
 export type TipBox = z.infer<typeof TipBox>;

@@ -5,7 +5,7 @@ import type { SetDocument } from '../document/document';
 import { element, findingsOn, setWearing } from '../testing/sets';
 import { buildKindOf } from '../craft/builds';
 import { makeField } from './field';
-import { bodyOf, bodyWords, carriesWords } from './strength';
+import { bodyOf, carriesWords, thicknesses } from './strength';
 
 const bare = (free_mm: number, thickness_mm = 0.5) =>
   makeField(
@@ -41,7 +41,18 @@ describe('what a nail carries', () => {
     expect(Math.abs(high!.apex_at_mm - bed_mm * 0.9)).toBeLessThan(2.5);
     expect(high!.cuticle_mm).toBeLessThan(high!.apex_mm * 0.8);
     expect(high!.sidewalls_mm).toBeLessThan(high!.apex_mm);
-    expect(bodyWords(high!)).toMatch(/^Apex 1\.\d\d mm, at \d+\.\d mm; cuticle 0\.\d\d/);
+    const rows = thicknesses(high!, bed_mm, 8);
+    expect(rows.map((row) => row.words)).toEqual(['Apex', 'Cuticle', 'Sidewalls', 'Free edge']);
+    expect(rows.every((row) => row.kept)).toBe(true);
+    expect(rows[0]!.found).toMatch(/^1\.\d\d mm, at \d+\.\d$/);
+    // Past its place, or heavier at the sides than at the apex, it is told.
+    const off = thicknesses({ ...high!, apex_at_mm: 4, sidewalls_mm: 2, edge_mm: 0.9 }, bed_mm, 8);
+    expect(off.filter((row) => !row.kept).map((row) => row.words)).toEqual([
+      'Apex',
+      'Sidewalls',
+      'Free edge',
+    ]);
+    expect(thicknesses({ ...high!, apex_mm: 0.3 }, bed_mm, 8)).toEqual([]);
   });
 
   it('does not count what is hollow or what only stands on the nail', () => {

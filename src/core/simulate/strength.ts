@@ -135,8 +135,54 @@ export function carriesWords(times: number): string {
   return 'carries more than a usual natural nail';
 }
 
-/** "Apex 0.92 mm, at 10.5 mm; cuticle 0.41, …": thicknesses of product as they are said. */
-export function bodyWords(body: NailBody): string {
-  const thin = `cuticle ${body.cuticle_mm.toFixed(2)}, sidewalls ${body.sidewalls_mm.toFixed(2)}`;
-  return `Apex ${body.apex_mm.toFixed(2)} mm, at ${body.apex_at_mm.toFixed(1)} mm; ${thin}, free edge ${body.edge_mm.toFixed(2)}`;
+/** One thickness of a nail beside what is wanted of it. */
+export interface Thickness {
+  words: string;
+  found: string;
+  wanted: string;
+  kept: boolean;
+}
+
+/** A body thinner than this at its apex is polish: it has no structure to speak of. */
+const STRUCTURE_FROM_MM = 0.35;
+/** Over or just behind the stress area, as shares of the bed (common practice). */
+const APEX_FROM = 0.65;
+const APEX_TO = 1.05;
+/** Of the free edge: a medium length's limits, and a long one's (ISO/IEC 7810 and common practice; see rules/freeEdge). */
+const EDGE_MM = { least: 0.3, most: 0.76, mostLong: 1, longFrom: 10 } as const;
+
+/** The thicknesses of a nail's body against what the craft asks of them; none where there is no structure. */
+export function thicknesses(body: NailBody, bed_mm: number, free_mm: number): Thickness[] {
+  if (body.apex_mm < STRUCTURE_FROM_MM) return [];
+  const [from, to] = [bed_mm * APEX_FROM, bed_mm * APEX_TO];
+  const edgeMost = free_mm > EDGE_MM.longFrom ? EDGE_MM.mostLong : EDGE_MM.most;
+  const under = (mm: number) => mm < body.apex_mm;
+  const rows: Thickness[] = [
+    {
+      words: 'Apex',
+      found: `${body.apex_mm.toFixed(2)} mm, at ${body.apex_at_mm.toFixed(1)}`,
+      wanted: `at ${from.toFixed(0)}–${to.toFixed(0)} mm`,
+      kept: body.apex_at_mm >= from - 0.5 && body.apex_at_mm <= to + 0.5,
+    },
+    {
+      words: 'Cuticle',
+      found: `${body.cuticle_mm.toFixed(2)} mm`,
+      wanted: 'under the apex',
+      kept: under(body.cuticle_mm),
+    },
+    {
+      words: 'Sidewalls',
+      found: `${body.sidewalls_mm.toFixed(2)} mm`,
+      wanted: 'under the apex',
+      kept: under(body.sidewalls_mm),
+    },
+  ];
+  if (free_mm >= 0.5)
+    rows.push({
+      words: 'Free edge',
+      found: `${body.edge_mm.toFixed(2)} mm`,
+      wanted: `${EDGE_MM.least}–${edgeMost} mm`,
+      kept: body.edge_mm >= EDGE_MM.least && body.edge_mm <= edgeMost,
+    });
+  return rows;
 }

@@ -19,6 +19,7 @@ export function genericSupplies(): Supply[] {
     ...kit.tips.map((box): Supply => ({ kind: 'tips', ...box })),
     { kind: 'tips', ...tipBox('tips-strong', 'Tips, strong curve', 'strong') },
     { kind: 'tips', ...tipBox('tips-flat', 'Tips, flat', 'flat') },
+    { kind: 'tips', ...tipBox('half-tips', 'Half tips', 'normal'), half: true },
     sliver('gilt-sliver', 'Gilt sliver', '#d9b45b', 4, 1, true),
     sliver('silver-sliver', 'Silver sliver', '#b9bec4', 4, 0.6, true),
     sliver('ticket-paper', 'Ticket paper', '#e8d9b8', 5, 1.6, false),

@@ -1,7 +1,8 @@
 'use client';
-import { Button, Table, Textarea, TextInput } from '@mantine/core';
+import { Button, SegmentedControl, Table, Textarea, TextInput } from '@mantine/core';
 import { IconPlus, IconTrash } from '@tabler/icons-react';
 import { useEffect, useState } from 'react';
+import { MEASURES, type Measure } from '@/core/craft/measures';
 import type { Client, Measured } from '@/core/model/client';
 import { fingerOf, nailWords, NAILS } from '@/core/model/names';
 import { tidyWords } from '@/core/model/primitives';
@@ -121,13 +122,13 @@ export function ClientCard({ client }: { client: Client }) {
           </li>
         ))}
       </ul>
-      <h2>Widths by day, in mm</h2>
+      <h2>Measures by day, in mm</h2>
       {client.measures.length === 0 ? (
         <p className={classes.soft}>
           None yet. Measure ten nails in Hands of a set made for {client.name}, then keep them here.
         </p>
       ) : (
-        <Widths measures={client.measures} />
+        <Measures measures={client.measures} />
       )}
     </section>
   );
@@ -154,34 +155,44 @@ function useTitles(ids: readonly string[]): ReadonlyMap<string, string> | undefi
   return titles;
 }
 
-/** Nails in the order of a hand laid on the table: left little finger first. */
-function Widths({ measures }: { measures: readonly Measured[] }) {
+/** Nails in the order of a hand laid on the table, left little finger first; one measure of them at a time. */
+function Measures({ measures }: { measures: readonly Measured[] }) {
+  const [shown, setShown] = useState<Measure['key']>('width_mm');
   return (
-    <Table className={classes.widths}>
-      <Table.Thead>
-        <Table.Tr>
-          <Table.Th rowSpan={2}>Day</Table.Th>
-          <Table.Th colSpan={5}>Left hand</Table.Th>
-          <Table.Th colSpan={5}>Right hand</Table.Th>
-        </Table.Tr>
-        <Table.Tr>
-          {NAILS.map((nail) => (
-            <Table.Th key={nail} title={nailWords(nail)}>
-              {fingerOf(nail)}
-            </Table.Th>
-          ))}
-        </Table.Tr>
-      </Table.Thead>
-      <Table.Tbody>
-        {measures.map(({ on, plates }) => (
-          <Table.Tr key={on}>
-            <Table.Td className={classes.day}>{dayWords(on)}</Table.Td>
+    <>
+      <SegmentedControl
+        size="md"
+        aria-label="Which measure"
+        value={shown}
+        onChange={(next) => setShown(next as Measure['key'])}
+        data={MEASURES.map((one) => ({ value: one.key, label: one.words }))}
+      />
+      <Table className={classes.widths}>
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th rowSpan={2}>Day</Table.Th>
+            <Table.Th colSpan={5}>Left hand</Table.Th>
+            <Table.Th colSpan={5}>Right hand</Table.Th>
+          </Table.Tr>
+          <Table.Tr>
             {NAILS.map((nail) => (
-              <Table.Td key={nail}>{plates[nail].width_mm.toFixed(1)}</Table.Td>
+              <Table.Th key={nail} title={nailWords(nail)}>
+                {fingerOf(nail)}
+              </Table.Th>
             ))}
           </Table.Tr>
-        ))}
-      </Table.Tbody>
-    </Table>
+        </Table.Thead>
+        <Table.Tbody>
+          {measures.map(({ on, plates }) => (
+            <Table.Tr key={on}>
+              <Table.Td className={classes.day}>{dayWords(on)}</Table.Td>
+              {NAILS.map((nail) => (
+                <Table.Td key={nail}>{plates[nail][shown].toFixed(1)}</Table.Td>
+              ))}
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+    </>
   );
 }

@@ -1,9 +1,10 @@
 'use client';
-import { ActionIcon, Button, Checkbox, TextInput } from '@mantine/core';
+import { ActionIcon, Button, Checkbox, NativeSelect, TextInput } from '@mantine/core';
 import { IconPlus, IconX } from '@tabler/icons-react';
 import { useState } from 'react';
 import { readPath, writePath } from '@/core/craft/fieldPath';
 import { readFigures } from '@/core/craft/figures';
+import { supplyKindOf } from '@/core/craft/supplies';
 import type { Field } from '@/core/craft/technique';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Region } from '@/core/model/region';
@@ -11,6 +12,7 @@ import { freshProducts } from './fresh';
 import { ProductInput } from './ProductInput';
 import { RegionInput } from './RegionInput';
 import { Choice, ColourInput, FigureInput } from '../kit/Inputs';
+import { useSupplies } from '../shelf/useShelf';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './DesignView.module.css';
 
@@ -21,6 +23,7 @@ export function ElementFields({ look, element }: { look: string; element: Elemen
     store.getState().change({ kind: 'put-element', look, element: next as Element }, gesture);
   return (
     <div className={classes.fields}>
+      <FromShelf element={element} onTake={put} />
       {techniqueOf(element.kind).fields.map((field) => (
         <FieldInput
           key={`${field.kind} ${field.path}`}
@@ -30,6 +33,33 @@ export function ElementFields({ look, element }: { look: string; element: Elemen
         />
       ))}
     </div>
+  );
+}
+
+/** What stands on the shelf for this: its measures and colour are taken with it. */
+function FromShelf({ element, onTake }: { element: Element; onTake: (next: Element) => void }) {
+  const { fromShelf } = techniqueOf(element.kind);
+  const { supplies = [] } = useSupplies();
+  const fitting = fromShelf ? supplies.filter((one) => one.kind === fromShelf.kind) : [];
+  if (!fromShelf || fitting.length === 0) return null;
+  return (
+    <NativeSelect
+      size="md"
+      className={classes.wide}
+      label="From the shelf"
+      value=""
+      data={[
+        { value: '', label: 'Choose' },
+        ...fitting.map((one) => ({
+          value: one.id,
+          label: `${one.name} · ${supplyKindOf(one.kind).says(one)}`,
+        })),
+      ]}
+      onChange={(event) => {
+        const chosen = fitting.find((one) => one.id === event.currentTarget.value);
+        if (chosen) onTake(fromShelf.take(element, chosen));
+      }}
+    />
   );
 }
 
@@ -151,7 +181,11 @@ function ListInput({
     <fieldset className={classes.wide} style={{ border: 0, margin: 0, padding: 0 }}>
       <legend style={{ fontWeight: 600, padding: 0, marginBottom: 4 }}>{field.words}</legend>
       {items.map((item, index) => (
-        <div key={index} className={wide ? classes.pieceItem : classes.listItem}>
+        <div
+          key={index}
+          className={wide ? classes.pieceItem : classes.listItem}
+          data-later={index > 0 || undefined}
+        >
           {field.item.map((inner) => (
             <div key={inner.path} style={{ flex: inner.kind === 'number' ? '0 0 90px' : 1, minWidth: 0 }}>
               <FieldInput

@@ -10,7 +10,7 @@ import { CONDITIONS, type Condition } from '@/core/model/nail';
 import { nailWords } from '@/core/model/names';
 import { SHAPES, type Shape } from '@/core/model/shapes';
 import type { Start } from '@/core/model/start';
-import { bodyWords, carriesWords } from '@/core/simulate/strength';
+import { carriesWords, thicknesses, type Thickness } from '@/core/simulate/strength';
 import { FieldInput } from '../design/ElementFields';
 import { freeId } from '../kit/freeId';
 import { Choice, FigureInput } from '../kit/Inputs';
@@ -67,10 +67,9 @@ export function NailChoices() {
     <aside className={classes.choices} aria-label="The chosen nails">
       <h2>{nails.length > 1 ? `${nails.length} nails` : upperFirst(nailWords(focus))}</h2>
       <ThreeViewsDrawing frame={frame} />
+      {body && planning === 'fresh' && <ThicknessTable rows={thicknesses(body, frame.bed_mm, free_mm)} />}
       {body && planning === 'fresh' && (
         <p className={classes.body}>
-          {bodyWords(body)}
-          <br />
           <b>{upperFirst(carriesWords(body.carries))}</b>
           {body.carries > 0 && `, ${body.carries.toFixed(1)} ×`}
         </p>
@@ -178,5 +177,23 @@ export function NailChoices() {
         </p>
       )}
     </aside>
+  );
+}
+
+/** What lies on the nail beside what is wanted there. */
+function ThicknessTable({ rows }: { rows: readonly Thickness[] }) {
+  if (rows.length === 0) return null;
+  return (
+    <table className={classes.thicknesses} aria-label="Thickness of product, found and wanted">
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.words} data-off={!row.kept || undefined}>
+            <th scope="row">{row.words}</th>
+            <td>{row.found}</td>
+            <td>{row.wanted}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -37,7 +37,7 @@ export function OnTheTable() {
         remove={(box) => ({ kind: 'remove-tips', box })}
       />
       <p className={classes.more}>
-        Others stand on the <Go href="/shelf">shelf</Go>.
+        More of them are put on the <Go href="/shelf">shelf</Go>.
       </p>
     </>
   );

@@ -56,7 +56,7 @@ export function BulkEdit({
         {changed?.ok ? `Set for ${changed.value.length} of ${chosen.length}` : 'Set for all'}
       </Button>
       <span className={classes.grow} />
-      <Button variant="subtle" color="red" h={44} onClick={onRemove}>
+      <Button variant="default" h={44} onClick={onRemove}>
         Take off the shelf
       </Button>
       <Button variant="default" h={44} onClick={onNone}>

@@ -1,5 +1,5 @@
 'use client';
-import { Button, Modal } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useEffect, useMemo, useState } from 'react';
 import { kitDiffers } from '@/core/starter/kitDiffers';
 import { noteAsked, wasAsked } from '@/data/asked';
@@ -51,36 +51,38 @@ export function KitAsk() {
     void noteAsked(set.id, question).catch(() => undefined);
   }
   return (
-    <div className={classes.ask} role="status">
+    <section className={classes.ask} aria-label="The shelf and this set">
       <p>
         Your shelf has <bdi>{things}</bdi> otherwise than this set.
       </p>
-      <Button variant="default" h={44} onClick={() => setOpen(true)}>
-        See and choose
-      </Button>
-      <Modal opened={open} onClose={() => setOpen(false)} title="The shelf and this set" size="lg" centered>
-        <ul className={classes.changes}>
-          {differs.slice(0, SHOWN).map((one) => (
-            <li key={one.name}>
-              <b>
-                <bdi>{one.name}</bdi>:
-              </b>{' '}
-              {one.figures
-                .map((figure) => `${figure.what.replace(/_/g, ' ')} ${figure.set} → ${figure.shelf}`)
-                .join('; ')}
-            </li>
-          ))}
-          {differs.length > SHOWN && <li>and {differs.length - SHOWN} more</li>}
-        </ul>
-        <div className={classes.answers}>
+      {!open && (
+        <Button variant="default" h={44} onClick={() => setOpen(true)}>
+          See and choose
+        </Button>
+      )}
+      {open && (
+        <>
+          <ul className={classes.changes} aria-label="What differs">
+            {differs.slice(0, SHOWN).map((one) => (
+              <li key={one.name}>
+                <b>
+                  <bdi>{one.name}</bdi>:
+                </b>{' '}
+                {one.figures
+                  .map((figure) => `${figure.what.replace(/_/g, ' ')} ${figure.set} → ${figure.shelf}`)
+                  .join('; ')}
+              </li>
+            ))}
+            {differs.length > SHOWN && <li>and {differs.length - SHOWN} more</li>}
+          </ul>
           <Button h={44} onClick={take}>
             Take the shelf’s into this set
           </Button>
           <Button variant="default" h={44} onClick={keep}>
             Keep this set’s
           </Button>
-        </div>
-      </Modal>
-    </div>
+        </>
+      )}
+    </section>
   );
 }

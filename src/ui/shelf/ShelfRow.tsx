@@ -4,17 +4,17 @@ import { useState, type ReactNode } from 'react';
 import { FAMILIES, lampOf } from '@/core/craft/families';
 import { LIGHT_WORDS } from '@/core/craft/supplies';
 import { upperFirst } from '@/core/model/letters';
-import { without } from '@/core/model/without';
 import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
 import { LIGHTS, type Light, type Product } from '@/core/model/product';
-import { ShelfItem } from '@/core/model/shelf';
+import type { ShelfItem } from '@/core/model/shelf';
 import classes from './ShelfView.module.css';
 
 interface Props {
   item: ShelfItem;
   open: boolean;
   onOpen: () => void;
-  onPut: (item: ShelfItem) => void;
+  /** Changes the product as it is when the change is kept. */
+  onChange: (change: (item: ShelfItem) => unknown) => void;
   chosen: boolean;
   onChoose: (chosen: boolean) => void;
   onDuplicate: ReactNode;
@@ -24,15 +24,17 @@ interface Props {
 const EFFECT_WORDS = { film: '', sheer: 'sheer, ', metallic: 'metallic, ' } as const;
 
 /** A product of the shelf: a line of its own, and below it what can be set when it is open. */
-export function ShelfRow({ item, open, onOpen, onPut, chosen, onChoose, onDuplicate, onRemove }: Props) {
+export function ShelfRow({ item, open, onOpen, onChange, chosen, onChoose, onDuplicate, onRemove }: Props) {
   const { product } = item;
   const lamp = lampOf(product);
-  /** Only what is a product is kept. */
-  const put = (next: ShelfItem) => {
-    const parsed = ShelfItem.safeParse(next);
-    if (parsed.success) onPut(parsed.data);
-  };
-  const putProduct = (changed: Partial<Product>) => put({ ...item, product: { ...product, ...changed } });
+  const put = (own: Partial<ShelfItem>) => onChange((now) => ({ ...now, ...own }));
+  const putProduct = (changed: Partial<Product>) =>
+    onChange((now) => ({ ...now, product: { ...now.product, ...changed } }));
+  const putLamp = (changed: Partial<NonNullable<Product['lamp']>>) =>
+    onChange((now) => ({
+      ...now,
+      product: { ...now.product, lamp: { ...lampOf(now.product), ...changed } },
+    }));
   return (
     <>
       <Table.Tr data-open={open || undefined}>
@@ -102,14 +104,14 @@ export function ShelfRow({ item, open, onOpen, onPut, chosen, onChoose, onDuplic
                     value={lamp.cure_s}
                     min={5}
                     max={600}
-                    onPut={(cure_s) => putProduct({ lamp: { ...lamp, cure_s } })}
+                    onPut={(cure_s) => putLamp({ cure_s })}
                   />
                   <Figure
                     label="Flash, s"
                     value={lamp.flash_s}
                     min={1}
                     max={120}
-                    onPut={(flash_s) => putProduct({ lamp: { ...lamp, flash_s } })}
+                    onPut={(flash_s) => putLamp({ flash_s })}
                   />
                 </>
               )}
@@ -131,9 +133,7 @@ export function ShelfRow({ item, open, onOpen, onPut, chosen, onChoose, onDuplic
                       ...LIGHTS.map((value) => ({ value, label: LIGHT_WORDS[value] })),
                     ]}
                     onChange={(event) => {
-                      const rest = without(lamp, 'light');
-                      const light = event.currentTarget.value as Light | '';
-                      putProduct({ lamp: light ? { ...rest, light } : rest });
+                      putLamp({ light: (event.currentTarget.value as Light | '') || undefined });
                     }}
                   />
                 </>
@@ -152,7 +152,7 @@ export function ShelfRow({ item, open, onOpen, onPut, chosen, onChoose, onDuplic
                 value={item.count ?? ''}
                 min={0}
                 max={9999}
-                onPut={(count) => put({ ...item, count })}
+                onPut={(count) => put({ count })}
               />
               <Figure
                 label="Price"
@@ -160,14 +160,14 @@ export function ShelfRow({ item, open, onOpen, onPut, chosen, onChoose, onDuplic
                 min={0}
                 max={99999}
                 step={0.5}
-                onPut={(price) => put({ ...item, price })}
+                onPut={(price) => put({ price })}
               />
               <TextInput
                 size="md"
                 type="date"
                 label="Opened"
                 defaultValue={item.opened_on ?? ''}
-                onBlur={(event) => put({ ...item, opened_on: event.currentTarget.value || null })}
+                onBlur={(event) => put({ opened_on: event.currentTarget.value || null })}
               />
               <Button variant="subtle" color="red" h={44} onClick={onRemove}>
                 Take off the shelf

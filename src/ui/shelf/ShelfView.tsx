@@ -1,7 +1,8 @@
 'use client';
 import { ActionIcon, Button, Checkbox, NativeSelect, Table, Tabs, TextInput } from '@mantine/core';
+import { useInViewport } from '@mantine/hooks';
 import { IconCopy, IconDownload, IconFileImport, IconSearch } from '@tabler/icons-react';
-import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { startTransition, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { FAMILIES } from '@/core/craft/families';
 import { SUPPLIES } from '@/core/craft/supplies';
 import { MAX_FILE_BYTES, tooLarge } from '@/core/document/parse';
@@ -13,7 +14,7 @@ import type { Fault } from '@/core/model/result';
 import type { ShelfItem } from '@/core/model/shelf';
 import type { Supply } from '@/core/model/supply';
 import { recoloured } from '@/core/starter/shelf';
-import { putOnShelf, takeOffShelf } from '@/data/shelf';
+import { changeOnShelf, putOnShelf, takeOffShelf } from '@/data/shelf';
 import { downloadBlob } from '../kit/download';
 import { Faults } from '../kit/Faults';
 import { late } from '../kit/late';
@@ -28,8 +29,8 @@ import classes from './ShelfView.module.css';
 
 const CsvChoice = late(() => import('./CsvChoice').then((module) => module.CsvChoice), 'The list');
 
-/** So many rows are drawn at once; the rest come when they are asked for. */
-const SHOWN_ROWS = 80;
+/** So many rows are drawn at once; more come as their end is reached. */
+const SHOWN_ROWS = 30;
 
 type Order = 'name' | 'family' | 'count';
 /** Products, or one kind of all else. */
@@ -51,6 +52,10 @@ export function ShelfView() {
   const { supplies, fault: suppliesFault } = useSupplies();
   const [faults, setFaults] = useState<Fault[]>();
   const input = useRef<HTMLInputElement>(null);
+  const { ref: atEnd, inViewport: ended } = useInViewport<HTMLButtonElement>();
+  useEffect(() => {
+    if (ended) startTransition(() => setRows((shown) => shown + SHOWN_ROWS));
+  }, [ended]);
   const found = useMemo(() => sorted(items ?? [], wanted, family, order), [items, wanted, family, order]);
 
   const put = (changed: readonly ShelfItem[]) => putOnShelf(changed).catch(notKept);
@@ -184,7 +189,7 @@ export function ShelfView() {
                 <Table.Th className={classes.pick}>
                   <Checkbox
                     aria-label="Choose all that are listed"
-                    checked={found.length > 0 && picked.length === found.length}
+                    checked={picked.length > 0}
                     indeterminate={picked.length > 0 && picked.length < found.length}
                     onChange={(event) =>
                       choose(
@@ -211,7 +216,7 @@ export function ShelfView() {
                   item={one}
                   open={open === one.product.id}
                   onOpen={() => setOpen(open === one.product.id ? undefined : one.product.id)}
-                  onPut={(changed) => void put([changed])}
+                  onChange={(change) => void changeOnShelf(one.product.id, change).catch(notKept)}
                   onDuplicate={
                     <ActionIcon
                       size={44}
@@ -233,7 +238,7 @@ export function ShelfView() {
           </Table>
           {items && found.length === 0 && <p className={classes.none}>Nothing on the shelf says that.</p>}
           {found.length > rows && (
-            <Button variant="default" h={44} onClick={() => setRows(rows + SHOWN_ROWS * 2)}>
+            <Button variant="default" h={44} ref={atEnd} onClick={() => setRows(rows + SHOWN_ROWS)}>
               {found.length - rows} more
             </Button>
           )}

@@ -7,8 +7,8 @@ import { supplyKindOf } from '@/core/craft/supplies';
 import type { Field, FreshProducts } from '@/core/craft/technique';
 import { lowerFirst } from '@/core/model/letters';
 import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
-import { Supply } from '@/core/model/supply';
-import { putSupplies, takeSupply } from '@/data/supplies';
+import type { Supply } from '@/core/model/supply';
+import { changeSupply, putSupplies, takeSupply } from '@/data/supplies';
 import { FieldInput } from '../design/ElementFields';
 import { freeId } from '../kit/freeId';
 import { notify, notKept } from '../kit/notify';
@@ -19,11 +19,9 @@ export function SuppliesList({ kind, supplies }: { kind: Supply['kind']; supplie
   const [open, setOpen] = useState<string>();
   const { words, many, fields, fresh, says } = supplyKindOf(kind);
   const own = supplies.filter((one) => one.kind === kind);
-  /** Only what is whole is kept. */
-  const put = (next: unknown) => {
-    const parsed = Supply.safeParse(next);
-    if (parsed.success) void putSupplies([parsed.data]).catch(notKept);
-  };
+  const put = (one: Supply) => void putSupplies([one]).catch(notKept);
+  const changeOf = (id: string) => (change: (now: Supply) => unknown) =>
+    void changeSupply(id, change).catch(notKept);
   function add() {
     const made = fresh(freeId(lowerFirst(words).replace(/\s+/g, '-'), supplies));
     put(made);
@@ -59,7 +57,7 @@ export function SuppliesList({ kind, supplies }: { kind: Supply['kind']; supplie
                 defaultValue={one.name}
                 onBlur={(event) => {
                   const name = tidyWords(event.currentTarget.value);
-                  if (name && name !== one.name) put({ ...one, name });
+                  if (name) changeOf(one.id)((now) => ({ ...now, name }));
                 }}
                 onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
               />
@@ -68,7 +66,7 @@ export function SuppliesList({ kind, supplies }: { kind: Supply['kind']; supplie
                   key={`${field.kind} ${field.path}`}
                   field={field}
                   one={one}
-                  onPut={(value) => put(writePath(one, field.path, value))}
+                  onPut={(value) => changeOf(one.id)((now) => writePath(now, field.path, value))}
                 />
               ))}
               <Button variant="subtle" color="red" h={44} onClick={() => void remove(one)}>

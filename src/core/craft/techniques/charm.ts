@@ -95,6 +95,22 @@ export const charm = defineTechnique({
     seatField('usual', 'surface', 'over'),
     HAND_FIELD,
   ],
+  fromShelf: {
+    kind: 'charm',
+    take: (element, supply) =>
+      supply.kind !== 'charm'
+        ? element
+        : {
+            ...element,
+            words: supply.name,
+            shape: supply.shape,
+            colour: supply.colour,
+            metallic: supply.metallic,
+            length_mm: Math.max(0.3, supply.length_mm),
+            width_mm: Math.max(0.3, supply.width_mm),
+            height_mm: supply.height_mm,
+          },
+  },
   fresh: (id) => ({
     id,
     kind: 'charm' as const,

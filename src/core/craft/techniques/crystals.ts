@@ -139,6 +139,18 @@ export const crystals = defineTechnique({
     fitField('scale', 'keep', 'repeat', 'drop'),
     seatField('usual', 'surface', 'over'),
   ],
+  fromShelf: {
+    kind: 'stone',
+    // The size taken is the one in the middle; what the pattern has besides goes on from there.
+    take: (element, supply) =>
+      supply.kind !== 'stone'
+        ? element
+        : {
+            ...element,
+            colour: supply.colour,
+            sizes: [supply.size, ...element.sizes.filter((size) => size !== supply.size)].slice(0, 8),
+          },
+  },
   fresh: (id) => ({
     id,
     kind: 'crystals' as const,

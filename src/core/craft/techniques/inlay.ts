@@ -21,13 +21,17 @@ const Piece = z.strictObject({
   metallic: z.boolean(),
 });
 
+const MOST_PIECES = 60;
+/** Where a piece from the shelf is laid at first. */
+const PLACED = { across: 0, along: 0.7, turn_deg: 0 } as const;
+
 const schema = z.strictObject({
   ...ELEMENT_BASE,
   kind: z.literal('inlay'),
   /** On a smaller nail: shrink, keep the size, place as many as fit, or leave it off. */
   fit: z.enum(['scale', 'keep', 'repeat', 'drop']),
   hand: z.enum(['mirror', 'same']),
-  pieces: z.array(Piece).min(1).max(60),
+  pieces: z.array(Piece).min(1).max(MOST_PIECES),
   /** The thin clear that pieces are laid into. */
   bed_um: z.number().min(5).max(1500),
   press: z.boolean(),
@@ -97,7 +101,7 @@ export const inlay = defineTechnique({
       ],
       fresh: null,
       min: 1,
-      max: 60,
+      max: MOST_PIECES,
     },
     { kind: 'number', path: 'bed_um', words: 'Bed under them', unit: 'µm', min: 5, max: 1500, step: 5 },
     { kind: 'switch', path: 'press', words: 'Press flat with the stamper' },
@@ -146,6 +150,28 @@ export const inlay = defineTechnique({
     cap_um: 450,
     filing_um: 80,
   }),
+  fromShelf: {
+    kind: 'piece',
+    take: (element, supply) =>
+      supply.kind !== 'piece' || element.pieces.length >= MOST_PIECES
+        ? element
+        : {
+            ...element,
+            pieces: [
+              ...element.pieces,
+              {
+                ...PLACED,
+                length_mm: Math.min(30, supply.length_mm),
+                width_mm: Math.min(20, supply.width_mm),
+                thickness_mm: supply.thickness_mm,
+                stiffness: supply.stiffness,
+                colour: supply.colour,
+                shape: supply.shape,
+                metallic: supply.metallic,
+              },
+            ],
+          },
+  },
   products: (element) => (element.clear === null ? [] : [element.clear]),
   inlaid: (element, context) => ({
     clear: element.clear === null ? context.role('builder') : context.product(element.clear),

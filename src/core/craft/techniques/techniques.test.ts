@@ -7,6 +7,7 @@ import { compileNail } from '../../compile/compile';
 import { contextOf } from '../../compile/prepare';
 import type { Draft, PlacedPiece } from '../operation';
 import { element, findingsOn, setWearing } from '../../testing/sets';
+import { genericSupplies } from '../../starter/supplies';
 import { readPath, writePath } from '../fieldPath';
 import type { Field } from '../technique';
 import { Element, TECHNIQUES, techniqueOf } from './index';
@@ -232,5 +233,34 @@ describe('passes', () => {
         .plan(gloss, on('left-ring'))
         .map((draft) => draft.step),
     ).toEqual(['coat', 'cure']);
+  });
+});
+
+describe('what stands on the shelf', () => {
+  const taking = TECHNIQUES.filter((one) => one.fromShelf);
+  it.each(taking.map((one) => [one.kind, one] as const))(
+    '%s takes it up with its measures',
+    (kind, technique) => {
+      const before = element(kind as Element['kind']);
+      const { kind: wanted, take } = technique.fromShelf!;
+      for (const supply of genericSupplies()) {
+        const after = take(before, supply);
+        if (supply.kind !== wanted) {
+          expect(after).toBe(before);
+          continue;
+        }
+        expect(Element.parse(after)).toEqual(after);
+        expect(JSON.stringify(after)).toContain('colour' in supply ? supply.colour : '');
+      }
+      expect(genericSupplies().some((one) => one.kind === wanted)).toBe(true);
+    },
+  );
+
+  it('an inlay is full at sixty pieces', () => {
+    const { take } = techniqueOf('inlay').fromShelf!;
+    const piece = genericSupplies().find((one) => one.kind === 'piece')!;
+    let inlay: Element = element('inlay');
+    for (let i = 0; i < 80; i += 1) inlay = take(inlay, piece);
+    expect(inlay.kind === 'inlay' && inlay.pieces).toHaveLength(60);
   });
 });

@@ -1,7 +1,8 @@
 import { buildOf, frameOf, takesTip } from '../../compile/prepare';
 import { curveClassOf, fitTips, type TipsFitted } from '../../craft/tipFit';
 import type { SetDocument } from '../../document/document';
-import { NAILS, nailWords } from '../../model/names';
+import { NAILS, nailWords, type NailName } from '../../model/names';
+import type { TipBox } from '../../model/product';
 import { rounded } from '../../model/rounded';
 import type { SetRule } from '../rule';
 
@@ -11,14 +12,25 @@ const MAX_SPARE_MM = 1.3;
 /** The tips that the nails of a set get from its boxes. */
 export function tipsOf(set: SetDocument): TipsFitted {
   const wants = NAILS.filter((name) => set.nails[name].in_work && takesTip(set, set.nails[name]));
-  return fitTips(
-    wants.map((nail) => ({
-      nail,
-      arc_mm: frameOf(set.nails[nail], buildOf(set, set.nails[nail])).arc_mm,
-      curve: curveClassOf(set.nails[nail].plate),
-    })),
-    set.kit.tips,
+  const isHalf = (nail: NailName) => buildOf(set, set.nails[nail]).kind === 'half-tip';
+  const fit = (nails: readonly NailName[], boxes: readonly TipBox[]) =>
+    fitTips(
+      nails.map((nail) => ({
+        nail,
+        arc_mm: frameOf(set.nails[nail], buildOf(set, set.nails[nail])).arc_mm,
+        curve: curveClassOf(set.nails[nail].plate),
+      })),
+      boxes,
+    );
+  // Where no box is noted as one of half tips, all are taken from the same.
+  if (!set.kit.tips.some((box) => box.half)) return fit(wants, set.kit.tips);
+  const [full, half] = [false, true].map((is) =>
+    fit(
+      wants.filter((nail) => isHalf(nail) === is),
+      set.kit.tips.filter((box) => (box.half ?? false) === is),
+    ),
   );
+  return { ...full!, fits: [...full!.fits, ...half!.fits], without: [...full!.without, ...half!.without] };
 }
 
 /** A tip must reach sidewall to sidewall; between sizes the wider one is taken and filed; sizes run out. */
