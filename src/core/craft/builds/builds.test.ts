@@ -226,15 +226,78 @@ it.each<[build: string, options: object, wrong: string, edits: Edit[], code: str
   ],
   ['natural-gel', { base: 'peel-off' }, 'it goes on the shine', skip('prep/buff#1'), 'unprepared-plate'],
   ['natural-gel', { base: 'peel-off' }, 'it is left out', skip('build/base#1'), 'no-grip'],
+  [
+    'natural-lacquer',
+    {},
+    'lacquer on a plate that still has its oil',
+    skip('prep/dehydrate#1'),
+    'unprepared-plate',
+  ],
+  [
+    'natural-lacquer',
+    {},
+    'oil before the colour',
+    [
+      {
+        kind: 'insert',
+        id: 'early',
+        nail: 'left-ring',
+        after: at('build/base#1'),
+        verb: 'oil',
+        seconds: 4,
+        words: 'Oil',
+      },
+    ],
+    'oil-before-layer',
+  ],
+  [
+    'natural-lacquer',
+    {},
+    'filed once it is painted',
+    [move('prep/shape#1', 'after', 'colour/coat#2'), { kind: 'skip', a: at('prep/brush#1') }],
+    'dust-under-layer',
+  ],
+  ['natural-builder', { art: 'under' }, 'builder over wet colour', skip('colour/cure#2'), 'uncured-covered'],
+  ['natural-builder', { art: 'under' }, 'the base is left out', skip('build/base#1'), 'no-grip'],
+  [
+    'natural-builder',
+    { art: 'under' },
+    'builder is never lit',
+    skip('body/flash-cap#1', 'body/cure-cap#1'),
+    'wet-touched',
+  ],
+  ['sculpted-form', { french: FRENCH }, 'the bed is filed sticky', skip('build/wipe-bed#1'), 'tacky-filed'],
+  [
+    'sculpted-form',
+    { french: FRENCH },
+    'the bed is filed wet',
+    skip('build/flash-bed#1', 'build/cure-bed#1'),
+    'wet-touched',
+  ],
+  [
+    'sculpted-form',
+    { french: FRENCH },
+    'dust of the smile line stays under the tip',
+    skip('build/brush-bed#1', 'build/clean-bed#1'),
+    'dust-under-layer',
+  ],
 ])('%s %j: %s is told', (kind, options, _words, edits, code) => {
   const wearing = (own: Edit[]) =>
-    setWearing([element('colour')], (set) => {
+    setWearing([colourOn(kind)], (set) => {
       set.builds.push(made(kind, options));
       set.nails['left-ring'].build = 'test';
       set.edits = own;
     });
   expect(codesOn(wearing([]))).toEqual([]);
   expect(codesOn(wearing(edits))).toContain(code);
+});
+
+it('lacquer takes no gel, neither as colour nor as top', () => {
+  const set = setWearing([element('colour')], (one) => {
+    one.builds.push(made('natural-lacquer', {}));
+    one.nails['left-ring'].build = 'test';
+  });
+  expect(codesOn(set)).toContain('no-grip');
 });
 
 describe('builder over the natural nail', () => {
