@@ -4,6 +4,7 @@ import { Id } from '../model/primitives';
 import { Region } from '../model/region';
 import type { Product } from '../model/product';
 import type { Supply } from '../model/supply';
+import type { Handle } from './handle';
 import type { Draft, Seat } from './operation';
 import type { NailContext } from './context';
 
@@ -85,6 +86,8 @@ export interface Technique<E> {
   seals?: (element: E) => boolean;
   /** For what sits inside: the bed, cap and filing it asks for; `plan` then gives only what is laid into them. */
   inlaid?: (element: E, context: NailContext) => Inlaid;
+  /** What of it is taken hold of on the nail itself. */
+  handles?: (element: E, context: NailContext) => Handle<E>[];
   /** What of the shelf it can be laid with, and the element with that taken up. */
   fromShelf?: { kind: Supply['kind']; take: (element: E, supply: Supply) => E };
   /** Products the element names. */

@@ -3,6 +3,7 @@ import { Across, Along, Colour, mm, Words } from '../../model/primitives';
 import { STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { flashOf, hardenOf } from '../drafts';
+import { bodyHandles, onPart } from '../handle';
 import { layPiece } from '../laying';
 import type { PlacedPiece } from '../operation';
 import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD, seatField } from '../technique';
@@ -95,6 +96,17 @@ export const charm = defineTechnique({
     seatField('usual', 'surface', 'over'),
     HAND_FIELD,
   ],
+  handles: (element, context) =>
+    onPart(
+      // A ready-made charm cannot be drawn larger.
+      bodyHandles(
+        { ...element, words: element.words, scale: 1, least_mm: 0.3, most_mm: [30, 40] },
+        context,
+        element,
+        'fixed',
+      ),
+      (body) => ({ ...element, across: body.across, along: body.along, turn_deg: body.turn_deg }),
+    ),
   fromShelf: {
     kind: 'charm',
     take: (element, supply) =>

@@ -4,6 +4,7 @@ import { placeOf } from '../context';
 import { coatOf } from '../cure';
 import { coats, passesOf } from '../drafts';
 import { FAMILIES } from '../families';
+import { onPart, regionHandles } from '../handle';
 import { HAND_S } from '../handwork';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
 
@@ -49,6 +50,8 @@ export const colour = defineTechnique({
     product: products.colour,
     passes: 'cover' as const,
   }),
+  handles: (element, context) =>
+    onPart(regionHandles(element.region, context, element), (region) => ({ ...element, region })),
   products: (element) => [element.product],
   plan: (element, context) => {
     const product = context.product(element.product);

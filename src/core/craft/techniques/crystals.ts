@@ -139,6 +139,23 @@ export const crystals = defineTechnique({
     fitField('scale', 'keep', 'repeat', 'drop'),
     seatField('usual', 'surface', 'over'),
   ],
+  handles: (element, context) => {
+    const [first] = layStones(element, context);
+    if (!first) return [];
+    const radius = first.width_mm / 2;
+    return [
+      {
+        id: 'row',
+        words: 'row of stones',
+        at: { x: first.x_mm, y: first.y_mm },
+        says: `${element.inset_mm.toFixed(1)} mm off the cuticle`,
+        move: ({ y }) => ({
+          ...element,
+          inset_mm: Math.round(Math.max(0.1, Math.min(10, y - radius)) * 100) / 100,
+        }),
+      },
+    ];
+  },
   fromShelf: {
     kind: 'stone',
     // The size taken is the one in the middle; what the pattern has besides goes on from there.

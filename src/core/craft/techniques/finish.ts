@@ -3,6 +3,7 @@ import { placeOf } from '../context';
 import { coatOf } from '../cure';
 import { hardenOf, wipedTop } from '../drafts';
 import { dries_s } from '../families';
+import { onPart, regionHandles } from '../handle';
 import { HAND_S } from '../handwork';
 import {
   defineTechnique,
@@ -52,6 +53,8 @@ export const finish = defineTechnique({
     ...FRESH_PAINTED,
     finish: 'matte' as const,
   }),
+  handles: (element, context) =>
+    onPart(regionHandles(element.region, context, element), (region) => ({ ...element, region })),
   products: () => [],
   seals: (element) => element.region.kind === 'whole',
   plan: (element, context) => {

@@ -5,6 +5,7 @@ import type { Place } from '../operation';
 import { placeOf } from '../context';
 import { coatOf } from '../cure';
 import { coats, passesOf } from '../drafts';
+import { onPart, smileHandles } from '../handle';
 import { HAND_S } from '../handwork';
 import {
   defineTechnique,
@@ -62,6 +63,8 @@ export const french = defineTechnique({
     passes: 'cover' as const,
     liner: { product: products.liner, width_mm: 0.4 },
   }),
+  handles: (element, context) =>
+    onPart(smileHandles(element.smile, context, element), (smile) => ({ ...element, smile })),
   products: (element) => [element.product, ...(element.liner ? [element.liner.product] : [])],
   plan: (element, context) => {
     const product = context.product(element.product);

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { Across, Along, Colour, Id, mm } from '../../model/primitives';
 import { DRAWN_FOR_ARC_MM } from '../../geometry/regions';
 import { scaleOn, wholePlace, type NailContext } from '../context';
+import { bodyHandles, onPart } from '../handle';
 import { HAND_S } from '../handwork';
 import { layPiece } from '../laying';
 import type { Draft, PlacedPiece } from '../operation';
@@ -150,6 +151,27 @@ export const inlay = defineTechnique({
     cap_um: 450,
     filing_um: 80,
   }),
+  handles: (element, context) =>
+    element.pieces.flatMap((piece, i) =>
+      onPart(
+        bodyHandles(
+          {
+            ...piece,
+            id: `piece-${i}`,
+            words: `piece ${i + 1}`,
+            scale: scaleOn(context.frame, element),
+            least_mm: 0.2,
+            most_mm: [20, 30],
+          },
+          context,
+          element,
+        ),
+        (body) => ({
+          ...element,
+          pieces: element.pieces.map((one, k) => (k === i ? { ...one, ...body } : one)),
+        }),
+      ),
+    ),
   fromShelf: {
     kind: 'piece',
     take: (element, supply) =>

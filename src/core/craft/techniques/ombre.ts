@@ -1,9 +1,10 @@
 import * as z from 'zod';
 import { Id } from '../../model/primitives';
-import { isMirrored, placeOf } from '../context';
+import { isMirrored, placeOf, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { coats } from '../drafts';
 import { lampOf } from '../families';
+import { onPart, regionHandles, type Handle } from '../handle';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
 
 const Stop = z.strictObject({ product: Id, at: z.number().min(0).max(1) });
@@ -21,6 +22,8 @@ const schema = z
     path: ['stops'],
     message: 'must lie in rising order of "at"',
   });
+
+type Ombre = z.infer<typeof schema>;
 
 /** Brush ombre: colours side by side, blended across and then lengthwise, cured, repeated until it covers. */
 export const ombre = defineTechnique({
@@ -73,6 +76,10 @@ export const ombre = defineTechnique({
     ],
     passes: 2,
   }),
+  handles: (element, context) => [
+    ...element.stops.map((stop, i) => stopHandle(element, i, stop.at, context)),
+    ...onPart(regionHandles(element.region, context, element), (region) => ({ ...element, region })),
+  ],
   products: (element) => element.stops.map((stop) => stop.product),
   plan: (element, context) => {
     const place = placeOf(context, element);
@@ -96,3 +103,26 @@ export const ombre = defineTechnique({
     }));
   },
 });
+
+/** A colour of the fade on its axis; it never passes its neighbours. */
+function stopHandle(element: Ombre, i: number, at: number, context: NailContext): Handle<Ombre> {
+  const { frame } = context;
+  const side = isMirrored(context.name, element) ? -1 : 1;
+  const least = element.stops[i - 1]?.at ?? 0;
+  const most = element.stops[i + 1]?.at ?? 1;
+  const along = element.direction === 'along';
+  const name = context.product(element.stops[i]!.product).name;
+  return {
+    id: `stop-${i}`,
+    words: name,
+    at: along
+      ? { x: 0, y: at * frame.length_mm }
+      : { x: side * (at - 0.5) * frame.arc_mm, y: frame.bed_mm * 0.7 },
+    says: `${name} at ${Math.round(at * 100)} %`,
+    move: ({ x, y }) => {
+      const share = along ? y / frame.length_mm : 0.5 + (side * x) / frame.arc_mm;
+      const next = Math.max(least, Math.min(most, Math.round(share * 1000) / 1000));
+      return { ...element, stops: element.stops.map((stop, k) => (k === i ? { ...stop, at: next } : stop)) };
+    },
+  };
+}
