@@ -34,6 +34,18 @@ export function changedElement(element: Element, change: NailChange | undefined)
   return parsed.success ? parsed.data : undefined;
 }
 
+/** An element of a look as one nail wears it; as the look has it where the nail wears another. */
+export function elementOn(set: SetDocument, name: NailName, look: string, id: string): Element | undefined {
+  const element = set.looks.find((one) => one.id === look)?.elements.find((one) => one.id === id);
+  if (!element || set.nails[name].look !== look) return element;
+  return (
+    changedElement(
+      element,
+      set.nails[name].changes.find((one) => one.element === id),
+    ) ?? element
+  );
+}
+
 /** The elements a nail wears, bottom to top as the look lists them, with the nail's own changes. */
 export function wornElements(set: SetDocument, nail: Nail): Element[] {
   const look = lookOf(set, nail);

@@ -104,6 +104,14 @@ export function seenFromAbove_mm(frame: NailFrame, x_mm: number): number {
   return Number.isFinite(frame.radius_mm) ? frame.radius_mm * Math.sin(x_mm / frame.radius_mm) : x_mm;
 }
 
+/** The point of the unrolled nail that is seen there from straight above; past the sidewalls, the sidewall. */
+export function onUnrolled_mm(frame: NailFrame, seen_mm: number): number {
+  if (!Number.isFinite(frame.radius_mm)) return seen_mm;
+  const share = Math.max(-1, Math.min(1, seen_mm / frame.radius_mm));
+  const half = frame.arc_mm / 2;
+  return Math.max(-half, Math.min(half, frame.radius_mm * Math.asin(share)));
+}
+
 /** Shares of a length from 0 to 1, denser towards both ends, where an outline bends most. */
 export function alongOutline(steps: number): number[] {
   return Array.from({ length: steps + 1 }, (_, i) => (1 - Math.cos((Math.PI * i) / steps)) / 2);

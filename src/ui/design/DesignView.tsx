@@ -12,29 +12,34 @@ import { useElementSize } from '@mantine/hooks';
 import { useState, type ReactNode } from 'react';
 import { nailsOf, type Finding } from '@/core/judge/finding';
 import { NAILS, nailKey, nailWords, type NailName } from '@/core/model/names';
-import type { Laid } from '@/core/picture/spread';
+import { spreadOf, type Laid } from '@/core/picture/spread';
 import { HandsSpread, spreadScale } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { SEVERITY } from '../kit/words';
 import { useStudio } from '../studio/studio';
 import { toggled } from '../studio/StudioKeys';
-import { LargeNail } from './LargeNail';
+import { Desk } from './Desk';
 import { LookEditor } from './LookEditor';
 import { LookTray } from './LookTray';
 import nailClasses from '../kit/nailButton.module.css';
 import classes from './DesignView.module.css';
 
 const MOST_PX_PER_MM = 7;
+/** Ten nails take this share of the height at most: the rest is the desk's. */
+const SPREAD_SHARE = 0.29;
 const EDGE_PX = 16;
 
 /** What shall they wear? Ten nails, the looks to put on them, and the open look's elements. */
 export function DesignView() {
   const set = useStudio((s) => s.set);
-  const focus = useStudio((s) => s.focus);
   const change = useStudio((s) => s.change);
-  const { ref, width } = useElementSize();
-  const px_per_mm = spreadScale(set, (width || 1196) - EDGE_PX, MOST_PX_PER_MM);
-  const pictures = usePictures(set, px_per_mm * FINENESS);
+  // The ten nails follow once the hand lets go: the large one comes first.
+  const settled = useStudio((s) => s.heldFrom) ?? set;
+  const { ref, width, height } = useElementSize();
+  const high = (height || 744) * SPREAD_SHARE;
+  const most = Math.min(MOST_PX_PER_MM, high / spreadOf(settled).height_mm);
+  const px_per_mm = spreadScale(settled, (width || 1196) - EDGE_PX, most);
+  const pictures = usePictures(settled, px_per_mm * FINENESS);
   const [dragged, setDragged] = useState<string>();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -52,18 +57,18 @@ export function DesignView() {
         if (nail) change({ kind: 'wear', nails: [nail], look: String(event.active.id) });
       }}
     >
-      <div className={classes.view}>
-        <section ref={ref} className={classes.spread} aria-label="Ten nails">
+      <div ref={ref} className={classes.view}>
+        <section className={classes.spread} aria-label="Ten nails">
           <HandsSpread
-            set={set}
+            set={settled}
             pictures={pictures}
             px_per_mm={px_per_mm}
             around={(laid, picture) => <SpreadNail laid={laid}>{picture}</SpreadNail>}
           />
         </section>
         <LookTray />
+        <Desk height_px={(height || 744) - spreadOf(settled).height_mm * px_per_mm - DESK_EDGES_PX} />
         <LookEditor />
-        <LargeNail picture={pictures[focus]} />
       </div>
       <DragOverlay dropAnimation={null}>
         {dragged && (
@@ -73,6 +78,9 @@ export function DesignView() {
     </DndContext>
   );
 }
+
+/** What the desk has above and below its nail. */
+const DESK_EDGES_PX = 94;
 
 function SpreadNail({ laid, children }: { laid: Laid; children: ReactNode }) {
   const { name } = laid;

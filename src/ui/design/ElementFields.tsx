@@ -7,22 +7,31 @@ import { readFigures } from '@/core/craft/figures';
 import { supplyKindOf } from '@/core/craft/supplies';
 import type { Field } from '@/core/craft/technique';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
+import type { Look } from '@/core/document/document';
+import { nailWords } from '@/core/model/names';
 import type { Region } from '@/core/model/region';
 import { freshProducts } from './fresh';
 import { ProductInput } from './ProductInput';
 import { RegionInput } from './RegionInput';
 import { Choice, ColourInput, FigureInput } from '../kit/Inputs';
 import { useSupplies } from '../shelf/useShelf';
-import { useStudio, useStudioStore } from '../studio/studio';
+import { useStudio } from '../studio/studio';
+import { useEditing } from './useEditing';
 import classes from './DesignView.module.css';
 
 /** The editor of one element, made from the fields its technique declares. */
-export function ElementFields({ look, element }: { look: string; element: Element }) {
-  const store = useStudioStore();
-  const put = (next: unknown, gesture?: string) =>
-    store.getState().change({ kind: 'put-element', look, element: next as Element }, gesture);
+export function ElementFields({ look, element: ofLook }: { look: Look; element: Element }) {
+  const { element, own, put, clear, nail } = useEditing(look, ofLook);
   return (
     <div className={classes.fields}>
+      {own && (
+        <p className={classes.alone}>
+          On the {nailWords(nail)} only.{' '}
+          <Button variant="default" h={44} onClick={clear}>
+            As the look has it
+          </Button>
+        </p>
+      )}
       <FromShelf element={element} onTake={put} />
       {techniqueOf(element.kind).fields.map((field) => (
         <FieldInput

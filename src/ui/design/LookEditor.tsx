@@ -31,7 +31,7 @@ function OpenLook({ look }: { look: Look }) {
   const openElement = useStudio((s) => s.openElement);
   const store = useStudioStore();
   const { change } = store.getState();
-  const element = look.elements.find((one) => one.id === openElement) ?? look.elements[0];
+  const element = look.elements.find((one) => one.id === openElement) ?? look.elements.at(-1);
   const open = (id: string) => store.setState({ openElement: id });
 
   function add(kind: string) {
@@ -162,7 +162,7 @@ function OpenLook({ look }: { look: Look }) {
                 Take out
               </Button>
             </div>
-            <ElementFields look={look.id} element={element} />
+            <ElementFields look={look} element={element} />
           </div>
         )}
       </div>

@@ -47,6 +47,12 @@ export interface Studio {
   openElement: string | undefined;
   /** The nail that Layers shows. */
   focus: NailName;
+  /** What is edited in Design is the nail's in focus alone. */
+  ownOnly: boolean;
+  /** Something on the nail is held and follows the hand: the set as it was before. */
+  heldFrom: SetDocument | undefined;
+  /** Held, or let go a moment ago. */
+  moving: boolean;
   refused: string | undefined;
   /** The change that led from one set to the next, where one did. */
   made: Made | undefined;
@@ -77,6 +83,9 @@ export function createStudio(set: SetDocument, history?: UndoHistory): StudioSto
         openLook: set.nails['left-ring'].look ?? set.looks[0]?.id,
         openElement: undefined,
         focus: 'left-ring',
+        ownOnly: false,
+        heldFrom: undefined,
+        moving: false,
         refused: undefined,
         made: undefined,
         change: (change, gesture) => {
@@ -99,12 +108,8 @@ export function createStudio(set: SetDocument, history?: UndoHistory): StudioSto
         },
         select: (nails) => {
           const last = nails[nails.length - 1];
-          const look = last ? read().set.nails[last].look : undefined;
-          write({
-            selected: nails,
-            ...(last ? { focus: last } : {}),
-            ...(look ? { openLook: look, openElement: undefined } : {}),
-          });
+          // The look at hand stays open: what is chosen is where it goes.
+          write({ selected: nails, ownOnly: false, ...(last ? { focus: last } : {}) });
         },
       }),
       {

@@ -1,0 +1,125 @@
+'use client';
+import { ActionIcon, Button } from '@mantine/core';
+import { IconZoomIn, IconZoomOut } from '@tabler/icons-react';
+import { useState } from 'react';
+import { buildOf, frameOf, lookOf } from '@/core/compile/prepare';
+import type { Look } from '@/core/document/document';
+import { upperFirst } from '@/core/model/letters';
+import { nailWords } from '@/core/model/names';
+import { PICTURE_PAD_MM } from '@/core/picture/spread';
+import { Go } from '../kit/Go';
+import { NailCanvas } from '../kit/NailCanvas';
+import { pathOf } from '../kit/route';
+import { FINENESS, usePicture } from '../kit/usePictures';
+import { useStudio, useStudioStore } from '../studio/studio';
+import { FindingStrip } from './FindingStrip';
+import { Handles, type Room } from './Handles';
+import { NailOnly } from './NailOnly';
+import { Rule } from './Rule';
+import classes from './Desk.module.css';
+
+/** Room around the nail: beside it for the rule, above and below for handles at its edge. */
+const ROOM: Room = { x: 44, y: 16 };
+const ZOOMS = [1, 1.5, 2, 3] as const;
+/** How fine the picture is while a hand moves. */
+const COARSE = 0.45;
+
+/** The nail in focus, large: what the open element has to be taken hold of, and the nail's own things beside it. */
+export function Desk({ height_px }: { height_px: number }) {
+  const set = useStudio((s) => s.set);
+  const focus = useStudio((s) => s.focus);
+  // While a hand moves, the picture is coarse; it is exact once the hand has rested.
+  const coarse = useStudio((s) => s.moving);
+  const look = useStudio((s) => s.set.looks.find((one) => one.id === s.openLook) ?? s.set.looks[0]);
+  const [zoom, setZoom] = useState(0);
+  const nail = set.nails[focus];
+  const frame = frameOf(nail, buildOf(set, nail));
+  const fits = (height_px - 2 * ROOM.y) / (frame.length_mm + 2 * PICTURE_PAD_MM);
+  const px_per_mm = Math.round(Math.min(26, Math.max(8, fits)) * ZOOMS[zoom]! * 10) / 10;
+  const picture = usePicture(set, focus, px_per_mm * (coarse ? COARSE : FINENESS));
+  const wears = lookOf(set, nail);
+  const width = (frame.width_mm + 2 * PICTURE_PAD_MM) * px_per_mm;
+  const height = (frame.length_mm + 2 * PICTURE_PAD_MM) * px_per_mm;
+  return (
+    <section className={classes.desk} aria-label="The nail in focus">
+      <header className={classes.head}>
+        <h2>{upperFirst(nailWords(focus))}</h2>
+        <span className={classes.mm}>
+          {nail.plate.width_mm} × {frame.length_mm.toFixed(1)} mm ·{' '}
+          <Go href={pathOf({ kind: 'set', id: set.id, view: 'hands' })}>{buildOf(set, nail).name}</Go>
+        </span>
+        <ActionIcon
+          size={44}
+          variant="subtle"
+          color="gray"
+          aria-label="Smaller"
+          disabled={zoom === 0}
+          onClick={() => setZoom(zoom - 1)}
+        >
+          <IconZoomOut size={20} />
+        </ActionIcon>
+        <ActionIcon
+          size={44}
+          variant="subtle"
+          color="gray"
+          aria-label="Larger"
+          disabled={zoom === ZOOMS.length - 1}
+          onClick={() => setZoom(zoom + 1)}
+        >
+          <IconZoomIn size={20} />
+        </ActionIcon>
+      </header>
+      <div className={classes.stage} data-zoomed={zoom > 0 || undefined} tabIndex={zoom > 0 ? 0 : undefined}>
+        <div className={classes.plot} style={{ width: width + 2 * ROOM.x, height: height + 2 * ROOM.y }}>
+          <Rule length_mm={frame.length_mm} px_per_mm={px_per_mm} room={ROOM} />
+          <div style={{ position: 'absolute', left: ROOM.x, top: ROOM.y }}>
+            <NailCanvas picture={picture} px_per_mm={px_per_mm} label={`${nailWords(focus)}, large`} />
+          </div>
+          {look && wears?.id === look.id && (
+            <Handles look={look} frame={frame} px_per_mm={px_per_mm} room={ROOM} />
+          )}
+        </div>
+      </div>
+      <div className={classes.beside}>
+        {look && wears?.id !== look.id && <OtherLook wears={wears} open={look} />}
+        <NailOnly />
+      </div>
+      <FindingStrip />
+    </section>
+  );
+}
+
+/** The nail wears something else than what is open: nothing of the open look is to be held on it. */
+function OtherLook({ wears, open }: { wears: Look | undefined; open: Look }) {
+  const focus = useStudio((s) => s.focus);
+  const store = useStudioStore();
+  return (
+    <div className={classes.other}>
+      <p>
+        {wears ? (
+          <>
+            Wears <b>{wears.name}</b>; <b>{open.name}</b> is open.
+          </>
+        ) : (
+          'Wears nothing yet.'
+        )}
+      </p>
+      {wears && (
+        <Button
+          h={44}
+          variant="default"
+          onClick={() => store.setState({ openLook: wears.id, openElement: undefined })}
+        >
+          Open {wears.name}
+        </Button>
+      )}
+      <Button
+        h={44}
+        variant="default"
+        onClick={() => store.getState().change({ kind: 'wear', nails: [focus], look: open.id })}
+      >
+        Put on {open.name}
+      </Button>
+    </div>
+  );
+}

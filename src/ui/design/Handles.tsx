@@ -1,0 +1,197 @@
+'use client';
+import { useEffect, useRef, useState } from 'react';
+import { contextOf, elementOn } from '@/core/compile/prepare';
+import type { Handle } from '@/core/craft/handle';
+import { techniqueOf, type Element } from '@/core/craft/techniques';
+import type { Look } from '@/core/document/document';
+import { onUnrolled_mm, seenFromAbove_mm, type NailFrame, type Point } from '@/core/geometry/frame';
+import { upperFirst } from '@/core/model/letters';
+import { PICTURE_PAD_MM } from '@/core/picture/spread';
+import { useGesture } from '../kit/useGesture';
+import { useStudio, useStudioStore } from '../studio/studio';
+import { useEditing } from './useEditing';
+import classes from './Desk.module.css';
+
+/** Room around the picture, in px. */
+export interface Room {
+  x: number;
+  y: number;
+}
+
+interface Props {
+  look: Look;
+  frame: NailFrame;
+  px_per_mm: number;
+  room: Room;
+}
+
+/** What the open element is taken hold of by, on the picture of the nail in focus. */
+export function Handles({ look, ...rest }: Props) {
+  const open = useStudio((s) => s.openElement);
+  const element = look.elements.find((one) => one.id === open) ?? look.elements[look.elements.length - 1];
+  return element ? <OpenHandles key={element.id} look={look} element={element} {...rest} /> : null;
+}
+
+/** A nudge by an arrow key, and a larger one with Shift. */
+const NUDGE_MM = 0.1;
+const LEAP_MM = 1;
+/** The picture is exact again so long after a hand has let go. */
+const RESTED_MS = 150;
+/** Near the centre line a thing goes onto it, unless Alt is held. */
+const SNAP_MM = 0.3;
+const ARROWS: Record<string, Point> = {
+  ArrowLeft: { x: -1, y: 0 },
+  ArrowRight: { x: 1, y: 0 },
+  ArrowUp: { x: 0, y: 1 },
+  ArrowDown: { x: 0, y: -1 },
+};
+
+function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { element: Element }) {
+  const set = useStudio((s) => s.set);
+  const store = useStudioStore();
+  const editing = useEditing(look, element);
+  const gesture = useGesture();
+  const [active, setActive] = useState<string>();
+  /** The pointer that holds, where the handle was when it came, and what was there before. */
+  const grip = useRef<{ pointer: number; id: string; off: Point; before: Element; to: Point | undefined }>(
+    undefined,
+  );
+  const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const off = set.nails[editing.nail].changes.some((one) => one.element === element.id && 'leave_off' in one);
+  const handles = off
+    ? []
+    : (techniqueOf(element.kind).handles?.(editing.element, contextOf(set, editing.nail)) ?? []);
+  const group = handles.find((one) => one.id === active)?.of ?? active;
+  const shown = handles.filter((one) => !one.of || one.of === group);
+  const pad = PICTURE_PAD_MM;
+  const place = ({ x, y }: Point) => ({
+    left: room.x + (seenFromAbove_mm(frame, x) + frame.width_mm / 2 + pad) * px_per_mm,
+    top: room.y + (frame.length_mm + pad - y) * px_per_mm,
+  });
+
+  function pointOf(event: React.PointerEvent): Point {
+    // The handles' plane lies over the plot from corner to corner.
+    const box = event.currentTarget.parentElement!.getBoundingClientRect();
+    const seen = (event.clientX - box.left - room.x) / px_per_mm - pad - frame.width_mm / 2;
+    return {
+      x: onUnrolled_mm(frame, seen),
+      y: frame.length_mm + pad - (event.clientY - box.top - room.y) / px_per_mm,
+    };
+  }
+
+  function begin(event: React.PointerEvent, handle: Handle<Element>) {
+    if (grip.current || event.button !== 0) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    gesture.begin();
+    const at = pointOf(event);
+    grip.current = {
+      pointer: event.pointerId,
+      id: handle.id,
+      off: { x: handle.at.x - at.x, y: handle.at.y - at.y },
+      before: editing.element,
+      to: undefined,
+    };
+    setActive(handle.id);
+    clearTimeout(rest.current);
+    store.setState({ heldFrom: set, moving: true });
+  }
+
+  function drag(event: React.PointerEvent) {
+    const held = grip.current;
+    if (!held || held.pointer !== event.pointerId) return;
+    const at = pointOf(event);
+    const x = at.x + held.off.x;
+    const to = { x: !event.altKey && Math.abs(x) < SNAP_MM ? 0 : x, y: at.y + held.off.y };
+    const waiting = held.to !== undefined;
+    held.to = to;
+    // One change a frame, however often the pointer speaks.
+    if (waiting) return;
+    requestAnimationFrame(() => {
+      const now = grip.current;
+      if (now !== held || !now.to) return;
+      move(now.id, now.to);
+      now.to = undefined;
+    });
+  }
+
+  function move(id: string, to: Point) {
+    // As the element is by now, not as it was when the hand came down.
+    const { set: now } = store.getState();
+    const own = elementOn(now, editing.nail, look.id, element.id);
+    const handle =
+      own &&
+      techniqueOf(own.kind)
+        .handles?.(own, contextOf(now, editing.nail))
+        .find((one) => one.id === id);
+    if (handle) editing.put(handle.move(to), gesture.id());
+  }
+
+  function end(event: React.PointerEvent, kept: boolean) {
+    const held = grip.current;
+    if (!held || held.pointer !== event.pointerId) return;
+    if (kept && held.to) move(held.id, held.to);
+    if (!kept) editing.put(held.before, gesture.id());
+    letGo();
+  }
+
+  function letGo() {
+    grip.current = undefined;
+    store.setState({ heldFrom: undefined });
+    rest.current = setTimeout(() => store.setState({ moving: false }), RESTED_MS);
+  }
+
+  function onKey(event: React.KeyboardEvent, handle: Handle<Element>) {
+    if (event.key === 'Escape' && grip.current) {
+      editing.put(grip.current.before, gesture.id());
+      letGo();
+      return;
+    }
+    const arrow = ARROWS[event.key];
+    if (!arrow) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const by = event.shiftKey ? LEAP_MM : NUDGE_MM;
+    editing.put(handle.move({ x: handle.at.x + arrow.x * by, y: handle.at.y + arrow.y * by }), gesture.id());
+  }
+
+  // Gone while something is held, nothing is held any more.
+  useEffect(
+    () => () => {
+      clearTimeout(rest.current);
+      store.setState({ heldFrom: undefined, moving: false });
+    },
+    [store],
+  );
+
+  const told = handles.find((one) => one.id === active);
+  return (
+    <div className={classes.handles} data-keeps-arrows>
+      {shown.map((handle) => (
+        <button
+          key={handle.id}
+          type="button"
+          className={classes.handle}
+          style={place(handle.at)}
+          data-part={handle.of ? 'end' : undefined}
+          data-active={handle.id === active || undefined}
+          data-testid={`handle-${handle.id}`}
+          aria-label={`${upperFirst(handle.words)}: ${handle.says}`}
+          onFocus={() => {
+            setActive(handle.id);
+            gesture.begin();
+          }}
+          onPointerDown={(event) => begin(event, handle)}
+          onPointerMove={drag}
+          onPointerUp={(event) => end(event, true)}
+          onPointerCancel={(event) => end(event, false)}
+          onKeyDown={(event) => onKey(event, handle)}
+        />
+      ))}
+      {told && (
+        <output className={classes.says} data-testid="handle-says">
+          <b>{upperFirst(told.words)}</b> {told.says}
+        </output>
+      )}
+    </div>
+  );
+}

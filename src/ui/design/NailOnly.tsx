@@ -1,0 +1,86 @@
+'use client';
+import { Button, Checkbox } from '@mantine/core';
+import { lookOf } from '@/core/compile/prepare';
+import { techniqueOf } from '@/core/craft/techniques';
+import { handOf, mirrorOf } from '@/core/model/names';
+import { useStudio, useStudioStore } from '../studio/studio';
+import classes from './Desk.module.css';
+
+const ROW = { body: { minHeight: 44, alignItems: 'center' } } as const;
+
+/** What is this nail's own: whether it is worked on, what of its look it leaves off, what it has otherwise. */
+export function NailOnly() {
+  const set = useStudio((s) => s.set);
+  const focus = useStudio((s) => s.focus);
+  const selected = useStudio((s) => s.selected);
+  const ownOnly = useStudio((s) => s.ownOnly);
+  const openLook = useStudio((s) => s.openLook);
+  const store = useStudioStore();
+  const { change } = store.getState();
+  const nail = set.nails[focus];
+  const look = lookOf(set, nail);
+  const targets = selected.length > 0 ? selected : [focus];
+  return (
+    <>
+      {look?.id === openLook && (
+        <Checkbox
+          size="md"
+          label="This nail only"
+          checked={ownOnly}
+          styles={ROW}
+          onChange={(event) => store.setState({ ownOnly: event.currentTarget.checked })}
+        />
+      )}
+      {look?.elements.map((element) => {
+        const own = nail.changes.find((one) => one.element === element.id);
+        const words = techniqueOf(element.kind).words;
+        if (own && 'options' in own)
+          return (
+            <Button
+              key={element.id}
+              h={44}
+              variant="default"
+              onClick={() => {
+                change({ kind: 'clear-nail-change', nail: focus, element: element.id });
+                store.setState({ ownOnly: false });
+              }}
+            >
+              {words} as the look has it
+            </Button>
+          );
+        if (look.elements.length < 2) return null;
+        return (
+          <Checkbox
+            key={element.id}
+            size="md"
+            label={`Wears its ${words.toLowerCase()}`}
+            checked={!own}
+            styles={ROW}
+            onChange={() =>
+              change(
+                own
+                  ? { kind: 'clear-nail-change', nail: focus, element: element.id }
+                  : { kind: 'nail-change', nail: focus, change: { element: element.id, leave_off: true } },
+              )
+            }
+          />
+        );
+      })}
+      <Checkbox
+        size="md"
+        label={targets.length > 1 ? `Work on these ${targets.length} nails` : 'Work on this nail'}
+        checked={nail.in_work}
+        styles={ROW}
+        onChange={() => change({ kind: 'in-work', nails: targets, in_work: !nail.in_work })}
+      />
+      <Button
+        className={classes.mirror}
+        variant="default"
+        h={44}
+        onClick={() => change({ kind: 'mirror', from: handOf(focus) })}
+      >
+        Mirror to the {handOf(mirrorOf(focus))} hand
+      </Button>
+    </>
+  );
+}
