@@ -70,7 +70,12 @@ export function Desk({ height_px }: { height_px: number }) {
         </ActionIcon>
       </header>
       <div className={classes.stage} data-zoomed={zoom > 0 || undefined} tabIndex={zoom > 0 ? 0 : undefined}>
-        <div className={classes.plot} style={{ width: width + 2 * ROOM.x, height: height + 2 * ROOM.y }}>
+        <div
+          className={classes.plot}
+          data-testid="plot"
+          data-px-per-mm={px_per_mm}
+          style={{ width: width + 2 * ROOM.x, height: height + 2 * ROOM.y }}
+        >
           <Rule length_mm={frame.length_mm} px_per_mm={px_per_mm} room={ROOM} />
           <div style={{ position: 'absolute', left: ROOM.x, top: ROOM.y }}>
             <NailCanvas picture={picture} px_per_mm={px_per_mm} label={`${nailWords(focus)}, large`} />

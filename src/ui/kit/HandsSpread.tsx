@@ -3,6 +3,7 @@ import { useId, useMemo, type CSSProperties, type ReactNode } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { nailWords } from '@/core/model/names';
 import { PICTURE_PAD_MM, spreadOf, type Laid } from '@/core/picture/spread';
+import { fingerPath } from './fingerPath';
 import { NailCanvas } from './NailCanvas';
 import type { Pictures } from './usePictures';
 import classes from './HandsSpread.module.css';
@@ -92,15 +93,4 @@ export function HandsSpread({ set, pictures, px_per_mm, around }: Props) {
       })}
     </div>
   );
-}
-
-/** A fingertip: rounded a little short of the free edge, straight down from there. */
-function fingerPath(laid: Laid, height_mm: number): string {
-  const half = laid.finger_mm / 2;
-  const top = laid.cuticle_mm - laid.bed_mm * 0.9;
-  const shoulder = top + half * 1.15;
-  const left = laid.x_mm - half;
-  const right = laid.x_mm + half;
-  const end = height_mm + 12;
-  return `M${left} ${end}L${left} ${shoulder}C${left} ${top + half * 0.25} ${laid.x_mm - half * 0.6} ${top} ${laid.x_mm} ${top}C${laid.x_mm + half * 0.6} ${top} ${right} ${top + half * 0.25} ${right} ${shoulder}L${right} ${end}Z`;
 }

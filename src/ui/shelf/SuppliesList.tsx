@@ -50,25 +50,7 @@ export function SuppliesList({ kind, supplies }: { kind: Supply['kind']; supplie
               open={open === one.id}
               onOpen={() => setOpen(open === one.id ? undefined : one.id)}
             >
-              <TextInput
-                size="md"
-                label="Name"
-                maxLength={MOST_WORDS}
-                defaultValue={one.name}
-                onBlur={(event) => {
-                  const name = tidyWords(event.currentTarget.value);
-                  if (name) changeOf(one.id)((now) => ({ ...now, name }));
-                }}
-                onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-              />
-              {fields.map((field) => (
-                <SupplyField
-                  key={`${field.kind} ${field.path}`}
-                  field={field}
-                  one={one}
-                  onPut={(value) => changeOf(one.id)((now) => writePath(now, field.path, value))}
-                />
-              ))}
+              <SupplyFields one={one} fields={fields} onChange={changeOf(one.id)} />
               <Button variant="subtle" color="red" h={44} onClick={() => void remove(one)}>
                 Take off the shelf
               </Button>
@@ -80,6 +62,46 @@ export function SuppliesList({ kind, supplies }: { kind: Supply['kind']; supplie
       <Button variant="default" h={44} mt="md" leftSection={<IconPlus size={18} />} onClick={add}>
         One more {lowerFirst(words)}
       </Button>
+    </>
+  );
+}
+
+/** The fields of an open supply. What is typed stands here at once, and in the store as soon as it is written. */
+function SupplyFields({
+  one,
+  fields,
+  onChange,
+}: {
+  one: Supply;
+  fields: readonly Field[];
+  onChange: (change: (now: Supply) => unknown) => void;
+}) {
+  const [draft, setDraft] = useState(one);
+  const put = (path: string, value: unknown) => {
+    setDraft((before) => writePath(before, path, value) as Supply);
+    onChange((now) => writePath(now, path, value));
+  };
+  return (
+    <>
+      <TextInput
+        size="md"
+        label="Name"
+        maxLength={MOST_WORDS}
+        defaultValue={one.name}
+        onBlur={(event) => {
+          const name = tidyWords(event.currentTarget.value);
+          if (name) put('name', name);
+        }}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+      {fields.map((field) => (
+        <SupplyField
+          key={`${field.kind} ${field.path}`}
+          field={field}
+          one={draft}
+          onPut={(value) => put(field.path, value)}
+        />
+      ))}
     </>
   );
 }

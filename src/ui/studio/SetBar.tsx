@@ -3,13 +3,18 @@ import { ActionIcon, Button } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp, IconDownload, IconHelp } from '@tabler/icons-react';
 import { useHotkeys } from '@mantine/hooks';
 import { useState } from 'react';
+import type { SetDocument } from '@/core/document/document';
+import { messageOf } from '@/core/model/messageOf';
 import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
 import { downloadSet } from '../kit/download';
 import { useGesture } from '../kit/useGesture';
 import { SchemeButton } from '../kit/SchemeButton';
 import { countWords, timeWords } from '../kit/words';
 import { late } from '../kit/late';
+import { MoreMenu } from '../kit/MoreMenu';
+import { notify } from '../kit/notify';
 import { useStudio, useUndo } from './studio';
+import type { WayOut } from './takeOut';
 import classes from './SetBar.module.css';
 
 const KeysHelp = late(() => import('./KeysHelp').then((module) => module.KeysHelp), 'The list of keys');
@@ -26,6 +31,23 @@ const SAVING_WORDS = {
 } as const;
 
 const PLANNING_WORDS = { fresh: '', making: 'planning …', failed: 'not planned' } as const;
+
+const WAYS_OUT: readonly { key: WayOut; words: string }[] = [
+  { key: 'picture', words: 'Picture of the set, on white (PNG)' },
+  { key: 'cut-out', words: 'Picture without a ground (PNG)' },
+  { key: 'template-pdf', words: 'Template sheet at true size (PDF)' },
+  { key: 'template-svg', words: 'Template sheet at true size (SVG)' },
+];
+
+/** What makes pictures and sheets comes when it is asked for. */
+async function waysOut(key: WayOut, set: SetDocument): Promise<void> {
+  try {
+    const { takeOut } = await import('./takeOut');
+    await takeOut(key, set);
+  } catch (error) {
+    notify(`It could not be made: ${messageOf(error)}. Your work is kept.`, 'Pictures and templates');
+  }
+}
 
 /** The bar over every view: title, what is found, how long, undo and redo, export. */
 export function SetBar() {
@@ -106,6 +128,10 @@ export function SetBar() {
       >
         Export
       </Button>
+      <MoreMenu
+        label="Pictures and templates"
+        entries={WAYS_OUT.map(({ key, words }) => ({ key, words, onPick: () => void waysOut(key, set) }))}
+      />
       <SchemeButton />
       <ActionIcon
         size={44}

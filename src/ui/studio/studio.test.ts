@@ -61,10 +61,10 @@ describe('an open set', () => {
     expect(store.temporal.getState().pastStates).toHaveLength(0);
   });
 
-  it('opens the look of the nail that is chosen', () => {
+  it('keeps the look at hand open while nails are chosen', () => {
     const store = createStudio(curtainUp());
     store.getState().select(['right-index']);
-    expect(store.getState()).toMatchObject({ openLook: 'proscenium', focus: 'right-index' });
+    expect(store.getState()).toMatchObject({ openLook: 'stubs', focus: 'right-index', ownOnly: false });
   });
 });
 

@@ -1,0 +1,149 @@
+import { expect, test, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { drawnAnew, exported, noViolations, openDemo, pixels } from './helpers';
+
+const says = (page: Page) => page.getByTestId('handle-says');
+const handle = (page: Page, id: string) => page.getByTestId(`handle-${id}`);
+const undo = (page: Page) => page.getByRole('button', { name: 'Undo' });
+
+/** Drags a handle by so many mm on the nail, right and towards the tip, in the small steps of a hand. */
+async function dragBy(page: Page, id: string, right_mm: number, up_mm: number) {
+  const scale = Number(await page.getByTestId('plot').getAttribute('data-px-per-mm'));
+  const box = (await handle(page, id).boundingBox())!;
+  const x = box.x + box.width / 2;
+  const y = box.y + box.height / 2;
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + right_mm * scale, y - up_mm * scale, { steps: 12 });
+  return () => page.mouse.up();
+}
+
+test('a piece is put exactly where it belongs: dragged, then nudged by arrows; each is one step of undo', async ({
+  page,
+}) => {
+  await openDemo(page, 'Curtain Up');
+  const before = (await exported(page)).text;
+  const look = await pixels(page, 'left-ring');
+  const drop = await dragBy(page, 'piece-0', -1.2, 2);
+  await drop();
+  await drawnAnew(page, 'left-ring', look);
+  await expect(undo(page)).toBeEnabled();
+  await noViolations(page);
+  // 2.5 mm left of the centre line, 4 mm past the cuticle, by keyboard alone.
+  await handle(page, 'piece-0').focus();
+  const at = async () => {
+    const [, off, side, up] = /([\d.]+)? ?(?:mm )?(left|right|middle), ([\d.]+) mm/.exec(
+      (await says(page).textContent())!.replace(/^Piece 1/, '').trim(),
+    )!;
+    return { x: (side === 'left' ? -1 : 1) * Number(off ?? 0), y: Number(up) };
+  };
+  for (let i = 0; i < 200; i += 1) {
+    const { x, y } = await at();
+    if (Math.abs(x + 2.5) < 0.06 && Math.abs(y - 4) < 0.06) break;
+    const far = Math.max(Math.abs(x + 2.5), Math.abs(y - 4));
+    const sideways = Math.abs(x + 2.5) >= Math.abs(y - 4);
+    const key = sideways ? (x > -2.5 ? 'ArrowLeft' : 'ArrowRight') : y > 4 ? 'ArrowDown' : 'ArrowUp';
+    const told = await says(page).textContent();
+    await page.keyboard.press(far > 1.2 ? `Shift+${key}` : key);
+    await expect(says(page)).not.toHaveText(told!);
+  }
+  await expect(says(page)).toContainText('2.5 mm left, 4.0 mm from the cuticle');
+  // The drag was one step, the nudging another.
+  await undo(page).click();
+  await undo(page).click();
+  await expect(undo(page)).toBeDisabled();
+  expect((await exported(page)).text).toBe(before);
+});
+
+test('a smile line follows the hand, says its figures meanwhile, and goes back at Escape', async ({
+  page,
+}) => {
+  await openDemo(page, 'Curtain Up');
+  await page.keyboard.press('4');
+  // What was open stays open; the nail wears something else, and says so.
+  await expect(page.getByText('Wears Proscenium; Ticket stubs is open.')).toBeVisible();
+  await expect(handle(page, 'piece-0')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Open Proscenium' }).click();
+  const rise = page.getByRole('spinbutton', { name: 'Rise, mm' });
+  await expect(rise).toHaveValue('0.6');
+  const drop = await dragBy(page, 'smile-middle', 0, 1.5);
+  await expect(says(page)).toContainText(/rise 2\.\d, depth 2\.6/);
+  await page.keyboard.press('Escape');
+  await drop();
+  await expect(rise).toHaveValue('0.6');
+  const again = await dragBy(page, 'smile-middle', 3, 1.5);
+  await again();
+  await expect(rise).not.toHaveValue('0.6');
+  const look = await pixels(page, 'left-index');
+  // A drag that ends far outside leaves a smile line within what one can be.
+  const out = await dragBy(page, 'smile-left', -30, 60);
+  await out();
+  await drawnAnew(page, 'left-index', look);
+  await expect(page.getByRole('spinbutton', { name: 'Depth, mm' })).toHaveValue('0');
+});
+
+test('one nail has its fade otherwise; as the look has it again in one press', async ({ page }) => {
+  await openDemo(page, 'Curtain Up');
+  const before = (await exported(page)).text;
+  await page.keyboard.press('1');
+  await page.getByRole('button', { name: 'Open Footlights' }).click();
+  await page.getByRole('checkbox', { name: 'This nail only' }).click();
+  const [own, other] = [await pixels(page, 'left-little'), await pixels(page, 'right-little')];
+  const drop = await dragBy(page, 'stop-0', 0, 4);
+  await drop();
+  await drawnAnew(page, 'left-little', own);
+  expect(await pixels(page, 'right-little')).toBe(other);
+  await expect(page.getByText('On the left little finger only.')).toBeVisible();
+  await noViolations(page);
+  await page.getByRole('button', { name: 'As the look has it', exact: true }).click();
+  await expect.poll(() => pixels(page, 'left-little')).toBe(own);
+  await undo(page).click();
+  await undo(page).click();
+  await expect(undo(page)).toBeDisabled();
+  expect((await exported(page)).text).toBe(before);
+});
+
+test('what is found is told in words under the nail, and leads to its place', async ({ page }) => {
+  await openDemo(page, 'Understudy');
+  const strip = page.getByTestId('strip');
+  await expect(strip).toContainText('Stop');
+  await strip.click();
+  await expect(page).toHaveURL(/\/(layers|timing)$/);
+});
+
+test('the set goes out as a picture, and as template sheets at true size', async ({ page }) => {
+  await openDemo(page, 'Curtain Up');
+  const menu = page.getByRole('button', { name: 'Pictures and templates' });
+  const take = async (words: RegExp) => {
+    const download = page.waitForEvent('download');
+    await menu.click();
+    await page.getByRole('menuitem', { name: words }).click();
+    return readFileSync(await (await download).path());
+  };
+  const png = await take(/on white/);
+  expect(png.subarray(1, 4).toString()).toBe('PNG');
+  // Width and height stand in the header (ISO 15948); sixteen pixels a mm.
+  expect(png.readUInt32BE(16)).toBeGreaterThan(2000);
+  const pdf = await take(/PDF/);
+  expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+  const svg = (await take(/SVG/)).toString('utf8');
+  // Measured by the browser itself: 10 mm are 10 mm, at the 96 px an inch of CSS.
+  const measured = await page.evaluate((text) => {
+    const frame = document.createElement('div');
+    frame.innerHTML = text.slice(text.indexOf('<svg'));
+    document.body.append(frame);
+    const sheet = frame.querySelector('svg')!;
+    const [rule] = [...frame.querySelectorAll<SVGPathElement>('[data-what="rule"]')];
+    const per_mm = sheet.getBoundingClientRect().width / 210;
+    const out = {
+      sheet_mm: (sheet.getBoundingClientRect().width / 96) * 25.4,
+      rule_mm: rule!.getBoundingClientRect().width / per_mm,
+      outlines: frame.querySelectorAll('[data-what="outline"]').length,
+    };
+    frame.remove();
+    return out;
+  }, svg);
+  expect(measured.sheet_mm).toBeCloseTo(210, 0);
+  expect(measured.rule_mm).toBeCloseTo(50, 0);
+  expect(measured.outlines).toBe(10);
+});
