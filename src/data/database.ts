@@ -15,6 +15,8 @@ export interface StoredSet {
   document: SetDocument;
   /** A key of the journal: what the tab that saved this made after it is not in here. */
   mark?: string;
+  /** The last key of the journal that was taken in by that save. */
+  last?: string;
 }
 
 /** A change that is not in its set yet: written in the tick in which it is made, folded in when things are quiet. */
@@ -24,6 +26,8 @@ export interface JournalEntry {
   set: string;
   /** The revision of the set that it was made on. */
   basis: number;
+  /** The last entry of a tab that is gone which it was made on, where that was not saved yet. */
+  on?: string;
   /** The change, or the whole set where it came by undo or redo. A change that `joins` is of the gesture before it. */
   step: { change: Change; joins?: boolean } | { document: SetDocument };
 }

@@ -42,6 +42,37 @@ describe('the journal', () => {
     expect(keys).toEqual(['2 a 2']);
   });
 
+  it('what was made on a tab’s journal counts when that tab saves it late, and not when it saved something else', () => {
+    const made = { ...entry('3 b 1', 1, 'Made here'), on: '2 a 2' };
+    const late = { revision: 2, mark: '2 a 3', last: '2 a 2' };
+    expect(laidOver(curtainUp(), late, [made]).set.title).toBe('Made here');
+    // What was written while it saved was met here too.
+    const more = entry('2 a 9', 1, 'While saving');
+    const after = { ...made, on: '2 a 9' };
+    const both = laidOver(curtainUp(), { ...late, mark: '2 a 5' }, [after, more]);
+    expect(both).toMatchObject({ set: { title: 'Made here' }, keys: ['2 a 9', '3 b 1'] });
+    for (const other of [
+      { ...late, last: '2 c 1' },
+      { revision: 2, mark: '2 a 3' },
+      { ...late, revision: 3 },
+    ])
+      expect(laidOver(curtainUp(), other, [made]).keys).toEqual([]);
+  });
+
+  it('an edit right after a reload is kept, though the tab before saves only then', async () => {
+    const id = await addSet(curtainUp());
+    const before = append({ set: id, basis: 1, step: { change: rename('Before') } });
+    await before.done;
+    const here = await openSet(id);
+    if (!here.ok) throw new Error('not opened');
+    expect(here.value).toMatchObject({ revision: 1, journal: [before.key] });
+    await append({ set: id, basis: 1, on: before.key, step: { change: rename('After') } }).done;
+    // The tab that is gone had its save under way.
+    await saveSet({ ...curtainUp(), title: 'Before' }, 1, { entries: [before.key], mark: before.key });
+    const again = await openSet(id);
+    expect(again.ok && again.value.set.title).toBe('After');
+  });
+
   it('an entry that no longer fits is passed over, and those after it are not', () => {
     const bad: JournalEntry = { ...entry('1 a 1', 1, ''), step: { change: rename('') } };
     const broken: JournalEntry = {

@@ -66,7 +66,7 @@ export interface LaidOver {
 /** What the journal still holds of a set at a revision, laid over it. */
 export function laidOver(
   set: SetDocument,
-  { revision, mark }: Pick<StoredSet, 'revision' | 'mark'>,
+  { revision, mark, last }: Pick<StoredSet, 'revision' | 'mark' | 'last'>,
   entries: readonly JournalEntry[],
 ): LaidOver {
   const laid: LaidOver = { set, keys: [], steps: [] };
@@ -77,7 +77,12 @@ export function laidOver(
       entry.basis === revision - 1 &&
       tabOf(entry.key) === tabOf(mark) &&
       entry.key > mark;
-    if (entry.basis !== revision && !after) continue;
+    // A tab that is gone may have saved, late, just what this was made on.
+    const onSaved =
+      entry.basis === revision - 1 &&
+      entry.on !== undefined &&
+      (entry.on === last || laid.keys.includes(entry.on));
+    if (entry.basis !== revision && !after && !onSaved) continue;
     const next =
       'change' in entry.step ? applyChange(laid.set, entry.step.change) : parseSet(entry.step.document);
     laid.keys.push(entry.key);

@@ -125,6 +125,7 @@ export async function saveSet(set: SetDocument, basis: number, folding?: Folding
     }
     const revision = stored.revision + 1;
     const mark = folding?.mark;
+    const last = [...(folding?.entries ?? [])].sort().at(-1);
     await db().sets.put({
       id: set.id,
       title: set.title,
@@ -132,6 +133,7 @@ export async function saveSet(set: SetDocument, basis: number, folding?: Folding
       revision,
       document: set,
       ...(mark ? { mark } : {}),
+      ...(last ? { last } : {}),
     });
     if (folding?.history)
       await db().history.put({ set: set.id, revision, version: VERSION, ...folding.history });

@@ -10,6 +10,23 @@ function apply(change: Change) {
   return next.value;
 }
 
+describe('two nails swapped', () => {
+  it('wear what the other wore, with its own changes, and stand as they were when swapped again', () => {
+    const set = curtainUp();
+    set.nails['left-ring'].changes = [{ element: 'stubs', leave_off: true }];
+    const swap: Change = { kind: 'swap', nails: ['left-ring', 'left-thumb'] };
+    const once = applyChange(set, swap);
+    if (!once.ok) throw new Error('refused');
+    expect(once.value.nails['left-thumb']).toMatchObject({
+      look: set.nails['left-ring'].look,
+      build: set.nails['left-thumb'].build,
+      changes: set.nails['left-ring'].changes,
+    });
+    const twice = applyChange(once.value, swap);
+    expect(twice.ok && twice.value).toEqual(set);
+  });
+});
+
 describe('changes', () => {
   it('wear puts a look on nails and drops their own changes to the old one', () => {
     const set = apply({

@@ -27,6 +27,8 @@ export type Change =
   | { kind: 'put-lamp'; lamp: Lamp }
   | { kind: 'remove-lamp'; lamp: string }
   | { kind: 'mirror'; from: Hand }
+  /** Two nails wear what the other wore; their builds are of the fingers, and stay. */
+  | { kind: 'swap'; nails: [NailName, NailName] }
   | { kind: 'put-look'; look: Look }
   | { kind: 'remove-look'; look: string }
   | { kind: 'put-element'; look: string; element: Element }
@@ -86,6 +88,14 @@ const APPLY: { [K in Change['kind']]: Apply<K> } = {
       next = mapNails(next, [mirrorOf(name)], (nail) => ({ ...nail, look, build, changes }));
     }
     return next;
+  },
+  swap: (set, { nails: [a, b] }) => {
+    const [one, other] = [set.nails[a], set.nails[b]];
+    return mapNails(
+      mapNails(set, [a], (nail) => ({ ...nail, look: other.look, changes: other.changes })),
+      [b],
+      (nail) => ({ ...nail, look: one.look, changes: one.changes }),
+    );
   },
   'put-look': (set, { look }) => ({ ...set, looks: put(set.looks, look) }),
   'remove-look': (set, { look }) => {

@@ -15,6 +15,9 @@ export const VERSION = 6;
 /** No real look comes near this; a file that does is a mistake or worse. */
 export const MAX_ELEMENTS = 40;
 
+/** The keys that put a look on, one a look. */
+export const LOOK_KEYS = 'abcdefghijkl';
+
 export const Look = z.strictObject({
   id: Id,
   name: Words,

@@ -4,12 +4,14 @@ import {
   DragOverlay,
   KeyboardSensor,
   PointerSensor,
+  useDraggable,
   useDroppable,
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
 import { useElementSize } from '@mantine/hooks';
 import { useState, type ReactNode } from 'react';
+import type { SetDocument } from '@/core/document/document';
 import { nailsOf, type Finding } from '@/core/judge/finding';
 import { NAILS, nailKey, nailWords, type NailName } from '@/core/model/names';
 import { spreadOf, type Laid } from '@/core/picture/spread';
@@ -54,7 +56,10 @@ export function DesignView() {
       onDragEnd={(event) => {
         setDragged(undefined);
         const nail = NAILS.find((name) => name === event.over?.id);
-        if (nail) change({ kind: 'wear', nails: [nail], look: String(event.active.id) });
+        const from = nailDragged(event.active.id);
+        if (!nail || nail === from) return;
+        if (from) change({ kind: 'swap', nails: [from, nail] });
+        else change({ kind: 'wear', nails: [nail], look: String(event.active.id) });
       }}
     >
       <div ref={ref} className={classes.view}>
@@ -71,9 +76,7 @@ export function DesignView() {
         <LookEditor />
       </div>
       <DragOverlay dropAnimation={null}>
-        {dragged && (
-          <div className={classes.dragged}>{set.looks.find((look) => look.id === dragged)?.name}</div>
-        )}
+        {dragged && <div className={classes.dragged}>{draggedWords(dragged, set)}</div>}
       </DragOverlay>
     </DndContext>
   );
@@ -82,6 +85,18 @@ export function DesignView() {
 /** What the desk has above and below its nail. */
 const DESK_EDGES_PX = 94;
 
+/** A nail is dragged to another to swap what they wear; a look, to be put on. */
+const NAIL = 'nail ';
+
+function nailDragged(id: string | number): NailName | undefined {
+  return NAILS.find((name) => `${NAIL}${name}` === id);
+}
+
+function draggedWords(id: string, set: SetDocument): string | undefined {
+  const nail = nailDragged(id);
+  return nail ? `Swap ${nailWords(nail)}` : set.looks.find((look) => look.id === id)?.name;
+}
+
 function SpreadNail({ laid, children }: { laid: Laid; children: ReactNode }) {
   const { name } = laid;
   const selected = useStudio((s) => s.selected);
@@ -89,10 +104,16 @@ function SpreadNail({ laid, children }: { laid: Laid; children: ReactNode }) {
   const look = useStudio((s) => s.set.looks.find((one) => one.id === s.set.nails[name].look)?.name);
   const worst = useStudio((s) => worstOf(s.plan?.findings, name));
   const { setNodeRef, isOver } = useDroppable({ id: name });
+  // By pointer only: Enter and Space choose the nail.
+  const { setNodeRef: setDragged, listeners } = useDraggable({ id: `${NAIL}${name}` });
   const here = selected.includes(name);
   return (
     <button
-      ref={setNodeRef}
+      ref={(node) => {
+        setNodeRef(node);
+        setDragged(node);
+      }}
+      onPointerDown={listeners?.onPointerDown as React.PointerEventHandler | undefined}
       type="button"
       className={nailClasses.nail}
       data-testid={`nail-${name}`}

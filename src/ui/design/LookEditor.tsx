@@ -2,8 +2,8 @@
 import { Button } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconPlus, IconTrash } from '@tabler/icons-react';
 import { TECHNIQUES, techniqueOf, type Element } from '@/core/craft/techniques';
-import type { Look, SetDocument } from '@/core/document/document';
-import { tidyWords } from '@/core/model/primitives';
+import { LOOK_KEYS, type Look, type SetDocument } from '@/core/document/document';
+import { tidyWords, wordsWith } from '@/core/model/primitives';
 import { RESERVED_ELEMENTS } from '@/core/craft/operation';
 import { MoreMenu } from '../kit/MoreMenu';
 import { useStudio, useStudioStore } from '../studio/studio';
@@ -67,6 +67,19 @@ function OpenLook({ look }: { look: Look }) {
         <MoreMenu
           label="More for this look"
           entries={[
+            ...(set.looks.length < 12
+              ? [
+                  {
+                    key: 'duplicate',
+                    words: 'Duplicate this look',
+                    onPick: () => {
+                      const copy = duplicated(look, set.looks);
+                      if (change({ kind: 'put-look', look: copy }))
+                        store.setState({ openLook: copy.id, openElement: undefined });
+                    },
+                  },
+                ]
+              : []),
             {
               key: 'remove',
               words: 'Remove this look',
@@ -168,6 +181,12 @@ function OpenLook({ look }: { look: Look }) {
       </div>
     </section>
   );
+}
+
+/** The same look under an id, a name and a key of its own. */
+function duplicated(look: Look, looks: readonly Look[]): Look {
+  const key = [...LOOK_KEYS].find((one) => !looks.some((other) => other.key === one))!;
+  return { ...look, id: freeId(look.id.slice(0, 34), looks), name: wordsWith(look.name, '(copy)'), key };
 }
 
 /** What an element says of itself in the list: the names of its products. */

@@ -4,7 +4,7 @@ import { useDraggable } from '@dnd-kit/core';
 import { IconPlus } from '@tabler/icons-react';
 import { useMemo } from 'react';
 import { techniqueOf } from '@/core/craft/techniques';
-import type { Look } from '@/core/document/document';
+import { LOOK_KEYS, type Look } from '@/core/document/document';
 import { NailCanvas } from '../kit/NailCanvas';
 import { FINENESS, usePicture } from '../kit/usePictures';
 import { useStudio, useStudioStore } from '../studio/studio';
@@ -15,7 +15,6 @@ import classes from './DesignView.module.css';
 const PX_PER_MM = 3.6;
 /** Swatches show a look on this nail. */
 const SHOWN_ON = 'left-middle';
-const KEYS = 'abcdefghijkl';
 
 /** The looks of this set as swatches, to drag or key onto nails. */
 export function LookTray() {
@@ -23,7 +22,7 @@ export function LookTray() {
   const store = useStudioStore();
   function add() {
     const { set, change } = store.getState();
-    const key = [...KEYS].find((one) => !set.looks.some((look) => look.key === one));
+    const key = [...LOOK_KEYS].find((one) => !set.looks.some((look) => look.key === one));
     if (!key) return;
     const id = freeId('look', set.looks);
     const element = techniqueOf('colour').fresh('colour', freshProducts(set));

@@ -73,6 +73,15 @@ export function NailOnly() {
         styles={ROW}
         onChange={() => change({ kind: 'in-work', nails: targets, in_work: !nail.in_work })}
       />
+      {selected.length === 2 && (
+        <Button
+          h={44}
+          variant="default"
+          onClick={() => change({ kind: 'swap', nails: [selected[0]!, selected[1]!] })}
+        >
+          Swap these two
+        </Button>
+      )}
       <Button
         className={classes.mirror}
         variant="default"

@@ -43,6 +43,7 @@ export function keepStored(
   let { revision } = start;
   /** Entries of the journal that the next save takes in. */
   let waiting = [...start.journal];
+  const on = [...start.journal].sort().at(-1);
   let savedSet = store.getState().set;
   /** What the store held when last read or written, with its journal: all that is not in it was made here. */
   let base = savedSet;
@@ -108,7 +109,13 @@ export function keepStored(
         ? { change: made.change, ...(made.joins ? { joins: true } : {}) }
         : { document: to };
     try {
-      const { key, done } = append({ set: to.id, basis: revision, step });
+      const { key, done } = append({
+        set: to.id,
+        basis: revision,
+        // Made on what another tab had only in its journal: that one may still save it.
+        ...(revision === start.revision && on ? { on } : {}),
+        step,
+      });
       waiting.push(key);
       done.catch(fail);
     } catch (error) {

@@ -64,7 +64,7 @@ describe('an open set', () => {
   it('keeps the look at hand open while nails are chosen', () => {
     const store = createStudio(curtainUp());
     store.getState().select(['right-index']);
-    expect(store.getState()).toMatchObject({ openLook: 'stubs', focus: 'right-index', ownOnly: false });
+    expect(store.getState()).toMatchObject({ openLook: 'tickets', focus: 'right-index', ownOnly: false });
   });
 });
 
