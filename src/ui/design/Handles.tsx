@@ -136,6 +136,8 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
 
   function letGo() {
     grip.current = undefined;
+    // What comes next is another step of undo.
+    gesture.begin();
     store.setState({ heldFrom: undefined });
     rest.current = setTimeout(() => store.setState({ moving: false }), RESTED_MS);
   }
