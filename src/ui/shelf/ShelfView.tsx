@@ -189,8 +189,7 @@ export function ShelfView() {
                 <Table.Th className={classes.pick}>
                   <Checkbox
                     aria-label="Choose all that are listed"
-                    checked={picked.length > 0}
-                    indeterminate={picked.length > 0 && picked.length < found.length}
+                    checked={found.length > 0 && picked.length === found.length}
                     onChange={(event) =>
                       choose(
                         found.map((one) => one.product.id),
