@@ -35,8 +35,11 @@ const length = (words: string, path: string, min: number, max: number, step: num
 const choices = (values: readonly string[]) => values.map((value) => ({ value, words: upperFirst(value) }));
 const left = (count: number | null) => (count === null ? '' : `, ${count} left`);
 
-const LIGHT_WORDS: Record<(typeof LIGHTS)[number], string> = { led: 'LED', uv: 'UV', both: 'LED and UV' };
-export { LIGHT_WORDS };
+export const LIGHT_WORDS: Record<(typeof LIGHTS)[number], string> = {
+  led: 'LED',
+  uv: 'UV',
+  both: 'LED and UV',
+};
 
 const lamp: SupplyKind<SupplyOf<'lamp'>> = {
   kind: 'lamp',

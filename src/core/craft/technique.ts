@@ -101,6 +101,8 @@ export interface FreshProducts {
   clear: string;
   /** A coloured builder. */
   cover: string;
+  /** Dip for a bed, and for a tip. */
+  dips: [string, string];
 }
 
 /** Keeps the exact schema, so that the element union can be made from the registry. */

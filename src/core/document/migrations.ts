@@ -228,6 +228,7 @@ const NEW_IN_6: Record<string, Json> = {
 const fromVersion5: Migration = (file) => {
   for (const build of list(file.builds))
     if (build.kind === 'soft-gel-tip') Object.assign(build, { art: 'above', filler: null });
+    else if (build.kind === 'dip') build.french = null;
     else if (build.kind === 'natural-builder') build.art = 'over';
     else if (build.kind === 'sculpted-form') Object.assign(build, { art: 'over', french: null });
   if (isObject(file.practice))

@@ -19,6 +19,7 @@ export const COLUMNS = [
   'depth_um',
   'light',
   'open_s',
+  'system',
   'working_s',
   'dry_s',
   'runny',

@@ -56,6 +56,8 @@ export const Product = z.strictObject({
     .optional(),
   /** How long the wet film may wait for its light, where its direction says so. */
   open_s: seconds(5, 600).optional(),
+  /** The maker's system it belongs to, as the artist calls it: what its maker vouches for together. */
+  system: Words.optional(),
   working_s: seconds(1, 3600).optional(),
   dry_s: seconds(1, 3600).optional(),
   colour: Colour.optional(),

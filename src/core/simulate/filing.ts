@@ -1,5 +1,5 @@
 import type { Operation } from '../craft/operation';
-import { FAMILIES } from '../craft/families';
+import { FAMILIES, type Laid } from '../craft/families';
 import { decode, encode, type Material } from '../craft/surface';
 import { smooth } from '../geometry/smooth';
 import type { Product } from '../model/product';
@@ -110,12 +110,18 @@ function edgeBlend(field: NailField, y_mm: number): number {
   return smooth((y_mm - bed_mm) / ((length_mm - bed_mm) * BLEND_SHARE || 1));
 }
 
+/** What is built with, and filed. */
+const BUILT: readonly Laid[] = ['structure', 'acrylic', 'dip'];
+
 /** What of a film the artist would miss; clear and tip are there to be filed. */
 function kindOf(film: Film, product: (id: string) => Product): Reached | undefined {
   if (film.kind === 'pieces') return 'piece';
   if (film.kind !== 'film') return undefined;
+  const family = film.product ? product(film.product).family : undefined;
+  // A bed or tip built in a colour of its own is there to be filed to shape.
+  if (family && BUILT.includes(FAMILIES[family].laid)) return undefined;
   if (film.paint) return 'colour';
-  return film.product && product(film.product).family === 'base-gel' ? 'base' : undefined;
+  return family === 'base-gel' ? 'base' : undefined;
 }
 
 /** Gives the surface of a cell the material that the file has bared. */

@@ -58,6 +58,19 @@ function liner(id: string, name: string, colour: string): Product {
   };
 }
 
+function dipColour(id: string, name: string, colour: string): Product {
+  return {
+    id,
+    name,
+    family: 'dip',
+    coat_um: 130,
+    colour,
+    effect: 'film',
+    coats_to_cover: 2,
+    judged_on: 'nail',
+  };
+}
+
 /** A plain air-dry lacquer with guide figures. */
 export function lacquer(id: string, name: string, colour: string): Product {
   return {
@@ -137,6 +150,8 @@ export function genericKit(): Kit {
         dry_s: 300,
       },
       { id: 'dip-a', name: 'Clear dip A', family: 'dip', coat_um: 130 },
+      dipColour('dip-rose', 'Dip rose', '#e0b5a3'),
+      dipColour('dip-white', 'Dip white', '#f6f2ea'),
       { id: 'activator-a', name: 'dip activator', family: 'dip-activator', dry_s: 60 },
       gel('bedding-a', 'Bedding gel A', 'bedding-gel', 150, 400),
       { id: 'glue-a', name: 'Instant glue A', family: 'instant-glue', coat_um: 60, dry_s: 20 },

@@ -62,6 +62,7 @@ function randomElement(id: string, set: SetDocument, by: Chance): Element {
     liner: 'gilt-liner',
     clear: 'bedding-a',
     cover: 'cover-a',
+    dips: ['dip-rose', 'dip-white'],
   };
   const technique = by.pick(TECHNIQUES);
   let element: unknown = technique.fresh(id, products);

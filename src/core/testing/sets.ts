@@ -1,5 +1,6 @@
 import type { Element } from '../craft/techniques';
 import { techniqueOf } from '../craft/techniques';
+import type { FreshProducts } from '../craft/technique';
 import type { SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';
 import { planNail, judgeNail } from '../plan/nailPlan';
@@ -20,12 +21,13 @@ export function setWearing(
 /** Planned with hardly a search and no ways out tried: for tests that look at something else. */
 export const QUICK = { effort: { iterations: 60 }, fixes: false } as const;
 
-const PRODUCTS = {
+const PRODUCTS: FreshProducts = {
   colour: 'velvet-04',
   second: 'amber-11',
   liner: 'gilt-liner',
   clear: 'builder-a',
   cover: 'cover-a',
+  dips: ['dip-rose', 'dip-white'],
 };
 
 /** A good element of a kind, with some options replaced. */

@@ -8,7 +8,10 @@ export function freshProducts(set: SetDocument): FreshProducts {
   const colour = colours[0]?.id ?? set.kit.roles.base;
   const second = colours[1]?.id ?? colour;
   const cover = set.kit.products.find((product) => product.family === 'builder-gel' && product.colour);
+  const dips = set.kit.products.filter((product) => product.family === 'dip' && product.colour);
+  const dip = set.kit.roles.dip;
   return {
+    dips: [dips[0]?.id ?? dip, dips[1]?.id ?? dips[0]?.id ?? dip],
     colour,
     second,
     liner: liner?.id ?? second,

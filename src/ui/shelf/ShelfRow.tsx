@@ -154,6 +154,16 @@ export function ShelfRow({ item, open, onOpen, onChange, chosen, onChoose, onDup
                 max={9999}
                 onPut={(count) => put({ count })}
               />
+              {lamp && (
+                <TextInput
+                  size="md"
+                  label="System"
+                  maxLength={MOST_WORDS}
+                  defaultValue={product.system ?? ''}
+                  onBlur={(event) => putProduct({ system: tidyWords(event.currentTarget.value) })}
+                  onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+                />
+              )}
               <Figure
                 label="Price"
                 value={item.price ?? ''}

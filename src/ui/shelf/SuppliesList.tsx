@@ -124,7 +124,14 @@ function SupplyField({ field, one, onPut }: { field: Field; one: Supply; onPut: 
   );
 }
 
-const NO_PRODUCTS: FreshProducts = { colour: '', second: '', liner: '', clear: '', cover: '' };
+const NO_PRODUCTS: FreshProducts = {
+  colour: '',
+  second: '',
+  liner: '',
+  clear: '',
+  cover: '',
+  dips: ['', ''],
+};
 
 function SupplyRows({
   one,

@@ -52,6 +52,7 @@ describe.each(BUILDS.map((build) => [build.kind, build] as const))('%s', (kind, 
 });
 
 const FRENCH = { product: 'cover-a', smile: { rise_mm: 0, depth_mm: 2.5, tilt_mm: 0 } };
+const DIP_FRENCH = { product: 'dip-rose', filler: 'dip-white', smile: FRENCH.smile };
 const BARE_PLATE = ['dust-off', 'wipe', 'dehydrate'];
 
 /** Every build as it is worked with, and with other options. */
@@ -74,6 +75,7 @@ const WORKED: [name: string, kind: string, options: object][] = [
   ['form-french', 'sculpted-form', { french: FRENCH }],
   ['form-french-acrylic', 'sculpted-form', { material: 'acrylic', french: FRENCH }],
   ['soft-gel-tip-filled', 'soft-gel-tip', { filler: 'cover-a' }],
+  ['dip-french', 'dip', { french: DIP_FRENCH }],
 ];
 
 const made = (kind: string, options: object) => ({ ...buildKindOf(kind).fresh('test'), ...options }) as Build;
@@ -257,6 +259,21 @@ it.each<[build: string, options: object, wrong: string, edits: Edit[], code: str
     [move('prep/shape#1', 'after', 'colour/coat#2'), { kind: 'skip', a: at('prep/brush#1') }],
     'dust-under-layer',
   ],
+  [
+    'dip',
+    { french: DIP_FRENCH },
+    'the bed is filed before its activator',
+    skip('build/activate-bed#1'),
+    'wet-touched',
+  ],
+  [
+    'dip',
+    { french: DIP_FRENCH },
+    'the plate under the tip is not dehydrated',
+    skip('prep/dehydrate#1', 'prep/prime#1'),
+    'unprepared-plate',
+  ],
+  ['dip', { french: DIP_FRENCH }, 'the tip has no activator', skip('build/activate#1'), 'wet-touched'],
   ['natural-builder', { art: 'under' }, 'builder over wet colour', skip('colour/cure#2'), 'uncured-covered'],
   ['natural-builder', { art: 'under' }, 'the base is left out', skip('build/base#1'), 'no-grip'],
   [
@@ -290,6 +307,31 @@ it.each<[build: string, options: object, wrong: string, edits: Edit[], code: str
     });
   expect(codesOn(wearing([]))).toEqual([]);
   expect(codesOn(wearing(edits))).toContain(code);
+});
+
+it.each<[card: string, kind: string, options: object, elements: Element[]]>([
+  ['natural-lacquer', 'natural-lacquer', {}, [element('colour', { product: 'lacquer-red' })]],
+  [
+    'soft-gel-tip-inside',
+    'soft-gel-tip',
+    { art: 'inside' },
+    [
+      element('colour', { product: 'blush-sheer' }),
+      element('inlay', { pieces: element('inlay').pieces.map((piece) => ({ ...piece, metallic: false })) }),
+    ],
+  ],
+])('%s reads on its card as it is done at a table', (card, kind, options, elements) => {
+  const set = setWearing(elements, (one) => {
+    one.builds.push(made(kind, options));
+    one.nails['left-ring'].build = 'test';
+  });
+  expect(codesOn(set)).toEqual([]);
+  const lines = compileNail(set, 'left-ring').operations.map(({ words, lamp, wait_s }) =>
+    lamp ? `${words}: ${lamp.seconds} s` : wait_s ? `${words} … ${wait_s} s` : words,
+  );
+  expect(lines.join('\n')).toBe(
+    readFileSync(join(process.cwd(), `tests/cards/${card}.txt`), 'utf8').trimEnd(),
+  );
 });
 
 it('lacquer takes no gel, neither as colour nor as top', () => {

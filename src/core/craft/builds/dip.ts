@@ -1,9 +1,13 @@
 import * as z from 'zod';
 import { BUILD_BASE, defineBuild } from '../build';
-import { wholePlace } from '../context';
+import { Id } from '../../model/primitives';
+import type { Product } from '../../model/product';
+import { Smile } from '../../model/region';
+import { wholePlace, type NailContext } from '../context';
 import { coatOf } from '../cure';
+import { dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
-import type { Draft } from '../operation';
+import type { Draft, Place } from '../operation';
 import { filedGround } from '../structures';
 import { prepPlate } from './prep';
 
@@ -11,6 +15,8 @@ const schema = z.strictObject({
   ...BUILD_BASE,
   kind: z.literal('dip'),
   layers: z.number().int().min(2, 'must be at least 2').max(4, 'must be at most 4'),
+  /** A French built in reverse: the bed in one dip up to the smile line, the tip filled with another. */
+  french: z.strictObject({ product: Id, filler: Id, smile: Smile }).nullable(),
 });
 
 /** What lies below pieces is kept thin: the strength is poured above them. */
@@ -23,46 +29,113 @@ export const dip = defineBuild({
   words: 'Dip on the natural nail',
   blurb: 'Base and powder in turns, hardened by an activator, filed smooth.',
   schema,
-  fields: [{ kind: 'number', path: 'layers', words: 'Layers', min: 2, max: 4, step: 1 }],
-  fresh: (id) => ({ id, kind: 'dip' as const, name: 'Dip', shape: 'squoval' as const, layers: 3 }),
+  fields: [
+    { kind: 'number', path: 'layers', words: 'Layers', min: 2, max: 4, step: 1 },
+    {
+      kind: 'optional',
+      path: 'french',
+      words: 'French, built in reverse',
+      fresh: (products) => ({
+        product: products.dips[0],
+        filler: products.dips[1],
+        smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 },
+      }),
+    },
+    { kind: 'product', path: 'french.product', words: 'Bed', families: ['dip'] },
+    { kind: 'product', path: 'french.filler', words: 'Tip', families: ['dip'] },
+    { kind: 'number', path: 'french.smile.rise_mm', words: 'Rise', unit: 'mm', min: -8, max: 8, step: 0.1 },
+    { kind: 'number', path: 'french.smile.depth_mm', words: 'Depth', unit: 'mm', min: 0, max: 8, step: 0.1 },
+  ],
+  fresh: (id) => ({
+    id,
+    kind: 'dip' as const,
+    name: 'Dip',
+    shape: 'squoval' as const,
+    layers: 3,
+    french: null,
+  }),
   free_mm: (_build, plate) => plate.free_edge_mm,
   edge: 'plate',
   seats: ['under', 'inside', 'surface', 'over'],
   stages: (build, context) => {
-    const product = context.role('dip');
-    const activator = context.role('activator');
-    const place = wholePlace();
     const count = context.inlaid ? LAYERS_UNDER_PIECES : build.layers;
-    const layers = Array.from({ length: count }, (_, i): Draft => ({
-      step: 'layer',
-      pass: i + 1,
-      verb: 'dip',
-      words: `${product.name}, layer ${i + 1} of ${count}: base, into the powder, tap off`,
-      product: product.id,
-      place,
-      deposit: { kind: 'conformal', t_um: coatOf(product) },
-      hand_s: HAND_S.dip,
-      reason:
-        i === 0
-          ? `Within seconds the base is too dry to take powder; short of the skin.${context.inlaid ? THIN : ''}`
-          : 'Loose powder off first: it spoils the bottle that the brush goes back into.',
-    }));
+    const dipped = build.french
+      ? reversedFrench(build.french, count, context)
+      : [
+          ...layers('layer', context.role('dip'), count, wholePlace(), context),
+          activated('activate', context),
+        ];
     return {
       ...prepPlate(context, { shapeWords: `File the free edge ${context.frame.shape}` }),
       foundation: [
-        ...layers,
-        {
-          step: 'activate',
-          verb: 'activate',
-          words: `Brush ${activator.name} over it`,
-          product: activator.id,
-          place,
-          hand_s: HAND_S.activate,
-          wait_s: activator.dry_s,
-          reason: 'Activator hardens all layers at once; before it the file only smears them.',
-        },
-        ...filedGround(context, 'File the dip even', count * coatOf(product)),
+        ...dipped,
+        ...filedGround(context, 'File the dip even', count * coatOf(context.role('dip'))),
       ],
     };
   },
 });
+
+function layers(
+  step: string,
+  product: Product,
+  count: number,
+  place: Place,
+  context: NailContext,
+  where = '',
+): Draft[] {
+  return Array.from({ length: count }, (_, i): Draft => ({
+    step,
+    pass: i + 1,
+    verb: 'dip',
+    words: `${product.name}${where}, layer ${i + 1} of ${count}: base, into the powder, tap off`,
+    product: product.id,
+    place,
+    ...(product.colour ? { paint: { kind: 'product' as const } } : {}),
+    deposit: { kind: 'conformal', t_um: coatOf(product) },
+    hand_s: HAND_S.dip,
+    reason:
+      i === 0
+        ? `Within seconds the base is too dry to take powder; short of the skin.${context.inlaid ? THIN : ''}`
+        : 'Loose powder off first: it spoils the bottle that the brush goes back into.',
+  }));
+}
+
+function activated(step: string, context: NailContext, place = wholePlace()): Draft {
+  const activator = context.role('activator');
+  return {
+    step,
+    verb: 'activate',
+    words: `Brush ${activator.name} over it`,
+    product: activator.id,
+    place,
+    hand_s: HAND_S.activate,
+    wait_s: activator.dry_s,
+    reason: 'Activator hardens all layers at once; before it the file only smears them.',
+  };
+}
+
+/** The bed first, filed to a ledge at the smile line; then the tip, filled to the ledge's height. */
+function reversedFrench(
+  french: NonNullable<z.infer<typeof schema>['french']>,
+  count: number,
+  context: NailContext,
+): Draft[] {
+  const bed: Place = { ...wholePlace(), region: { kind: 'bed', smile: french.smile } };
+  const tip: Place = { ...wholePlace(), region: { kind: 'tip', smile: french.smile } };
+  return [
+    ...layers('bed', context.product(french.product), count, bed, context, ' on the bed'),
+    activated('activate-bed', context, bed),
+    {
+      step: 'ledge',
+      verb: 'buff',
+      words: 'File the bed to a crisp ledge at the smile line',
+      place: bed,
+      hand_s: 60,
+      reason: 'With the edge of a thin file, straight down: the tip is filled against it.',
+    },
+    dustOffDraft('brush-ledge', 'Dust at the ledge shows as a grey line.'),
+    wipeDraft(context, 'clean-ledge', LAST_DUST_OFF, 'Clean before the tip is filled.', bed),
+    ...layers('tip', context.product(french.filler), count, tip, context, ' on the tip'),
+    activated('activate', context, tip),
+  ];
+}

@@ -18,6 +18,7 @@ const PRODUCTS = {
   liner: 'gilt-liner',
   clear: 'builder-a',
   cover: 'cover-a',
+  dips: ['dip-rose', 'dip-white'] as [string, string],
 };
 const contexts = DEMO_SETS.flatMap((demo) => {
   const set = demo.make();

@@ -23,6 +23,7 @@ import { sealed } from './sealed';
 import { sittingKept } from './sittingKept';
 import { strength } from './strength';
 import { surfaces } from './surfaces';
+import { systems } from './systems';
 import { tipSize } from './tipSize';
 import { topped } from './topped';
 import { underCured } from './underCured';
@@ -59,6 +60,7 @@ export const SET_RULES: readonly SetRule[] = [
   oilEarly,
   hotLoad,
   tipSize,
+  systems,
   directions,
   editsAcross,
 ];
