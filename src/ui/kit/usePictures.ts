@@ -45,30 +45,54 @@ export function usePictures(set: SetDocument, px_per_mm: number): Pictures {
   return pictures;
 }
 
-/** One nail of any set, drawn again when it would look different. */
+interface Wanted {
+  set: SetDocument;
+  name: NailName;
+  px_per_mm: number;
+}
+
+/**
+ * One nail of any set, drawn again when it would look different. One picture is asked for at a time, and then the newest
+ * that is wanted by then: while a hand moves, none waits for those it has left behind.
+ */
 export function usePicture(set: SetDocument, name: NailName, px_per_mm: number): NailPicture | undefined {
   const [picture, setPicture] = useState<NailPicture>();
   const mark = useMemo(() => nailKey(set, name, kitKey(set)), [set, name]);
   const latest = useRef(set);
+  const wanted = useRef<Wanted>(undefined);
+  const drawing = useRef(false);
+  const gone = useRef(false);
   const [tries, again] = useReducer((n: number) => n + 1, 0);
   useEffect(() => {
     latest.current = set;
   }, [set]);
   useEffect(() => {
-    let stale = false;
-    pictureOf(latest.current, name, px_per_mm).then(
-      (made) => {
-        if (!stale) setPicture(made);
-      },
-      (error: unknown) => {
-        if (stale) return;
-        setPicture(undefined);
-        notDrawn(error, again);
-      },
-    );
+    gone.current = false;
     return () => {
-      stale = true;
+      gone.current = true;
     };
+  }, []);
+  useEffect(() => {
+    wanted.current = { set: latest.current, name, px_per_mm };
+    if (drawing.current) return;
+    drawing.current = true;
+    void (async () => {
+      while (wanted.current && !gone.current) {
+        const now: Wanted = wanted.current;
+        wanted.current = undefined;
+        try {
+          const made = await pictureOf(now.set, now.name, now.px_per_mm);
+          const next = wanted.current as Wanted | undefined;
+          // Another nail is wanted by now: this one is nobody's.
+          if (!gone.current && (!next || next.name === now.name)) setPicture(made);
+        } catch (error) {
+          if (gone.current || wanted.current) continue;
+          setPicture(undefined);
+          notDrawn(error, again);
+        }
+      }
+      drawing.current = false;
+    })();
   }, [name, px_per_mm, mark, tries]);
   return picture;
 }
