@@ -125,7 +125,11 @@ test('sets are copied, removed, put back and restored', async ({ page }) => {
   await page.getByRole('menuitem', { name: 'Make a copy' }).click();
   await expect(page.getByRole('heading', { name: 'Matinée (copy)' })).toBeVisible();
   await page.getByRole('button', { name: 'More for Understudy' }).click();
-  await page.getByRole('menuitem', { name: 'Remove' }).click();
+  // The menu before may still be on its way out.
+  await page
+    .getByRole('menu', { name: 'More for Understudy' })
+    .getByRole('menuitem', { name: 'Remove' })
+    .click();
   await expect(page.getByRole('heading', { name: 'Understudy' })).toBeHidden();
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(page.getByRole('heading', { name: 'Understudy' })).toBeVisible();

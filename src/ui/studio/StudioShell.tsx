@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { wordsWith } from '@/core/model/primitives';
 import { faultLine, type Fault, type Result } from '@/core/model/result';
 import { addSet, openSet, type OpenedSet } from '@/data/sets';
@@ -112,7 +112,8 @@ function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
   const [quiet, setQuiet] = useState(false);
   const keeper = useRef<Keeper>(undefined);
 
-  useEffect(() => {
+  // Before the page can be touched: what is typed in the moment it appears is kept as well.
+  useLayoutEffect(() => {
     const stopPlanning = keepPlanned(store);
     keeper.current = keepStored(store, opened, setConflict, () =>
       notify('Changed in another tab: shown here too. Undo brings yours back.'),
