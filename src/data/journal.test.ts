@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { curtainUp } from '@/core/demo/curtainUp';
 import type { Change } from '@/core/document/changes';
 import { db, type JournalEntry } from './database';
-import { append, laidOver, newKey } from './journal';
+import { append, laidOver, newKey, keepLate } from './journal';
 import { toBin } from './bin';
 import { addSet, foldLeft, openSet, saveSet } from './sets';
 
@@ -57,6 +57,32 @@ describe('the journal', () => {
       { ...late, revision: 3 },
     ])
       expect(laidOver(curtainUp(), other, [made]).keys).toEqual([]);
+  });
+
+  it('what the store has not confirmed as the page goes is put down beside it, and in the journal again', async () => {
+    const kept = new Map<string, string>();
+    Object.assign(globalThis, {
+      localStorage: {
+        getItem: (key: string) => kept.get(key) ?? null,
+        setItem: (key: string, text: string) => void kept.set(key, text),
+        removeItem: (key: string) => void kept.delete(key),
+      },
+    });
+    const id = await addSet(curtainUp());
+    const { done } = append({ set: id, basis: 1, step: { change: rename('As it went') } });
+    keepLate();
+    await done;
+    // As if the browser had dropped what it was asked for.
+    await db().journal.clear();
+    const again = await openSet(id);
+    expect(again.ok && again.value.set.title).toBe('As it went');
+    expect(kept.size).toBe(0);
+    // What is confirmed is not put down, and what is no journal is passed over.
+    keepLate();
+    expect(kept.size).toBe(0);
+    kept.set('merry-lacquer-late', '{broken');
+    expect((await openSet(id)).ok).toBe(true);
+    Reflect.deleteProperty(globalThis, 'localStorage');
   });
 
   it('an edit right after a reload is kept, though the tab before saves only then', async () => {

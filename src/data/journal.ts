@@ -28,7 +28,45 @@ export function append(entry: Omit<JournalEntry, 'key'>): { key: string; done: P
         .journal.add(whole)
         .then(() => undefined),
     };
-  return { key, done: atOnce(backend, (journal) => journal.add(whole)) };
+  const done = atOnce(backend, (journal) => journal.add(whole));
+  underWay.set(key, whole);
+  const over = () => underWay.delete(key);
+  done.then(over, over);
+  return { key, done };
+}
+
+/** Entries asked for and not confirmed yet: where the page goes now, they are put down once more. */
+const underWay = new Map<string, JournalEntry>();
+const LATE = 'merry-lacquer-late';
+
+/** Called as the page goes: what the store has not confirmed is kept where it is written without waiting. */
+export function keepLate(): void {
+  if (underWay.size === 0 || typeof localStorage === 'undefined') return;
+  try {
+    localStorage.setItem(LATE, JSON.stringify([...lateEntries(), ...underWay.values()]));
+  } catch {
+    // No room there either: the store has been asked, and mostly has it.
+  }
+}
+
+function lateEntries(): JournalEntry[] {
+  const text = typeof localStorage === 'undefined' ? null : localStorage.getItem(LATE);
+  try {
+    const entries: unknown = text ? JSON.parse(text) : [];
+    return Array.isArray(entries) ? (entries as JournalEntry[]) : [];
+  } catch {
+    return [];
+  }
+}
+
+/** Before a set is opened: what a page could only put down as it went is in the journal again. */
+export async function bringLate(): Promise<void> {
+  if (typeof localStorage === 'undefined' || db().onlyRead) return;
+  const entries = lateEntries();
+  if (entries.length === 0) return;
+  // An entry that was taken in meanwhile is of an older revision, and is passed over.
+  await db().journal.bulkPut(entries);
+  localStorage.removeItem(LATE);
 }
 
 /**

@@ -5,7 +5,7 @@ import { fail, ok, type Result } from '@/core/model/result';
 import { clearOldBin } from './bin';
 import { db, type JournalEntry, type StoredHistory, type StoredSet } from './database';
 import { changedAt, listed, type Listed } from './listed';
-import { laidOver, madeAt, newKey, takeOut, type LaidOver } from './journal';
+import { bringLate, laidOver, madeAt, newKey, takeOut, type LaidOver } from './journal';
 
 export interface OpenedSet {
   set: SetDocument;
@@ -60,6 +60,7 @@ export function watchSet(id: string, onChange: (stored: StoredSet | undefined) =
 
 /** Opens a set; what an older version of the program stored is migrated. */
 export async function openSet(id: string): Promise<Result<OpenedSet>> {
+  await bringLate().catch(() => undefined);
   return db().transaction('r', db().sets, db().journal, db().history, async () => {
     const stored = await db().sets.get(id);
     if (!stored) return fail('', `There is no set "${id}" in this browser.`);

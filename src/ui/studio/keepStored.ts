@@ -1,7 +1,7 @@
 'use client';
 import type { SetDocument } from '@/core/document/document';
 import { writeSetText } from '@/core/document/parse';
-import { append, newKey } from '@/data/journal';
+import { append, keepLate, newKey } from '@/data/journal';
 import { saveSet, opened, storeAgain, watchSet, type OpenedSet } from '@/data/sets';
 import { askToKeep, storeState } from '@/data/store';
 import { messageOf } from '@/core/model/messageOf';
@@ -173,6 +173,7 @@ export function keepStored(
   // What was typed and not left counts when the tab closes. It needs no save: it is in the journal.
   const flush = () => {
     if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+    keepLate();
   };
   // Only where the store did not take it is the artist held back.
   const guard = (event: BeforeUnloadEvent) => {
