@@ -148,8 +148,11 @@ const STRUCTURE_FROM_MM = 0.35;
 /** Over or just behind the stress area, as shares of the bed (common practice). */
 const APEX_FROM = 0.65;
 const APEX_TO = 1.05;
-/** Of the free edge: a medium length's limits, and a long one's (ISO/IEC 7810 and common practice; see rules/freeEdge). */
-const EDGE_MM = { least: 0.3, most: 0.76, mostLong: 1, longFrom: 10 } as const;
+/**
+ * Of the free edge: thinner it bends and cracks, thicker it is clumsy (a bank card's 0.76 mm: ISO/IEC 7810, ID-1); past a
+ * medium length it carries more and may be thicker (common practice).
+ */
+export const EDGE_MM = { least: 0.3, most: 0.76, mostLong: 1, longFrom: 10 } as const;
 
 /** The thicknesses of a nail's body against what the craft asks of them; none where there is no structure. */
 export function thicknesses(body: NailBody, bed_mm: number, free_mm: number): Thickness[] {

@@ -8,8 +8,8 @@ const schema = z.strictObject({
   ...BUILD_BASE,
   kind: z.literal('natural-builder'),
   base: OVER_BASE,
-  /** Thickness of the builder at the apex. */
   art: ART,
+  /** Thickness of the builder at the apex. */
   apex_um: z.number().min(200, 'must be at least 200 µm').max(1500, 'must be at most 1500 µm'),
 });
 

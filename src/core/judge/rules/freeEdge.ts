@@ -1,14 +1,11 @@
 import type { NailRule } from '../rule';
-import { edge_mm } from '../../simulate/strength';
+import { EDGE_MM, edge_mm } from '../../simulate/strength';
 import { rounded } from '../../model/rounded';
 
-/** A bank card's thickness: ISO/IEC 7810, ID-1. */
-export const CARD_MM = 0.76;
-/** Below this a free edge bends and cracks (common practice). */
-export const THIN_MM = 0.3;
-/** Past a medium length the edge carries more and may be thicker (common practice). */
-const MEDIUM_MM = 10;
-const LONG_MM = 1;
+export const CARD_MM = EDGE_MM.most;
+export const THIN_MM = EDGE_MM.least;
+const MEDIUM_MM = EDGE_MM.longFrom;
+const LONG_MM = EDGE_MM.mostLong;
 
 /** Thickness of the free edge, plate or tip included, over its last third. */
 export const freeEdge: NailRule = {
