@@ -5,6 +5,7 @@ import { HAND_S } from '../craft/handwork';
 import type { Draft, PlacedPiece } from '../craft/operation';
 import type { Product } from '../model/product';
 import { layersOf, bedded, ownWork } from './body';
+import { beddedByHalves } from './halves';
 import type { Cover } from './lattice';
 import type { Placed } from './placed';
 import { settle, type Seated } from './seats';
@@ -20,6 +21,7 @@ export function composeInTip(
   seated: readonly Seated[],
   context: NailContext,
   cover: (drafts: readonly Draft[]) => Cover,
+  byHalves = false,
 ): Placed[] {
   if (seated.length === 0) return [];
   const order = settle([...seated].reverse(), cover, context.product);
@@ -28,7 +30,7 @@ export function composeInTip(
   const art = parts.flatMap((part): Placed[] => {
     if (!('clear' in part)) return ownWork(part);
     beds += 1;
-    return bedded(part, beds);
+    return byHalves ? beddedByHalves(part, beds, context) : bedded(part, beds);
   });
   const pieces = parts.find((part) => 'clear' in part);
   const clear = pieces && 'clear' in pieces ? pieces.clear : undefined;

@@ -32,11 +32,15 @@ export function seatElements(
   offered: readonly Seat[],
   listedSeat?: Seat,
 ): Seated[] {
-  const asked = elements.map((element): Seat | 'listed' => {
+  const drafts = elements.map((element) =>
+    techniqueOf(element.kind).plan(element, { ...context, standing: [] }),
+  );
+  const asked = elements.map((element, i): Seat | 'listed' => {
     const technique = techniqueOf(element.kind);
     const wish =
       'seat' in element && element.seat !== 'usual' ? element.seat : technique.usual(element, context);
-    if (listedSeat && wish === 'listed') return listedSeat;
+    // No clear holds over lacquer.
+    if (listedSeat && wish === 'listed' && !isLacquer(drafts[i]!, context)) return listedSeat;
     return wish === 'listed' || offered.includes(wish) ? wish : 'surface';
   });
   const first = asked.indexOf('inside');
@@ -50,9 +54,14 @@ export function seatElements(
       technique,
       seat: wish === 'listed' ? byList : wish,
       listed,
-      drafts: technique.plan(element, { ...context, standing: [] }),
+      drafts: drafts[listed]!,
     };
   });
+}
+
+/** Air-dry films on a nail that is sealed with gel: no gel holds on them. */
+export function isLacquer(drafts: readonly Draft[], { product, role }: NailContext): boolean {
+  return role('top').family !== 'lacquer-top' && drafts.some((one) => laidBy(one, product) === 'lacquer');
 }
 
 /** A good ground for any art: cured gel with its sticky layer. */

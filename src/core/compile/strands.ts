@@ -11,7 +11,7 @@ import { composeBody, type Body } from './body';
 import type { Placed } from './placed';
 import { composeInTip, darkOver } from './inTip';
 import { coverer, meet, type Cover } from './lattice';
-import { seatElements, settle, surfaceAfter, wantsHost, type Seated } from './seats';
+import { isLacquer, seatElements, settle, surfaceAfter, wantsHost, type Seated } from './seats';
 import { keepsOld, stagesOf } from './stages';
 
 /** The whole order of one nail, stage by stage, before the artist's edits. */
@@ -21,7 +21,7 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
   const sit = keepsOld(build, bare) ? undefined : kind.films?.(build);
   const seated = seatElements(elements, bare, kind.seats, sit && (sit === 'tip' ? 'inside' : sit));
   const isInTip = (one: Seated) => sit === 'tip' && (one.seat === 'under' || one.seat === 'inside');
-  const inTip = composeInTip(seated.filter(isInTip), bare, cover);
+  const inTip = composeInTip(seated.filter(isInTip), bare, cover, kind.halves?.(build));
   const context: NailContext = {
     ...bare,
     inlaid: seated.some((one) => !isInTip(one) && one.technique.inlaid?.(one.element, bare)),
@@ -120,8 +120,10 @@ function finished(
   const intoBody = body.topped && surface.length === 0 ? homeless : [];
   const sealGuests = intoBody.length > 0 ? [] : homeless;
   const lastTop = surface.lastIndexOf(tops[tops.length - 1]!);
-  const accents = lastTop >= 0 ? 0 : trailingAccents(surface);
-  const art = surface.slice(0, surface.length - accents);
+  const lacquers = trailing(surface, (one) => isLacquer(one.drafts, context));
+  const painted = surface.slice(0, surface.length - lacquers);
+  const accents = lastTop >= 0 ? 0 : trailing(painted, (one) => one.technique.around === true);
+  const art = painted.slice(0, painted.length - accents);
   const line: Placed[] = [];
   const standing: Disc[] = intoBody.flatMap((one) => one.technique.stands?.(one.element, context) ?? []);
   const stand = (one: Seated) => standing.push(...(one.technique.stands?.(one.element, context) ?? []));
@@ -146,16 +148,28 @@ function finished(
     line.push(...withGuests(work('top', 'seal', sealDrafts(open, context, standing)), sealGuests, context));
     sealGuests.forEach(stand);
   }
-  for (const one of surface.slice(surface.length - accents)) lay(one, 'seal', plan(one), []);
+  for (const one of painted.slice(art.length)) lay(one, 'seal', plan(one), []);
+  if (lacquers > 0) line.push(...inLacquer(surface.slice(painted.length), context, standing));
   for (const one of over) lay(one, 'over', cured(one.drafts, context), []);
   return { line, intoBody };
 }
 
-/** How many elements at the end of the surface are finishes of a part only: they go on the seal. */
-function trailingAccents(surface: readonly Seated[]): number {
-  let count = 0;
-  for (let i = surface.length - 1; i >= 0 && surface[i]!.technique.around; i -= 1) count += 1;
-  return count;
+/** How many elements at the end of the surface are so: finishes of a part, or lacquer, which go on the seal. */
+function trailing(surface: readonly Seated[], are: (one: Seated) => boolean): number {
+  const last = surface.findLastIndex((one) => !are(one));
+  return surface.length - 1 - last;
+}
+
+/** Lacquer comes on the sealed nail, with a top of its own over it. */
+function inLacquer(lacquers: readonly Seated[], context: NailContext, standing: readonly Disc[]): Placed[] {
+  const role: NailContext['role'] = (one) => context.role(one === 'top' ? 'lacquer_top' : one);
+  return [
+    ...lacquers.flatMap((one) => own(one, 'seal', one.drafts)),
+    ...work('top', 'seal', sealDrafts(partOf(lacquers), { ...context, role }, standing)).map((placed) => ({
+      ...placed,
+      draft: { ...placed.draft, pass: 2 },
+    })),
+  ];
 }
 
 /** A part of the nail as an element of a look lays it. */
@@ -166,10 +180,14 @@ const WHOLE: Part = { region: { kind: 'whole' }, fit: 'keep', hand: 'same' };
 function openAfterTop(art: readonly Seated[], lastTop: number, body: Body): Part | undefined {
   if (lastTop < 0 && !body.topped) return WHOLE;
   const over = art.slice(lastTop + 1).filter((one) => !one.technique.around && !one.technique.stands);
-  if (over.length === 0) return undefined;
-  const { element, drafts } = over[0]!;
+  return over.length === 0 ? undefined : partOf(over);
+}
+
+/** The part that one element lies on; the whole nail for several. */
+function partOf(elements: readonly Seated[]): Part {
+  const { element, drafts } = elements[0]!;
   const region = drafts[0]?.place.region;
-  if (over.length > 1 || !region || !('hand' in element) || !('fit' in element)) return WHOLE;
+  if (elements.length > 1 || !region || !('hand' in element) || !('fit' in element)) return WHOLE;
   return element.fit === 'repeat' ? WHOLE : { region, fit: element.fit, hand: element.hand };
 }
 

@@ -59,6 +59,8 @@ export interface BuildKind<B> {
    * its clear. Otherwise the list says.
    */
   films?: (build: B) => 'tip' | 'under' | undefined;
+  /** Pieces inside a tip are laid and flashed one half after the other. */
+  halves?: (build: B) => boolean;
   /** How it fills what has grown out, where a base and builder over it would not do. */
   refill?: (build: B, context: NailContext) => Refill | undefined;
 }

@@ -146,7 +146,11 @@ export function sculpted(
   apex_um: number,
   context: NailContext,
   between: readonly Draft[] = [],
+  /** It is an extension of its own, that nothing gives its curve. */
+  free = false,
 ): Draft[] {
+  const { working_s, dry_s } = settingOf(product)!;
+  const pinched = free && context.practice.pinch === 'pinch';
   return [
     {
       step: 'sculpt',
@@ -156,11 +160,19 @@ export function sculpted(
       place: wholePlace(),
       deposit: { kind: 'level', t_um: apex_um },
       hand_s: HAND_S.sculpt,
-      wait_s: settingOf(product)!.dry_s,
+      wait_s: pinched ? working_s : dry_s,
       reason: context.inlaid
         ? 'From the tip to the cuticle; thin, for the pieces lie on it and the strength is built above them.'
         : 'From the tip to the cuticle, one bead for the stress area; wetter towards the skin.',
     },
+    ...(pinched
+      ? [
+          {
+            ...pinchDraft('Dull, and not hard yet: now it takes the C-curve and keeps it.'),
+            wait_s: Math.max(1, dry_s - working_s - HAND_S.pinch),
+          },
+        ]
+      : []),
     {
       step: 'tap',
       verb: 'tap',
@@ -208,16 +220,22 @@ function pinched(product: Product, t_um: number): Draft[] {
       held: true,
     },
     {
-      step: 'pinch',
-      verb: 'pinch',
-      words: 'Pinch the C-curve',
-      // Where bed turns into extension, and on to the tip.
-      place: { ...place, region: { kind: 'band', from: 0.6, to: 2 } },
-      hand_s: HAND_S.pinch,
+      ...pinchDraft('The C-curve carries what the filed sides lose; once cured it cannot be given.'),
       held: true,
-      reason: 'The C-curve carries what the filed sides lose; once cured it cannot be given.',
     },
   ];
+}
+
+function pinchDraft(reason: string): Draft {
+  return {
+    step: 'pinch',
+    verb: 'pinch',
+    words: 'Pinch the C-curve',
+    // Where bed turns into extension, and on to the tip.
+    place: { ...wholePlace(), region: { kind: 'band', from: 0.6, to: 2 } },
+    hand_s: HAND_S.pinch,
+    reason,
+  };
 }
 
 /** Under pieces an extension is laid no thicker than this, whatever it is built of (common practice). */

@@ -61,6 +61,13 @@ describe('art inside a tip', () => {
     expect(off.filter((one) => one > 3).length / off.length).toBeLessThan(0.05);
   });
 
+  it('shows the same whether its pieces are laid at once or half by half', () => {
+    const atOnce = seen(tips([sheer, clearPieces], { art: 'inside' }));
+    const halves = seen(tips([sheer, clearPieces], { art: 'halves' }));
+    expect(mean(halves.map((colour, i) => difference(colour, atOnce[i]!)))).toBeLessThan(0.5);
+    expect(codesOn(tips([sheer, clearPieces], { art: 'halves' }))).toEqual([]);
+  });
+
   it('is laid from its top to its ground, closed, and only then pressed on', () => {
     const { compiled } = planNail(tips([sheer, clearPieces], { art: 'inside' }), 'left-ring');
     const steps = compiled.operations.map((one) => `${one.element}/${one.step}`);
@@ -113,6 +120,7 @@ describe('art inside a tip', () => {
       skip('build/etch-brush#1', 'build/etch-clean#1'),
       'dust-under-layer',
     ],
+    ['the second half is laid without its bed', { art: 'halves' }, skip('body/bed#2'), 'needs-wet'],
     ['it is pressed on with its art wet', { art: 'inside' }, skip('body/cure-close#1'), 'uncured-covered'],
     [
       'the hollow is filled before the tip is fixed',

@@ -47,6 +47,10 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
               ? { lit_within_s: product(one.product)?.runny ? 40 : 180 }
               : {}),
             ...(one.verb === 'prime' ? { covered_within_s: 240 } : {}),
+            // Acrylic that its maker says nothing of is hard after five minutes (common practice).
+            ...(one.verb === 'sculpt' && next?.verb === 'pinch'
+              ? { pinched_within_s: (product(one.product)?.dry_s ?? 300) - next.hand_s }
+              : {}),
             held: (one.verb === 'flash' && own[i - 1]?.verb === 'press-on') || isHold(one.words),
             ...((prepared && HAND_WORK.includes(one.verb)) || one.verb === 'oil'
               ? {

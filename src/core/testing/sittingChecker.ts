@@ -20,6 +20,8 @@ export interface Need {
   lit_within_s?: number;
   /** The next wet work on this nail must begin within this. */
   covered_within_s?: number;
+  /** The next work on the nail begins within this of its end: beads give no longer. */
+  pinched_within_s?: number;
   /** Follows at once on the need before it; the artist does nothing else between. */
   held?: boolean;
   /** Done in one go with the same on other nails. */
@@ -60,6 +62,7 @@ export interface Fault {
     | 'dust'
     | 'waits-too-long'
     | 'primed-too-long'
+    | 'pinched-too-late'
     | 'not-held'
     | 'not-together'
     | 'soft-lit';
@@ -164,6 +167,7 @@ interface NailNow {
   soft: boolean;
   litBy: number;
   coveredBy: number;
+  pinchedBy: number;
 }
 
 /** The clock, event by event: what each nail is like, and what may not lie beside it. */
@@ -175,7 +179,16 @@ function walk(
   const now = new Map<string, NailNow>(
     facts.nails.map(({ name, hand }) => [
       name,
-      { hand, wet: false, tacky: false, dust: false, soft: false, litBy: Infinity, coveredBy: Infinity },
+      {
+        hand,
+        wet: false,
+        tacky: false,
+        dust: false,
+        soft: false,
+        litBy: Infinity,
+        coveredBy: Infinity,
+        pinchedBy: Infinity,
+      },
     ]),
   );
   interface Event {
@@ -201,6 +214,8 @@ function walk(
             if (at.start > nail.coveredBy + EPS) add('primed-too-long', need.id);
             nail.coveredBy = Infinity;
           }
+          if (at.start > nail.pinchedBy + EPS) add('pinched-too-late', need.id);
+          nail.pinchedBy = Infinity;
           if (need.dusty) {
             nail.dust = true;
             if (beside(name, hand).some((one) => one.wet || one.tacky)) add('dust', need.id);
@@ -221,6 +236,7 @@ function walk(
           if (!nail.wet || need.light_s !== undefined) nail.litBy = Infinity;
           else if (need.lit_within_s !== undefined)
             nail.litBy = Math.min(nail.litBy, at.end + need.lit_within_s);
+          if (need.pinched_within_s !== undefined) nail.pinchedBy = at.end + need.pinched_within_s;
           if (need.covered_within_s !== undefined) nail.coveredBy = at.end + need.covered_within_s;
         },
       });

@@ -28,8 +28,10 @@ export interface Board {
   wipeable: Uint8Array;
   openGuide_s: Float64Array;
   openMost_s: Float64Array;
-  primedGuide_s: Float64Array;
-  primedMost_s: Float64Array;
+  dueGuide_s: Float64Array;
+  dueMost_s: Float64Array;
+  /** By step: what is due is the very next work, wet or not. */
+  dueNext: Uint8Array;
   /** Hand work from this step on until the nail's next light. */
   toLight_s: Float64Array;
   /** By step: the nail's next light, or −1. */
@@ -103,8 +105,9 @@ export function boardOf(problem: Problem): Board {
     wipeable: flag((task) => task.wipeable),
     openGuide_s: figure((task) => task.open?.guide_s, Infinity),
     openMost_s: figure((task) => task.open?.most_s, Infinity),
-    primedGuide_s: figure((task) => task.primed?.guide_s, Infinity),
-    primedMost_s: figure((task) => task.primed?.most_s, Infinity),
+    dueGuide_s: figure((task) => task.due?.guide_s, Infinity),
+    dueMost_s: figure((task) => task.due?.most_s, Infinity),
+    dueNext: flag((task) => task.due?.to === 'next'),
     toLight_s: new Float64Array(tasks.length),
     itsLight: new Int32Array(tasks.length).fill(-1),
     activities: [],

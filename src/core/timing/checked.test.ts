@@ -25,6 +25,7 @@ describe('sittings, by a checker of their own', () => {
       dust: 'dust-beside-wet',
       'waits-too-long': 'open-too-long',
       'primed-too-long': 'primed-too-long',
+      'pinched-too-late': 'pinched-too-late',
     };
     let found = 0;
     for (let seed = 1; seed <= 25; seed += 1) {
@@ -138,6 +139,11 @@ describe('the checker itself', () => {
       'primed too early',
       'primed-too-long',
       (f) => f.done.forEach((one) => one.id.includes('prime') && shift(f, one.id, -60)),
+    ],
+    [
+      'beads that are pinched too late',
+      'pinched-too-late',
+      (f) => (f.nails[0]!.needs.find((need) => need.id === 'left-ring/wipe')!.pinched_within_s = 4),
     ],
     ['a hold that is broken off', 'not-held', (f) => shift(f, 'left-ring/hold', 8)],
     [

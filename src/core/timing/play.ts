@@ -63,8 +63,9 @@ export class Player {
   private readonly soft: Uint8Array;
   private readonly openGuide: Float64Array;
   private readonly openMost: Float64Array;
-  private readonly primedGuide: Float64Array;
-  private readonly primedMost: Float64Array;
+  private readonly dueGuide: Float64Array;
+  private readonly dueMost: Float64Array;
+  private readonly dueNext: Uint8Array;
   private readonly handIn = new Float64Array(2);
   private readonly handWorked = new Float64Array(2);
   private artist = 0;
@@ -100,8 +101,9 @@ export class Player {
     this.soft = new Uint8Array(chains);
     this.openGuide = new Float64Array(chains);
     this.openMost = new Float64Array(chains);
-    this.primedGuide = new Float64Array(chains);
-    this.primedMost = new Float64Array(chains);
+    this.dueGuide = new Float64Array(chains);
+    this.dueMost = new Float64Array(chains);
+    this.dueNext = new Uint8Array(chains);
     this.lamps = new LampTimes(board.run_s);
     this.inLoad = new Int32Array(chains);
     this.lit = new Uint8Array(steps);
@@ -151,8 +153,8 @@ export class Player {
     this.soft.fill(0);
     this.openGuide.fill(Infinity);
     this.openMost.fill(Infinity);
-    this.primedGuide.fill(Infinity);
-    this.primedMost.fill(Infinity);
+    this.dueGuide.fill(Infinity);
+    this.dueMost.fill(Infinity);
     this.handIn.fill(0);
     this.handWorked.fill(0);
     this.lamps.clear();
@@ -443,9 +445,10 @@ export class Player {
   private doPart(part: Part, start: number): number {
     const { board } = this;
     const c = part.chain;
-    if (this.primedGuide[c]! < Infinity && board.wet[part.step]) {
-      this.late(part.step, start, this.primedGuide[c]!, this.primedMost[c]!, 'primed-too-long');
-      this.primedGuide[c] = this.primedMost[c] = Infinity;
+    if (this.dueGuide[c]! < Infinity && (this.dueNext[c] || board.wet[part.step])) {
+      const kind = this.dueNext[c] ? 'pinched-too-late' : 'primed-too-long';
+      this.late(part.step, start, this.dueGuide[c]!, this.dueMost[c]!, kind);
+      this.dueGuide[c] = this.dueMost[c] = Infinity;
     }
     this.record?.part(part, start);
     let t = start + part.hand_s;
@@ -478,9 +481,10 @@ export class Player {
       if (t + board.openGuide_s[s]! < this.openGuide[c]!) this.openGuide[c] = t + board.openGuide_s[s]!;
       if (t + board.openMost_s[s]! < this.openMost[c]!) this.openMost[c] = t + board.openMost_s[s]!;
     }
-    if (board.primedGuide_s[s]! < Infinity) {
-      this.primedGuide[c] = t + board.primedGuide_s[s]!;
-      this.primedMost[c] = t + board.primedMost_s[s]!;
+    if (board.dueGuide_s[s]! < Infinity) {
+      this.dueGuide[c] = t + board.dueGuide_s[s]!;
+      this.dueMost[c] = t + board.dueMost_s[s]!;
+      this.dueNext[c] = board.dueNext[s]!;
     }
   }
 

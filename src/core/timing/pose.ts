@@ -1,3 +1,4 @@
+import { settingOf } from '../craft/families';
 import { laidBy, type Operation } from '../craft/operation';
 import { rowOf } from '../craft/surfaces';
 import { inTurn } from '../compile/acrossNails';
@@ -17,7 +18,9 @@ const CREEPS = 1.5;
 /** A film that must be lit within this has run by then: no grace. */
 const RUNNY_S = 40;
 /** A primed plate takes up moisture again within minutes (common practice). */
-const PRIMED = { guide_s: 180, most_s: 240 };
+const PRIMED = { guide_s: 180, most_s: 240, to: 'wet' } as const;
+/** Beads are pinched once they are dull; this long before they are hard they hardly give any more. */
+const STIFF_S = 45;
 /** Done just before the base, on the nails that get it together. */
 const PRIMING: readonly string[] = ['dehydrate', 'prime'];
 /** Wiping one sticky nail in passing. */
@@ -110,9 +113,15 @@ function tasksOf(
       const most_s = operation.open_s <= RUNNY_S ? operation.open_s : operation.open_s * CREEPS;
       task.open = { guide_s: operation.open_s, most_s };
     }
-    if (operation.verb === 'prime') task.primed = PRIMED;
+    if (operation.verb === 'prime') task.due = PRIMED;
+    const setting = operation.product ? settingOf(product(operation.product)) : undefined;
+    if (setting && next?.verb === 'pinch') {
+      const most_s = setting.dry_s - next.hand_s;
+      task.due = { guide_s: Math.max(setting.working_s, most_s - STIFF_S), most_s, to: 'next' };
+    }
     if (dust) task.dust = true;
-    if ((wet || flashed) && next && wantsSoft(next, product)) task.soft = true;
+    // No light hastens what sets by itself.
+    if ((wet || flashed) && next && !setting && wantsSoft(next, product)) task.soft = true;
     // Only what its light has hardened: stones that were just set would be smeared.
     if (tacky && lit && !states[i]!.wet && !flashed && holdsWiped(operations, i + 1, product))
       task.wipeable = true;

@@ -17,8 +17,11 @@ export interface Task {
   wait_s: number;
   /** How long the film just laid may wait for its light: past `guide_s` it gathers lint, past `most_s` it runs. */
   open?: { guide_s: number; most_s: number };
-  /** The nail is primed by this: the same two limits, to the start of the next work on it that is wet. */
-  primed?: { guide_s: number; most_s: number };
+  /**
+   * What must follow within the same two limits, to its start: on a plate primed by this the next work that is
+   * wet, on beads that set the very next work, their pinch.
+   */
+  due?: { guide_s: number; most_s: number; to: 'wet' | 'next' };
   /** What the nail is like afterwards. */
   wet: boolean;
   tacky: boolean;
@@ -97,7 +100,7 @@ export function handWipeId(nail: string, count: number): string {
 /** What the schedule could not keep. */
 export interface Broken {
   operation: string;
-  kind: 'dust-beside-wet' | 'open-too-long' | 'primed-too-long';
+  kind: 'dust-beside-wet' | 'open-too-long' | 'primed-too-long' | 'pinched-too-late';
   seconds: number;
 }
 

@@ -127,7 +127,7 @@ export const SCHOOLS: readonly SchoolGroup[] = [
           {
             value: 'pinch',
             label: 'Pinched',
-            says: 'A C-curve that carries; a flash and a hold for each nail.',
+            says: 'A C-curve that carries; a hold for each nail, gel after a flash, beads once they are dull.',
           },
           { value: 'leave', label: 'Left as they lie', says: 'Quicker; the form alone gives the curve.' },
         ],

@@ -103,7 +103,7 @@ describe.each(WORKED)('%s', (name, kind, options) => {
       set.nails[nail].plate.free_edge_mm = 6;
     }
     // Beads on ten primed nails leave little slack: the search has to look a little longer.
-    const plan = planSet(set, { ...QUICK, effort: { iterations: kind === 'sculpted-form' ? 200 : 60 } });
+    const plan = planSet(set, { ...QUICK, effort: { iterations: kind === 'sculpted-form' ? 600 : 60 } });
     const grave = plan.findings.filter((one) => one.severity !== 'note');
     expect(grave.map((one) => [one.code, one.nails, one.message])).toEqual([]);
     expect(checkSitting(factsOf(set, plan))).toEqual([]);
@@ -151,6 +151,13 @@ it.each<[build: string, options: object, wrong: string, edits: Edit[], code: str
     'wet-touched',
   ],
   ['sculpted-form', { material: 'putty' }, 'the form stays on', skip('build/form-off#1'), 'work-left-out'],
+  [
+    'sculpted-form',
+    { material: 'acrylic' },
+    'acrylic is tapped before it was pinched, while it still gives',
+    [move('build/pinch#1', 'after', 'build/tap#1')],
+    'wet-touched',
+  ],
   [
     'sculpted-form',
     { material: 'acrylic' },
@@ -320,6 +327,15 @@ it.each<[card: string, kind: string, options: object, elements: Element[]]>([
       element('inlay', { pieces: element('inlay').pieces.map((piece) => ({ ...piece, metallic: false })) }),
     ],
   ],
+  [
+    'soft-gel-tip-halves',
+    'soft-gel-tip',
+    { art: 'halves' },
+    [
+      element('colour', { product: 'blush-sheer' }),
+      element('inlay', { pieces: element('inlay').pieces.map((piece) => ({ ...piece, metallic: false })) }),
+    ],
+  ],
 ])('%s reads on its card as it is done at a table', (card, kind, options, elements) => {
   const set = setWearing(elements, (one) => {
     one.builds.push(made(kind, options));
@@ -332,6 +348,29 @@ it.each<[card: string, kind: string, options: object, elements: Element[]]>([
   expect(lines.join('\n')).toBe(
     readFileSync(join(process.cwd(), `tests/cards/${card}.txt`), 'utf8').trimEnd(),
   );
+});
+
+it('families change by zone of one nail: an acrylic edge, a putty bed, clear over both, lacquer on the tip alone', () => {
+  const bed = { product: 'putty-a', smile: FRENCH.smile };
+  const tip = { kind: 'tip' as const, smile: FRENCH.smile };
+  const wearing = (art: Element[]) =>
+    setWearing(art, (set) => {
+      set.builds.push(made('sculpted-form', { material: 'acrylic', french: bed }));
+      set.nails['left-ring'].build = 'test';
+    });
+  const polish = element('colour', { id: 'polish', product: 'lacquer-red', region: tip });
+  const gel = element('colour', { id: 'gel', region: { kind: 'bed', smile: FRENCH.smile } });
+  const set = wearing([gel, polish]);
+  const families = new Map(set.kit.products.map((one) => [one.id, one.family]));
+  const used = compileNail(set, 'left-ring').operations.flatMap((one) =>
+    one.deposit && one.product ? [families.get(one.product)] : [],
+  );
+  expect([...new Set(used)]).toEqual(
+    expect.arrayContaining(['acrylic', 'putty-gel', 'builder-gel', 'gel-colour', 'lacquer']),
+  );
+  expect(codesOn(set)).toEqual([]);
+  // Listed the other way round, gel would lie on lacquer.
+  expect(codesOn(setWearing([polish, element('colour', { id: 'gel', region: tip })]))).toContain('no-grip');
 });
 
 it('lacquer takes no gel, neither as colour nor as top', () => {

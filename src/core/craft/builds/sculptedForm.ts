@@ -72,7 +72,13 @@ export const sculptedForm = defineBuild({
         foundation: [
           ...primePlate(context, 'always'),
           FORM_ON,
-          ...sculpted(context.role('acrylic'), context.inlaid ? thin_um : build.apex_um, context, [FORM_OFF]),
+          ...sculpted(
+            context.role('acrylic'),
+            context.inlaid ? thin_um : build.apex_um,
+            context,
+            [FORM_OFF],
+            true,
+          ),
           ...(build.french ? builtBed(build.french, context) : []),
         ],
       };

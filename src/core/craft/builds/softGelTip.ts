@@ -14,7 +14,7 @@ const schema = z.strictObject({
   kind: z.literal('soft-gel-tip'),
   length_mm: mm(1, 30),
   /** Films and pieces of the look on the tip, or inside it: laid face down, before it is fixed. */
-  art: z.enum(['above', 'inside']),
+  art: z.enum(['above', 'inside', 'halves']),
   /** What fills the hollow under the free edge; its colour shows through the tip. */
   filler: Id.nullable(),
 });
@@ -34,6 +34,7 @@ export const softGelTip = defineBuild({
       choices: [
         { value: 'above', words: 'On the tip' },
         { value: 'inside', words: 'Inside the tip, laid in reverse' },
+        { value: 'halves', words: 'Inside, the pieces half by half' },
       ],
     },
     {
@@ -61,14 +62,15 @@ export const softGelTip = defineBuild({
   free_mm: (build) => build.length_mm,
   edge: 'tip',
   seats: ['under', 'inside', 'surface', 'over'],
-  films: (build) => (build.art === 'inside' ? 'tip' : undefined),
+  films: (build) => (build.art === 'above' ? undefined : 'tip'),
+  halves: (build) => build.art === 'halves',
   stages: (build, context) => {
     const { arrive, prepare } = prepPlate(context, { shapeWords: 'Shorten the free edge' });
     const ready = readyDraft(context);
     return {
-      ...(build.art === 'inside' ? { ahead: [ready] } : {}),
+      ...(build.art === 'above' ? {} : { ahead: [ready] }),
       arrive,
-      prepare: build.art === 'inside' ? prepare : [ready, ...prepare],
+      prepare: build.art === 'above' ? [ready, ...prepare] : prepare,
       foundation: [
         ...baseDraft(context, 'The tip is fixed to the base, not to the plate.'),
         ...fixed(context),

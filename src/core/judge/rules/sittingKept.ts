@@ -23,11 +23,16 @@ const WORDS: Record<Broken['kind'], Words> = {
     reason: 'A primed plate takes up moisture again; prime just before the base.',
     figure: 'over its time',
   },
+  'pinched-too-late': {
+    says: (what) => `${what} comes when the acrylic hardly gives any more.`,
+    reason: 'Dull beads take the C-curve for a few minutes; hard ones crack, or spring back.',
+    figure: 'over its time',
+  },
 };
 
 /** What no order of work could keep: dust beside wet nails, films and primer that wait too long. */
 export const sittingKept: SetRule = {
-  codes: ['dust-beside-wet', 'open-too-long', 'primed-too-long'],
+  codes: ['dust-beside-wet', 'open-too-long', 'primed-too-long', 'pinched-too-late'],
   asks: 'Can the sitting be run as the craft asks?',
   check: ({ sitting, operations }) =>
     sitting.broken.map((broken) => {

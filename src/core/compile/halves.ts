@@ -1,0 +1,117 @@
+import { wholePlace, type NailContext } from '../craft/context';
+import { flashOf } from '../craft/drafts';
+import { HAND_S } from '../craft/handwork';
+import type { Draft, Place, PlacedPiece } from '../craft/operation';
+import { fingerOf, handOf } from '../model/names';
+import { ownWork, type Layer } from './body';
+import type { Placed } from './placed';
+
+/** The bed of a half reaches this far past its pieces (common practice). */
+const PAST_PIECE_MM = 0.5;
+
+/**
+ * Pieces inside a tip laid one half after the other, each flashed and looked at from outside before the next: what
+ * has slipped is still free to be moved, and a wet bed need not wait for all of them.
+ */
+export function beddedByHalves(layer: Layer, pass: number, context: NailContext): Placed[] {
+  const halves = [-1, 1].flatMap((side) => {
+    const work = layer.pieces.flatMap((one) =>
+      ownWork({ ...one, drafts: one.drafts.flatMap((draft) => halfOf(draft, one.drafts, side)) }),
+    );
+    return work.some((placed) => placed.draft.deposit) ? [{ side, work }] : [];
+  });
+  // The first bed ends where its pieces do, past the middle if need be; the second fills what is left.
+  let ended_mm = 0;
+  return halves.flatMap(({ side, work }, i): Placed[] => {
+    const pieces = work.flatMap(({ draft }) => piecesOf(draft));
+    ended_mm = Math.max(-ended_mm, ...pieces.map((piece) => reach_mm(piece, side)));
+    const place = halfPlace(side, halves.length > 1 ? ended_mm : Infinity, context);
+    const words = sideWords(side, context);
+    const count = (pass - 1) * 2 + i + 1;
+    const bed: Draft[] = [
+      {
+        step: 'bed',
+        pass: count,
+        verb: 'bed',
+        words: `Thin bed of ${layer.clear.name}, ${words}`,
+        product: layer.clear.id,
+        place,
+        deposit: { kind: 'conformal', t_um: layer.bed_um },
+        hand_s: HAND_S.bed,
+        reason: 'One half at a time: the wet clear need not wait for all the pieces.',
+      },
+    ];
+    const flash = flashOf(
+      layer.clear,
+      layer.bed_um,
+      place,
+      'Turned over and looked at from outside first: what has slipped still moves; after the flash it does not.',
+      'flash',
+      count,
+    );
+    const body = (draft: Draft): Placed => ({ element: 'body', stage: 'body', draft });
+    return [
+      ...bed.map(body),
+      ...work.map((placed) => ({
+        ...placed,
+        draft: {
+          ...placed.draft,
+          place: placed.draft.deposit ? placed.draft.place : place,
+          pass: (placed.draft.pass ?? 1) * 2 - 1 + i,
+          words: `${placed.draft.words}, ${words}`,
+        },
+      })),
+      body(flash),
+    ];
+  });
+}
+
+function piecesOf({ deposit }: Draft): readonly PlacedPiece[] {
+  return deposit?.kind === 'pieces' ? deposit.pieces : [];
+}
+
+/** A draft for the pieces of one side alone: its share of them and of the time; nothing where none lie there. */
+function halfOf(draft: Draft, all: readonly Draft[], side: number): Draft[] {
+  const every = all.flatMap(piecesOf);
+  const here = every.filter((piece) => piece.x_mm >= 0 === side > 0);
+  if (every.length === 0) return [draft];
+  if (here.length === 0) return [];
+  const hand_s = Math.ceil((draft.hand_s * here.length) / every.length);
+  if (draft.deposit?.kind !== 'pieces') return [{ ...draft, hand_s }];
+  const words = `Place ${here.length} ${here.length === 1 ? 'piece' : 'pieces'}`;
+  return [{ ...draft, words, hand_s, deposit: { ...draft.deposit, pieces: here } }];
+}
+
+/** How far past the middle, seen from its side, the bed of a piece goes. */
+function reach_mm({ width_mm, length_mm, turn_deg, x_mm }: PlacedPiece, side: number): number {
+  const turn = (turn_deg * Math.PI) / 180;
+  const half_mm = (width_mm * Math.abs(Math.cos(turn)) + length_mm * Math.abs(Math.sin(turn))) / 2;
+  return half_mm + PAST_PIECE_MM - side * x_mm;
+}
+
+/** One side of the tip, to a line that lies `past_mm` on the other side of its middle. */
+function halfPlace(side: number, past_mm: number, { frame }: NailContext): Place {
+  const past = -side * Math.max(-1.5, Math.min(1.5, (2 * past_mm) / frame.arc_mm));
+  const edge = side * 1.5;
+  return {
+    ...wholePlace(),
+    region: {
+      kind: 'outline',
+      points: [
+        { across: past, along: -0.5 },
+        { across: edge, along: -0.5 },
+        { across: edge, along: 2.5 },
+        { across: past, along: 2.5 },
+      ],
+    },
+  };
+}
+
+/** The side as it is named whichever way up the tip lies. */
+function sideWords(side: number, { name }: NailContext): string {
+  const towardsThumb = side > 0 === (handOf(name) === 'left');
+  const finger = fingerOf(name);
+  if (finger === 'thumb') return towardsThumb ? 'outer side' : 'index side';
+  if (finger === 'little' && !towardsThumb) return 'outer side';
+  return towardsThumb ? 'thumb side' : 'little-finger side';
+}
