@@ -21,6 +21,8 @@ const RUNNY_S = 40;
 const PRIMED = { guide_s: 180, most_s: 240, to: 'wet' } as const;
 /** Beads are pinched once they are dull; this long before they are hard they hardly give any more. */
 const STIFF_S = 45;
+/** Flashed gel gives until its cure; it is pinched at once all the same, while that nail is in the hand. */
+const AT_ONCE = { guide_s: 5, most_s: Infinity, to: 'next' } as const;
 /** Done just before the base, on the nails that get it together. */
 const PRIMING: readonly string[] = ['dehydrate', 'prime'];
 /** Wiping one sticky nail in passing. */
@@ -119,6 +121,7 @@ function tasksOf(
       const most_s = setting.dry_s - next.hand_s;
       task.due = { guide_s: Math.max(setting.working_s, most_s - STIFF_S), most_s, to: 'next' };
     }
+    if (flashed && operation.lamp && next?.verb === 'pinch') task.due = AT_ONCE;
     if (dust) task.dust = true;
     // No light hastens what sets by itself.
     if ((wet || flashed) && next && !setting && wantsSoft(next, product)) task.soft = true;

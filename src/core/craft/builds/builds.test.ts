@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { curtainUp } from '../../demo/curtainUp';
 import type { SetDocument } from '../../document/document';
+import { applyChange } from '../../document/changes';
 import type { Edit } from '../../document/edits';
 import { NAILS } from '../../model/names';
 import { planSet } from '../../plan/planSet';
@@ -373,12 +374,17 @@ it('families change by zone of one nail: an acrylic edge, a putty bed, clear ove
   expect(codesOn(setWearing([polish, element('colour', { id: 'gel', region: tip })]))).toContain('no-grip');
 });
 
-it('lacquer takes no gel, neither as colour nor as top', () => {
-  const set = setWearing([element('colour')], (one) => {
-    one.builds.push(made('natural-lacquer', {}));
-    one.nails['left-ring'].build = 'test';
-  });
-  expect(codesOn(set)).toContain('no-grip');
+it('lacquer takes no gel, neither as colour nor as top; the way out is gel polish, with the opening night on it', () => {
+  const set = curtainUp();
+  set.builds.push(made('natural-lacquer', {}));
+  for (const nail of NAILS) {
+    set.nails[nail].build = 'test';
+    set.nails[nail].plate.free_edge_mm = 6;
+  }
+  const told = planSet(set, { effort: QUICK.effort }).findings.filter((one) => one.severity === 'stop');
+  expect(new Set(told.map((one) => one.code))).toEqual(new Set(['no-grip', 'needs-wet']));
+  const mended = applyChange(set, told[0]!.fix!.change);
+  expect(mended.ok && planSet(mended.value, QUICK).findings.map((one) => one.severity)).not.toContain('stop');
 });
 
 describe('builder over the natural nail', () => {

@@ -1,7 +1,8 @@
 import { REASONS, type Reason } from '../../craft/surfaces';
 import type { Operation } from '../../craft/operation';
 import { gloss } from '../../craft/techniques/finish';
-import { lookOf } from '../../compile/prepare';
+import { buildOf, lookOf } from '../../compile/prepare';
+import { naturalGel } from '../../craft/builds/naturalGel';
 import type { Fix } from '../finding';
 import type { NailCase, NailRule } from '../rule';
 import { upperFirst } from '../../model/letters';
@@ -107,6 +108,7 @@ export const surfaces: NailRule = {
           unit: 'mm²',
         },
         ...(verdict.reason === 'no-grip' && operation.verb === 'burnish' ? topUnder(nail, operation) : {}),
+        ...(verdict.reason === 'no-grip' || verdict.reason === 'needs-wet' ? gelUnder(nail, operation) : {}),
         ...(verdict.reason === 'top-over-stones' && operation.verb === 'bead'
           ? leftOff(nail, operation)
           : {}),
@@ -120,6 +122,19 @@ function leftOff(nail: NailCase, { element }: Operation): { fix: Fix } {
     fix: {
       words: `Leave “${element}” off this nail`,
       change: { kind: 'nail-change', nail: nail.name, change: { element, leave_off: true } },
+    },
+  };
+}
+
+/** Art of gel on a nail of lacquer: nothing holds it there but gel. */
+function gelUnder({ set, context, elements }: NailCase, { element }: Operation): { fix?: Fix } {
+  const build = buildOf(set, context.nail);
+  if (build.kind !== 'natural-lacquer' || !elements.some((one) => one.id === element)) return {};
+  const gel = { ...naturalGel.fresh(build.id), shape: build.shape };
+  return {
+    fix: {
+      words: `Make “${build.name}” gel polish: lacquer still holds on its top`,
+      change: { kind: 'put-build', build: gel },
     },
   };
 }

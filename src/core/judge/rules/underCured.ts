@@ -76,7 +76,7 @@ function underLight(
 /** What lies inside a tip keeps the light from the gel that fixes it. */
 function onTheTip(nail: NailCase, operation: Operation): { tries?: Fix[] } {
   const build = buildOf(nail.set, nail.context.nail);
-  if (operation.verb !== 'press-on' || !('art' in build) || build.art !== 'inside') return {};
+  if (operation.verb !== 'press-on' || build.kind !== 'soft-gel-tip' || build.art === 'above') return {};
   return {
     tries: [
       {
