@@ -2,11 +2,12 @@ import { proxy, wrap, type Remote } from 'comlink';
 import type { SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
 import type { NailPicture } from '@/core/picture/nailPicture';
+import type { Raster } from '@/core/picture/raster';
 import type { Plan } from '@/core/plan/planSet';
 import type { Shortening } from '@/core/plan/shorten';
 import type { HandWipe } from '@/core/timing/problem';
 import { Desk, type Hire } from './desk';
-import type { Planned, PlannerApi, Stage } from './plannerApi';
+import type { FingerAsked, Planned, PlannerApi, Stage } from './plannerApi';
 
 /** Ample for a set on a slow machine; whoever needs more has lost the thread. */
 const PLAN_LIMIT_S = 30;
@@ -38,8 +39,17 @@ export function shorteningsOf(set: SetDocument): Promise<Shortening[]> {
   return planner.ask((api) => api.shorten(set), PLAN_LIMIT_S);
 }
 
-export function pictureOf(set: SetDocument, name: NailName, px_per_mm: number): Promise<NailPicture> {
-  return painter.ask((api) => api.picture(set, name, px_per_mm), PICTURE_LIMIT_S);
+export function pictureOf(
+  set: SetDocument,
+  name: NailName,
+  px_per_mm: number,
+  turn_deg = 0,
+): Promise<NailPicture> {
+  return painter.ask((api) => api.picture(set, name, px_per_mm, turn_deg), PICTURE_LIMIT_S);
+}
+
+export function fingerOfNail(asked: FingerAsked, px_per_mm: number): Promise<Raster> {
+  return painter.ask((api) => api.finger(asked, px_per_mm), PICTURE_LIMIT_S);
 }
 
 /** A nail part-way through its operations. */

@@ -1,7 +1,10 @@
 import { transfer } from 'comlink';
+import { buildOf, frameOf } from '@/core/compile/prepare';
 import type { SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
 import { drawNail, type NailPicture } from '@/core/picture/nailPicture';
+import { drawFinger } from '@/core/picture/finger';
+import type { Raster } from '@/core/picture/raster';
 import { crosswise, lengthwise, type Section } from '@/core/picture/section';
 import { withHandWipes } from '@/core/plan/handWipes';
 import { kitKey, nailKey } from '@/core/plan/nailKey';
@@ -24,14 +27,24 @@ export interface Stage {
   crosswise: Section;
 }
 
+/** Whose finger, how much of it, and how it lies. */
+export interface FingerAsked {
+  set: SetDocument;
+  name: NailName;
+  below_mm: number;
+  turn_deg: number;
+}
+
 /** What pages ask of a worker. Everything it computes comes from core. */
 export interface PlannerApi {
   plan: (set: SetDocument) => Planned;
   /** The same at length; `onProgress` hears the share of the search that is done. */
   polish: (set: SetDocument, onProgress: (share: number) => void) => Plan;
   shorten: (set: SetDocument) => Shortening[];
-  /** One nail in its finished look. */
-  picture: (set: SetDocument, name: NailName, px_per_mm: number) => NailPicture;
+  /** One nail in its finished look, its finger turned so under the lamp. */
+  picture: (set: SetDocument, name: NailName, px_per_mm: number, turn_deg: number) => NailPicture;
+  /** The finger that a nail sits on. */
+  finger: (finger: FingerAsked, px_per_mm: number) => Raster;
   /** The nail after its first `done` operations. */
   stage: (
     set: SetDocument,
@@ -69,9 +82,14 @@ export function plannerApi(): PlannerApi {
         },
       }),
     shorten,
-    picture: (set, name, px_per_mm) => {
-      const picture = drawNail(planned(set, name).nominal.field, productIn(set), px_per_mm);
+    picture: (set, name, px_per_mm, turn_deg) => {
+      const picture = drawNail(planned(set, name).nominal.field, productIn(set), px_per_mm, turn_deg);
       // Pixels are moved, not copied.
+      return transfer(picture, [picture.data.buffer]);
+    },
+    finger: ({ set, name, below_mm, turn_deg }, px_per_mm) => {
+      const frame = frameOf(set.nails[name], buildOf(set, set.nails[name]));
+      const picture = drawFinger({ frame, skin: set.skin, below_mm, turn_deg }, px_per_mm);
       return transfer(picture, [picture.data.buffer]);
     },
     stage: (set, name, wipes, done, px_per_mm) => {

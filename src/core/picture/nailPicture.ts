@@ -5,17 +5,15 @@ import { outlineDistance_mm, type NailFrame } from '../geometry/frame';
 import type { Product } from '../model/product';
 import { groundAt, layerCache, pigmentAlong } from '../simulate/pile';
 import type { Film, NailField } from '../simulate/field';
+import { encode, type Raster } from './raster';
 import { PICTURE_PAD_MM } from './spread';
-import { drawPiece, mix, noise, times, type Drawn } from './hardware';
+import { drawPiece, mix, times, type Drawn } from './hardware';
+import { edgeLean, leansOf, lit, turned } from './lighting';
 
-/** A nail seen from straight above, tip up; RGBA with straight alpha. */
-export interface NailPicture {
-  width: number;
-  height: number;
-  px_per_mm: number;
+/** A nail seen from straight above, tip up. */
+export interface NailPicture extends Raster {
   /** Room around the nail, in mm, for stones that stand over the edge. */
   pad_mm: number;
-  data: Uint8ClampedArray<ArrayBuffer>;
 }
 
 const SHADOW_MM = 0.45;
@@ -36,10 +34,16 @@ interface Sheen {
 }
 
 /**
- * Draws a nail from its columns: Kubelka–Munk colour of the pile, inlays at their depth in it, the C-curve's
- * light and shade, gloss against matte, stones and charms standing out of it.
+ * Draws a nail from its columns: Kubelka–Munk colour of the pile, inlays at their depth in it, the lamp mirrored in
+ * its curve, its apex and its rounded edge, gloss against matte, stones and charms standing out of it. `turn_deg`:
+ * how its finger lies under the lamp.
  */
-export function drawNail(field: NailField, product: (id: string) => Product, px_per_mm: number): NailPicture {
+export function drawNail(
+  field: NailField,
+  product: (id: string) => Product,
+  px_per_mm: number,
+  turn_deg = 0,
+): NailPicture {
   const { frame } = field;
   const width = Math.ceil((frame.width_mm + 2 * PICTURE_PAD_MM) * px_per_mm);
   const height = Math.ceil((frame.length_mm + 2 * PICTURE_PAD_MM) * px_per_mm);
@@ -50,10 +54,14 @@ export function drawNail(field: NailField, product: (id: string) => Product, px_
   const R = frame.radius_mm;
   const round = Number.isFinite(R);
   const half = frame.arc_mm / 2;
+  const leanAt = leansOf(field);
+  const turn = turned(turn_deg);
+  // Distances of the row above, for the way the outline runs.
+  const above = new Float64Array(width).fill(-1);
 
   for (let row = 0; row < height; row += 1) {
     const y = frame.length_mm + PICTURE_PAD_MM - (row + 0.5) / px_per_mm;
-    const light = lightAlong(y / frame.length_mm);
+    let before = -1;
     for (let column = 0; column < width; column += 1) {
       const seen = (column + 0.5) / px_per_mm - PICTURE_PAD_MM - frame.width_mm / 2;
       const beyond = round && Math.abs(seen) >= R;
@@ -63,6 +71,8 @@ export function drawNail(field: NailField, product: (id: string) => Product, px_
       const slant = round ? Math.max(0.25, Math.cos(Math.min(1.45, Math.abs(x) / R))) : 1;
       const cover = clamp01(0.5 + d * px_per_mm * (Math.abs(x) > half * 0.6 ? slant : 1));
       const standing = topmost(scene.standing, x, y, px_per_mm);
+      const [inX, inY] = [d - before, above[column]! - d];
+      above[column] = before = d;
       if (cover <= 0 && !standing) {
         // A soft shadow on what lies beneath, cast like the rest to the lower right.
         const up = y + SHADOW_MM;
@@ -99,7 +109,15 @@ export function drawNail(field: NailField, product: (id: string) => Product, px_
         const share = clamp01(0.5 + distances[sheen.place]! * px_per_mm);
         matte += ((sheen.matte ? 1 : 0) - matte) * share;
       }
-      let shown = lit(colour, light, { across: x / half, d, matte, glint, x, y });
+      const lean = leanAt(x, y);
+      const edge = edgeLean(d);
+      if (edge > 0) {
+        const steep = Math.hypot(inX, inY) || 1;
+        lean[0] -= (edge * inX) / steep;
+        lean[1] += (edge * inY) / steep;
+      }
+      const spot = { lean, matte, metal: glint, grain: scene.grain, x, y };
+      let shown = lit(colour, round ? x / R : 0, spot, turn);
       shown = shadowed(shown, scene.standing, x, y);
       let alpha = cover;
       if (standing) {
@@ -125,6 +143,8 @@ interface Scene {
   sheens: Sheen[];
   standing: Drawn[];
   bareMatte: number;
+  /** How coarse the metal is: flakes, or a mirror. */
+  grain: number;
 }
 
 /** What of the pile shows: coloured coats and inlays in order, the finish, and what stands out of it. */
@@ -145,6 +165,7 @@ function sceneOf(field: NailField, product: (id: string) => Product, px_per_mm: 
     sheens: [],
     standing: [],
     bareMatte: field.films.length === 0 ? 0.6 : 0,
+    grain: 1,
   };
   for (const film of field.films) {
     if (film.kind === 'hollow') continue;
@@ -164,6 +185,7 @@ function sceneOf(field: NailField, product: (id: string) => Product, px_per_mm: 
         metallic: made?.effect === 'metallic',
       });
     }
+    if (made?.family === 'mirror-powder') scene.grain = 0.04;
     // Powder keeps the gloss of the top it is burnished on.
     if (made?.family !== 'mirror-powder')
       scene.sheens.push({ place: placeOf(film), matte: made?.family === 'top-matte' });
@@ -197,74 +219,6 @@ function coat(colour: Mutable, layer: Layer, share: number): void {
   }
 }
 
-/** What the light does along a nail: the same for every pixel of a row. */
-interface LightAlong {
-  shade: number;
-  /** Middle of the long streak, across, and how strong and wide it is. */
-  bow: number;
-  ends: number;
-  width: number;
-  back: number;
-  crown: number;
-  veil: number;
-}
-
-/** A window to the upper left; the streak narrows towards both ends and follows the side of the nail. */
-function lightAlong(along: number): LightAlong {
-  const ends = band(along, 0.12, 0.3, 0.66, 0.9);
-  return {
-    shade: 1.04 - 0.16 * Math.max(0, 0.16 - along) - 0.1 * Math.max(0, along - 0.75),
-    bow: -0.46 + 0.1 * (along - 0.5) ** 2,
-    ends,
-    width: 0.085 + 0.05 * ends,
-    back: band(along, 0.25, 0.5, 0.7, 0.95) * 0.13,
-    crown: band(along, 0.02, 0.06, 0.09, 0.16) * 0.14,
-    veil: band(along, 0, 0.3, 0.7, 1.05) * 0.055,
-  };
-}
-
-interface Spot {
-  /** −1 … 1 over the curve. */
-  across: number;
-  /** mm to the outline. */
-  d: number;
-  matte: number;
-  glint: number;
-  x: number;
-  y: number;
-}
-
-/** A long soft streak on gloss, a wide veil on matte, shade towards the sidewalls. */
-function lit(colour: Triple, light: LightAlong, spot: Spot): Triple {
-  const { across, d, matte, glint } = spot;
-  const shade = light.shade - 0.34 * Math.abs(across) ** 3 - 0.1 * across;
-  const rim = d < 0.35 ? 1 - 0.2 * (1 - Math.max(0, d) / 0.35) : 1;
-  let out = times(colour, shade * rim);
-  if (glint > 0) {
-    const grain = 0.8 + 0.55 * noise(spot.x * 11, spot.y * 11) + 0.5 * bell(across, -0.2, 0.35);
-    out = mix(out, times(out, grain), glint);
-  }
-  const streak = light.ends * bell(across, light.bow, light.width) * 0.62;
-  const back = light.back * bell(across, 0.68, 0.09);
-  const crown = light.crown * bell(across, 0, 0.45);
-  const gloss = (streak + back + crown) * (1 - matte);
-  const veil = matte * (0.012 + light.veil * bell(across, -0.3, 0.5));
-  return mix(out, [1, 0.985, 0.96], Math.min(0.9, gloss + veil));
-}
-
-/** 1 in the middle, falling off on both sides. */
-function bell(at: number, middle: number, width: number): number {
-  const off = (at - middle) / width;
-  return off > 4 || off < -4 ? 0 : Math.exp(-off * off);
-}
-
-/** 0 below a, 1 from b to c, 0 beyond d; soft between. */
-function band(t: number, a: number, b: number, c: number, d: number): number {
-  const up = clamp01((t - a) / (b - a));
-  const down = clamp01((d - t) / (d - c));
-  return up * up * (3 - 2 * up) * down * down * (3 - 2 * down);
-}
-
 function topmost(standing: readonly Drawn[], x: number, y: number, px_per_mm: number) {
   for (let i = standing.length - 1; i >= 0; i -= 1) {
     const drawn = standing[i]!;
@@ -290,14 +244,4 @@ function shadowed(colour: Triple, standing: readonly Drawn[], x: number, y: numb
 
 function clamp01(value: number): number {
   return value < 0 ? 0 : value > 1 ? 1 : value;
-}
-
-/** Linear to sRGB bytes through a table: asked for at every pixel. */
-const ENCODED = Uint8Array.from({ length: 4097 }, (_, i) => {
-  const v = i / 4096;
-  return Math.round(255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055));
-});
-
-function encode(linear: number): number {
-  return ENCODED[Math.round(clamp01(linear) * 4096)]!;
 }

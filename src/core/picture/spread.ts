@@ -1,5 +1,6 @@
 import type { SetDocument } from '../document/document';
 import { fingerOf, handOf, NAILS, type Finger, type NailName } from '../model/names';
+import { FINGER_SHARE } from './finger';
 import { buildOf, frameOf } from '../compile/prepare';
 
 /** Room around a nail's picture, for stones that stand over its edge. */
@@ -33,11 +34,15 @@ const REST: Record<Finger, { drop_mm: number; turn_deg: number }> = {
   thumb: { drop_mm: 16, turn_deg: -10 },
 };
 
-const FINGER_SHARE = 1.24;
 const GAP_MM = 2.6;
 const THUMB_GAP_MM = 4;
 const HANDS_GAP_MM = 6;
 const BELOW_MM = 9;
+
+/** How a finger at rest is turned, clockwise. */
+export function restTurn_deg(name: NailName): number {
+  return (handOf(name) === 'left' ? -1 : 1) * REST[fingerOf(name)].turn_deg;
+}
 
 /** Ten nails lying as on two hands, true to scale. */
 export function spreadOf(set: SetDocument): Spread {
@@ -54,12 +59,11 @@ export function spreadOf(set: SetDocument): Spread {
     x += leading + finger_mm / 2;
     const at = x;
     x += finger_mm / 2 + trailing;
-    const side = handOf(name) === 'left' ? -1 : 1;
     return {
       name,
       x_mm: at,
       cuticle_mm: reach + REST[finger].drop_mm,
-      turn_deg: side * REST[finger].turn_deg,
+      turn_deg: restTurn_deg(name),
       width_mm: frame.width_mm,
       length_mm: frame.length_mm,
       bed_mm: frame.bed_mm,

@@ -15,10 +15,10 @@ const ARCH_SHARE = 0.22;
 
 /** Skin tones to choose from, lightest first; any other colour can be set. */
 export const SKIN_TONES: readonly { words: string; colour: string }[] = [
-  { words: 'Porcelain', colour: '#f3e3da' },
-  { words: 'Fair', colour: '#e6d5c8' },
-  { words: 'Honey', colour: '#d7b494' },
-  { words: 'Olive', colour: '#b98f6c' },
+  { words: 'Porcelain', colour: '#f6dccd' },
+  { words: 'Fair', colour: '#eec8b2' },
+  { words: 'Honey', colour: '#dcae88' },
+  { words: 'Olive', colour: '#bb8a62' },
   { words: 'Chestnut', colour: '#8f6244' },
   { words: 'Deep', colour: '#5c3d2c' },
 ];

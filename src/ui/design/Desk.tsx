@@ -7,6 +7,7 @@ import type { Look } from '@/core/document/document';
 import { upperFirst } from '@/core/model/letters';
 import { nailWords } from '@/core/model/names';
 import { PICTURE_PAD_MM } from '@/core/picture/spread';
+import { Finger } from '../kit/Finger';
 import { Go } from '../kit/Go';
 import { NailCanvas } from '../kit/NailCanvas';
 import { pathOf } from '../kit/route';
@@ -18,8 +19,8 @@ import { NailOnly } from './NailOnly';
 import { Rule } from './Rule';
 import classes from './Desk.module.css';
 
-/** Room around the nail: beside it for the rule, above and below for handles at its edge. */
-const ROOM: Room = { x: 44, y: 16 };
+/** Room around the nail: beside it for the rule and the finger, below for the fold of skin it grows from. */
+const ROOM: Room = { x: 54, top: 10, bottom: 56 };
 const ZOOMS = [1, 1.5, 2, 3] as const;
 /** How fine the picture is while a hand moves. */
 const COARSE = 0.45;
@@ -34,7 +35,7 @@ export function Desk({ height_px }: { height_px: number }) {
   const [zoom, setZoom] = useState(0);
   const nail = set.nails[focus];
   const frame = frameOf(nail, buildOf(set, nail));
-  const fits = (height_px - 2 * ROOM.y) / (frame.length_mm + 2 * PICTURE_PAD_MM);
+  const fits = (height_px - ROOM.top - ROOM.bottom) / (frame.length_mm + 2 * PICTURE_PAD_MM);
   const px_per_mm = Math.round(Math.min(26, Math.max(8, fits)) * ZOOMS[zoom]! * 10) / 10;
   const picture = usePicture(set, focus, px_per_mm * (coarse ? COARSE : FINENESS));
   const wears = lookOf(set, nail);
@@ -74,10 +75,19 @@ export function Desk({ height_px }: { height_px: number }) {
           className={classes.plot}
           data-testid="plot"
           data-px-per-mm={px_per_mm}
-          style={{ width: width + 2 * ROOM.x, height: height + 2 * ROOM.y }}
+          style={{ width: width + 2 * ROOM.x, height: height + ROOM.top + ROOM.bottom }}
         >
+          <Finger
+            set={set}
+            name={focus}
+            px_per_mm={px_per_mm}
+            below_mm={PICTURE_PAD_MM + ROOM.bottom / px_per_mm}
+            turn_deg={0}
+            x={ROOM.x + width / 2}
+            y={ROOM.top + (frame.length_mm + PICTURE_PAD_MM) * px_per_mm}
+          />
           <Rule length_mm={frame.length_mm} px_per_mm={px_per_mm} room={ROOM} />
-          <div style={{ position: 'absolute', left: ROOM.x, top: ROOM.y }}>
+          <div style={{ position: 'absolute', left: ROOM.x, top: ROOM.top }}>
             <NailCanvas picture={picture} px_per_mm={px_per_mm} label={`${nailWords(focus)}, large`} />
           </div>
           {look && wears?.id === look.id && (

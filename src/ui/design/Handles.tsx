@@ -15,7 +15,8 @@ import classes from './Desk.module.css';
 /** Room around the picture, in px. */
 export interface Room {
   x: number;
-  y: number;
+  top: number;
+  bottom: number;
 }
 
 interface Props {
@@ -66,7 +67,7 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
   const pad = PICTURE_PAD_MM;
   const place = ({ x, y }: Point) => ({
     left: room.x + (seenFromAbove_mm(frame, x) + frame.width_mm / 2 + pad) * px_per_mm,
-    top: room.y + (frame.length_mm + pad - y) * px_per_mm,
+    top: room.top + (frame.length_mm + pad - y) * px_per_mm,
   });
 
   function pointOf(event: React.PointerEvent): Point {
@@ -75,7 +76,7 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
     const seen = (event.clientX - box.left - room.x) / px_per_mm - pad - frame.width_mm / 2;
     return {
       x: onUnrolled_mm(frame, seen),
-      y: frame.length_mm + pad - (event.clientY - box.top - room.y) / px_per_mm,
+      y: frame.length_mm + pad - (event.clientY - box.top - room.top) / px_per_mm,
     };
   }
 

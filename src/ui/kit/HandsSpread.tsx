@@ -1,9 +1,9 @@
 'use client';
-import { useId, useMemo, type CSSProperties, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { nailWords } from '@/core/model/names';
 import { PICTURE_PAD_MM, spreadOf, type Laid } from '@/core/picture/spread';
-import { fingerPath } from './fingerPath';
+import { Finger } from './Finger';
 import { NailCanvas } from './NailCanvas';
 import type { Pictures } from './usePictures';
 import classes from './HandsSpread.module.css';
@@ -22,52 +22,27 @@ export function spreadScale(set: SetDocument, width_px: number, most: number): n
   return Math.min(most, Math.max(1, Math.floor(fits * 10) / 10));
 }
 
-/** Ten nails lying as on two hands, true to scale, on the quiet shapes of their fingers. */
+/** Ten nails lying as on two hands, true to scale, on their fingers. */
 export function HandsSpread({ set, pictures, px_per_mm, around }: Props) {
   const spread = useMemo(() => spreadOf(set), [set]);
-  const fade = useId();
   const k = px_per_mm;
   return (
     <div
       className={classes.spread}
-      style={
-        { width: spread.width_mm * k, height: spread.height_mm * k, '--tone': set.skin } as CSSProperties
-      }
+      style={{ width: spread.width_mm * k, height: spread.height_mm * k }}
     >
-      <svg
-        className={classes.fingers}
-        viewBox={`0 0 ${spread.width_mm} ${spread.height_mm}`}
-        width={spread.width_mm * k}
-        height={spread.height_mm * k}
-        aria-hidden
-      >
-        <defs>
-          <linearGradient id={fade} x1="0" y1="0" x2="0" y2="1">
-            <stop offset="0.35" stopColor="#fff" />
-            <stop offset="1" stopColor="#000" />
-          </linearGradient>
-          <mask
-            id={`${fade}m`}
-            maskUnits="userSpaceOnUse"
-            x="0"
-            y="0"
-            width={spread.width_mm}
-            height={spread.height_mm}
-          >
-            <rect width={spread.width_mm} height={spread.height_mm} fill={`url(#${fade})`} />
-          </mask>
-        </defs>
-        <g mask={`url(#${fade}m)`}>
-          {spread.nails.map((laid) => (
-            <path
-              key={laid.name}
-              d={fingerPath(laid, spread.height_mm)}
-              className={classes.finger}
-              transform={`rotate(${laid.turn_deg} ${laid.x_mm} ${laid.cuticle_mm})`}
-            />
-          ))}
-        </g>
-      </svg>
+      {spread.nails.map((laid) => (
+        <Finger
+          key={laid.name}
+          set={set}
+          name={laid.name}
+          px_per_mm={k}
+          below_mm={spread.height_mm - laid.cuticle_mm + 1}
+          turn_deg={laid.turn_deg}
+          x={laid.x_mm * k}
+          y={laid.cuticle_mm * k}
+        />
+      ))}
       {spread.nails.map((laid) => {
         const picture = (
           <NailCanvas picture={pictures[laid.name]} px_per_mm={k} label={nailWords(laid.name)} />

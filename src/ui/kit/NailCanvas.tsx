@@ -1,9 +1,9 @@
 'use client';
 import { useEffect, useRef } from 'react';
-import type { NailPicture } from '@/core/picture/nailPicture';
+import type { Raster } from '@/core/picture/raster';
 
 interface Props {
-  picture: NailPicture | undefined;
+  picture: Raster | undefined;
   /** Shown size, in CSS px a mm; the picture itself may be finer. */
   px_per_mm: number;
   /** Empty where the words beside it already say what it is. */

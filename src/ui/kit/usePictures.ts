@@ -3,6 +3,7 @@ import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import type { NailPicture } from '@/core/picture/nailPicture';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS, type NailName } from '@/core/model/names';
+import { restTurn_deg } from '@/core/picture/spread';
 import { without } from '@/core/model/without';
 import { kitKey, nailKey, nailKeys } from '@/core/plan/nailKey';
 import { pictureOf } from '@/workers/planner';
@@ -25,7 +26,7 @@ export function usePictures(set: SetDocument, px_per_mm: number): Pictures {
       for (const name of NAILS) {
         const mark = `${marks[name]}|${px_per_mm}`;
         if (drawn.current[name] === mark) continue;
-        const picture = await pictureOf(set, name, px_per_mm);
+        const picture = await pictureOf(set, name, px_per_mm, restTurn_deg(name));
         if (stale) return;
         drawn.current[name] = mark;
         setPictures((before) => ({ ...before, [name]: picture }));

@@ -1,11 +1,13 @@
 'use client';
 import type { SetDocument } from '@/core/document/document';
+import { FINGER_PAD_MM, fingerWidth_mm } from '@/core/picture/finger';
 import { sheetPdf } from '@/core/picture/templatePdf';
 import { sheetSvg, templateSheet } from '@/core/picture/templateSheet';
 import { PICTURE_PAD_MM, spreadOf } from '@/core/picture/spread';
-import { pictureOf } from '@/workers/planner';
+import type { Raster } from '@/core/picture/raster';
+import { buildOf, frameOf } from '@/core/compile/prepare';
+import { fingerOfNail, pictureOf } from '@/workers/planner';
 import { downloadBlob } from '../kit/download';
-import { fingerPath } from '../kit/fingerPath';
 
 export type WayOut = 'picture' | 'cut-out' | 'template-pdf' | 'template-svg';
 
@@ -48,27 +50,27 @@ async function pictureOfSet(set: SetDocument, onWhite: boolean): Promise<Blob> {
   }
   context.translate(0, head_mm);
   for (const laid of spread.nails) {
-    const picture = await pictureOf(set, laid.name, PX_PER_MM);
+    const picture = await pictureOf(set, laid.name, PX_PER_MM, laid.turn_deg);
     context.save();
     context.translate(laid.x_mm, laid.cuticle_mm);
     context.rotate((laid.turn_deg * Math.PI) / 180);
     context.translate(-laid.x_mm, -laid.cuticle_mm);
     if (onWhite) {
-      context.fillStyle = set.skin;
-      context.fill(new Path2D(fingerPath(laid, spread.height_mm)));
+      const frame = frameOf(set.nails[laid.name], buildOf(set, set.nails[laid.name]));
+      const below_mm = spread.height_mm - laid.cuticle_mm + 1;
+      const asked = { set, name: laid.name, below_mm, turn_deg: laid.turn_deg };
+      lay(
+        context,
+        await fingerOfNail(asked, PX_PER_MM),
+        laid.x_mm - fingerWidth_mm(frame) / 2,
+        laid.cuticle_mm - frame.bed_mm * 0.97 - FINGER_PAD_MM,
+      );
     }
-    const nail = document.createElement('canvas');
-    nail.width = picture.width;
-    nail.height = picture.height;
-    nail.getContext('2d')?.putImageData(new ImageData(picture.data, picture.width, picture.height), 0, 0);
-    const width = picture.width / PX_PER_MM;
-    const height = picture.height / PX_PER_MM;
-    context.drawImage(
-      nail,
+    lay(
+      context,
+      picture,
       laid.x_mm - (laid.width_mm + 2 * PICTURE_PAD_MM) / 2,
       laid.cuticle_mm - laid.length_mm - PICTURE_PAD_MM,
-      width,
-      height,
     );
     context.restore();
   }
@@ -78,4 +80,13 @@ async function pictureOfSet(set: SetDocument, onWhite: boolean): Promise<Blob> {
       'image/png',
     ),
   );
+}
+
+/** Lays a picture with its upper left corner there, in mm. */
+function lay(context: CanvasRenderingContext2D, { width, height, data }: Raster, x_mm: number, y_mm: number) {
+  const canvas = document.createElement('canvas');
+  canvas.width = width;
+  canvas.height = height;
+  canvas.getContext('2d')?.putImageData(new ImageData(data, width, height), 0, 0);
+  context.drawImage(canvas, x_mm, y_mm, width / PX_PER_MM, height / PX_PER_MM);
 }
