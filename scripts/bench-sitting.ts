@@ -1,6 +1,6 @@
 import { DEMO_SETS } from '../src/core/demo';
 import { planSet } from '../src/core/plan/planSet';
-import { chance } from '../src/core/testing/chance';
+import { chance } from '../src/core/model/chance';
 import { factsOf } from '../src/core/testing/facts';
 import { randomSet } from '../src/core/testing/randomLooks';
 import { checkSitting } from '../src/core/testing/sittingChecker';

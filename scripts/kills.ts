@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
-import { chance } from '../src/core/testing/chance';
+import { chance } from '../src/core/model/chance';
 
 /**
  * Prints JSON: what is lost when the whole browser is killed at a random moment while somebody types, quiet and

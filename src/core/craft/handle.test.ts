@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { contextOf } from '../compile/prepare';
 import { NAILS } from '../model/names';
-import { chance } from '../testing/chance';
+import { chance } from '../model/chance';
 import { randomSet } from '../testing/randomLooks';
 import { element, setWearing } from '../testing/sets';
 import { Element, techniqueOf } from './techniques';

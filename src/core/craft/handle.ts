@@ -295,6 +295,18 @@ export function bodyHandles(
   ];
 }
 
+/** Something small that is only moved. */
+export function spotHandle<E>(
+  spot: { across: number; along: number },
+  name: { id: string; words: string },
+  context: NailContext,
+  fitting: Fitting,
+  whole: (spot: { across: number; along: number }) => E,
+): Handle<E> {
+  const at = placed(spot, context, fitting);
+  return { ...name, at, says: placeSays(at), move: (to) => whole(spotOf(to, context, fitting)) };
+}
+
 /** Where a spot of a look lies on this nail, in mm. */
 function placed(spot: { across: number; along: number }, context: NailContext, fitting: Fitting): Point {
   const { frame } = context;
@@ -304,6 +316,7 @@ function placed(spot: { across: number; along: number }, context: NailContext, f
   };
 }
 
-function spotOf(to: Point, context: NailContext, fitting: Fitting): { across: number; along: number } {
+/** A point of this nail as a look holds it. */
+export function spotOf(to: Point, context: NailContext, fitting: Fitting): { across: number; along: number } {
   return { across: acrossOf(context, fitting, to.x), along: alongOf(context.frame, to.y) };
 }

@@ -49,7 +49,41 @@ export type Field =
   | { kind: 'region'; path: string; words: string }
   /** A part that may be missing (null); switched on it starts as `fresh` says. */
   | { kind: 'optional'; path: string; words: string; fresh: (products: FreshProducts) => unknown }
-  | { kind: 'list'; path: string; words: string; item: Field[]; fresh: unknown; min: number; max: number };
+  | {
+      kind: 'list';
+      path: string;
+      words: string;
+      /** The name its items' handles begin with on the nail. */
+      part?: string;
+      item: Field[];
+      fresh: unknown;
+      min: number;
+      max: number;
+    };
+
+/** A way to lay all of an element at once, on the nail it is looked at on. */
+export interface Arrangement<E> {
+  key: string;
+  words: string;
+  says: string;
+  /** Whether the look has what it goes round; always, where nothing is said. */
+  fits?: (others: readonly Neighbour[]) => boolean;
+  lay: (element: E, context: NailContext, others: readonly Neighbour[]) => E;
+}
+
+/** Another element of the same look, as far as an arrangement has to know it. */
+export type Neighbour =
+  | {
+      kind: 'charm';
+      across: number;
+      along: number;
+      width_mm: number;
+      length_mm: number;
+      turn_deg: number;
+      fit: 'keep' | 'drop';
+      hand: 'mirror' | 'same';
+    }
+  | { kind: 'other' };
 
 /** What an encapsulated element asks of the clear it shares with the nail's other inlays. */
 export interface Inlaid {
@@ -88,6 +122,7 @@ export interface Technique<E> {
   inlaid?: (element: E, context: NailContext) => Inlaid;
   /** What of it is taken hold of on the nail itself. */
   handles?: (element: E, context: NailContext) => Handle<E>[];
+  arrangements?: readonly Arrangement<E>[];
   /** What of the shelf it can be laid with, and the element with that taken up. */
   fromShelf?: { kind: Supply['kind']; take: (element: E, supply: Supply) => E };
   /** Products the element names. */

@@ -117,6 +117,7 @@ export const CURTAIN_UP_LOOKS: Look[] = [
         gap_mm: 0.15,
         colour: '#f3ead8',
         bedding: 'practice',
+        moved: [],
       },
     ],
   },

@@ -32,6 +32,7 @@ const LOOKS: Look[] = [
         gap_mm: 0.3,
         colour: '#eef3f6',
         bedding: 'practice',
+        moved: [],
       },
     ],
   },

@@ -53,6 +53,7 @@ export function matinee(): SetDocument {
           gap_mm: 0.2,
           colour: '#eef3f0',
           bedding: 'practice',
+          moved: [],
         },
       ],
     },

@@ -247,6 +247,15 @@ const fromVersion5: Migration = (file) => {
   return ok(file);
 };
 
+/** Version 6 knew rows of stones as they fall, none of them moved. */
+const fromVersion6: Migration = (file) => {
+  const still = (options: unknown) => {
+    if (isObject(options) && options.kind === 'crystals') options.moved = [];
+  };
+  for (const look of list(file.looks)) list(look.elements).forEach(still);
+  return ok(file);
+};
+
 /** The step that leads away from each version. */
 const STEPS: readonly Migration[] = [
   fromVersion0,
@@ -255,6 +264,7 @@ const STEPS: readonly Migration[] = [
   fromVersion3,
   fromVersion4,
   fromVersion5,
+  fromVersion6,
 ];
 
 /** Brings a file of an older version forward. The input is left as it is. */

@@ -1,3 +1,4 @@
+import { VERSION } from './document';
 import fc from 'fast-check';
 import { DEMO_SETS } from '../demo';
 import { readdirSync, readFileSync } from 'node:fs';
@@ -46,7 +47,7 @@ describe('reading a set', () => {
     [
       'a newer version',
       '{"format":"merry-lacquer-set","version":99}',
-      /^version: is 99; this program reads up to 6/,
+      /^version: is 99; this program reads up to 7/,
     ],
   ])('refuses %s', (_words, text, message) => {
     const parsed = parseSetText(text);
@@ -262,6 +263,23 @@ describe('older files', () => {
     });
     expect(every.value.builds.find((one) => one.kind === 'soft-gel-tip')).toMatchObject({ art: 'above' });
     for (const nail of NAILS) expect(compileNail(every.value, nail).operations.length).toBeGreaterThan(8);
+  });
+
+  it('of version 6 open, their rows of stones as they fell', () => {
+    const folder6 = join(process.cwd(), 'tests/files/v6');
+    expect(readdirSync(folder6)).toHaveLength(4);
+    for (const name of readdirSync(folder6)) {
+      const text = readFileSync(join(folder6, name), 'utf8');
+      const old = JSON.parse(text) as Json;
+      const parsed = parseSetText(text);
+      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+      expect(parsed.value).toMatchObject({ ...old, version: VERSION });
+      const rows = parsed.value.looks.flatMap((look) =>
+        look.elements.filter((one) => one.kind === 'crystals'),
+      );
+      expect(rows.length).toBeGreaterThan(0);
+      for (const row of rows) expect(row).toMatchObject({ moved: [] });
+    }
   });
 
   it('of version 3 open; what could not be seen of a title or a name has words now', () => {

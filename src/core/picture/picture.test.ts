@@ -91,10 +91,12 @@ describe('a nail’s picture', () => {
         if (Math.abs(seen) >= Math.min(frame.radius_mm, frame.width_mm / 2 - 0.3)) continue;
         const d = area.distance_mm(frame.radius_mm * Math.asin(seen / frame.radius_mm), y);
         const i = (row * plain.width + column) * 4;
-        const same = [0, 1, 2].every((c) => plain.data[i + c] === spotted.picture.data[i + c]);
-        if (d < -1.5 / PX) expect(same).toBe(true);
+        const apart = [0, 1, 2].map((c) => Math.abs(plain.data[i + c]! - spotted.picture.data[i + c]!));
+        // The lamp mirrored in the surface moves a hair where films rise; no colour does.
+        if (d < -1.5 / PX) expect(Math.max(...apart)).toBeLessThan(40);
+        if (d < -1.5) expect(Math.max(...apart)).toBeLessThan(8);
         if (d < 1.5 / PX) continue;
-        expect(same).toBe(false);
+        expect(Math.max(...apart)).toBeGreaterThan(0);
         inside += 1;
       }
     }
@@ -104,11 +106,15 @@ describe('a nail’s picture', () => {
   it('is duller matte than glossy', () => {
     const gloss = draw(setWearing([element('colour')])).picture;
     const matte = draw(setWearing([element('colour'), element('finish', { finish: 'matte' })])).picture;
-    const streak = (picture: NailPicture) =>
-      at(picture, -0.42, 0.5)
-        .slice(0, 3)
-        .reduce((a, b) => a + b);
-    expect(streak(gloss)).toBeGreaterThan(streak(matte) + 150);
+    const brightest = (picture: NailPicture) =>
+      Math.max(
+        ...Array.from({ length: 60 }, (_, i) =>
+          at(picture, -0.6 + i / 50, 0.5)
+            .slice(0, 3)
+            .reduce((a, b) => a + b),
+        ),
+      );
+    expect(brightest(gloss)).toBeGreaterThan(brightest(matte) + 150);
   });
 
   it('shows a stone standing out of it where it was set', () => {

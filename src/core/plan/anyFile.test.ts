@@ -5,7 +5,7 @@ import { parseSet, parseSetText, writeSetText } from '../document/parse';
 import { NAILS } from '../model/names';
 import { drawNail } from '../picture/nailPicture';
 import { brokenFile } from '../testing/brokenFiles';
-import { chance } from '../testing/chance';
+import { chance } from '../model/chance';
 import { setAtEveryLimit, QUICK } from '../testing/sets';
 import { randomSet } from '../testing/randomLooks';
 import { planNail } from './nailPlan';

@@ -1,5 +1,5 @@
 import { DEMO_SETS } from '../demo';
-import { chance } from '../testing/chance';
+import { chance } from '../model/chance';
 import { brokenPromises, spoiled } from '../testing/spoil';
 import { applyChange } from '../document/changes';
 import type { Edit } from '../document/edits';

@@ -1,6 +1,6 @@
 import { FINGERS, type NailName } from '../model/names';
 import { cellX, cellY, CELLS_X, type NailField } from '../simulate/field';
-import { chance } from '../testing/chance';
+import { chance } from '../model/chance';
 import { randomSet } from '../testing/randomLooks';
 import { planNail } from './nailPlan';
 

@@ -8,7 +8,7 @@ import { compileNail, type Compiled } from '../compile/compile';
 import type { SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';
 import { SHAPES } from '../model/shapes';
-import { chance } from '../testing/chance';
+import { chance } from '../model/chance';
 import { element, findingsOn, setWearing } from '../testing/sets';
 import { CELLS_X, CELLS_Y, CURED, height_um, NONE, thickness_um, type Film, type NailField } from './field';
 import { nominalSteps, simulateNail } from './simulate';

@@ -1,4 +1,4 @@
-import type { Chance } from './chance';
+import type { Chance } from '../model/chance';
 
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 

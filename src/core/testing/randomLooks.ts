@@ -6,7 +6,7 @@ import { SHAPES } from '../model/shapes';
 import { NAILS } from '../model/names';
 import { SEATS } from '../craft/operation';
 import { newSet } from '../starter/newSet';
-import type { Chance } from './chance';
+import type { Chance } from '../model/chance';
 
 /** A value an editor offers for a field; undefined where it stays as it is. */
 function offered(field: Field, set: SetDocument, by: Chance): unknown {

@@ -6,7 +6,7 @@ import { sittingKept } from '../judge/rules/sittingKept';
 import { NAILS } from '../model/names';
 import { planNail } from '../plan/nailPlan';
 import { newMemo, planSet, type PlanMemo } from '../plan/planSet';
-import type { Chance } from './chance';
+import type { Chance } from '../model/chance';
 
 /** Mistakes of the kind that are made at a table: steps left out or moved, things too large, too thick, too few. */
 export function spoiled(set: SetDocument, by: Chance): SetDocument {

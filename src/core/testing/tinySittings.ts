@@ -1,6 +1,6 @@
 import type { Hand } from '../model/names';
 import type { Chain, Problem, Task } from '../timing/problem';
-import { chance, type Chance } from './chance';
+import { chance, type Chance } from '../model/chance';
 
 /** A way of working, as an artist would say it. */
 export interface Way {

@@ -1,6 +1,6 @@
 import { DEMO_SETS } from '../demo';
 import { planSet } from '../plan/planSet';
-import { chance } from '../testing/chance';
+import { chance } from '../model/chance';
 import { factsOf } from '../testing/facts';
 import { randomSet } from '../testing/randomLooks';
 import { checkSitting, type Facts, type Fault, type Need } from '../testing/sittingChecker';

@@ -20,7 +20,7 @@ import { Rule } from './Rule';
 import classes from './Desk.module.css';
 
 /** Room around the nail: beside it for the rule and the finger, below for the fold of skin it grows from. */
-const ROOM: Room = { x: 54, top: 10, bottom: 56 };
+const ROOM: Room = { x: 60, right: 44, top: 10, bottom: 56 };
 const ZOOMS = [1, 1.5, 2, 3] as const;
 /** How fine the picture is while a hand moves. */
 const COARSE = 0.45;
@@ -75,7 +75,7 @@ export function Desk({ height_px }: { height_px: number }) {
           className={classes.plot}
           data-testid="plot"
           data-px-per-mm={px_per_mm}
-          style={{ width: width + 2 * ROOM.x, height: height + ROOM.top + ROOM.bottom }}
+          style={{ width: width + ROOM.x + ROOM.right, height: height + ROOM.top + ROOM.bottom }}
         >
           <Finger
             set={set}

@@ -5,7 +5,8 @@ import { useState } from 'react';
 import { readPath, writePath } from '@/core/craft/fieldPath';
 import { readFigures } from '@/core/craft/figures';
 import { supplyKindOf } from '@/core/craft/supplies';
-import type { Field } from '@/core/craft/technique';
+import { contextOf } from '@/core/compile/prepare';
+import type { Field, Neighbour } from '@/core/craft/technique';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';
 import { nailWords } from '@/core/model/names';
@@ -15,7 +16,7 @@ import { ProductInput } from './ProductInput';
 import { RegionInput } from './RegionInput';
 import { Choice, ColourInput, FigureInput } from '../kit/Inputs';
 import { useSupplies } from '../shelf/useShelf';
-import { useStudio } from '../studio/studio';
+import { useStudio, useStudioStore } from '../studio/studio';
 import { useEditing } from './useEditing';
 import classes from './DesignView.module.css';
 
@@ -33,6 +34,7 @@ export function ElementFields({ look, element: ofLook }: { look: Look; element: 
         </p>
       )}
       <FromShelf element={element} onTake={put} />
+      <Arrangements look={look} element={element} onLay={put} />
       {techniqueOf(element.kind).fields.map((field) => (
         <FieldInput
           key={`${field.kind} ${field.path}`}
@@ -180,51 +182,146 @@ function ListInput({
   onChange,
 }: Omit<InputProps, 'field'> & { field: Extract<Field, { kind: 'list' }> }) {
   const items = Array.isArray(value) ? (value as unknown[]) : [];
+  const store = useStudioStore();
+  const openPart = useStudio((s) => s.openPart);
   const replace = (index: number, item: unknown, gesture?: string) =>
     onChange(
       items.map((one, i) => (i === index ? item : one)),
       gesture,
     );
-  const wide = field.item.length > 3;
+  const add = () => {
+    onChange([...items, field.fresh ?? items[items.length - 1]]);
+    store.setState({ openPart: `${field.part}-${items.length}` });
+  };
+  const addButton = (
+    <Button
+      variant="default"
+      h={44}
+      leftSection={<IconPlus size={18} />}
+      disabled={items.length >= field.max}
+      onClick={add}
+    >
+      One more
+    </Button>
+  );
+  const legend = <legend style={{ fontWeight: 600, padding: 0, marginBottom: 4 }}>{field.words}</legend>;
+  if (field.part === undefined)
+    return (
+      <fieldset className={classes.list}>
+        {legend}
+        {items.map((item, index) => (
+          <div key={index} className={classes.listItem} data-later={index > 0 || undefined}>
+            {field.item.map((inner) => (
+              <div key={inner.path} style={{ flex: inner.kind === 'number' ? '0 0 90px' : 1, minWidth: 0 }}>
+                <FieldInput
+                  field={index === 0 ? inner : { ...inner, words: `${inner.words} ${index + 1}` }}
+                  value={readPath(item, inner.path)}
+                  onChange={(next, gesture) => replace(index, writePath(item, inner.path, next), gesture)}
+                />
+              </div>
+            ))}
+            <TakeOut index={index} least={field.min} items={items} onChange={onChange} />
+          </div>
+        ))}
+        {addButton}
+      </fieldset>
+    );
+  // What can be taken hold of on the nail has its numbers here one at a time: that which is held.
+  const held = items.findIndex(
+    (_, i) => openPart === `${field.part}-${i}` || openPart?.startsWith(`${field.part}-${i}-`),
+  );
+  const open = Math.max(0, held);
+  const colour = field.item.find((inner) => inner.kind === 'colour');
   return (
-    <fieldset className={classes.wide} style={{ border: 0, margin: 0, padding: 0 }}>
-      <legend style={{ fontWeight: 600, padding: 0, marginBottom: 4 }}>{field.words}</legend>
-      {items.map((item, index) => (
-        <div
-          key={index}
-          className={wide ? classes.pieceItem : classes.listItem}
-          data-later={index > 0 || undefined}
-        >
-          {field.item.map((inner) => (
-            <div key={inner.path} style={{ flex: inner.kind === 'number' ? '0 0 90px' : 1, minWidth: 0 }}>
-              <FieldInput
-                field={wide || index === 0 ? inner : { ...inner, words: `${inner.words} ${index + 1}` }}
-                value={readPath(item, inner.path)}
-                onChange={(next, gesture) => replace(index, writePath(item, inner.path, next), gesture)}
-              />
-            </div>
-          ))}
-          <ActionIcon
-            size={44}
-            variant="subtle"
-            color="gray"
-            aria-label={`Take out ${index + 1}`}
-            disabled={items.length <= field.min}
-            onClick={() => onChange(items.filter((_, i) => i !== index))}
+    <fieldset className={classes.list}>
+      {legend}
+      <div className={classes.pick} role="group" aria-label={field.words}>
+        {items.map((item, index) => (
+          <button
+            key={index}
+            type="button"
+            className={classes.part}
+            aria-pressed={index === open}
+            aria-label={`${field.part} ${index + 1}`}
+            onClick={() => store.setState({ openPart: `${field.part}-${index}` })}
           >
-            <IconX size={18} />
-          </ActionIcon>
-        </div>
-      ))}
-      <Button
-        variant="default"
-        h={44}
-        leftSection={<IconPlus size={18} />}
-        disabled={items.length >= field.max}
-        onClick={() => onChange([...items, field.fresh ?? items[items.length - 1]])}
-      >
-        One more
-      </Button>
+            {colour && <span style={{ background: String(readPath(item, colour.path)) }} />}
+            {index + 1}
+          </button>
+        ))}
+      </div>
+      <div className={classes.pieceItem}>
+        {field.item.map((inner) => (
+          <FieldInput
+            key={`${open} ${inner.path}`}
+            field={inner}
+            value={readPath(items[open], inner.path)}
+            onChange={(next, gesture) => replace(open, writePath(items[open], inner.path, next), gesture)}
+          />
+        ))}
+        <TakeOut index={open} least={field.min} items={items} onChange={onChange} />
+      </div>
+      {addButton}
     </fieldset>
+  );
+}
+
+interface TakeOutProps {
+  index: number;
+  least: number;
+  items: readonly unknown[];
+  onChange: (items: unknown[]) => void;
+}
+
+function TakeOut({ index, least, items, onChange }: TakeOutProps) {
+  return (
+    <ActionIcon
+      size={44}
+      variant="subtle"
+      color="gray"
+      aria-label={`Take out ${index + 1}`}
+      disabled={items.length <= least}
+      onClick={() => onChange(items.filter((_, i) => i !== index))}
+    >
+      <IconX size={18} />
+    </ActionIcon>
+  );
+}
+
+/** All of an element laid at once, on the nail in focus. */
+function Arrangements({
+  look,
+  element,
+  onLay,
+}: {
+  look: Look;
+  element: Element;
+  onLay: (next: Element) => void;
+}) {
+  const { arrangements = [] } = techniqueOf(element.kind);
+  const store = useStudioStore();
+  const others: Neighbour[] = look.elements
+    .filter((one) => one.id !== element.id)
+    .map((one) => (one.kind === 'charm' ? one : { kind: 'other' }));
+  const fitting = arrangements.filter((one) => one.fits?.(others) ?? true);
+  if (fitting.length === 0) return null;
+  return (
+    <div className={classes.arrange} role="group" aria-label="Lay them all">
+      {fitting.map((one) => (
+        <Button
+          key={one.key}
+          h={44}
+          px={12}
+          variant="default"
+          title={one.says}
+          onClick={() => {
+            const { set, focus } = store.getState();
+            onLay(one.lay(element, contextOf(set, focus), others));
+          }}
+        >
+          {one.words}
+        </Button>
+      ))}
+    </div>
   );
 }

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { contextOf, elementOn } from '@/core/compile/prepare';
 import type { Handle } from '@/core/craft/handle';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
@@ -15,6 +15,7 @@ import classes from './Desk.module.css';
 /** Room around the picture, in px. */
 export interface Room {
   x: number;
+  right: number;
   top: number;
   bottom: number;
 }
@@ -52,7 +53,8 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
   const store = useStudioStore();
   const editing = useEditing(look, element);
   const gesture = useGesture();
-  const [active, setActive] = useState<string>();
+  const active = useStudio((s) => s.openPart);
+  const setActive = (openPart: string) => store.setState({ openPart });
   /** The pointer that holds, where the handle was when it came, and what was there before. */
   const grip = useRef<{ pointer: number; id: string; off: Point; before: Element; to: Point | undefined }>(
     undefined,

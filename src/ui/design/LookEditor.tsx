@@ -1,8 +1,8 @@
 'use client';
-import { Button } from '@mantine/core';
-import { IconArrowDown, IconArrowUp, IconPlus, IconTrash } from '@tabler/icons-react';
-import { TECHNIQUES, techniqueOf, type Element } from '@/core/craft/techniques';
-import { LOOK_KEYS, type Look, type SetDocument } from '@/core/document/document';
+import { ActionIcon, Button } from '@mantine/core';
+import { IconPlus, IconTrash } from '@tabler/icons-react';
+import { TECHNIQUES, techniqueOf } from '@/core/craft/techniques';
+import { LOOK_KEYS, type Look } from '@/core/document/document';
 import { tidyWords, wordsWith } from '@/core/model/primitives';
 import { RESERVED_ELEMENTS } from '@/core/craft/operation';
 import { MoreMenu } from '../kit/MoreMenu';
@@ -10,6 +10,7 @@ import { useStudio, useStudioStore } from '../studio/studio';
 import { ElementFields } from './ElementFields';
 import { freeId } from '../kit/freeId';
 import { freshProducts } from './fresh';
+import { Stack } from './Stack';
 import classes from './DesignView.module.css';
 
 /** The open look: its elements from the top down, and the options of the open one. */
@@ -94,26 +95,8 @@ function OpenLook({ look }: { look: Look }) {
         />
       </div>
       <div className={classes.parts}>
-        <div style={{ minHeight: 0, overflowY: 'auto' }}>
-          <p className={classes.top} style={{ margin: 0 }}>
-            Topmost first
-          </p>
-          <ul className={classes.elements} aria-label="Elements, top first">
-            {[...look.elements].reverse().map((one) => (
-              <li key={one.id}>
-                <button
-                  type="button"
-                  className={classes.element}
-                  data-open={one.id === element?.id || undefined}
-                  data-testid={`element-${one.id}`}
-                  onClick={() => open(one.id)}
-                >
-                  <span className={classes.elementKind}>{techniqueOf(one.kind).words}</span>
-                  <span className={classes.elementSays}>{says(one, set)}</span>
-                </button>
-              </li>
-            ))}
-          </ul>
+        <div className={classes.apart}>
+          <Stack look={look} open={element?.id} />
           <MoreMenu
             label="Add an element"
             face={{ words: 'Add', icon: <IconPlus size={18} /> }}
@@ -132,48 +115,18 @@ function OpenLook({ look }: { look: Look }) {
         </div>
         {element && (
           <div className={classes.options} key={element.id}>
-            <p className={classes.blurb}>{techniqueOf(element.kind).blurb}</p>
-            <div className={classes.actions}>
-              <Button
-                variant="default"
-                h={44}
-                leftSection={<IconArrowUp size={18} />}
-                disabled={look.elements.indexOf(element) === look.elements.length - 1}
-                onClick={() =>
-                  change({
-                    kind: 'move-element',
-                    look: look.id,
-                    element: element.id,
-                    to: look.elements.indexOf(element) + 1,
-                  })
-                }
-              >
-                Up
-              </Button>
-              <Button
-                variant="default"
-                h={44}
-                leftSection={<IconArrowDown size={18} />}
-                disabled={look.elements.indexOf(element) === 0}
-                onClick={() =>
-                  change({
-                    kind: 'move-element',
-                    look: look.id,
-                    element: element.id,
-                    to: look.elements.indexOf(element) - 1,
-                  })
-                }
-              >
-                Down
-              </Button>
-              <Button
-                variant="default"
-                h={44}
-                leftSection={<IconTrash size={18} />}
+            <div className={classes.optionsHead}>
+              <p className={classes.blurb}>{techniqueOf(element.kind).blurb}</p>
+              <ActionIcon
+                size={44}
+                variant="subtle"
+                color="gray"
+                aria-label="Take out"
+                title="Take out"
                 onClick={() => change({ kind: 'remove-element', look: look.id, element: element.id })}
               >
-                Take out
-              </Button>
+                <IconTrash size={20} />
+              </ActionIcon>
             </div>
             <ElementFields look={look} element={element} />
           </div>
@@ -187,13 +140,4 @@ function OpenLook({ look }: { look: Look }) {
 function duplicated(look: Look, looks: readonly Look[]): Look {
   const key = [...LOOK_KEYS].find((one) => !looks.some((other) => other.key === one))!;
   return { ...look, id: freeId(look.id.slice(0, 34), looks), name: wordsWith(look.name, '(copy)'), key };
-}
-
-/** What an element says of itself in the list: the names of its products. */
-function says(element: Element, set: SetDocument): string {
-  const names = techniqueOf(element.kind)
-    .products(element)
-    .map((id) => set.kit.products.find((product) => product.id === id)?.name ?? id);
-  if (names.length > 0) return names.join(', ');
-  return element.id.replace(/-/g, ' ');
 }

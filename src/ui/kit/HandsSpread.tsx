@@ -27,10 +27,7 @@ export function HandsSpread({ set, pictures, px_per_mm, around }: Props) {
   const spread = useMemo(() => spreadOf(set), [set]);
   const k = px_per_mm;
   return (
-    <div
-      className={classes.spread}
-      style={{ width: spread.width_mm * k, height: spread.height_mm * k }}
-    >
+    <div className={classes.spread} style={{ width: spread.width_mm * k, height: spread.height_mm * k }}>
       {spread.nails.map((laid) => (
         <Finger
           key={laid.name}

@@ -45,6 +45,8 @@ export interface Studio {
   /** The look whose elements are open in Design. */
   openLook: string | undefined;
   openElement: string | undefined;
+  /** What of the open element is taken hold of, or has its numbers open: `piece-2`. */
+  openPart: string | undefined;
   /** The nail that Layers shows. */
   focus: NailName;
   /** What is edited in Design is the nail's in focus alone. */
@@ -82,6 +84,7 @@ export function createStudio(set: SetDocument, history?: UndoHistory): StudioSto
         selected: ['left-ring'],
         openLook: set.nails['left-ring'].look ?? set.looks[0]?.id,
         openElement: undefined,
+        openPart: undefined,
         focus: 'left-ring',
         ownOnly: false,
         heldFrom: undefined,

@@ -1,12 +1,23 @@
 import * as z from 'zod';
-import type { Disc } from '../../geometry/regions';
+import { across_mm } from '../../geometry/frame';
+import { handOf } from '../../model/names';
 import { Colour, mm } from '../../model/primitives';
-import type { Draft, Place, PlacedPiece } from '../operation';
-import { scaleOn, STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
-import { flashOf } from '../drafts';
-import { HAND_S } from '../handwork';
+import { scaleOn, type NailContext } from '../context';
+import { placeSays } from '../handle';
+import type { PlacedPiece } from '../operation';
 import { defineTechnique, ELEMENT_BASE, fitField, seatField } from '../technique';
-import { STONE_HEIGHT_SHARE, STONE_SIZES, STONE_SIZES_MM, type StoneSize } from './stones';
+import {
+  BEDDING_FIELD,
+  beddingOf,
+  setStones,
+  STONE_BEDDING,
+  STONE_SIZES,
+  STONE_SIZES_MM,
+  stonePiece,
+  stockSize_mm,
+  withClearance,
+  type StoneSize,
+} from './stones';
 
 const schema = z.strictObject({
   ...ELEMENT_BASE,
@@ -23,15 +34,19 @@ const schema = z.strictObject({
   inset_mm: mm(0.1, 10),
   gap_mm: mm(0, 5),
   colour: Colour,
-  bedding: z.enum(['practice', 'wet-top', 'bedded']),
+  bedding: STONE_BEDDING,
+  /** Single stones off their place in the row, counted as they are laid: by share of the arc, and in mm to the tip. */
+  moved: z
+    .array(
+      z.strictObject({
+        stone: z.int().min(1).max(14),
+        across: z.number().min(-2).max(2),
+        up_mm: mm(-30, 30),
+      }),
+    )
+    .max(14),
 });
 type Crystals = z.infer<typeof schema>;
-
-/** Stones do not shrink: a smaller nail takes the largest stock size that is no larger than asked. */
-function stockSize_mm(wanted_mm: number): number {
-  const sizes = Object.values(STONE_SIZES_MM);
-  return Math.max(sizes[0]!, ...sizes.filter((size) => size <= wanted_mm + 1e-9));
-}
 
 /** Stones along the cuticle curve: the first in the middle, the rest in turn to both sides. */
 export function layStones(element: Crystals, context: NailContext): PlacedPiece[] {
@@ -49,21 +64,12 @@ export function layStones(element: Crystals, context: NailContext): PlacedPiece[
   });
   const stones: PlacedPiece[] = [];
   const put = (size: number, angle: number) => {
+    const moved = element.moved.find((one) => one.stone === stones.length);
     const point = at(angle);
-    stones.push({
-      kind: 'stone',
-      words: 'stone',
-      shape: 'oval',
-      x_mm: point.x,
-      y_mm: point.y,
-      width_mm: size,
-      length_mm: size,
-      height_mm: size * STONE_HEIGHT_SHARE,
-      turn_deg: 0,
-      stiffness: 1,
-      colour: element.colour,
-      metallic: false,
-    });
+    // Drawn for the left hand, as the row is.
+    const x = point.x + (moved ? across_mm(frame, moved.across) : 0);
+    const y = point.y + (moved ? moved.up_mm : 0);
+    stones.push(stonePiece({ x: handOf(context.name) === 'right' ? -x : x, y }, size, element.colour));
   };
   put(sizes[0]!, 0);
   let angle = 0;
@@ -85,14 +91,6 @@ export function layStones(element: Crystals, context: NailContext): PlacedPiece[
   return stones;
 }
 
-function withClearance(stone: PlacedPiece): Disc {
-  return { x: stone.x_mm, y: stone.y_mm, r_mm: stone.width_mm / 2 + STONE_CLEARANCE_MM };
-}
-
-function beddingOf(element: Crystals, context: NailContext): 'wet-top' | 'bedded' {
-  return element.bedding === 'practice' ? context.practice.stones : element.bedding;
-}
-
 /** Crystals along the cuticle, set in wet top or bedded with the top taken around them. */
 export const crystals = defineTechnique({
   kind: 'crystals',
@@ -102,7 +100,7 @@ export const crystals = defineTechnique({
   extra: true,
   seats: ['surface', 'over'],
   // Set in the wet top they stand on it; bedded they come first and the top is taken around them.
-  usual: (element, context) => (beddingOf(element, context) === 'wet-top' ? 'over' : 'surface'),
+  usual: (element, context) => (beddingOf(element.bedding, context) === 'wet-top' ? 'over' : 'surface'),
   fields: [
     {
       kind: 'list',
@@ -126,35 +124,40 @@ export const crystals = defineTechnique({
     { kind: 'colour', path: 'colour', words: 'Colour' },
     { kind: 'number', path: 'inset_mm', words: 'Off the cuticle', unit: 'mm', min: 0.1, max: 10, step: 0.1 },
     { kind: 'number', path: 'gap_mm', words: 'Gap', unit: 'mm', min: 0, max: 5, step: 0.05 },
-    {
-      kind: 'choice',
-      path: 'bedding',
-      words: 'Set',
-      choices: [
-        { value: 'practice', words: 'As I work' },
-        { value: 'wet-top', words: 'In wet top' },
-        { value: 'bedded', words: 'Bedded, top around' },
-      ],
-    },
+    BEDDING_FIELD,
     fitField('scale', 'keep', 'repeat', 'drop'),
     seatField('usual', 'surface', 'over'),
   ],
   handles: (element, context) => {
-    const [first] = layStones(element, context);
-    if (!first) return [];
-    const radius = first.width_mm / 2;
-    return [
-      {
-        id: 'row',
-        words: 'row of stones',
-        at: { x: first.x_mm, y: first.y_mm },
-        says: `${element.inset_mm.toFixed(1)} mm off the cuticle`,
-        move: ({ y }) => ({
-          ...element,
-          inset_mm: Math.round(Math.max(0.1, Math.min(10, y - radius)) * 100) / 100,
-        }),
-      },
-    ];
+    const stones = layStones(element, context);
+    const side = handOf(context.name) === 'right' ? -1 : 1;
+    return stones.map((stone, i) => {
+      const at = { x: stone.x_mm, y: stone.y_mm };
+      if (i === 0)
+        return {
+          id: 'row',
+          words: 'row of stones',
+          at,
+          says: `${element.inset_mm.toFixed(1)} mm off the cuticle`,
+          move: ({ y }) => ({ ...element, inset_mm: clampTo(y - (stone.y_mm - element.inset_mm), 0.1, 10) }),
+        };
+      return {
+        id: `stone-${i}`,
+        words: `stone ${i + 1}`,
+        at,
+        says: placeSays(at),
+        move: (to) => {
+          const before = element.moved.find((one) => one.stone === i) ?? { across: 0, up_mm: 0 };
+          const across = before.across + (side * 2 * (to.x - at.x)) / context.frame.arc_mm;
+          const moved = {
+            stone: i,
+            across: clampTo(across, -2, 2, 1000),
+            up_mm: clampTo(before.up_mm + to.y - at.y, -30, 30),
+          };
+          return { ...element, moved: [...element.moved.filter((one) => one.stone !== i), moved] };
+        },
+      };
+    });
   },
   fromShelf: {
     kind: 'stone',
@@ -178,49 +181,13 @@ export const crystals = defineTechnique({
     gap_mm: 0.15,
     colour: '#e9f1f5',
     bedding: 'practice' as const,
+    moved: [],
   }),
   products: () => [],
   stands: (element, context) => layStones(element, context).map(withClearance),
-  plan: (element, context) => {
-    const stones = layStones(element, context);
-    const place = discsPlace(stones);
-    const set: Draft = {
-      step: 'set',
-      verb: 'set-in-top',
-      words: `Set ${stones.length} ${stones.length === 1 ? 'stone' : 'stones'}`,
-      place,
-      deposit: { kind: 'pieces', pieces: stones, pressed: true },
-      hand_s: HAND_S['set-in-top'] * stones.length,
-      reason: 'Set in the wet top coat and cured with it: the quick way.',
-    };
-    if (beddingOf(element, context) === 'wet-top') return [set];
-    const bedding = context.role('bedding');
-    const t_um = bedding.coat_um ?? 150;
-    return [
-      {
-        step: 'bead',
-        verb: 'bead',
-        words: `Beads of ${bedding.name}`,
-        product: bedding.id,
-        place,
-        deposit: { kind: 'conformal', t_um },
-        hand_s: HAND_S.bead * stones.length,
-        reason: 'Each stone sits in a bead of its own; the top is taken around them and keeps their fire.',
-      },
-      {
-        ...set,
-        verb: 'set-in-bead',
-        reason: 'Set while the bead is wet; tweezers or a wax pen, largest first.',
-      },
-      flashOf(bedding, t_um, place, 'A flash fixes the stones before the brush comes near them.'),
-    ];
-  },
+  plan: (element, context) => setStones(layStones(element, context), element.bedding, context),
 });
 
-/** The place of a row of stones: a band around them, so that areas are theirs and not the whole nail's. */
-function discsPlace(stones: readonly PlacedPiece[]): Place {
-  return {
-    ...wholePlace(),
-    around: stones.map((s) => ({ x: s.x_mm, y: s.y_mm, r_mm: s.width_mm / 2 })),
-  };
+function clampTo(value: number, least: number, most: number, per = 100): number {
+  return Math.round(Math.max(least, Math.min(most, value)) * per) / per;
 }

@@ -7,10 +7,11 @@ import { crystals } from './crystals';
 import { finish } from './finish';
 import { french } from './french';
 import { inlay } from './inlay';
+import { looseStones } from './looseStones';
 import { ombre } from './ombre';
 
 /** Every technique the program knows: one file and one line each. */
-const ALL = [colour, ombre, french, inlay, crystals, charm, finish] as const;
+const ALL = [colour, ombre, french, inlay, crystals, looseStones, charm, finish] as const;
 
 /** One element of a look; which options it has follows from its `kind`. */
 export const Element = unionOf(ALL);

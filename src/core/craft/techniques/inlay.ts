@@ -1,8 +1,10 @@
 import * as z from 'zod';
 import { Across, Along, Colour, Id, mm } from '../../model/primitives';
-import { DRAWN_FOR_ARC_MM } from '../../geometry/regions';
-import { scaleOn, wholePlace, type NailContext } from '../context';
-import { bodyHandles, onPart } from '../handle';
+import { pack } from '../../geometry/pack';
+import { DRAWN_FOR_ARC_MM, layRegion } from '../../geometry/regions';
+import { isMirrored, scaleOn, wholePlace, type NailContext } from '../context';
+import { bodyHandles, onPart, spotOf } from '../handle';
+import { seedOf } from '../../model/chance';
 import { HAND_S } from '../handwork';
 import { layPiece } from '../laying';
 import type { Draft, PlacedPiece } from '../operation';
@@ -69,6 +71,50 @@ function layPieces(element: Inlay, context: NailContext): PlacedPiece[] {
   return pieces.slice(0, count);
 }
 
+/** The pieces of the list strewn over the nail, their kinds in turn, none over another. */
+function strewn(margin_mm: number, most: number) {
+  return (element: Inlay, context: NailContext): Inlay => {
+    const { frame } = context;
+    const scale = scaleOn(frame, element);
+    const kinds = kindsOf(element.pieces);
+    const laid = pack({
+      into_mm: layRegion(frame, { kind: 'whole' }).distance_mm,
+      box: { left: -frame.arc_mm / 2, right: frame.arc_mm / 2, low: 0, high: frame.length_mm },
+      margin_mm,
+      bodies: kinds.map((piece) => ({
+        half_width_mm: (piece.width_mm * scale) / 2,
+        half_length_mm: (piece.length_mm * scale) / 2,
+        round: piece.shape === 'leaf',
+      })),
+      // Long ones lie lengthwise on the curve.
+      turn_deg: 30,
+      most,
+      tries: PACKING_TRIES,
+      seed: seedOf(element.pieces),
+    });
+    if (laid.length === 0) return element;
+    const side = isMirrored(context.name, element) ? -1 : 1;
+    return {
+      ...element,
+      pieces: laid.map((one, i) => ({
+        ...kinds[i % kinds.length]!,
+        ...spotOf(one, context, element),
+        turn_deg: side * one.turn_deg,
+      })),
+    };
+  };
+}
+
+const PACKING_TRIES = 220;
+
+/** Pieces that differ in more than their place, first ones first. */
+function kindsOf(pieces: Inlay['pieces']): Inlay['pieces'] {
+  const seen = new Map(
+    pieces.map((piece) => [JSON.stringify({ ...piece, across: 0, along: 0, turn_deg: 0 }), piece]),
+  );
+  return [...seen.values()];
+}
+
 /** Pieces encapsulated in clear. Bed, cap and filing are the nail's: all that sits inside shares them. */
 export const inlay = defineTechnique({
   kind: 'inlay',
@@ -82,6 +128,7 @@ export const inlay = defineTechnique({
       kind: 'list',
       path: 'pieces',
       words: 'Pieces',
+      part: 'piece',
       item: [
         { kind: 'colour', path: 'colour', words: 'Colour' },
         { kind: 'number', path: 'length_mm', words: 'Length', unit: 'mm', min: 0.2, max: 30, step: 0.1 },
@@ -151,6 +198,15 @@ export const inlay = defineTechnique({
     cap_um: 450,
     filing_um: 80,
   }),
+  arrangements: [
+    { key: 'few', words: 'Strew a few', says: 'Strewn with room; again for another throw.', lay: strewn(0.9, 9) },
+    {
+      key: 'many',
+      words: 'Strew many',
+      says: 'As many as lie side by side; again for another throw.',
+      lay: strewn(0.25, MOST_PIECES),
+    },
+  ],
   handles: (element, context) =>
     element.pieces.flatMap((piece, i) =>
       onPart(

@@ -1,3 +1,12 @@
+import * as z from 'zod';
+import type { Point } from '../../geometry/frame';
+import type { Disc } from '../../geometry/regions';
+import { STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
+import { flashOf } from '../drafts';
+import { HAND_S } from '../handwork';
+import type { Draft, Place, PlacedPiece } from '../operation';
+import type { Field } from '../technique';
+
 /**
  * Stone sizes in SS to mm (from memory; makers differ by a few hundredths). The height is taken as 0.45 of
  * the diameter, which is common practice for flat-backed stones.
@@ -13,4 +22,94 @@ export const STONE_SIZES_MM = {
 } as const;
 export type StoneSize = keyof typeof STONE_SIZES_MM;
 export const STONE_SIZES = Object.keys(STONE_SIZES_MM) as StoneSize[];
-export const STONE_HEIGHT_SHARE = 0.45;
+const STONE_HEIGHT_SHARE = 0.45;
+
+/** How stones are held: as the artist works, in the wet top, or bedded with the top taken around them. */
+export const STONE_BEDDING = z.enum(['practice', 'wet-top', 'bedded']);
+export type StoneBedding = z.infer<typeof STONE_BEDDING>;
+export const BEDDING_FIELD: Field = {
+  kind: 'choice',
+  path: 'bedding',
+  words: 'Set',
+  choices: [
+    { value: 'practice', words: 'As I work' },
+    { value: 'wet-top', words: 'In wet top' },
+    { value: 'bedded', words: 'Bedded, top around' },
+  ],
+};
+
+export function beddingOf(bedding: StoneBedding, { practice }: NailContext): 'wet-top' | 'bedded' {
+  return bedding === 'practice' ? practice.stones : bedding;
+}
+
+/** Stones do not shrink: a smaller nail takes the largest stock size that is no larger than asked. */
+export function stockSize_mm(wanted_mm: number): number {
+  const sizes = Object.values(STONE_SIZES_MM);
+  return Math.max(sizes[0]!, ...sizes.filter((size) => size <= wanted_mm + 1e-9));
+}
+
+/** A stone where it lies on the nail. */
+export function stonePiece(at: Point, size_mm: number, colour: string): PlacedPiece {
+  return {
+    kind: 'stone',
+    words: 'stone',
+    shape: 'oval',
+    x_mm: at.x,
+    y_mm: at.y,
+    width_mm: size_mm,
+    length_mm: size_mm,
+    height_mm: size_mm * STONE_HEIGHT_SHARE,
+    turn_deg: 0,
+    stiffness: 1,
+    colour,
+    metallic: false,
+  };
+}
+
+/** A stone with the gap that a fine brush leaves around it. */
+export function withClearance(stone: PlacedPiece): Disc {
+  return { x: stone.x_mm, y: stone.y_mm, r_mm: stone.width_mm / 2 + STONE_CLEARANCE_MM };
+}
+
+/** Stones set in the wet top, or in beads of their own, flashed before the top is taken around them. */
+export function setStones(stones: PlacedPiece[], bedding: StoneBedding, context: NailContext): Draft[] {
+  const place = discsPlace(stones);
+  const set: Draft = {
+    step: 'set',
+    verb: 'set-in-top',
+    words: `Set ${stones.length} ${stones.length === 1 ? 'stone' : 'stones'}`,
+    place,
+    deposit: { kind: 'pieces', pieces: stones, pressed: true },
+    hand_s: HAND_S['set-in-top'] * stones.length,
+    reason: 'Set in the wet top coat and cured with it: the quick way.',
+  };
+  if (beddingOf(bedding, context) === 'wet-top') return [set];
+  const gel = context.role('bedding');
+  const t_um = gel.coat_um ?? 150;
+  return [
+    {
+      step: 'bead',
+      verb: 'bead',
+      words: `Beads of ${gel.name}`,
+      product: gel.id,
+      place,
+      deposit: { kind: 'conformal', t_um },
+      hand_s: HAND_S.bead * stones.length,
+      reason: 'Each stone sits in a bead of its own; the top is taken around them and keeps their fire.',
+    },
+    {
+      ...set,
+      verb: 'set-in-bead',
+      reason: 'Set while the bead is wet; tweezers or a wax pen, largest first.',
+    },
+    flashOf(gel, t_um, place, 'A flash fixes the stones before the brush comes near them.'),
+  ];
+}
+
+/** The place of stones: their own discs, so that areas are theirs and not the whole nail's. */
+function discsPlace(stones: readonly PlacedPiece[]): Place {
+  return {
+    ...wholePlace(),
+    around: stones.map((stone) => ({ x: stone.x_mm, y: stone.y_mm, r_mm: stone.width_mm / 2 })),
+  };
+}

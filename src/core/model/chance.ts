@@ -1,4 +1,4 @@
-/** Repeatable chance for tests: numbers from a seed (mulberry32, a common 32-bit generator). */
+/** Repeatable chance: numbers from a seed (mulberry32, a common 32-bit generator). */
 export interface Chance {
   /** 0 ≤ n < 1. */
   next: () => number;
@@ -18,4 +18,11 @@ export function chance(seed: number): Chance {
   };
   const below = (n: number) => Math.floor(next() * n);
   return { next, below, pick: (items) => items[below(items.length)]! };
+}
+
+/** A seed from what is there: another throw each time, and the same after undo (FNV-1a). */
+export function seedOf(of: unknown): number {
+  let hash = 2166136261;
+  for (const char of JSON.stringify(of)) hash = Math.imul(hash ^ char.charCodeAt(0), 16777619);
+  return hash >>> 0;
 }

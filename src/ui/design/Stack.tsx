@@ -1,0 +1,112 @@
+'use client';
+import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { useMemo } from 'react';
+import { techniqueOf, type Element } from '@/core/craft/techniques';
+import type { Look, SetDocument } from '@/core/document/document';
+import { NailCanvas } from '../kit/NailCanvas';
+import { FINENESS, usePicture } from '../kit/usePictures';
+import { useStudio, useStudioStore } from '../studio/studio';
+import classes from './Stack.module.css';
+
+const PX_PER_MM = 3.4;
+
+/**
+ * The nail taken apart: what the look lays, film by film, the topmost first. Touched to open; dragged, or with Alt and an
+ * arrow, laid over or under another.
+ */
+export function Stack({ look, open }: { look: Look; open: string | undefined }) {
+  const store = useStudioStore();
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const shown = [...look.elements].reverse();
+  const move = (element: string, to: number) =>
+    store.getState().change({ kind: 'move-element', look: look.id, element, to });
+  const at = (id: unknown) => look.elements.findIndex((one) => one.id === id);
+  return (
+    <DndContext
+      id="stack"
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={({ active, over }) => {
+        if (over && over.id !== active.id) move(String(active.id), at(over.id));
+      }}
+    >
+      <SortableContext items={shown.map((one) => one.id)} strategy={verticalListSortingStrategy}>
+        <ul className={classes.stack} aria-label="Elements, top first">
+          {shown.map((element) => (
+            <Film
+              key={element.id}
+              look={look}
+              element={element}
+              open={element.id === open}
+              move={(by) => {
+                const to = at(element.id) + by;
+                if (to >= 0 && to < look.elements.length) move(element.id, to);
+              }}
+            />
+          ))}
+        </ul>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+interface FilmProps {
+  look: Look;
+  element: Element;
+  open: boolean;
+  move: (by: 1 | -1) => void;
+}
+
+function Film({ look, element, open, move }: FilmProps) {
+  const set = useStudio((s) => s.heldFrom ?? s.set);
+  const focus = useStudio((s) => s.focus);
+  const store = useStudioStore();
+  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: element.id });
+  const alone = useMemo(() => {
+    const nail = { ...set.nails[focus], look: look.id };
+    return {
+      ...set,
+      looks: [{ ...look, elements: [element] }],
+      nails: { ...set.nails, [focus]: { ...nail, changes: [] } },
+      edits: [],
+    };
+  }, [set, focus, look, element]);
+  const picture = usePicture(alone, focus, PX_PER_MM * FINENESS);
+  return (
+    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }}>
+      <button
+        type="button"
+        className={classes.film}
+        data-open={open || undefined}
+        data-held={isDragging || undefined}
+        data-testid={`element-${element.id}`}
+        data-keeps-arrows
+        aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown"
+        onPointerDown={listeners?.onPointerDown as React.PointerEventHandler | undefined}
+        onClick={() => store.setState({ openElement: element.id })}
+        onKeyDown={(event) => {
+          if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+          event.preventDefault();
+          move(event.key === 'ArrowUp' ? 1 : -1);
+        }}
+      >
+        <span className={classes.lifted}>
+          <NailCanvas picture={picture} px_per_mm={PX_PER_MM} label="" />
+        </span>
+        <span className={classes.kind}>{techniqueOf(element.kind).words}</span>
+        <span className={classes.says}>{says(element, set)}</span>
+      </button>
+    </li>
+  );
+}
+
+/** What an element says of itself: the names of its products. */
+function says(element: Element, set: SetDocument): string {
+  const names = techniqueOf(element.kind)
+    .products(element)
+    .map((id) => set.kit.products.find((product) => product.id === id)?.name ?? id);
+  if (names.length > 0) return names.join(', ');
+  return element.id.replace(/-/g, ' ');
+}
