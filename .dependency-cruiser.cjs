@@ -25,6 +25,7 @@ const TOWER = [
 /** Rooms that stand beside the tower, each with the rooms it needs. A new room is placed here on purpose. */
 const BESIDE = {
   picture: ['model', 'geometry', 'colour', 'craft', 'document', 'compile', 'simulate'],
+  compose: ['model', 'colour', 'craft', 'document', 'compile', 'simulate', 'plan'],
   files: ['model', 'document'],
   starter: ['model', 'geometry', 'craft', 'document'],
   demo: ['model', 'craft', 'document', 'starter'],

@@ -7,7 +7,8 @@ import type { Plan } from '@/core/plan/planSet';
 import type { Shortening } from '@/core/plan/shorten';
 import type { HandWipe } from '@/core/timing/problem';
 import { Desk, type Hire } from './desk';
-import type { FingerAsked, Planned, PlannerApi, Stage } from './plannerApi';
+import type { Wishes } from '@/core/compose/compose';
+import type { Composed, FingerAsked, Planned, PlannerApi, Stage } from './plannerApi';
 
 /** Ample for a set on a slow machine; whoever needs more has lost the thread. */
 const PLAN_LIMIT_S = 30;
@@ -46,6 +47,11 @@ export function pictureOf(
   turn_deg = 0,
 ): Promise<NailPicture> {
   return painter.ask((api) => api.picture(set, name, px_per_mm, turn_deg), PICTURE_LIMIT_S);
+}
+
+/** Other ways to wear a set's looks. */
+export function composed(set: SetDocument, wishes: Wishes, count: number): Promise<Composed> {
+  return planner.ask((api) => api.compose(set, wishes, count), PLAN_LIMIT_S);
 }
 
 export function fingerOfNail(asked: FingerAsked, px_per_mm: number): Promise<Raster> {

@@ -1,6 +1,9 @@
 import { transfer } from 'comlink';
 import { buildOf, frameOf } from '@/core/compile/prepare';
 import type { SetDocument } from '@/core/document/document';
+import { balanceOf } from '@/core/compose/balance';
+import { compose, type Proposal, type Wishes } from '@/core/compose/compose';
+import { profilesOf, wornProfile, type LookProfile } from '@/core/compose/profile';
 import type { NailName } from '@/core/model/names';
 import { drawNail, type NailPicture } from '@/core/picture/nailPicture';
 import { drawFinger } from '@/core/picture/finger';
@@ -27,6 +30,12 @@ export interface Stage {
   crosswise: Section;
 }
 
+export interface Composed {
+  profiles: LookProfile[];
+  balance: string[];
+  proposals: Proposal[];
+}
+
 /** Whose finger, how much of it, and how it lies. */
 export interface FingerAsked {
   set: SetDocument;
@@ -43,6 +52,8 @@ export interface PlannerApi {
   shorten: (set: SetDocument) => Shortening[];
   /** One nail in its finished look, its finger turned so under the lamp. */
   picture: (set: SetDocument, name: NailName, px_per_mm: number, turn_deg: number) => NailPicture;
+  /** The set's looks weighed, what the eye finds on its hands, and other ways to wear them. */
+  compose: (set: SetDocument, wishes: Wishes, count: number) => Composed;
   /** The finger that a nail sits on. */
   finger: (finger: FingerAsked, px_per_mm: number) => Raster;
   /** The nail after its first `done` operations. */
@@ -86,6 +97,14 @@ export function plannerApi(): PlannerApi {
       const picture = drawNail(planned(set, name).nominal.field, productIn(set), px_per_mm, turn_deg);
       // Pixels are moved, not copied.
       return transfer(picture, [picture.data.buffer]);
+    },
+    compose: (set, wishes, count) => {
+      const profiles = profilesOf(set);
+      return {
+        profiles,
+        balance: balanceOf((finger, hand) => wornProfile(set, profiles, `${hand}-${finger}`)),
+        proposals: compose(profiles, wishes, count),
+      };
     },
     finger: ({ set, name, below_mm, turn_deg }, px_per_mm) => {
       const frame = frameOf(set.nails[name], buildOf(set, set.nails[name]));

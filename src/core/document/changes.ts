@@ -13,6 +13,8 @@ import { fail, ok, type Result } from '../model/result';
 export type Change =
   | { kind: 'rename'; title: string }
   | { kind: 'wear'; nails: NailName[]; look: string | null }
+  /** Every nail its look at once; what they had otherwise goes with the look it was of. */
+  | { kind: 'dress'; looks: Record<NailName, string> }
   | { kind: 'in-work'; nails: NailName[]; in_work: boolean }
   | {
       kind: 'nail';
@@ -61,6 +63,14 @@ type Apply<K extends Change['kind']> = (
 const APPLY: { [K in Change['kind']]: Apply<K> } = {
   rename: (set, { title }) => ({ ...set, title: tidyWords(title) ?? title }),
   wear: (set, { nails, look }) => mapNails(set, nails, (nail) => ({ ...nail, look, changes: [] })),
+  dress: (set, { looks }) =>
+    nailNames(set).reduce(
+      (next, name) =>
+        set.nails[name].look === looks[name]
+          ? next
+          : mapNails(next, [name], (nail) => ({ ...nail, look: looks[name], changes: [] })),
+      set,
+    ),
   'in-work': (set, { nails, in_work }) => mapNails(set, nails, (nail) => ({ ...nail, in_work })),
   nail: (set, { nails, put: given }) => mapNails(set, nails, (nail) => ({ ...nail, ...given })),
   measure: (set, { nails, plate }) =>

@@ -94,7 +94,7 @@ describe('a nail’s picture', () => {
         const apart = [0, 1, 2].map((c) => Math.abs(plain.data[i + c]! - spotted.picture.data[i + c]!));
         // The lamp mirrored in the surface moves a hair where films rise; no colour does.
         if (d < -1.5 / PX) expect(Math.max(...apart)).toBeLessThan(40);
-        if (d < -1.5) expect(Math.max(...apart)).toBeLessThan(8);
+        if (d < -1.5) expect(Math.max(...apart)).toBeLessThan(16);
         if (d < 1.5 / PX) continue;
         expect(Math.max(...apart)).toBeGreaterThan(0);
         inside += 1;

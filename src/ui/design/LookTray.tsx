@@ -9,6 +9,7 @@ import { NailCanvas } from '../kit/NailCanvas';
 import { FINENESS, usePicture } from '../kit/usePictures';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { freeId } from '../kit/freeId';
+import { Compose } from './Compose';
 import { freshProducts } from './fresh';
 import classes from './DesignView.module.css';
 
@@ -32,6 +33,7 @@ export function LookTray() {
   return (
     <section className={classes.tray} aria-label="Looks">
       <h2>Looks</h2>
+      {looks.length > 1 && <Compose />}
       <ul className={classes.looks}>
         {looks.map((look) => (
           <li key={look.id}>
