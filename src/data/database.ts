@@ -61,6 +61,13 @@ export interface ShelvedItem extends ShelfItem {
   id: string;
 }
 
+/** A picture that a set is designed after. It stays here: no exported file carries it. */
+export interface Reference {
+  set: string;
+  name: string;
+  picture: Blob;
+}
+
 /** Small facts about this store, such as whether it was seeded. */
 export interface StoredFact {
   key: string;
@@ -69,7 +76,7 @@ export interface StoredFact {
 
 export const STORE_NAME = 'merry-lacquer';
 /** The version of the store's tables that this program writes. */
-export const STORE_VERSION = 5;
+export const STORE_VERSION = 6;
 
 /** Why nothing is written: the store is of a newer program. */
 export class ReadOnly extends Error {
@@ -102,7 +109,8 @@ export class LacquerDatabase extends Dexie {
     this.version(2).stores({ journal: 'key, set' });
     this.version(3).stores({ history: 'set', bin: 'key, removed_at', gone: 'id', shelf: 'id' });
     this.version(4).stores({ clients: 'id, *sets' });
-    this.version(STORE_VERSION).stores({ supplies: 'id, kind' });
+    this.version(5).stores({ supplies: 'id, kind' });
+    this.version(STORE_VERSION).stores({ references: 'set' });
   }
 
   get sets(): Table<StoredSet, string> {
@@ -128,6 +136,9 @@ export class LacquerDatabase extends Dexie {
   }
   get supplies(): Table<Supply, string> {
     return this.table('supplies');
+  }
+  get references(): Table<Reference, string> {
+    return this.table('references');
   }
   get gone(): Table<GoneId, string> {
     return this.table('gone');

@@ -8,7 +8,9 @@ import type { Shortening } from '@/core/plan/shorten';
 import type { HandWipe } from '@/core/timing/problem';
 import { Desk, type Hire } from './desk';
 import type { Wishes } from '@/core/compose/compose';
-import type { Composed, FingerAsked, Planned, PlannerApi, Stage } from './plannerApi';
+import type { Product } from '@/core/model/product';
+import type { Result } from '@/core/model/result';
+import type { Composed, FingerAsked, MatchedColour, Palette, Planned, PlannerApi, Stage } from './plannerApi';
 
 /** Ample for a set on a slow machine; whoever needs more has lost the thread. */
 const PLAN_LIMIT_S = 30;
@@ -52,6 +54,18 @@ export function pictureOf(
 /** Other ways to wear a set's looks. */
 export function composed(set: SetDocument, wishes: Wishes, count: number): Promise<Composed> {
   return planner.ask((api) => api.compose(set, wishes, count), PLAN_LIMIT_S);
+}
+
+/** The colours of a picture, matched with products. */
+export function paletteOfPicture(file: Blob, products: readonly Product[]): Promise<Result<Palette>> {
+  return planner.ask((api) => api.palette(file, products) as Promise<Result<Palette>>, PICTURE_LIMIT_S);
+}
+
+export function matchesOf(
+  colours: readonly string[],
+  products: readonly Product[],
+): Promise<MatchedColour[]> {
+  return planner.ask((api) => api.matches(colours, products), PICTURE_LIMIT_S);
 }
 
 export function fingerOfNail(asked: FingerAsked, px_per_mm: number): Promise<Raster> {

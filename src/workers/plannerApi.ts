@@ -1,6 +1,12 @@
 import { transfer } from 'comlink';
 import { buildOf, frameOf } from '@/core/compile/prepare';
 import type { SetDocument } from '@/core/document/document';
+import { matchColour, type Match } from '@/core/colour/match';
+import { paletteOf } from '@/core/colour/palette';
+import { hexOf, linearOf } from '@/core/colour/space';
+import type { Product } from '@/core/model/product';
+import { ok, type Result } from '@/core/model/result';
+import { pictureIn } from './pictureIn';
 import { balanceOf } from '@/core/compose/balance';
 import { compose, type Proposal, type Wishes } from '@/core/compose/compose';
 import { profilesOf, wornProfile, type LookProfile } from '@/core/compose/profile';
@@ -30,6 +36,20 @@ export interface Stage {
   crosswise: Section;
 }
 
+/** A colour and what comes near it. */
+export interface MatchedColour {
+  colour: string;
+  single?: Match;
+  mix?: Match;
+}
+
+export interface Palette {
+  colours: (MatchedColour & { share: number })[];
+  moves: boolean;
+}
+
+const PALETTE_COLOURS = 6;
+
 export interface Composed {
   profiles: LookProfile[];
   balance: string[];
@@ -54,6 +74,10 @@ export interface PlannerApi {
   picture: (set: SetDocument, name: NailName, px_per_mm: number, turn_deg: number) => NailPicture;
   /** The set's looks weighed, what the eye finds on its hands, and other ways to wear them. */
   compose: (set: SetDocument, wishes: Wishes, count: number) => Composed;
+  /** The colours of a picture, each with what of these products comes near it. */
+  palette: (file: Blob, products: readonly Product[]) => Promise<Result<Palette>>;
+  /** Colours that are named, matched the same way. */
+  matches: (colours: readonly string[], products: readonly Product[]) => MatchedColour[];
   /** The finger that a nail sits on. */
   finger: (finger: FingerAsked, px_per_mm: number) => Raster;
   /** The nail after its first `done` operations. */
@@ -106,6 +130,19 @@ export function plannerApi(): PlannerApi {
         proposals: compose(profiles, wishes, count),
       };
     },
+    palette: async (file, products): Promise<Result<Palette>> => {
+      const read = await pictureIn(file);
+      if (!read.ok) return read;
+      const { pixels, moves } = read.value;
+      const colours = paletteOf(pixels, PALETTE_COLOURS).map(({ colour, share }) => ({
+        colour: hexOf(colour),
+        share,
+        ...matchColour(colour, products),
+      }));
+      return ok({ colours, moves });
+    },
+    matches: (colours, products) =>
+      colours.map((colour) => ({ colour, ...matchColour(linearOf(colour), products) })),
     finger: ({ set, name, below_mm, turn_deg }, px_per_mm) => {
       const frame = frameOf(set.nails[name], buildOf(set, set.nails[name]));
       const picture = drawFinger({ frame, skin: set.skin, below_mm, turn_deg }, px_per_mm);

@@ -38,7 +38,22 @@ export interface FrameInput {
   shape: Shape;
 }
 
+const KNOWN = new Map<string, NailFrame>();
+const MOST_KNOWN = 200;
+
+/** The frame of a nail. It is worked out once for the same measures: screens ask for it at every move of a hand. */
 export function makeFrame(input: FrameInput): NailFrame {
+  const { width_mm, arch_mm, bed_mm, free_mm, radiusAlong_mm, shape } = input;
+  const key = [width_mm, arch_mm, bed_mm, free_mm, radiusAlong_mm, shape].join();
+  const known = KNOWN.get(key);
+  if (known) return known;
+  if (KNOWN.size >= MOST_KNOWN) KNOWN.clear();
+  const made = workedOut(input);
+  KNOWN.set(key, made);
+  return made;
+}
+
+function workedOut(input: FrameInput): NailFrame {
   const curve = curveOf(input.width_mm, input.arch_mm);
   const half = curve.arc_mm / 2;
   const length = input.bed_mm + input.free_mm;

@@ -1,6 +1,6 @@
 import type { Triple } from '../colour/film';
 import { CELLS_X, CELLS_Y, height_um, type NailField } from '../simulate/field';
-import { mix, noise, times } from './hardware';
+import { noise } from './hardware';
 
 /**
  * One lamp for the whole hand: a soft box to the upper left, a strip to the right, the room around them. A surface
@@ -17,7 +17,7 @@ const ROUND_MM = 0.55;
 
 export interface Spot {
   /** Lean of the surface, to the right and towards the tip, as tangents. */
-  lean: readonly [number, number];
+  lean: [number, number];
   /** 0 a mirror, 1 matte. */
   matte: number;
   /** How much of what shows is metal, 0–1, and how coarse its grain is. */
@@ -29,7 +29,7 @@ export interface Spot {
 }
 
 /** The lean of a nail's finished surface from its films and its arch, by place in mm; without the curve across. */
-export function leansOf(field: NailField): (x: number, y: number) => [number, number] {
+export function leansOf(field: NailField): (x: number, y: number, into: [number, number]) => void {
   const { grid, frame } = field;
   let height = new Float32Array(CELLS_X * CELLS_Y);
   for (let cell = 0; cell < height.length; cell += 1) height[cell] = height_um(field, cell) / 1000;
@@ -56,10 +56,10 @@ export function leansOf(field: NailField): (x: number, y: number) => [number, nu
     return low + (high - low) * (v - j);
   };
   const middle = frame.length_mm * 0.46;
-  return (x, y) => [
-    -read(alongX, x, y),
-    -read(alongY, x, y) + Math.tan(clamp((y - middle) / frame.radiusAlong_mm, -0.6, 0.6)),
-  ];
+  return (x, y, into) => {
+    into[0] = -read(alongX, x, y);
+    into[1] = -read(alongY, x, y) + Math.tan(clamp((y - middle) / frame.radiusAlong_mm, -0.6, 0.6));
+  };
 }
 
 /** Lean added by the rounded edge, `d` mm inside the outline, outwards. */
@@ -69,8 +69,8 @@ export function edgeLean(d: number): number {
   return 0.75 * share * share;
 }
 
-/** What is seen of a surface of this colour: its own colour in the light, and what it mirrors. */
-export function lit(colour: Triple, across: number, spot: Spot, turn: Turn): Triple {
+/** What is seen of a surface of this colour, in its place: its own colour in the light, and what it mirrors. */
+export function light(colour: [number, number, number], across: number, spot: Spot, turn: Turn): void {
   // The curve across turns the lean of the films with it.
   const [alongLean, bow] = [spot.lean[1], Math.atan(spot.lean[0]) + across];
   const nx0 = Math.sin(bow);
@@ -84,23 +84,24 @@ export function lit(colour: Triple, across: number, spot: Spot, turn: Turn): Tri
   const sy = -nx * turn.sin + ny * turn.cos;
   const facing = Math.max(0, sx * KEY[0] + sy * KEY[1] + nz * KEY[2]);
   const open = 0.5 + 0.5 * nz;
-  const body = times(colour, 0.08 + 0.34 * open ** 2 + 0.66 * facing);
+  const body = 0.08 + 0.34 * open * open + 0.66 * facing;
   const u = 2 * nz * sx;
   const v = 2 * nz * sy;
-  const fresnel = F0 + (1 - F0) * (1 - nz) ** 5 * 0.55;
+  const lean = 1 - nz;
+  const fresnel = F0 + (1 - F0) * lean * lean * lean * lean * lean * 0.55;
   const shine = fresnel * (spot.matte < 1 ? room(u, v, 0.05) : 0);
   const veil = spot.matte > 0 ? F0 * room(u, v, 0.5) * 0.3 : 0;
-  let out = body;
+  let share = body;
   if (spot.metal > 0) {
     const jitter = spot.grain * 0.8;
     const gu = u + jitter * (noise(spot.x * 13, spot.y * 13) - 0.5);
     const gv = v + jitter * (noise(spot.x * 13 + 40, spot.y * 13) - 0.5);
     const bright = 0.5 + 0.42 * gv - 0.25 * gu * gu + 0.045 * room(gu, gv, 0.22);
-    const mirrored = times(colour, Math.max(0.16, bright) * (0.72 + 0.28 * facing) * 1.25);
-    out = mix(out, mirrored, spot.metal);
+    const mirrored = Math.max(0.16, bright) * (0.72 + 0.28 * facing) * 1.25;
+    share += (mirrored - share) * spot.metal;
   }
   const gloss = shine * (1 - spot.matte) + veil * spot.matte;
-  return [out[0] + gloss * WARM[0], out[1] + gloss * WARM[1], out[2] + gloss * WARM[2]];
+  for (let i = 0; i < 3; i += 1) colour[i] = colour[i]! * share + gloss * WARM[i]!;
 }
 
 /** How a finger is turned under the lamp. */
@@ -137,6 +138,7 @@ function room(u: number, v: number, soft: number): number {
 
 /** 1 inside a rounded box around the middle, soft at its edge. */
 function boxed(u: number, v: number, halfU: number, halfV: number, round: number, soft: number): number {
+  if (u > halfU + soft || -u > halfU + soft || v > halfV + soft || -v > halfV + soft) return 0;
   const du = Math.abs(u) - halfU + round;
   const dv = Math.abs(v) - halfV + round;
   const outside = Math.hypot(Math.max(du, 0), Math.max(dv, 0)) + Math.min(Math.max(du, dv), 0) - round;

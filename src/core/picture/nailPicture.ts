@@ -8,7 +8,7 @@ import type { Film, NailField } from '../simulate/field';
 import { encode, type Raster } from './raster';
 import { PICTURE_PAD_MM } from './spread';
 import { drawPiece, mix, times, type Drawn } from './hardware';
-import { edgeLean, leansOf, lit, turned } from './lighting';
+import { edgeLean, leansOf, light, turned, type Spot } from './lighting';
 
 /** A nail seen from straight above, tip up. */
 export interface NailPicture extends Raster {
@@ -56,6 +56,9 @@ export function drawNail(
   const half = frame.arc_mm / 2;
   const leanAt = leansOf(field);
   const turn = turned(turn_deg);
+  const lean: [number, number] = [0, 0];
+  // One for all pixels: nothing is made anew for any of them.
+  const spot: Spot = { lean, matte: 0, metal: 0, grain: scene.grain, x: 0, y: 0 };
   // Distances of the row above, for the way the outline runs.
   const above = new Float64Array(width).fill(-1);
 
@@ -70,10 +73,11 @@ export function drawNail(
       // Edges foreshorten towards the sidewalls: sharpness is judged in pixels on the screen.
       const slant = round ? Math.max(0.25, Math.cos(Math.min(1.45, Math.abs(x) / R))) : 1;
       const cover = clamp01(0.5 + d * px_per_mm * (Math.abs(x) > half * 0.6 ? slant : 1));
-      const standing = topmost(scene.standing, x, y, px_per_mm);
+      const standing = scene.standing.length > 0 ? topmost(scene.standing, x, y, px_per_mm) : undefined;
       const [inX, inY] = [d - before, above[column]! - d];
       above[column] = before = d;
       if (cover <= 0 && !standing) {
+        if (d < -3 * SHADOW_MM) continue;
         // A soft shadow on what lies beneath, cast like the rest to the lower right.
         const up = y + SHADOW_MM;
         const under =
@@ -83,7 +87,8 @@ export function drawNail(
       }
 
       for (let p = 0; p < scene.places.length; p += 1) distances[p] = scene.places[p]!(x, y, d);
-      let colour: Mutable = [...groundAt(field, x, y)];
+      const [red, green, blue] = groundAt(field, x, y);
+      let colour: Mutable = [red, green, blue];
       let glint = 0;
       for (const item of scene.pile) {
         if ('pieces' in item) {
@@ -109,16 +114,19 @@ export function drawNail(
         const share = clamp01(0.5 + distances[sheen.place]! * px_per_mm);
         matte += ((sheen.matte ? 1 : 0) - matte) * share;
       }
-      const lean = leanAt(x, y);
+      leanAt(x, y, lean);
       const edge = edgeLean(d);
       if (edge > 0) {
         const steep = Math.hypot(inX, inY) || 1;
         lean[0] -= (edge * inX) / steep;
         lean[1] += (edge * inY) / steep;
       }
-      const spot = { lean, matte, metal: glint, grain: scene.grain, x, y };
-      let shown = lit(colour, round ? x / R : 0, spot, turn);
-      shown = shadowed(shown, scene.standing, x, y);
+      spot.matte = matte;
+      spot.metal = glint;
+      spot.x = x;
+      spot.y = y;
+      light(colour, round ? x / R : 0, spot, turn);
+      let shown = scene.standing.length > 0 ? shadowed(colour, scene.standing, x, y) : colour;
       let alpha = cover;
       if (standing) {
         shown = mix(shown, standing.drawn.shade(x, y, shown), standing.share);

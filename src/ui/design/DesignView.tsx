@@ -10,7 +10,7 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { useElementSize } from '@mantine/hooks';
-import { useState, type ReactNode } from 'react';
+import { useState, type CSSProperties, type ReactNode } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { nailsOf, type Finding } from '@/core/judge/finding';
 import { NAILS, nailKey, nailWords, type NailName } from '@/core/model/names';
@@ -23,6 +23,7 @@ import { toggled } from '../studio/StudioKeys';
 import { Desk } from './Desk';
 import { LookEditor } from './LookEditor';
 import { LookTray } from './LookTray';
+import { SeenAs, SeenAsFilters } from './SeenAs';
 import nailClasses from '../kit/nailButton.module.css';
 import classes from './DesignView.module.css';
 
@@ -37,6 +38,7 @@ export function DesignView() {
   const change = useStudio((s) => s.change);
   // The ten nails follow once the hand lets go: the large one comes first.
   const settled = useStudio((s) => s.heldFrom) ?? set;
+  const seenAs = useStudio((s) => s.seenAs);
   const { ref, width, height } = useElementSize();
   const high = (height || 744) * SPREAD_SHARE;
   const most = Math.min(MOST_PX_PER_MM, high / spreadOf(settled).height_mm);
@@ -62,8 +64,16 @@ export function DesignView() {
         else change({ kind: 'wear', nails: [nail], look: String(event.active.id) });
       }}
     >
-      <div ref={ref} className={classes.view}>
+      <SeenAsFilters />
+      <div
+        ref={ref}
+        className={classes.view}
+        style={{ '--seen-as': seenAs === 'plain' ? 'none' : `url(#seen-${seenAs})` } as CSSProperties}
+      >
         <section className={classes.spread} aria-label="Ten nails">
+          <div className={classes.seen}>
+            <SeenAs />
+          </div>
           <HandsSpread
             set={settled}
             pictures={pictures}

@@ -23,7 +23,7 @@ import classes from './Desk.module.css';
 const ROOM: Room = { x: 60, right: 44, top: 10, bottom: 56 };
 const ZOOMS = [1, 1.5, 2, 3] as const;
 /** How fine the picture is while a hand moves. */
-const COARSE = 0.45;
+const COARSE = 0.3;
 
 /** The nail in focus, large: what the open element has to be taken hold of, and the nail's own things beside it. */
 export function Desk({ height_px }: { height_px: number }) {

@@ -11,6 +11,7 @@ import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';
 import { nailWords } from '@/core/model/names';
 import type { Region } from '@/core/model/region';
+import { FadePlan } from './FadePlan';
 import { freshProducts } from './fresh';
 import { ProductInput } from './ProductInput';
 import { RegionInput } from './RegionInput';
@@ -34,6 +35,7 @@ export function ElementFields({ look, element: ofLook }: { look: Look; element: 
         </p>
       )}
       <FromShelf element={element} onTake={put} />
+      <FadePlan element={element} />
       <Arrangements look={look} element={element} onLay={put} />
       {techniqueOf(element.kind).fields.map((field) => (
         <FieldInput
@@ -184,6 +186,7 @@ function ListInput({
   const items = Array.isArray(value) ? (value as unknown[]) : [];
   const store = useStudioStore();
   const openPart = useStudio((s) => s.openPart);
+  const kit = useStudio((s) => s.set.kit.products);
   const replace = (index: number, item: unknown, gesture?: string) =>
     onChange(
       items.map((one, i) => (i === index ? item : one)),
@@ -231,7 +234,11 @@ function ListInput({
     (_, i) => openPart === `${field.part}-${i}` || openPart?.startsWith(`${field.part}-${i}-`),
   );
   const open = Math.max(0, held);
-  const colour = field.item.find((inner) => inner.kind === 'colour');
+  const shade = field.item.find((inner) => inner.kind === 'colour' || inner.kind === 'product');
+  const colourOf = (item: unknown) => {
+    const value = shade && String(readPath(item, shade.path));
+    return shade?.kind === 'product' ? kit.find((one) => one.id === value)?.colour : value;
+  };
   return (
     <fieldset className={classes.list}>
       {legend}
@@ -245,7 +252,7 @@ function ListInput({
             aria-label={`${field.part} ${index + 1}`}
             onClick={() => store.setState({ openPart: `${field.part}-${index}` })}
           >
-            {colour && <span style={{ background: String(readPath(item, colour.path)) }} />}
+            {shade && <span style={{ background: colourOf(item) }} />}
             {index + 1}
           </button>
         ))}

@@ -57,7 +57,8 @@ export function LookTray() {
 
 /** A swatch: drag it onto a nail, or press its letter for the selected nails; a click opens it. */
 function Swatch({ look }: { look: Look }) {
-  const set = useStudio((s) => s.set);
+  // The nail in the hand comes first: swatches follow when it is let go.
+  const set = useStudio((s) => s.heldFrom ?? s.set);
   const open = useStudio((s) => s.openLook === look.id);
   const store = useStudioStore();
   const { setNodeRef, listeners, attributes } = useDraggable({ id: look.id });

@@ -4,6 +4,7 @@ import { lookOf } from '@/core/compile/prepare';
 import { techniqueOf } from '@/core/craft/techniques';
 import { handOf, mirrorOf } from '@/core/model/names';
 import { useStudio, useStudioStore } from '../studio/studio';
+import { ReferencePicture } from './ReferencePicture';
 import classes from './Desk.module.css';
 
 const ROW = { body: { minHeight: 44, alignItems: 'center' } } as const;
@@ -82,6 +83,7 @@ export function NailOnly() {
           Swap these two
         </Button>
       )}
+      <ReferencePicture />
       <Button
         className={classes.mirror}
         variant="default"

@@ -1,7 +1,8 @@
 'use client';
 import { ActionIcon, Button, ColorPicker, NativeSelect, Popover, TextInput } from '@mantine/core';
 import { IconColorPicker } from '@tabler/icons-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { swatchOf } from '@/core/picture/swatch';
 import { tidyWords } from '@/core/model/primitives';
 import type { Product } from '@/core/model/product';
 import { onShelf, recoloured } from '@/core/starter/shelf';
@@ -58,8 +59,26 @@ export function ProductInput({ words, families, value, onChange }: Props) {
           if (chosen) take(chosen);
         }}
       />
+      {now?.colour && <Coats product={now} />}
       {now?.colour && <Recolour product={now} taken={[...kit, ...shelf]} onMade={take} />}
     </div>
+  );
+}
+
+/** One, two and three coats, over a dark nail and a pale one. */
+function Coats({ product }: { product: Product }) {
+  const swatch = useMemo(() => swatchOf(product), [product]);
+  return (
+    <span
+      className={classes.coats}
+      role="img"
+      aria-label={`${product.name}: one, two and three coats over a dark and a pale nail`}
+      title="One, two and three coats, over a dark nail above and a pale one below"
+    >
+      {[...swatch.dark, ...swatch.pale].map((colour, i) => (
+        <span key={i} style={{ background: colour }} />
+      ))}
+    </span>
   );
 }
 

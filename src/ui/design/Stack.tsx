@@ -62,17 +62,20 @@ interface FilmProps {
 function Film({ look, element, open, move }: FilmProps) {
   const set = useStudio((s) => s.heldFrom ?? s.set);
   const focus = useStudio((s) => s.focus);
+  const { id } = element;
   const store = useStudioStore();
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: element.id });
   const alone = useMemo(() => {
+    // As it was when a hand took hold of it: what is held is drawn large, and here once it is let go.
+    const still = set.looks.find((one) => one.id === look.id)?.elements.find((one) => one.id === id);
     const nail = { ...set.nails[focus], look: look.id };
     return {
       ...set,
-      looks: [{ ...look, elements: [element] }],
+      looks: [{ id: look.id, name: look.name, key: look.key, elements: still ? [still] : [] }],
       nails: { ...set.nails, [focus]: { ...nail, changes: [] } },
       edits: [],
     };
-  }, [set, focus, look, element]);
+  }, [set, focus, look.id, look.name, look.key, id]);
   const picture = usePicture(alone, focus, PX_PER_MM * FINENESS);
   return (
     <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }}>

@@ -49,6 +49,8 @@ export interface Studio {
   openPart: string | undefined;
   /** The nail that Layers shows. */
   focus: NailName;
+  /** Whose eyes, or which light, Design shows the nails in. */
+  seenAs: string;
   /** What is edited in Design is the nail's in focus alone. */
   ownOnly: boolean;
   /** Something on the nail is held and follows the hand: the set as it was before. */
@@ -86,6 +88,7 @@ export function createStudio(set: SetDocument, history?: UndoHistory): StudioSto
         openElement: undefined,
         openPart: undefined,
         focus: 'left-ring',
+        seenAs: 'plain',
         ownOnly: false,
         heldFrom: undefined,
         moving: false,

@@ -37,6 +37,7 @@ export const ombre = defineTechnique({
       kind: 'list',
       path: 'stops',
       words: 'Colours in turn',
+      part: 'stop',
       item: [
         { kind: 'product', path: 'product', words: 'Colour', families: ['gel-colour', 'two-stage-colour'] },
         { kind: 'number', path: 'at', words: 'Place', min: 0, max: 1, step: 0.05 },
