@@ -77,7 +77,6 @@ export function drawNail(
       const [inX, inY] = [d - before, above[column]! - d];
       above[column] = before = d;
       if (cover <= 0 && !standing) {
-        if (d < -3 * SHADOW_MM) continue;
         // A soft shadow on what lies beneath, cast like the rest to the lower right.
         const up = y + SHADOW_MM;
         const under =

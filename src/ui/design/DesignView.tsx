@@ -23,7 +23,7 @@ import { toggled } from '../studio/StudioKeys';
 import { Desk } from './Desk';
 import { LookEditor } from './LookEditor';
 import { LookTray } from './LookTray';
-import { SeenAs, SeenAsFilters } from './SeenAs';
+import { SeenAsFilters } from './SeenAs';
 import nailClasses from '../kit/nailButton.module.css';
 import classes from './DesignView.module.css';
 
@@ -31,6 +31,8 @@ const MOST_PX_PER_MM = 7;
 /** Ten nails take this share of the height at most: the rest is the desk's. */
 const SPREAD_SHARE = 0.29;
 const EDGE_PX = 16;
+const PHONE_PX = 760;
+const PHONE_TALL_PX = 680;
 
 /** What shall they wear? Ten nails, the looks to put on them, and the open look's elements. */
 export function DesignView() {
@@ -40,7 +42,9 @@ export function DesignView() {
   const settled = useStudio((s) => s.heldFrom) ?? set;
   const seenAs = useStudio((s) => s.seenAs);
   const { ref, width, height } = useElementSize();
-  const high = (height || 744) * SPREAD_SHARE;
+  // On a phone the view is as long as what is in it, and scrolls.
+  const tall = width > 0 && width <= PHONE_PX ? PHONE_TALL_PX : height || 744;
+  const high = tall * SPREAD_SHARE;
   const most = Math.min(MOST_PX_PER_MM, high / spreadOf(settled).height_mm);
   const px_per_mm = spreadScale(settled, (width || 1196) - EDGE_PX, most);
   const pictures = usePictures(settled, px_per_mm * FINENESS);
@@ -71,9 +75,6 @@ export function DesignView() {
         style={{ '--seen-as': seenAs === 'plain' ? 'none' : `url(#seen-${seenAs})` } as CSSProperties}
       >
         <section className={classes.spread} aria-label="Ten nails">
-          <div className={classes.seen}>
-            <SeenAs />
-          </div>
           <HandsSpread
             set={settled}
             pictures={pictures}
@@ -82,7 +83,7 @@ export function DesignView() {
           />
         </section>
         <LookTray />
-        <Desk height_px={(height || 744) - spreadOf(settled).height_mm * px_per_mm - DESK_EDGES_PX} />
+        <Desk height_px={tall - spreadOf(settled).height_mm * px_per_mm - DESK_EDGES_PX} />
         <LookEditor />
       </div>
       <DragOverlay dropAnimation={null}>

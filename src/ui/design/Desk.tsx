@@ -17,6 +17,7 @@ import { FindingStrip } from './FindingStrip';
 import { Handles, type Room } from './Handles';
 import { NailOnly } from './NailOnly';
 import { Rule } from './Rule';
+import { SeenAs } from './SeenAs';
 import classes from './Desk.module.css';
 
 /** Room around the nail: beside it for the rule and the finger, below for the fold of skin it grows from. */
@@ -96,6 +97,7 @@ export function Desk({ height_px }: { height_px: number }) {
         </div>
       </div>
       <div className={classes.beside}>
+        <SeenAs />
         {look && wears?.id !== look.id && <OtherLook wears={wears} open={look} />}
         <NailOnly />
       </div>

@@ -13,7 +13,7 @@ export function SeenAs() {
       aria-label="Seen"
       value={seenAs}
       data={COLOUR_VIEWS.map(({ key, words }) => ({ value: key, label: words }))}
-      styles={{ input: { minHeight: 44, width: 150 } }}
+      styles={{ input: { minHeight: 44, width: '100%' } }}
       onChange={(event) => store.setState({ seenAs: event.currentTarget.value })}
     />
   );
