@@ -135,12 +135,59 @@ export function regionHandles(region: Region, context: NailContext, fitting: Fit
         ),
         (body): Region => ({ ...region, ...body }),
       );
+    case 'lines':
+      return linesHandles(region, context, fitting);
+    case 'path':
     case 'outline':
       return cornerHandles(region, context, fitting);
   }
 }
 
-type Outline = Extract<Region, { kind: 'outline' }>;
+type LinesRegion = Extract<Region, { kind: 'lines' }>;
+/** Where lines are turned by: so far from their middle. */
+const TURNED_AT_MM = 3.5;
+
+function linesHandles(region: LinesRegion, context: NailContext, fitting: Fitting): Handle<Region>[] {
+  const side = sideOf(context, fitting);
+  const at = placed(region, context, fitting);
+  const turn = (side * region.turn_deg * Math.PI) / 180;
+  const along = { x: -Math.sin(turn), y: Math.cos(turn) };
+  const scale = scaleOn(context.frame, fitting);
+  const gap = region.pitch_mm * scale;
+  return [
+    spotHandle(region, { id: 'lines', words: 'lines' }, context, fitting, (spot): Region => ({
+      ...region,
+      ...spot,
+    })),
+    {
+      id: 'lines-turn',
+      of: 'lines',
+      words: 'lines: turn',
+      at: { x: at.x + along.x * TURNED_AT_MM, y: at.y + along.y * TURNED_AT_MM },
+      says: `${Math.round(region.turn_deg)}°`,
+      move: ({ x, y }) =>
+        Math.hypot(x - at.x, y - at.y) < 0.05
+          ? region
+          : {
+              ...region,
+              turn_deg: Math.round((side * Math.atan2(-(x - at.x), y - at.y) * 180) / Math.PI),
+            },
+    },
+    {
+      id: 'lines-gap',
+      of: 'lines',
+      words: 'lines: how far apart',
+      at: { x: at.x + along.y * gap, y: at.y - along.x * gap },
+      says: `${region.pitch_mm.toFixed(1)} mm from middle to middle`,
+      move: ({ x, y }) => {
+        const off = Math.abs((x - at.x) * along.y - (y - at.y) * along.x);
+        return { ...region, pitch_mm: mm(clamp(off / scale, 0.1, 30)) };
+      },
+    },
+  ];
+}
+
+type Outline = Extract<Region, { kind: 'outline' | 'path' }>;
 
 /** Corners may lie past the nail: the outline is cut by it. */
 const PAST = { across: 1.5, from: -0.5, to: 2.5 } as const;
@@ -170,14 +217,23 @@ function cornerHandles(region: Outline, context: NailContext, fitting: Fitting):
           x: point.x + (to.x - at.x) / gain,
           y: point.y + (to.y - at.y) / gain,
         };
-        const next = {
-          across: share(clamp(acrossAt(context, fitting, spot.x), -PAST.across, PAST.across)),
-          along: share(clamp(alongAt(context.frame, spot.y), PAST.from, PAST.to)),
-        };
+        const next = drawnSpot(spot, context, fitting);
         return { ...region, points: region.points.map((one, k) => (k === i ? next : one)) };
       },
     };
   });
+}
+
+/** A point of this nail as drawn lines and outlines hold it: they may lead past the nail. */
+export function drawnSpot(
+  to: Point,
+  context: NailContext,
+  fitting: Fitting,
+): { across: number; along: number } {
+  return {
+    across: share(clamp(acrossAt(context, fitting, to.x), -PAST.across, PAST.across)),
+    along: share(clamp(alongAt(context.frame, to.y), PAST.from, PAST.to)),
+  };
 }
 
 function keptSize({ frame }: NailContext, fitting: Fitting): number {

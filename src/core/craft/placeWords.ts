@@ -26,6 +26,9 @@ export function placeWords(region: Region, mirror: boolean): string {
     }
     case 'oval':
       return spot(side * region.across, region.along);
+    case 'lines':
+      return region.crossed ? 'in checks' : region.count === 1 ? 'in a line' : `in ${region.count} lines`;
+    case 'path':
     case 'outline': {
       const { points } = region;
       const mean = (of: (point: { across: number; along: number }) => number) =>

@@ -50,11 +50,14 @@ export function pack({ into_mm, box, margin_mm, bodies, turn_deg, most, tries, s
       const hull = hullOf(one, margin_mm / 2);
       const inner = Math.min(...hull.map((corner) => into_mm(corner.x, corner.y)));
       if (inner < margin_mm / 2 || hulls.some((other) => meets(hull, other))) continue;
-      const near = Math.min(
+      // Snug against two things at once, edge or neighbour, nothing is lost between them.
+      const gaps = [
         inner,
-        ...laid.map((other) => Math.hypot(other.x - one.x, other.y - one.y) - reach(other.body)),
-      );
-      const room = near - reach(body);
+        ...laid.map(
+          (other) => Math.hypot(other.x - one.x, other.y - one.y) - reach(other.body) - reach(body),
+        ),
+      ].sort((a, b) => a - b);
+      const room = gaps[0]! + (gaps[1] ?? 0) / 2;
       if (!best || room < best.room) best = { one, hull, room };
     }
     if (!best) break;

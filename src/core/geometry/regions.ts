@@ -1,3 +1,4 @@
+import { linePolygons, linesDistance_mm, smoothLine, stripPolygons, toLine_mm } from './lines';
 import type { Region, Smile } from '../model/region';
 import {
   across_mm,
@@ -190,15 +191,32 @@ const LAYERS: { [K in Kind]: Layer<K> } = {
       },
     };
   },
+  lines: (frame, region, laying) => {
+    const sign = laying.mirror ? -1 : 1;
+    const lines = {
+      ...region,
+      width_mm: region.width_mm * laying.scale,
+      pitch_mm: region.pitch_mm * laying.scale,
+      turn_deg: sign * region.turn_deg,
+      at: { x: sign * across_mm(frame, region.across), y: along_mm(frame, region.along) },
+    };
+    const into_mm = linesDistance_mm(lines);
+    return {
+      polygons: linePolygons(lines),
+      distance_mm: (x, y) => Math.min(into_mm(x, y), offSkin_mm(frame, x, y, laying.margin_mm)),
+    };
+  },
+  path: (frame, region, laying) => {
+    const line = smoothLine(drawnPoints(frame, region.points, laying));
+    const width_mm = region.width_mm * laying.scale;
+    return {
+      polygons: stripPolygons(line, width_mm),
+      distance_mm: (x, y) =>
+        Math.min(width_mm / 2 - toLine_mm(line, x, y), offSkin_mm(frame, x, y, laying.margin_mm)),
+    };
+  },
   outline: (frame, region, laying) => {
-    const drawn = region.points.map((point) => ({
-      x: (laying.mirror ? -1 : 1) * across_mm(frame, point.across),
-      y: along_mm(frame, point.along),
-    }));
-    const size = keptSize(frame, laying);
-    const cx = drawn.reduce((sum, p) => sum + p.x, 0) / drawn.length;
-    const cy = drawn.reduce((sum, p) => sum + p.y, 0) / drawn.length;
-    const polygon = drawn.map((p) => ({ x: cx + size * (p.x - cx), y: cy + size * (p.y - cy) }));
+    const polygon = drawnPoints(frame, region.points, laying);
     return {
       polygons: [polygon],
       distance_mm: (x, y) =>
@@ -206,6 +224,22 @@ const LAYERS: { [K in Kind]: Layer<K> } = {
     };
   },
 };
+
+/** Points drawn by share and landmark, as they lie on this nail; kept at the size they were drawn in where asked. */
+function drawnPoints(
+  frame: NailFrame,
+  points: readonly { across: number; along: number }[],
+  laying: Laying,
+): Point[] {
+  const drawn = points.map((point) => ({
+    x: (laying.mirror ? -1 : 1) * across_mm(frame, point.across),
+    y: along_mm(frame, point.along),
+  }));
+  const size = keptSize(frame, laying);
+  const cx = drawn.reduce((sum, p) => sum + p.x, 0) / drawn.length;
+  const cy = drawn.reduce((sum, p) => sum + p.y, 0) / drawn.length;
+  return drawn.map((p) => ({ x: cx + size * (p.x - cx), y: cy + size * (p.y - cy) }));
+}
 
 function unique(point: Point, index: number, all: Point[]): boolean {
   const next = all[(index + 1) % all.length]!;

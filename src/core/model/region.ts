@@ -30,6 +30,26 @@ export const Region = z.discriminatedUnion('kind', [
     length_mm: mm(0.3, 60),
     turn_deg: z.number().min(-180).max(180),
   }),
+  /** Lines side by side, or checks: about a place, turned off the nail's length. */
+  z.strictObject({
+    kind: z.literal('lines'),
+    count: z.int().min(1).max(30),
+    width_mm: mm(0.05, 15),
+    pitch_mm: mm(0.1, 30),
+    turn_deg: z.number().min(-180).max(180),
+    across: Across,
+    along: Along,
+    crossed: z.boolean(),
+  }),
+  /** A line drawn by hand, smooth through its points. */
+  z.strictObject({
+    kind: z.literal('path'),
+    width_mm: mm(0.05, 15),
+    points: z
+      .array(z.strictObject({ across: z.number().min(-1.5).max(1.5), along: z.number().min(-0.5).max(2.5) }))
+      .min(2)
+      .max(60),
+  }),
   z.strictObject({
     kind: z.literal('outline'),
     points: z

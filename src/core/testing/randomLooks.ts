@@ -40,6 +40,24 @@ function offered(field: Field, set: SetDocument, by: Chance): unknown {
           turn_deg: by.below(73) * 5 - 180,
         },
         {
+          kind: 'lines',
+          count: 1 + by.below(7),
+          width_mm: 0.2 + by.below(20) / 10,
+          pitch_mm: 0.3 + by.below(30) / 10,
+          turn_deg: by.below(73) * 5 - 180,
+          across: by.below(21) / 10 - 1,
+          along: by.below(21) / 10,
+          crossed: by.below(2) === 0,
+        },
+        {
+          kind: 'path',
+          width_mm: 0.1 + by.below(20) / 10,
+          points: Array.from({ length: 2 + by.below(6) }, () => ({
+            across: by.below(31) / 10 - 1.5,
+            along: by.below(31) / 10 - 0.5,
+          })),
+        },
+        {
           kind: 'outline',
           points: Array.from({ length: 3 + by.below(6) }, () => ({
             across: by.below(31) / 10 - 1.5,

@@ -16,6 +16,7 @@ import { useStudio, useStudioStore } from '../studio/studio';
 import { FindingStrip } from './FindingStrip';
 import { Handles, type Room } from './Handles';
 import { NailOnly } from './NailOnly';
+import { Pen } from './Pen';
 import { Rule } from './Rule';
 import { SeenAs } from './SeenAs';
 import classes from './Desk.module.css';
@@ -94,6 +95,7 @@ export function Desk({ height_px }: { height_px: number }) {
           {look && wears?.id === look.id && (
             <Handles look={look} frame={frame} px_per_mm={px_per_mm} room={ROOM} />
           )}
+          <Pen frame={frame} px_per_mm={px_per_mm} room={ROOM} />
         </div>
       </div>
       <div className={classes.beside}>

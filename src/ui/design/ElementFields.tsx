@@ -6,6 +6,7 @@ import { readPath, writePath } from '@/core/craft/fieldPath';
 import { readFigures } from '@/core/craft/figures';
 import { supplyKindOf } from '@/core/craft/supplies';
 import { contextOf } from '@/core/compile/prepare';
+import type { Fitting } from '@/core/craft/context';
 import type { Field, Neighbour } from '@/core/craft/technique';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';
@@ -42,6 +43,7 @@ export function ElementFields({ look, element: ofLook }: { look: Look; element: 
           key={`${field.kind} ${field.path}`}
           field={field}
           value={readPath(element, field.path)}
+          fitting={'fit' in element ? element : undefined}
           onChange={(value, gesture) => put(writePath(element, field.path, value), gesture)}
         />
       ))}
@@ -79,10 +81,12 @@ function FromShelf({ element, onTake }: { element: Element; onTake: (next: Eleme
 interface InputProps {
   field: Field;
   value: unknown;
+  /** How the element with this field meets other nails. */
+  fitting?: Fitting | undefined;
   onChange: (value: unknown, gesture?: string) => void;
 }
 
-export function FieldInput({ field, value, onChange }: InputProps) {
+export function FieldInput({ field, value, fitting, onChange }: InputProps) {
   switch (field.kind) {
     case 'number':
       if (typeof value !== 'number') return null;
@@ -124,7 +128,9 @@ export function FieldInput({ field, value, onChange }: InputProps) {
         />
       );
     case 'region':
-      return <RegionInput words={field.words} value={value as Region} onChange={onChange} />;
+      return (
+        <RegionInput words={field.words} value={value as Region} fitting={fitting} onChange={onChange} />
+      );
     case 'optional':
       return <OptionalInput field={field} on={value !== null && value !== undefined} onChange={onChange} />;
     case 'list':

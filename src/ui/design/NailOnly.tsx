@@ -34,7 +34,11 @@ export function NailOnly() {
       )}
       {look?.elements.map((element) => {
         const own = nail.changes.find((one) => one.element === element.id);
-        const words = techniqueOf(element.kind).words;
+        const { words: kind, products } = techniqueOf(element.kind);
+        // Two of a kind are told apart by what they are of.
+        const twice = look.elements.filter((one) => one.kind === element.kind).length > 1;
+        const of = set.kit.products.find((one) => one.id === products(element)[0])?.name ?? element.id;
+        const words = twice ? `${kind}, ${of}` : kind;
         if (own && 'options' in own)
           return (
             <Button
@@ -54,7 +58,7 @@ export function NailOnly() {
           <Checkbox
             key={element.id}
             size="md"
-            label={`Wears its ${words.toLowerCase()}`}
+            label={`Wears its ${words.charAt(0).toLowerCase()}${words.slice(1)}`}
             checked={!own}
             styles={ROW}
             onChange={() =>

@@ -1,6 +1,16 @@
 'use client';
+import { Button, Switch, Textarea } from '@mantine/core';
+import { IconPencil } from '@tabler/icons-react';
+import { useState } from 'react';
+import { contextOf } from '@/core/compile/prepare';
+import type { Fitting } from '@/core/craft/context';
+import { drawnSpot } from '@/core/craft/handle';
+import type { Point } from '@/core/geometry/frame';
+import { fitted } from '@/core/geometry/lines';
 import { readPath, writePath } from '@/core/craft/fieldPath';
 import type { Region } from '@/core/model/region';
+import { useStudio, useStudioStore } from '../studio/studio';
+import { lineOfSvg } from './lineOfSvg';
 import { Choice, FigureInput } from '../kit/Inputs';
 import classes from './DesignView.module.css';
 
@@ -19,6 +29,13 @@ const SMILE: readonly Figure[] = [
   { path: 'smile.rise_mm', words: 'Rise', unit: 'mm', min: -8, max: 8, step: 0.1 },
   { path: 'smile.depth_mm', words: 'Depth', unit: 'mm', min: 0, max: 8, step: 0.1 },
   { path: 'smile.tilt_mm', words: 'Tilt', unit: 'mm', min: -4, max: 4, step: 0.1 },
+];
+
+const LINES: readonly Figure[] = [
+  { path: 'count', words: 'Lines', min: 1, max: 30, step: 1 },
+  { path: 'width_mm', words: 'Width', unit: 'mm', min: 0.05, max: 15, step: 0.05 },
+  { path: 'pitch_mm', words: 'Apart', unit: 'mm', min: 0.1, max: 30, step: 0.1 },
+  { path: 'turn_deg', words: 'Turn', unit: '°', min: -180, max: 180, step: 5 },
 ];
 
 /** The regions that can be chosen by hand, each with its first values and figures. */
@@ -57,21 +74,66 @@ const KINDS: readonly { kind: Region['kind']; words: string; fresh: Region; figu
       { path: 'turn_deg', words: 'Turn', unit: '°', min: -180, max: 180, step: 5 },
     ],
   },
+  {
+    kind: 'lines',
+    words: 'Lines, stripes, checks',
+    fresh: {
+      kind: 'lines',
+      count: 3,
+      width_mm: 0.6,
+      pitch_mm: 1.8,
+      turn_deg: 0,
+      across: 0,
+      along: 1,
+      crossed: false,
+    },
+    figures: LINES,
+  },
+  {
+    kind: 'path',
+    words: 'A line drawn by hand',
+    fresh: {
+      kind: 'path',
+      width_mm: 0.5,
+      points: [
+        { across: -0.4, along: 0.5 },
+        { across: 0.3, along: 0.8 },
+        { across: -0.3, along: 1.1 },
+        { across: 0.4, along: 1.4 },
+      ],
+    },
+    figures: [{ path: 'width_mm', words: 'Width', unit: 'mm', min: 0.05, max: 15, step: 0.05 }],
+  },
+  {
+    kind: 'outline',
+    words: 'A shape drawn by hand',
+    fresh: {
+      kind: 'outline',
+      points: [
+        { across: 0, along: 1.2 },
+        { across: -0.45, along: 0.9 },
+        { across: 0, along: 0.55 },
+        { across: 0.45, along: 0.9 },
+      ],
+    },
+    figures: [],
+  },
 ];
 
-/** Where on the nail. A region drawn freely in a file keeps its outline until another kind is chosen. */
+/** Where on the nail. */
 export function RegionInput({
   words,
   value,
+  fitting,
   onChange,
 }: {
   words: string;
   value: Region;
+  fitting: Fitting | undefined;
   onChange: (value: unknown, gesture?: string) => void;
 }) {
   const known = KINDS.find((one) => one.kind === value.kind);
   const choices = KINDS.map((one) => ({ value: one.kind as string, label: one.words }));
-  if (!known) choices.push({ value: value.kind, label: 'An outline of its own' });
   return (
     <fieldset className={`${classes.wide} ${classes.fields}`} style={{ border: 0, margin: 0, padding: 0 }}>
       <div className={classes.wide}>
@@ -94,6 +156,74 @@ export function RegionInput({
           onChange={(next, gesture) => onChange(writePath(value, path, next), gesture)}
         />
       ))}
+      {value.kind === 'lines' && (
+        <Switch
+          size="md"
+          label="Crossed: checks"
+          checked={value.crossed}
+          onChange={(event) => onChange({ ...value, crossed: event.currentTarget.checked })}
+        />
+      )}
+      {(value.kind === 'path' || value.kind === 'outline') && (
+        <DrawIt value={value} fitting={fitting ?? ALIKE} onChange={onChange} />
+      )}
     </fieldset>
+  );
+}
+
+const ALIKE: Fitting = { fit: 'keep' };
+const MOST_POINTS = 60;
+/** What a hand wavers by. */
+const WAVER_MM = 0.12;
+
+/** A line or outline drawn on the nail itself, or read from an SVG path. */
+function DrawIt({
+  value,
+  fitting,
+  onChange,
+}: {
+  value: Extract<Region, { kind: 'path' | 'outline' }>;
+  fitting: Fitting;
+  onChange: (value: unknown) => void;
+}) {
+  const store = useStudioStore();
+  const drawing = useStudio((s) => s.pen !== undefined);
+  const [fault, setFault] = useState<string>();
+  function take(line: readonly Point[]) {
+    const { set, focus } = store.getState();
+    const least = value.kind === 'outline' ? 3 : 2;
+    const points = fitted(line, WAVER_MM, MOST_POINTS).map((point) =>
+      drawnSpot(point, contextOf(set, focus), fitting),
+    );
+    if (points.length >= least) onChange({ ...value, points });
+  }
+  return (
+    <div className={classes.wide}>
+      <Button
+        h={44}
+        variant={drawing ? 'filled' : 'default'}
+        leftSection={<IconPencil size={18} />}
+        onClick={() => store.setState({ pen: drawing ? undefined : take })}
+      >
+        {drawing ? 'Draw on the nail now' : 'Draw it on the nail'}
+      </Button>
+      <Textarea
+        size="md"
+        mt={8}
+        label="Or an SVG path"
+        placeholder="M 0 0 C 2 4 4 4 6 0"
+        rows={2}
+        error={fault}
+        onChange={(event) => {
+          const text = event.currentTarget.value.trim();
+          setFault(undefined);
+          if (text === '') return;
+          const { set, focus } = store.getState();
+          const read = lineOfSvg(text, contextOf(set, focus).frame);
+          if (read.ok) take(read.value);
+          else setFault(read.faults[0]!.message);
+        }}
+      />
+    </div>
   );
 }

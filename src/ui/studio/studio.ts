@@ -3,6 +3,7 @@ import { createContext, useContext } from 'react';
 import { temporal, type TemporalState } from 'zundo';
 import { createStore, useStore, type StoreApi } from 'zustand';
 import { applyChange, type Change } from '@/core/document/changes';
+import type { Point } from '@/core/geometry/frame';
 import type { SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
 import { faultLine } from '@/core/model/result';
@@ -53,6 +54,8 @@ export interface Studio {
   seenAs: string;
   /** What is edited in Design is the nail's in focus alone. */
   ownOnly: boolean;
+  /** A line is about to be drawn on the nail: what becomes of its points, in mm. */
+  pen: ((line: Point[]) => void) | undefined;
   /** Something on the nail is held and follows the hand: the set as it was before. */
   heldFrom: SetDocument | undefined;
   /** Held, or let go a moment ago. */
@@ -90,6 +93,7 @@ export function createStudio(set: SetDocument, history?: UndoHistory): StudioSto
         focus: 'left-ring',
         seenAs: 'plain',
         ownOnly: false,
+        pen: undefined,
         heldFrom: undefined,
         moving: false,
         refused: undefined,

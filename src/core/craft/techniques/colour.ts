@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import type { Region } from '../../model/region';
 import { Id } from '../../model/primitives';
 import { placeOf } from '../context';
 import { coatOf } from '../cure';
@@ -64,7 +65,7 @@ export const colour = defineTechnique({
       place,
       paint: { kind: 'product' },
       deposit: { kind: 'conformal', t_um: coatOf(product) },
-      hand_s: HAND_S.coat,
+      hand_s: handOf(element.region),
       reason:
         element.passes === 'cover'
           ? `It covers in ${product.coats_to_cover ?? 2} coats; thin coats cure through.`
@@ -72,3 +73,12 @@ export const colour = defineTechnique({
     }));
   },
 });
+
+/** A coat with the brush; lines are drawn one by one with a liner (common practice). */
+function handOf(region: Region): number {
+  if (region.kind === 'path') return HAND_S.draw;
+  if (region.kind !== 'lines') return HAND_S.coat;
+  return Math.max(HAND_S.coat, LINE_S * region.count * (region.crossed ? 2 : 1));
+}
+
+const LINE_S = 8;

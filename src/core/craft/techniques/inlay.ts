@@ -199,7 +199,12 @@ export const inlay = defineTechnique({
     filing_um: 80,
   }),
   arrangements: [
-    { key: 'few', words: 'Strew a few', says: 'Strewn with room; again for another throw.', lay: strewn(0.9, 9) },
+    {
+      key: 'few',
+      words: 'Strew a few',
+      says: 'Strewn with room; again for another throw.',
+      lay: strewn(0.9, 9),
+    },
     {
       key: 'many',
       words: 'Strew many',

@@ -80,7 +80,7 @@ export const fit: NailRule = {
     findings.push(...overlaps(laid));
     for (const element of elements) {
       if (!('region' in element)) continue;
-      if (element.region.kind !== 'oval' && element.region.kind !== 'outline') continue;
+      if (!DRAWN.includes(element.region.kind)) continue;
       const drawn = operations.find((operation) => operation.element === element.id && operation.deposit);
       if (!drawn) continue;
       const spill = spill_mm2(areaOf(frame, drawn.place).polygons, outline);
@@ -99,11 +99,20 @@ export const fit: NailRule = {
           is: 'at most',
           unit: 'mm²',
         },
+        tries: [
+          ...(element.fit === 'keep'
+            ? trying(nail, element.id, { fit: 'scale' }, 'Shrink it on smaller nails')
+            : []),
+          leaveOff(context.name, element.id, 'Leave it off this nail'),
+        ],
       });
     }
     return findings;
   },
 };
+
+/** What is drawn to a size of its own, and can be too large for a nail. */
+const DRAWN: readonly string[] = ['oval', 'outline', 'path'];
 
 /** A charm of the same kind that fits with a little room. */
 function smaller(nail: NailCase, laid: Laid, share: number): Fix[] {

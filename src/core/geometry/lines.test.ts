@@ -1,0 +1,65 @@
+import fc from 'fast-check';
+import { spill_mm2 } from './polygons';
+import { fitted, linePolygons, linesDistance_mm, smoothLine, stripPolygons, toLine_mm } from './lines';
+import { polygonDistance_mm } from './regions';
+
+const coordinate = fc.double({ min: -12, max: 12, noNaN: true });
+const point = fc.record({ x: coordinate, y: coordinate });
+const lines = fc.record({
+  count: fc.integer({ min: 1, max: 9 }),
+  width_mm: fc.double({ min: 0.1, max: 3, noNaN: true }),
+  pitch_mm: fc.double({ min: 0.2, max: 6, noNaN: true }),
+  turn_deg: fc.integer({ min: -180, max: 180 }),
+  at: point,
+  crossed: fc.boolean(),
+});
+
+describe('lines', () => {
+  it('are as far off as their own rectangles are, in them and between', () => {
+    fc.assert(
+      fc.property(lines, point, (one, { x, y }) => {
+        const byPolygon = Math.max(...linePolygons(one).map((polygon) => polygonDistance_mm(polygon, x, y)));
+        const found = linesDistance_mm(one)(x, y);
+        // Past the first and last line, corners far beyond any nail do not count.
+        expect(Math.abs(found - byPolygon)).toBeLessThan(1e-6);
+      }),
+    );
+  });
+});
+
+describe('a line drawn by hand', () => {
+  const drawn = fc.array(point, { minLength: 2, maxLength: 12 });
+
+  it('passes through its points, and its strip covers what is near it', () => {
+    fc.assert(
+      fc.property(drawn, (points) => {
+        const line = smoothLine(points);
+        for (const one of points) expect(toLine_mm(line, one.x, one.y)).toBeLessThan(1e-6);
+      }),
+    );
+    const straight = smoothLine([
+      { x: 0, y: 0 },
+      { x: 0, y: 4 },
+      { x: 0, y: 8 },
+    ]);
+    const outside = [
+      { x: -20, y: -20 },
+      { x: 20, y: -20 },
+      { x: 20, y: 20 },
+      { x: -20, y: 20 },
+    ];
+    expect(spill_mm2(stripPolygons(straight, 0.5), outside).all).toBeCloseTo(4, 2);
+  });
+
+  it('is fitted by fewer points, none of the drawn ones further off than asked', () => {
+    fc.assert(
+      fc.property(fc.array(point, { minLength: 2, maxLength: 200 }), (points) => {
+        const few = fitted(points, 0.5, 200);
+        expect(few.length).toBeLessThanOrEqual(points.length);
+        expect([few[0], few.at(-1)]).toEqual([points[0], points.at(-1)]);
+        for (const one of points) expect(toLine_mm(few, one.x, one.y)).toBeLessThanOrEqual(0.5 + 1e-9);
+        expect(fitted(points, 0.01, 20).length).toBeLessThanOrEqual(20);
+      }),
+    );
+  });
+});

@@ -1,0 +1,141 @@
+import type { Point } from './frame';
+
+/** Lines side by side: so many, so wide, so far from middle to middle, all turned about the place they lie at. */
+export interface Lines {
+  count: number;
+  width_mm: number;
+  pitch_mm: number;
+  turn_deg: number;
+  at: Point;
+  /** A second set lies square to them. */
+  crossed: boolean;
+}
+
+/** Longer than any nail. */
+const LONG_MM = 70;
+
+interface Set {
+  /** The direction the lines run in. */
+  ux: number;
+  uy: number;
+}
+
+function setsOf({ turn_deg, crossed }: Lines): Set[] {
+  const turn = (turn_deg * Math.PI) / 180;
+  const one = { ux: -Math.sin(turn), uy: Math.cos(turn) };
+  return crossed ? [one, { ux: Math.cos(turn), uy: Math.sin(turn) }] : [one];
+}
+
+function offsets({ count, pitch_mm }: Lines): number[] {
+  return Array.from({ length: count }, (_, i) => (i - (count - 1) / 2) * pitch_mm);
+}
+
+/** Each line as a long rectangle. */
+export function linePolygons(lines: Lines): Point[][] {
+  return setsOf(lines).flatMap(({ ux, uy }) =>
+    offsets(lines).map((off) => {
+      const [x, y] = [lines.at.x + uy * off, lines.at.y - ux * off];
+      const w = lines.width_mm / 2;
+      const corner = (along: number, side: number) => ({
+        x: x + ux * along * LONG_MM + uy * side * w,
+        y: y + uy * along * LONG_MM - ux * side * w,
+      });
+      return [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)];
+    }),
+  );
+}
+
+/** Distance into the nearest line, in mm, negative between them. */
+export function linesDistance_mm(lines: Lines): (x: number, y: number) => number {
+  const sets = setsOf(lines);
+  const last = (lines.count - 1) / 2;
+  return (x, y) => {
+    let nearest = -Infinity;
+    for (const { ux, uy } of sets) {
+      const off = (x - lines.at.x) * uy - (y - lines.at.y) * ux;
+      const k = Math.max(-last, Math.min(last, Math.round(off / lines.pitch_mm + last) - last));
+      nearest = Math.max(nearest, lines.width_mm / 2 - Math.abs(off - k * lines.pitch_mm));
+    }
+    return nearest;
+  };
+}
+
+const BETWEEN = 6;
+
+/** A smooth line through points, as a fine polyline (centripetal ends, Catmull & Rom 1974). */
+export function smoothLine(points: readonly Point[]): Point[] {
+  if (points.length < 3) return [...points];
+  const at = (i: number) => points[Math.max(0, Math.min(points.length - 1, i))]!;
+  const fine: Point[] = [];
+  for (let i = 0; i + 1 < points.length; i += 1) {
+    const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)];
+    for (let k = 0; k < BETWEEN; k += 1) {
+      const t = k / BETWEEN;
+      const blend = (p: number, q: number, r: number, s: number) =>
+        0.5 * (2 * q + (r - p) * t + (2 * p - 5 * q + 4 * r - s) * t * t + (3 * q - p - 3 * r + s) * t ** 3);
+      fine.push({ x: blend(a.x, b.x, c.x, d.x), y: blend(a.y, b.y, c.y, d.y) });
+    }
+  }
+  fine.push(points[points.length - 1]!);
+  return fine;
+}
+
+/** The strip that a brush of a width leaves along a line: one piece for each stretch of it. */
+export function stripPolygons(line: readonly Point[], width_mm: number): Point[][] {
+  return line.slice(1).map((to, i) => {
+    const from = line[i]!;
+    const length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+    const [nx, ny] = [
+      ((to.y - from.y) / length) * (width_mm / 2),
+      (-(to.x - from.x) / length) * (width_mm / 2),
+    ];
+    return [
+      { x: from.x + nx, y: from.y + ny },
+      { x: to.x + nx, y: to.y + ny },
+      { x: to.x - nx, y: to.y - ny },
+      { x: from.x - nx, y: from.y - ny },
+    ];
+  });
+}
+
+/** Distance of a point to a line, in mm. */
+export function toLine_mm(line: readonly Point[], x: number, y: number): number {
+  let nearest2 = Infinity;
+  for (let i = 1; i < line.length; i += 1) {
+    const [p, q] = [line[i - 1]!, line[i]!];
+    const [dx, dy] = [q.x - p.x, q.y - p.y];
+    const span = dx * dx + dy * dy;
+    const t = span > 0 ? Math.max(0, Math.min(1, ((x - p.x) * dx + (y - p.y) * dy) / span)) : 0;
+    nearest2 = Math.min(nearest2, (x - p.x - t * dx) ** 2 + (y - p.y - t * dy) ** 2);
+  }
+  return Math.sqrt(nearest2);
+}
+
+/** Fewer points that keep a line within a tolerance (Ramer 1972; Douglas & Peucker 1973), at most so many. */
+export function fitted(points: readonly Point[], tolerance_mm: number, most: number): Point[] {
+  let tolerance = tolerance_mm;
+  for (;;) {
+    const kept = thinned(points, tolerance);
+    if (kept.length <= most) return kept;
+    tolerance *= 1.5;
+  }
+}
+
+function thinned(points: readonly Point[], tolerance: number): Point[] {
+  const keep = new Uint8Array(points.length);
+  keep[0] = keep[points.length - 1] = 1;
+  const stretches: [number, number][] = [[0, points.length - 1]];
+  while (stretches.length > 0) {
+    const [from, to] = stretches.pop()!;
+    let far = -1;
+    let most = tolerance;
+    for (let i = from + 1; i < to; i += 1) {
+      const off = toLine_mm([points[from]!, points[to]!], points[i]!.x, points[i]!.y);
+      if (off > most) [far, most] = [i, off];
+    }
+    if (far < 0) continue;
+    keep[far] = 1;
+    stretches.push([from, far], [far, to]);
+  }
+  return points.filter((_, i) => keep[i] === 1);
+}
