@@ -184,70 +184,60 @@ function OptionalInput({
   );
 }
 
-function ListInput({
-  field,
-  value,
-  onChange,
-}: Omit<InputProps, 'field'> & { field: Extract<Field, { kind: 'list' }> }) {
-  const items = Array.isArray(value) ? (value as unknown[]) : [];
+type ListProps = Omit<InputProps, 'field'> & { field: Extract<Field, { kind: 'list' }> };
+
+/** A list as it stands: one row an item; or, of what can be taken hold of on the nail, one item at a time. */
+function ListInput(props: ListProps) {
+  return props.field.part === undefined ? <Rows {...props} /> : <Parts {...props} />;
+}
+
+function itemsOf(value: unknown): unknown[] {
+  return Array.isArray(value) ? (value as unknown[]) : [];
+}
+
+function Rows({ field, value, onChange }: ListProps) {
+  const items = itemsOf(value);
+  return (
+    <fieldset className={classes.list}>
+      <legend className={classes.legend}>{field.words}</legend>
+      {items.map((item, index) => (
+        <div key={index} className={classes.listItem} data-later={index > 0 || undefined}>
+          {field.item.map((inner) => (
+            <div key={inner.path} style={{ flex: inner.kind === 'number' ? '0 0 90px' : 1, minWidth: 0 }}>
+              <FieldInput
+                field={index === 0 ? inner : { ...inner, words: `${inner.words} ${index + 1}` }}
+                value={readPath(item, inner.path)}
+                onChange={(next, gesture) =>
+                  onChange(items.with(index, writePath(item, inner.path, next)), gesture)
+                }
+              />
+            </div>
+          ))}
+          <TakeOut index={index} least={field.min} items={items} onChange={onChange} />
+        </div>
+      ))}
+      <OneMore field={field} items={items} onMore={onChange} />
+    </fieldset>
+  );
+}
+
+/** The numbers of one part at a time: of that which is held on the nail, or was chosen here. */
+function Parts({ field, value, onChange }: ListProps) {
+  const items = itemsOf(value);
   const store = useStudioStore();
   const openPart = useStudio((s) => s.openPart);
   const kit = useStudio((s) => s.set.kit.products);
-  const replace = (index: number, item: unknown, gesture?: string) =>
-    onChange(
-      items.map((one, i) => (i === index ? item : one)),
-      gesture,
-    );
-  const add = () => {
-    onChange([...items, field.fresh ?? items[items.length - 1]]);
-    store.setState({ openPart: `${field.part}-${items.length}` });
-  };
-  const addButton = (
-    <Button
-      variant="default"
-      h={44}
-      leftSection={<IconPlus size={18} />}
-      disabled={items.length >= field.max}
-      onClick={add}
-    >
-      One more
-    </Button>
-  );
-  const legend = <legend style={{ fontWeight: 600, padding: 0, marginBottom: 4 }}>{field.words}</legend>;
-  if (field.part === undefined)
-    return (
-      <fieldset className={classes.list}>
-        {legend}
-        {items.map((item, index) => (
-          <div key={index} className={classes.listItem} data-later={index > 0 || undefined}>
-            {field.item.map((inner) => (
-              <div key={inner.path} style={{ flex: inner.kind === 'number' ? '0 0 90px' : 1, minWidth: 0 }}>
-                <FieldInput
-                  field={index === 0 ? inner : { ...inner, words: `${inner.words} ${index + 1}` }}
-                  value={readPath(item, inner.path)}
-                  onChange={(next, gesture) => replace(index, writePath(item, inner.path, next), gesture)}
-                />
-              </div>
-            ))}
-            <TakeOut index={index} least={field.min} items={items} onChange={onChange} />
-          </div>
-        ))}
-        {addButton}
-      </fieldset>
-    );
-  // What can be taken hold of on the nail has its numbers here one at a time: that which is held.
-  const held = items.findIndex(
-    (_, i) => openPart === `${field.part}-${i}` || openPart?.startsWith(`${field.part}-${i}-`),
-  );
+  const name = (index: number) => `${field.part}-${index}`;
+  const held = items.findIndex((_, i) => openPart === name(i) || openPart?.startsWith(`${name(i)}-`));
   const open = Math.max(0, held);
   const shade = field.item.find((inner) => inner.kind === 'colour' || inner.kind === 'product');
   const colourOf = (item: unknown) => {
-    const value = shade && String(readPath(item, shade.path));
-    return shade?.kind === 'product' ? kit.find((one) => one.id === value)?.colour : value;
+    const of = shade && String(readPath(item, shade.path));
+    return shade?.kind === 'product' ? kit.find((one) => one.id === of)?.colour : of;
   };
   return (
     <fieldset className={classes.list}>
-      {legend}
+      <legend className={classes.legend}>{field.words}</legend>
       <div className={classes.pick} role="group" aria-label={field.words}>
         {items.map((item, index) => (
           <button
@@ -256,7 +246,7 @@ function ListInput({
             className={classes.part}
             aria-pressed={index === open}
             aria-label={`${field.part} ${index + 1}`}
-            onClick={() => store.setState({ openPart: `${field.part}-${index}` })}
+            onClick={() => store.setState({ openPart: name(index) })}
           >
             {shade && <span style={{ background: colourOf(item) }} />}
             {index + 1}
@@ -269,13 +259,44 @@ function ListInput({
             key={`${open} ${inner.path}`}
             field={inner}
             value={readPath(items[open], inner.path)}
-            onChange={(next, gesture) => replace(open, writePath(items[open], inner.path, next), gesture)}
+            onChange={(next, gesture) =>
+              onChange(items.with(open, writePath(items[open], inner.path, next)), gesture)
+            }
           />
         ))}
         <TakeOut index={open} least={field.min} items={items} onChange={onChange} />
       </div>
-      {addButton}
+      <OneMore
+        field={field}
+        items={items}
+        onMore={(next) => {
+          onChange(next);
+          store.setState({ openPart: name(items.length) });
+        }}
+      />
     </fieldset>
+  );
+}
+
+function OneMore({
+  field,
+  items,
+  onMore,
+}: {
+  field: ListProps['field'];
+  items: readonly unknown[];
+  onMore: (items: unknown[]) => void;
+}) {
+  return (
+    <Button
+      variant="default"
+      h={44}
+      leftSection={<IconPlus size={18} />}
+      disabled={items.length >= field.max}
+      onClick={() => onMore([...items, field.fresh ?? items[items.length - 1]])}
+    >
+      One more
+    </Button>
   );
 }
 

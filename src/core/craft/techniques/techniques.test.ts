@@ -3,6 +3,7 @@ import { DEMO_SETS } from '../../demo';
 import { pieceOutline } from '../pieces';
 import { overlap_mm2 } from '../../geometry/polygons';
 import { NAILS, type NailName } from '../../model/names';
+import { applyChange } from '../../document/changes';
 import { compileNail } from '../../compile/compile';
 import { contextOf } from '../../compile/prepare';
 import type { Draft, PlacedPiece } from '../operation';
@@ -264,4 +265,69 @@ describe('what stands on the shelf', () => {
     for (let i = 0; i < 80; i += 1) inlay = take(inlay, piece);
     expect(inlay.kind === 'inlay' && inlay.pieces).toHaveLength(60);
   });
+});
+
+describe('what lies where it is put', () => {
+  const charm = element('charm');
+  const round = techniqueOf('stones').arrangements!.find((one) => one.key === 'round-charm')!;
+
+  it.each(NAILS)('stones round a charm touch neither it nor each other, on the %s', (name) => {
+    const context = on(name);
+    const stones = round.lay(element('stones'), context, [charm]);
+    const pieces = laid(techniqueOf('stones').plan(stones, context));
+    const all = [...pieces, ...laid(techniqueOf('charm').plan(charm, context))];
+    expect(pieces.length).toBeGreaterThanOrEqual(4);
+    all.forEach((a, i) =>
+      all
+        .slice(i + 1)
+        .forEach((b) => expect(overlap_mm2(pieceOutline(a), pieceOutline(b))).toBeLessThan(1e-6)),
+    );
+  });
+
+  it.each(['few', 'many'])('pieces strewn (%s) lie apart and on the nail, and again otherwise', (key) => {
+    const strew = techniqueOf('inlay').arrangements!.find((one) => one.key === key)!;
+    const context = on('left-middle');
+    const once = strew.lay(element('inlay'), context, []);
+    const pieces = laid(techniqueOf('inlay').plan(once, context));
+    expect(pieces.length).toBeGreaterThan(3);
+    pieces.forEach((a, i) =>
+      pieces
+        .slice(i + 1)
+        .forEach((b) => expect(overlap_mm2(pieceOutline(a), pieceOutline(b))).toBeLessThan(1e-6)),
+    );
+    expect(strew.lay(element('inlay'), context, [])).toEqual(once);
+    expect(strew.lay(once, context, [])).not.toEqual(once);
+  });
+
+  it('a moved stone of a row is mirrored on the other hand, and moves no other', () => {
+    const row = element('crystals');
+    const moved = { ...row, moved: [{ stone: 1, across: 0.1, up_mm: 2 }] };
+    const at = (one: Element, name: NailName) =>
+      laid(techniqueOf('crystals').plan(one, on(name))).map(({ x_mm, y_mm }) => [x_mm, y_mm] as const);
+    const [before, after] = [at(row, 'left-middle'), at(moved, 'left-middle')];
+    expect(after[1]![1]).toBeCloseTo(before[1]![1] + 2, 6);
+    expect(after.filter((_, i) => i !== 1)).toEqual(before.filter((_, i) => i !== 1));
+    at(moved, 'right-middle').forEach(([x, y], i) => {
+      expect(x).toBeCloseTo(-after[i]![0], 6);
+      expect(y).toBeCloseTo(after[i]![1], 6);
+    });
+  });
+});
+
+it('a motif that fits the larger nails once is told for the small one before painting, and a choice clears it', () => {
+  const oval = { kind: 'oval', across: 0, along: 0.7, width_mm: 13, length_mm: 6, turn_deg: 0 } as const;
+  const set = setWearing([element('colour', { region: oval, fit: 'keep' })]);
+  expect(findingsOn(set, 'left-thumb').map((one) => one.code)).not.toContain('region-off-the-plate');
+  const told = findingsOn(set, 'left-little').find((one) => one.code === 'region-off-the-plate')!;
+  expect(told.tries.map((one) => one.words)).toEqual([
+    'Shrink it on smaller nails',
+    'Leave it off this nail',
+  ]);
+  for (const way of told.tries) {
+    const mended = applyChange(set, way.change);
+    if (!mended.ok) throw new Error('the way out is no change');
+    expect(findingsOn(mended.value, 'left-little').map((one) => one.code)).not.toContain(
+      'region-off-the-plate',
+    );
+  }
 });
