@@ -1,5 +1,9 @@
+import { paletteOf } from '../src/core/colour/palette';
+import { compose } from '../src/core/compose/compose';
+import { profilesOf } from '../src/core/compose/profile';
 import { curtainUp } from '../src/core/demo/curtainUp';
 import { applyChange } from '../src/core/document/changes';
+import { chance } from '../src/core/model/chance';
 import { drawNail } from '../src/core/picture/nailPicture';
 import { planNail } from '../src/core/plan/nailPlan';
 import { newMemo, planSet } from '../src/core/plan/planSet';
@@ -18,6 +22,12 @@ function median_ms(job: (i: number) => unknown): number {
   return Math.round(times[Math.floor(runs / 2)]! * 10) / 10;
 }
 
+// As many pixels as the worker keeps of a large picture.
+const by = chance(1);
+const pixels = Uint8ClampedArray.from({ length: 480 * 360 * 4 }, (_, i) =>
+  i % 4 === 3 ? 255 : by.below(256),
+);
+
 const memo = newMemo();
 planSet(set, { memo });
 const { field } = planNail(set, 'left-ring').nominal;
@@ -35,5 +45,13 @@ process.stdout.write(
       if (next.ok) planSet(next.value, { memo });
     }),
     picture_ms: median_ms(() => drawNail(field, product, 10)),
+    compose_six_looks_ms: median_ms(() =>
+      compose(
+        profilesOf(set),
+        { looks: set.looks.map((one) => one.id), accents: 1, alike: true, keep: {} },
+        6,
+      ),
+    ),
+    palette_ms: median_ms(() => paletteOf(pixels, 6)),
   }),
 );

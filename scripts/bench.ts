@@ -27,6 +27,8 @@ interface PlanFigures {
 interface NodeFigures {
   replan_one_nail_ms: number;
   picture_ms: number;
+  compose_six_looks_ms: number;
+  palette_ms: number;
 }
 
 /** The measuring code is bundled, as the page's worker is, so that no loader stands in its way. */

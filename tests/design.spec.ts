@@ -19,7 +19,7 @@ test('one stone of a row is moved and the others stay; undo leads back to the sa
   const before = (await exported(page)).text;
   await page.keyboard.press('3');
   await page.getByRole('button', { name: 'Open Chandelier' }).click();
-  await page.getByTestId('element-crystals').click();
+  await page.getByTestId('element-stones').click();
   const look = await pixels(page, 'left-middle');
   const from = await middleOf(page, 'handle-stone-1');
   const still = await middleOf(page, 'handle-stone-2');
@@ -91,7 +91,7 @@ test('from an empty set to ten nails in four looks: well under seventy actions',
   const colours = ['Ivory 02', 'Night blue', 'Sage 03'];
   const arts = [/^Ombre/, /^French/, /^Crystals/];
   for (const [i, colour] of colours.entries()) {
-    await act(page.getByRole('button', { name: 'New look' }).click());
+    await act(page.getByRole('button', { name: 'New look', exact: true }).click());
     await act(page.getByRole('combobox', { name: 'Colour' }).selectOption(colour));
     await add(arts[i]!);
   }
@@ -135,11 +135,11 @@ test('a colour, a smile line, a piece and a stone are each changed by hand in at
   await page.keyboard.press('3');
   await changed('left-middle', [
     () => page.getByRole('button', { name: 'Open Chandelier' }).click(),
-    () => page.getByTestId('element-crystals').click(),
+    () => page.getByTestId('element-stones').click(),
     () => nudge('stone-1'),
   ]);
   await changed('left-middle', [
-    () => page.getByTestId('element-plum').click(),
+    () => page.getByTestId('element-velvet').click(),
     () => page.getByRole('combobox', { name: 'Colour' }).selectOption({ label: 'Night blue' }),
   ]);
 });

@@ -30,7 +30,13 @@ export function Compose() {
       >
         Who wears what
       </Button>
-      <Modal opened={open} onClose={() => setOpen(false)} size={1080} title="Who wears what">
+      <Modal
+        opened={open}
+        onClose={() => setOpen(false)}
+        size={1080}
+        title="Who wears what"
+        attributes={{ header: { role: 'none' } }}
+      >
         {open && <Proposals onTaken={() => setOpen(false)} />}
       </Modal>
     </>
