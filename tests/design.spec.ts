@@ -259,3 +259,29 @@ test('on a phone the set is seen whole and its card is read without going sidewa
   expect(line.x + line.width).toBeLessThanOrEqual(390);
   expect(await fits()).toBe(true);
 });
+
+test('several pieces move as one, by arrows and in one step; an element goes into another look', async ({
+  page,
+}) => {
+  await openDemo(page, 'Curtain Up');
+  const before = (await exported(page)).text;
+  const pieces = async () => {
+    const inlay = (await elementsOf(page, 'Ticket stubs')).find((one) => one.kind === 'inlay')!;
+    return inlay.pieces as { across: number; along: number }[];
+  };
+  const at = await pieces();
+  await handle(page, 'piece-0').click({ modifiers: ['Shift'] });
+  await handle(page, 'piece-3').click({ modifiers: ['Shift'] });
+  await handle(page, 'piece-3').focus();
+  await page.keyboard.press('Shift+ArrowUp');
+  const moved = await pieces();
+  for (const [i, piece] of at.entries())
+    if (i === 0 || i === 3) expect(moved[i]!.along).toBeGreaterThan(piece.along + 0.02);
+    else expect(moved[i]).toEqual(piece);
+  await undo(page).click();
+  await expect(undo(page)).toBeDisabled();
+  expect((await exported(page)).text).toBe(before);
+  await page.getByRole('button', { name: 'More for this element' }).click();
+  await page.getByRole('menuitem', { name: 'Copy it into Proscenium' }).click();
+  expect((await elementsOf(page, 'Proscenium')).filter((one) => one.kind === 'inlay')).toHaveLength(1);
+});

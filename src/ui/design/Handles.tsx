@@ -1,9 +1,9 @@
 'use client';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { contextOf, elementOn } from '@/core/compile/prepare';
 import type { Handle } from '@/core/craft/handle';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
-import type { Look } from '@/core/document/document';
+import type { Look, SetDocument } from '@/core/document/document';
 import { onUnrolled_mm, seenFromAbove_mm, type NailFrame, type Point } from '@/core/geometry/frame';
 import { upperFirst } from '@/core/model/letters';
 import { PICTURE_PAD_MM } from '@/core/picture/spread';
@@ -39,8 +39,8 @@ const NUDGE_MM = 0.1;
 const LEAP_MM = 1;
 /** The picture is exact again so long after a hand has let go. */
 const RESTED_MS = 150;
-/** Near the centre line a thing goes onto it, unless Alt is held. */
-const SNAP_MM = 0.3;
+/** Near the centre line, or in line with another, a thing goes there, unless Alt is held. */
+const SNAP_MM = 0.25;
 const ARROWS: Record<string, Point> = {
   ArrowLeft: { x: -1, y: 0 },
   ArrowRight: { x: 1, y: 0 },
@@ -55,6 +55,8 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
   const gesture = useGesture();
   const active = useStudio((s) => s.openPart);
   const setActive = (openPart: string) => store.setState({ openPart });
+  /** What moves along with what is held: chosen with Shift. */
+  const [also, setAlso] = useState<readonly string[]>([]);
   /** The pointer that holds, where the handle was when it came, and what was there before. */
   const grip = useRef<{ pointer: number; id: string; off: Point; before: Element; to: Point | undefined }>(
     undefined,
@@ -84,6 +86,12 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
 
   function begin(event: React.PointerEvent, handle: Handle<Element>) {
     if (grip.current || event.button !== 0) return;
+    if (event.shiftKey && !handle.of) {
+      setAlso(toggled(also, handle.id));
+      setActive(handle.id);
+      return;
+    }
+    if (!also.includes(handle.id)) setAlso([]);
     event.currentTarget.setPointerCapture(event.pointerId);
     gesture.begin();
     const at = pointOf(event);
@@ -103,8 +111,17 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
     const held = grip.current;
     if (!held || held.pointer !== event.pointerId) return;
     const at = pointOf(event);
-    const x = at.x + held.off.x;
-    const to = { x: !event.altKey && Math.abs(x) < SNAP_MM ? 0 : x, y: at.y + held.off.y };
+    const free = { x: at.x + held.off.x, y: at.y + held.off.y };
+    const others = handles.filter((one) => one.id !== held.id && !one.of && !also.includes(one.id));
+    const to = event.altKey
+      ? free
+      : {
+          x: snapped(free.x, [0, ...others.map((one) => one.at.x)]),
+          y: snapped(
+            free.y,
+            others.map((one) => one.at.y),
+          ),
+        };
     const waiting = held.to !== undefined;
     held.to = to;
     // One change a frame, however often the pointer speaks.
@@ -121,12 +138,23 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
     // As the element is by now, not as it was when the hand came down.
     const { set: now } = store.getState();
     const own = elementOn(now, editing.nail, look.id, element.id);
-    const handle =
-      own &&
-      techniqueOf(own.kind)
-        .handles?.(own, contextOf(now, editing.nail))
-        .find((one) => one.id === id);
-    if (handle) editing.put(handle.move(to), gesture.id());
+    const held = own && handleOf(own, now, id);
+    if (held)
+      editing.put(withThose(held.move(to), now, id, to.x - held.at.x, to.y - held.at.y), gesture.id());
+  }
+
+  function handleOf(own: Element, now: SetDocument, id: string): Handle<Element> | undefined {
+    return techniqueOf(own.kind)
+      .handles?.(own, contextOf(now, editing.nail))
+      .find((one) => one.id === id);
+  }
+
+  /** The others that were chosen go the same way. */
+  function withThose(own: Element, now: SetDocument, held: string, right: number, up: number): Element {
+    return also.reduce((moved, id) => {
+      const one = id === held ? undefined : handleOf(moved, now, id);
+      return one ? one.move({ x: one.at.x + right, y: one.at.y + up }) : moved;
+    }, own);
   }
 
   function end(event: React.PointerEvent, kept: boolean) {
@@ -156,7 +184,10 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
     event.preventDefault();
     event.stopPropagation();
     const by = event.shiftKey ? LEAP_MM : NUDGE_MM;
-    editing.put(handle.move({ x: handle.at.x + arrow.x * by, y: handle.at.y + arrow.y * by }), gesture.id());
+    const [right, up] = [arrow.x * by, arrow.y * by];
+    const moved = handle.move({ x: handle.at.x + right, y: handle.at.y + up });
+    const those = also.includes(handle.id) ? withThose(moved, set, handle.id, right, up) : moved;
+    editing.put(those, gesture.id());
   }
 
   // Gone while something is held, nothing is held any more.
@@ -179,6 +210,7 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
           style={place(handle.at)}
           data-part={handle.of ? 'end' : undefined}
           data-active={handle.id === active || undefined}
+          data-also={also.includes(handle.id) || undefined}
           data-testid={`handle-${handle.id}`}
           aria-label={`${upperFirst(handle.words)}: ${handle.says}`}
           onFocus={() => {
@@ -199,4 +231,17 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
       )}
     </div>
   );
+}
+
+function toggled(ids: readonly string[], id: string): string[] {
+  return ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id];
+}
+
+/** The nearest of some lines, where one is near. */
+function snapped(value: number, lines: readonly number[]): number {
+  const nearest = lines.reduce(
+    (best, line) => (Math.abs(line - value) < Math.abs(best - value) ? line : best),
+    Infinity,
+  );
+  return Math.abs(nearest - value) < SNAP_MM ? nearest : value;
 }

@@ -1,7 +1,7 @@
 'use client';
 import { ActionIcon, Button } from '@mantine/core';
 import { IconPlus, IconTrash } from '@tabler/icons-react';
-import { TECHNIQUES, techniqueOf } from '@/core/craft/techniques';
+import { TECHNIQUES, techniqueOf, type Element } from '@/core/craft/techniques';
 import { LOOK_KEYS, type Look } from '@/core/document/document';
 import { tidyWords, wordsWith } from '@/core/model/primitives';
 import { RESERVED_ELEMENTS } from '@/core/craft/operation';
@@ -35,8 +35,17 @@ function OpenLook({ look }: { look: Look }) {
   const element = look.elements.find((one) => one.id === openElement) ?? look.elements.at(-1);
   const open = (id: string) => store.setState({ openElement: id });
 
+  const newId = (wanted: string, into: Look) =>
+    freeId(wanted, [...into.elements, ...RESERVED_ELEMENTS.map((reserved) => ({ id: reserved }))]);
+
+  function copyInto(into: Look, copied: Element) {
+    const id = newId(copied.id.slice(0, 34), into);
+    if (change({ kind: 'put-element', look: into.id, element: { ...copied, id } }))
+      store.setState({ openLook: into.id, openElement: id });
+  }
+
   function add(kind: string) {
-    const id = freeId(kind, [...look.elements, ...RESERVED_ELEMENTS.map((reserved) => ({ id: reserved }))]);
+    const id = newId(kind, look);
     if (
       change({ kind: 'put-element', look: look.id, element: techniqueOf(kind).fresh(id, freshProducts(set)) })
     )
@@ -117,6 +126,19 @@ function OpenLook({ look }: { look: Look }) {
           <div className={classes.options} key={element.id}>
             <div className={classes.optionsHead}>
               <p className={classes.blurb}>{techniqueOf(element.kind).blurb}</p>
+              <MoreMenu
+                label="More for this element"
+                entries={[
+                  { key: 'again', words: 'Duplicate it here', onPick: () => copyInto(look, element) },
+                  ...set.looks
+                    .filter((one) => one.id !== look.id)
+                    .map((one) => ({
+                      key: one.id,
+                      words: `Copy it into ${one.name}`,
+                      onPick: () => copyInto(one, element),
+                    })),
+                ]}
+              />
               <ActionIcon
                 size={44}
                 variant="subtle"

@@ -9,7 +9,11 @@ const KEYS = [
   ['M', 'mirror the hand of the selected nail to the other hand'],
   ['← →', 'the nail beside'],
   ['Ctrl Z, Ctrl Y', 'undo, redo'],
-  ['Alt ↑ ↓', 'in Layers: move the step you are on'],
+  ['Alt ↑ ↓', 'in Layers: move the step you are on; in Design: lay the film over or under'],
+  ['↑ ↓ ← →', 'on a handle: 0.1 mm; with Shift 1 mm'],
+  ['Shift, press', 'on a handle: move it along with the others'],
+  ['Alt, drag', 'a handle: free of lines it would fall into'],
+  ['Escape', 'what is being dragged goes back'],
   ['?', 'this list'],
 ] as const;
 
