@@ -24,12 +24,12 @@ export function titleOf(page: Page): Locator {
   return page.getByRole('textbox', { name: 'Title of this set' });
 }
 
-/** The pixels of a nail on the spread, as text to compare. */
-export function pixels(page: Page, nail: string): Promise<string> {
-  return page
-    .getByTestId(`nail-${nail}`)
-    .locator('canvas')
-    .evaluate((canvas) => (canvas as HTMLCanvasElement).toDataURL());
+/** The pixels of a nail on the spread, once it is drawn, as text to compare. */
+export async function pixels(page: Page, nail: string): Promise<string> {
+  const canvas = page.getByTestId(`nail-${nail}`).locator('canvas');
+  // One pixel wide it waits for its picture.
+  await expect.poll(() => canvas.evaluate((one) => (one as HTMLCanvasElement).width)).toBeGreaterThan(1);
+  return canvas.evaluate((one) => (one as HTMLCanvasElement).toDataURL());
 }
 
 /** Waits until the nail is drawn and looks other than before; returns its pixels. */
