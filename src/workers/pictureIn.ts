@@ -9,8 +9,6 @@ const READ_PX = 480;
 const KINDS: readonly string[] = ['png', 'jpg', 'webp'];
 
 export interface PictureIn {
-  width: number;
-  height: number;
   /** It moves: its first picture was taken. */
   moves: boolean;
   /** sRGB bytes, RGBA, no longer than `READ_PX` a side. */
@@ -43,9 +41,8 @@ export async function pictureIn(file: Blob): Promise<Result<PictureIn>> {
     if (!context) return fail('the picture', 'cannot be drawn: this browser gives no canvas');
     context.drawImage(bitmap, 0, 0, small.width, small.height);
     const { data } = context.getImageData(0, 0, small.width, small.height);
-    const read = { width: bitmap.width, height: bitmap.height, moves: moves(head), pixels: data };
     bitmap.close();
-    return ok(read);
+    return ok({ moves: moves(head), pixels: data });
   } catch {
     return fail('the picture', 'is broken: it cannot be opened');
   }

@@ -123,7 +123,7 @@ export function plannerApi(): PlannerApi {
       return transfer(picture, [picture.data.buffer]);
     },
     compose: (set, wishes, count) => {
-      const profiles = profilesOf(set);
+      const profiles = profilesOf(set, planned);
       return {
         profiles,
         balance: balanceOf((finger, hand) => wornProfile(set, profiles, `${hand}-${finger}`)),

@@ -20,6 +20,8 @@ export const GROUNDS = {
   card: { dark: 0, pale: 0.8 },
   nail: { dark: 0.35, pale: 0.65 },
 } as const;
+/** The bed as a ground for finished coats, in linear light (common practice, from memory). */
+export const BED: Triple = [0.6, 0.42, 0.36];
 export type GroundName = keyof typeof GROUNDS;
 
 /** The contrast ratio R0/RW from which a film counts as hiding (ISO 6504-3, ASTM D2805). */

@@ -1,5 +1,5 @@
 import type { Product } from '../model/product';
-import { blend, layerOf, over, type Pigment, type Triple } from './film';
+import { BED, blend, layerOf, over, type Pigment, type Triple } from './film';
 import { pigmentOf } from './pigments';
 import { difference } from './space';
 
@@ -19,8 +19,6 @@ const MIXES = [
   [3, 1],
   [1, 3],
 ] as const;
-/** The bed, as a ground for the finished coats. */
-const BED: Triple = [0.6, 0.42, 0.36];
 
 /** What a pigment shows after the coats that cover, over the bed. */
 function seen(pigment: Pigment, { coats_to_cover = 2, coat_um = 45 }: Product): Triple {

@@ -83,6 +83,15 @@ function bestHands(
 ): Costed[] {
   const all: Costed[] = [];
   const hand: LookProfile[] = [];
+  // Two looks meet in thousands of hands: what they do to each other is worked out once.
+  const known = new Map<LookProfile, Map<LookProfile, number>>();
+  const pair = (a: LookProfile, b: LookProfile): number => {
+    let row = known.get(a);
+    if (!row) known.set(a, (row = new Map()));
+    let cost = row.get(b);
+    if (cost === undefined) row.set(b, (cost = pairCost(a, b)));
+    return cost;
+  };
   const lay = (finger: number, cost: number) => {
     if (finger === FINGERS.length) {
       all.push({ hand: [...hand], cost: cost + wholeCost(hand, looks, accents) });
@@ -90,7 +99,7 @@ function bestHands(
     }
     for (const worn of kept[finger] ? [kept[finger]] : offered) {
       hand.push(worn);
-      lay(finger + 1, cost + spotCost(finger, worn) + (finger > 0 ? pairCost(hand[finger - 1]!, worn) : 0));
+      lay(finger + 1, cost + spotCost(finger, worn) + (finger > 0 ? pair(hand[finger - 1]!, worn) : 0));
       hand.pop();
     }
   };

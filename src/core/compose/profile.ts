@@ -24,12 +24,12 @@ const STRIDE = 3;
 /** Mean difference (CIEDE2000) to a nail's middle colour that is as much as colour alone can shout (common practice). */
 const LOUD = 55;
 
-/** Looks of a set as the eye weighs them: contrast within the nail first, then how much stands on it. */
-export function profilesOf(set: SetDocument): LookProfile[] {
+/** Looks of a set as the eye weighs them: contrast within the nail first, then how much stands on it. `plan` may remember. */
+export function profilesOf(set: SetDocument, plan: typeof planNail = planNail): LookProfile[] {
   return set.looks.map((look) => {
     const nail = { ...set.nails[SHOWN_ON], look: look.id, changes: [] };
     const trial = { ...set, nails: { ...set.nails, [SHOWN_ON]: nail }, edits: [] };
-    const { nominal, compiled } = planNail(trial, SHOWN_ON);
+    const { nominal, compiled } = plan(trial, SHOWN_ON);
     const { field } = nominal;
     const colourAt = pileColours(field, compiled.context.product);
     const seen: Triple[] = [];

@@ -98,16 +98,22 @@ export function stripPolygons(line: readonly Point[], width_mm: number): Point[]
   });
 }
 
+/** Square of the distance of a point to the stretch between two others, in mm². */
+export function toStretch_mm2(p: Point, q: Point, x: number, y: number): number {
+  const dx = q.x - p.x;
+  const dy = q.y - p.y;
+  const span = dx * dx + dy * dy;
+  const t = span > 0 ? Math.max(0, Math.min(1, ((x - p.x) * dx + (y - p.y) * dy) / span)) : 0;
+  const offX = x - p.x - t * dx;
+  const offY = y - p.y - t * dy;
+  return offX * offX + offY * offY;
+}
+
 /** Distance of a point to a line, in mm. */
 export function toLine_mm(line: readonly Point[], x: number, y: number): number {
   let nearest2 = Infinity;
-  for (let i = 1; i < line.length; i += 1) {
-    const [p, q] = [line[i - 1]!, line[i]!];
-    const [dx, dy] = [q.x - p.x, q.y - p.y];
-    const span = dx * dx + dy * dy;
-    const t = span > 0 ? Math.max(0, Math.min(1, ((x - p.x) * dx + (y - p.y) * dy) / span)) : 0;
-    nearest2 = Math.min(nearest2, (x - p.x - t * dx) ** 2 + (y - p.y - t * dy) ** 2);
-  }
+  for (let i = 1; i < line.length; i += 1)
+    nearest2 = Math.min(nearest2, toStretch_mm2(line[i - 1]!, line[i]!, x, y));
   return Math.sqrt(nearest2);
 }
 

@@ -1,4 +1,4 @@
-import { linePolygons, linesDistance_mm, smoothLine, stripPolygons, toLine_mm } from './lines';
+import { linePolygons, linesDistance_mm, smoothLine, stripPolygons, toLine_mm, toStretch_mm2 } from './lines';
 import type { Region, Smile } from '../model/region';
 import {
   across_mm,
@@ -283,13 +283,7 @@ export function polygonDistance_mm(polygon: readonly Point[], x: number, y: numb
   for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i, i += 1) {
     const p = polygon[i]!;
     const q = polygon[j]!;
-    const dx = q.x - p.x;
-    const dy = q.y - p.y;
-    const span = dx * dx + dy * dy;
-    const t = span > 0 ? Math.max(0, Math.min(1, ((x - p.x) * dx + (y - p.y) * dy) / span)) : 0;
-    const offX = x - p.x - t * dx;
-    const offY = y - p.y - t * dy;
-    const away2 = offX * offX + offY * offY;
+    const away2 = toStretch_mm2(p, q, x, y);
     if (away2 < nearest2) nearest2 = away2;
     if (p.y > y !== q.y > y && x < p.x + ((y - p.y) / (q.y - p.y)) * (q.x - p.x)) inside = !inside;
   }

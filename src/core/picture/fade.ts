@@ -2,7 +2,7 @@ import { contextOf } from '../compile/prepare';
 import type { Element } from '../craft/techniques';
 import { techniqueOf } from '../craft/techniques';
 import type { Paint } from '../craft/operation';
-import { layerOf, over, type Triple } from '../colour/film';
+import { BED, layerOf, over, type Triple } from '../colour/film';
 import { difference, hexOf, lightnessAndChroma } from '../colour/space';
 import type { SetDocument } from '../document/document';
 import type { NailName } from '../model/names';
@@ -23,8 +23,6 @@ export interface Fade {
 
 const SAMPLES = 60;
 const STRETCHES = 10;
-/** A bare bed below the first pass. */
-const BED: Triple = [0.6, 0.42, 0.36];
 
 /** A fade as it is painted: pass over pass by the films of its operations on one nail; undefined where nothing fades. */
 export function fadeOf(set: SetDocument, nail: NailName, element: Element): Fade | undefined {

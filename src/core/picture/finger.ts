@@ -8,7 +8,7 @@ import { noise } from './hardware';
 /** A finger is so much wider than its nail (common practice). */
 export const FINGER_SHARE = 1.26;
 /** Room beside and above the finger in its picture. */
-export const FINGER_PAD_MM = 0.4;
+const FINGER_PAD_MM = 0.4;
 
 export interface FingerLike {
   frame: NailFrame;
@@ -22,6 +22,16 @@ export interface FingerLike {
 /** Width of a finger's picture in mm, with the room beside it. */
 export function fingerWidth_mm(frame: NailFrame): number {
   return frame.width_mm * FINGER_SHARE * WAIST + 2 * FINGER_PAD_MM;
+}
+
+/** How far above the cuticle a finger's picture begins, in mm. */
+export function fingerTop_mm(frame: NailFrame): number {
+  return padTop_mm(frame) + FINGER_PAD_MM;
+}
+
+/** The pad ends a little short of the bed. */
+function padTop_mm(frame: NailFrame): number {
+  return frame.bed_mm * 0.97;
 }
 
 /** The joint is wider than the fingertip. */
@@ -39,7 +49,7 @@ const SHADE_TINT: Triple = [1, 0.72, 0.6];
  */
 export function drawFinger({ frame, skin, below_mm, turn_deg }: FingerLike, px_per_mm: number): Raster {
   const half = (frame.width_mm * FINGER_SHARE) / 2;
-  const top_mm = frame.bed_mm * 0.97;
+  const top_mm = padTop_mm(frame);
   const width_mm = fingerWidth_mm(frame);
   const width = Math.ceil(width_mm * px_per_mm);
   const height = Math.ceil((top_mm + FINGER_PAD_MM + below_mm) * px_per_mm);

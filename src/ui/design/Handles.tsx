@@ -9,6 +9,7 @@ import { upperFirst } from '@/core/model/letters';
 import { PICTURE_PAD_MM } from '@/core/picture/spread';
 import { useGesture } from '../kit/useGesture';
 import { useStudio, useStudioStore } from '../studio/studio';
+import { toggled } from '../studio/StudioKeys';
 import { useEditing } from './useEditing';
 import classes from './Desk.module.css';
 
@@ -231,10 +232,6 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
       )}
     </div>
   );
-}
-
-function toggled(ids: readonly string[], id: string): string[] {
-  return ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id];
 }
 
 /** The nearest of some lines, where one is near. */

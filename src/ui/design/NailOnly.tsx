@@ -2,6 +2,7 @@
 import { Button, Checkbox } from '@mantine/core';
 import { lookOf } from '@/core/compile/prepare';
 import { techniqueOf } from '@/core/craft/techniques';
+import { lowerFirst } from '@/core/model/letters';
 import { handOf, mirrorOf } from '@/core/model/names';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { ReferencePicture } from './ReferencePicture';
@@ -58,7 +59,7 @@ export function NailOnly() {
           <Checkbox
             key={element.id}
             size="md"
-            label={`Wears its ${words.charAt(0).toLowerCase()}${words.slice(1)}`}
+            label={`Wears its ${lowerFirst(words)}`}
             checked={!own}
             styles={ROW}
             onChange={() =>

@@ -1,4 +1,5 @@
 'use client';
+import { useHotkeys } from '@mantine/hooks';
 import { useRef, useState } from 'react';
 import { onUnrolled_mm, type NailFrame, type Point } from '@/core/geometry/frame';
 import { PICTURE_PAD_MM } from '@/core/picture/spread';
@@ -15,6 +16,12 @@ export function Pen({ frame, px_per_mm, room }: { frame: NailFrame; px_per_mm: n
   const store = useStudioStore();
   const [stroke, setStroke] = useState<Point[]>([]);
   const held = useRef<number>(undefined);
+  const lay = () => {
+    held.current = undefined;
+    setStroke([]);
+    store.setState({ pen: undefined });
+  };
+  useHotkeys([['Escape', lay]], []);
   if (!pen) return null;
 
   const at = (event: React.PointerEvent): Point => {
@@ -25,11 +32,6 @@ export function Pen({ frame, px_per_mm, room }: { frame: NailFrame; px_per_mm: n
     x: onUnrolled_mm(frame, (x - room.x) / px_per_mm - PICTURE_PAD_MM - frame.width_mm / 2),
     y: frame.length_mm + PICTURE_PAD_MM - (y - room.top) / px_per_mm,
   });
-  const lay = () => {
-    held.current = undefined;
-    setStroke([]);
-    store.setState({ pen: undefined });
-  };
   return (
     <svg
       className={classes.pen}

@@ -10,7 +10,7 @@ import { readGimpPalette, writeGimpPalette } from '@/core/files/gimpPalette';
 import type { Match } from '@/core/colour/match';
 import { messageOf } from '@/core/model/messageOf';
 import type { Product } from '@/core/model/product';
-import { faultLine, type Result } from '@/core/model/result';
+import { faultLine } from '@/core/model/result';
 import { onShelf, recoloured } from '@/core/starter/shelf';
 import type { Reference } from '@/data/database';
 import { putReference, removeReference, watchReference } from '@/data/references';
@@ -45,9 +45,12 @@ export function ReferencePicture() {
   const [fault, setFault] = useState<string>();
   const title = useStudio((s) => s.set.title);
 
+  const mark = reference && markOf(reference.name, reference.picture);
+  /** The picture whose colours are shown already. */
+  const read = useRef<string>(undefined);
   // The colours of a picture that was kept before are found again when it comes.
   useEffect(() => {
-    if (!reference) return;
+    if (!reference || read.current === mark) return;
     let gone = false;
     paletteOfPicture(reference.picture, products.filter(isColour)).then(
       (read) => {
@@ -62,9 +65,9 @@ export function ReferencePicture() {
     return () => {
       gone = true;
     };
-    // Another product on the shelf does not read the picture anew.
+    // Another product on the shelf does not read the picture anew, nor does word of it from the store.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [reference]);
+  }, [mark]);
 
   async function take(file: File) {
     setFault(undefined);
@@ -77,8 +80,10 @@ export function ReferencePicture() {
       return;
     }
     // Only what can be read is kept.
-    const read: Result<unknown> = await paletteOfPicture(file, []);
-    if (!read.ok) return setFault(faultLine(read.faults[0]!));
+    const palette = await paletteOfPicture(file, products.filter(isColour));
+    if (!palette.ok) return setFault(faultLine(palette.faults[0]!));
+    read.current = markOf(file.name, file);
+    setColours(palette.value.colours);
     await keep({ set: id, name: file.name, picture: file });
   }
 
@@ -146,6 +151,7 @@ export function ReferencePicture() {
                 danger: true,
                 onPick: () => {
                   setColours(undefined);
+                  read.current = undefined;
                   void takeAway();
                 },
               },
@@ -155,6 +161,11 @@ export function ReferencePicture() {
       )}
     </div>
   );
+}
+
+/** What tells one picture from another. */
+function markOf(name: string, { size }: Blob): string {
+  return `${name} ${size}`;
 }
 
 const MOST_SHOWN = 24;

@@ -1,7 +1,7 @@
 'use client';
 import { Button, Switch, Textarea } from '@mantine/core';
 import { IconPencil } from '@tabler/icons-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { contextOf } from '@/core/compile/prepare';
 import type { Fitting } from '@/core/craft/context';
 import { drawnSpot } from '@/core/craft/handle';
@@ -189,6 +189,8 @@ function DrawIt({
   const store = useStudioStore();
   const drawing = useStudio((s) => s.pen !== undefined);
   const [fault, setFault] = useState<string>();
+  // What is drawn for a field that is gone would go nowhere.
+  useEffect(() => () => store.setState({ pen: undefined }), [store]);
   function take(line: readonly Point[]) {
     const { set, focus } = store.getState();
     const least = value.kind === 'outline' ? 3 : 2;

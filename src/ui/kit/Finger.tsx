@@ -3,7 +3,7 @@ import { useEffect, useReducer, useState } from 'react';
 import { buildOf, frameOf } from '@/core/compile/prepare';
 import type { SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
-import { FINGER_PAD_MM, fingerWidth_mm } from '@/core/picture/finger';
+import { fingerTop_mm, fingerWidth_mm } from '@/core/picture/finger';
 import type { Raster } from '@/core/picture/raster';
 import { fingerOfNail } from '@/workers/planner';
 import { NailCanvas } from './NailCanvas';
@@ -50,9 +50,9 @@ export function Finger({ set, name, px_per_mm, below_mm, turn_deg, x, y }: Props
       className={classes.finger}
       style={{
         left: x - (fingerWidth_mm(frame) / 2) * px_per_mm,
-        top: y - (frame.bed_mm * 0.97 + FINGER_PAD_MM) * px_per_mm,
+        top: y - fingerTop_mm(frame) * px_per_mm,
         transform: `rotate(${turn_deg}deg)`,
-        transformOrigin: `50% ${(frame.bed_mm * 0.97 + FINGER_PAD_MM) * px_per_mm}px`,
+        transformOrigin: `50% ${fingerTop_mm(frame) * px_per_mm}px`,
       }}
     >
       <NailCanvas picture={picture} px_per_mm={px_per_mm} label="" />

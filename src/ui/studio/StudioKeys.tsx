@@ -1,6 +1,6 @@
 'use client';
 import { useEffect } from 'react';
-import { handOf, NAILS, type NailName } from '@/core/model/names';
+import { handOf, NAILS } from '@/core/model/names';
 import { useStudioStore } from './studio';
 
 const TYPING =
@@ -55,6 +55,6 @@ export function StudioKeys() {
   return null;
 }
 
-export function toggled(selected: readonly NailName[], nail: NailName): NailName[] {
-  return selected.includes(nail) ? selected.filter((one) => one !== nail) : [...selected, nail];
+export function toggled<T>(selected: readonly T[], item: T): T[] {
+  return selected.includes(item) ? selected.filter((one) => one !== item) : [...selected, item];
 }

@@ -1,6 +1,6 @@
 'use client';
 import type { SetDocument } from '@/core/document/document';
-import { FINGER_PAD_MM, fingerWidth_mm } from '@/core/picture/finger';
+import { fingerTop_mm, fingerWidth_mm } from '@/core/picture/finger';
 import { sheetPdf } from '@/core/picture/templatePdf';
 import { sheetSvg, templateSheet } from '@/core/picture/templateSheet';
 import { PICTURE_PAD_MM, spreadOf } from '@/core/picture/spread';
@@ -63,7 +63,7 @@ async function pictureOfSet(set: SetDocument, onWhite: boolean): Promise<Blob> {
         context,
         await fingerOfNail(asked, PX_PER_MM),
         laid.x_mm - fingerWidth_mm(frame) / 2,
-        laid.cuticle_mm - frame.bed_mm * 0.97 - FINGER_PAD_MM,
+        laid.cuticle_mm - fingerTop_mm(frame),
       );
     }
     lay(

@@ -8,15 +8,16 @@ import type { PlacedPiece } from '../operation';
 import { defineTechnique, ELEMENT_BASE, fitField, seatField } from '../technique';
 import {
   BEDDING_FIELD,
-  beddingOf,
   setStones,
   STONE_BEDDING,
-  STONE_SIZES,
+  sizeField,
+  STONE_SEAT,
+  STONE_SIZE,
   STONE_SIZES_MM,
+  stoneSeat,
   stonePiece,
   stockSize_mm,
   withClearance,
-  type StoneSize,
 } from './stones';
 
 const schema = z.strictObject({
@@ -24,12 +25,9 @@ const schema = z.strictObject({
   kind: z.literal('crystals'),
   /** On a smaller nail: smaller stones, the same, as many as fit, or none. */
   fit: z.enum(['scale', 'keep', 'repeat', 'drop']),
-  seat: z.enum(['usual', 'surface', 'over']),
+  seat: STONE_SEAT,
   /** From the middle of the cuticle curve outwards; the pattern is laid to both sides. */
-  sizes: z
-    .array(z.enum(STONE_SIZES as [StoneSize, ...StoneSize[]]))
-    .min(1)
-    .max(8),
+  sizes: z.array(STONE_SIZE).min(1).max(8),
   /** How far the stones' edges stand off the cuticle. */
   inset_mm: mm(0.1, 10),
   gap_mm: mm(0, 5),
@@ -99,24 +97,13 @@ export const crystals = defineTechnique({
   schema,
   extra: true,
   seats: ['surface', 'over'],
-  // Set in the wet top they stand on it; bedded they come first and the top is taken around them.
-  usual: (element, context) => (beddingOf(element.bedding, context) === 'wet-top' ? 'over' : 'surface'),
+  usual: stoneSeat,
   fields: [
     {
       kind: 'list',
       path: 'sizes',
       words: 'Sizes from the middle outwards',
-      item: [
-        {
-          kind: 'choice',
-          path: '',
-          words: 'Size',
-          choices: STONE_SIZES.map((size) => ({
-            value: size,
-            words: `${size} · ${STONE_SIZES_MM[size]} mm`,
-          })),
-        },
-      ],
+      item: [sizeField('')],
       fresh: 'SS5',
       min: 1,
       max: 8,

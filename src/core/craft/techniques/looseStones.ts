@@ -17,18 +17,18 @@ import {
 } from '../technique';
 import {
   BEDDING_FIELD,
-  beddingOf,
   setStones,
   STONE_BEDDING,
-  STONE_SIZES,
+  sizeField,
+  STONE_SEAT,
+  STONE_SIZE,
   STONE_SIZES_MM,
+  stoneSeat,
   stonePiece,
   stockSize_mm,
   withClearance,
-  type StoneSize,
 } from './stones';
 
-const Size = z.enum(STONE_SIZES as [StoneSize, ...StoneSize[]]);
 const MOST_STONES = 80;
 
 const schema = z.strictObject({
@@ -36,9 +36,9 @@ const schema = z.strictObject({
   kind: z.literal('stones'),
   fit: z.enum(['scale', 'keep', 'repeat', 'drop']),
   hand: z.enum(['mirror', 'same']),
-  seat: z.enum(['usual', 'surface', 'over']),
+  seat: STONE_SEAT,
   stones: z
-    .array(z.strictObject({ size: Size, across: Across, along: Along, colour: Colour }))
+    .array(z.strictObject({ size: STONE_SIZE, across: Across, along: Along, colour: Colour }))
     .min(1)
     .max(MOST_STONES),
   bedding: STONE_BEDDING,
@@ -205,7 +205,7 @@ export const looseStones = defineTechnique({
   schema,
   extra: true,
   seats: ['surface', 'over'],
-  usual: (element, context) => (beddingOf(element.bedding, context) === 'wet-top' ? 'over' : 'surface'),
+  usual: stoneSeat,
   fields: [
     {
       kind: 'list',
@@ -213,15 +213,7 @@ export const looseStones = defineTechnique({
       words: 'Stones',
       part: 'stone',
       item: [
-        {
-          kind: 'choice',
-          path: 'size',
-          words: 'Size',
-          choices: STONE_SIZES.map((size) => ({
-            value: size,
-            words: `${size} · ${STONE_SIZES_MM[size]} mm`,
-          })),
-        },
+        sizeField('size'),
         { kind: 'colour', path: 'colour', words: 'Colour' },
         { kind: 'number', path: 'across', words: 'Across', min: -1, max: 1, step: 0.05 },
         { kind: 'number', path: 'along', words: 'Along', min: 0, max: 2, step: 0.05 },

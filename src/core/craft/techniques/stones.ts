@@ -38,7 +38,23 @@ export const BEDDING_FIELD: Field = {
   ],
 };
 
-export function beddingOf(bedding: StoneBedding, { practice }: NailContext): 'wet-top' | 'bedded' {
+/** Of both techniques of stones: they sit on the finished nail. */
+export const STONE_SIZE = z.enum(STONE_SIZES as [StoneSize, ...StoneSize[]]);
+export const STONE_SEAT = z.enum(['usual', 'surface', 'over']);
+/** Set in the wet top they stand on it; bedded they come first and the top is taken around them. */
+export function stoneSeat({ bedding }: { bedding: StoneBedding }, context: NailContext): 'over' | 'surface' {
+  return beddingOf(bedding, context) === 'wet-top' ? 'over' : 'surface';
+}
+export function sizeField(path: string): Field {
+  return {
+    kind: 'choice',
+    path,
+    words: 'Size',
+    choices: STONE_SIZES.map((size) => ({ value: size, words: `${size} · ${STONE_SIZES_MM[size]} mm` })),
+  };
+}
+
+function beddingOf(bedding: StoneBedding, { practice }: NailContext): 'wet-top' | 'bedded' {
   return bedding === 'practice' ? practice.stones : bedding;
 }
 
