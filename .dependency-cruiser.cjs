@@ -27,7 +27,7 @@ const BESIDE = {
   picture: ['model', 'geometry', 'colour', 'craft', 'document', 'compile', 'simulate'],
   compose: ['model', 'colour', 'craft', 'document', 'compile', 'simulate', 'plan'],
   files: ['model', 'document'],
-  starter: ['model', 'geometry', 'craft', 'document'],
+  starter: ['model', 'geometry', 'colour', 'craft', 'document'],
   demo: ['model', 'craft', 'document', 'starter'],
   testing: [...TOWER, 'starter'],
 };

@@ -116,6 +116,8 @@ test('a planner that never answers is given up, and another asked', async ({ pag
   await page.goto('/');
   await page.getByRole('heading', { name: 'Matinée' }).click();
   await expect(page.getByRole('banner').getByText('planning …')).toBeVisible();
+  // The view comes first, and its pictures for a while.
+  await page.clock.runFor(2_000);
   await page.clock.fastForward(31_000);
   await setFate(page, 'well');
   // The second that was asked never answers either; who is asked next does.

@@ -1,3 +1,4 @@
+import { crc32 } from 'node:zlib';
 import { expect, test, type Page } from '@playwright/test';
 import { drag, drawnAnew, exported, middleOf, noViolations, openDemo, pixels, planned } from './helpers';
 
@@ -284,4 +285,222 @@ test('several pieces move as one, by arrows and in one step; an element goes int
   await page.getByRole('button', { name: 'More for this element' }).click();
   await page.getByRole('menuitem', { name: 'Copy it into Proscenium' }).click();
   expect((await elementsOf(page, 'Proscenium')).filter((one) => one.kind === 'inlay')).toHaveLength(1);
+});
+
+test('a cat-eye is drawn to where it is wanted, and its card says how', async ({ page }) => {
+  await openDemo(page, 'Curtain Up');
+  const undressed = await pixels(page, 'left-middle');
+  await page.getByTestId('nail-left-middle').click();
+  await page.keyboard.press('a');
+  const before = await drawnAnew(page, 'left-middle', undressed);
+  await page.getByTestId('look-velvet').click();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('menuitem', { name: /^Cat-eye/ }).click();
+  const plain = await drawnAnew(page, 'left-middle', before);
+  // Turned by its end, which shows once its middle is taken hold of.
+  await handle(page, 'shimmer').focus();
+  await expect(page.getByTestId('handle-says')).toContainText('mm from the cuticle');
+  const end = await middleOf(page, 'handle-shimmer-turn');
+  await drag(page, end, { x: end.x + 60, y: end.y + 40 });
+  await drawnAnew(page, 'left-middle', plain);
+  const cat = (await elementsOf(page, 'House velvet')).find((one) => one.kind === 'magnetic')!;
+  expect(cat.turn_deg).toBeLessThan(-10);
+  // Its light follows the pointer.
+  const plot = page.getByTestId('plot');
+  const lit = (side: string) =>
+    plot.locator(`[data-side="${side}"]`).evaluate((one) => Number(getComputedStyle(one).opacity));
+  const box = (await plot.boundingBox())!;
+  // A hand that has just let go of something moves on, and the light with it.
+  const pointed = async (share: number, side: string) => {
+    await page.mouse.move(box.x + box.width * share, box.y + box.height / 2, { steps: 3 });
+    await page.mouse.move(box.x + box.width * share, box.y + box.height / 2 + 9, { steps: 3 });
+    return lit(side);
+  };
+  await expect.poll(() => pointed(0.1, 'left')).toBeGreaterThan(0.5);
+  expect(await lit('right')).toBe(0);
+  await expect.poll(() => pointed(0.9, 'right')).toBeGreaterThan(0.5);
+  await page.getByRole('combobox', { name: 'Shimmer' }).selectOption({ label: 'Out to the sides' });
+  await page.getByRole('link', { name: 'Card' }).click();
+  await expect(
+    page.getByText(/bar magnet held beside one sidewall, then the other, 4 mm off/).first(),
+  ).toBeVisible();
+  await expect(page.getByText(/pacemakers/).first()).toBeVisible();
+});
+
+test('letters are written, waves swung, and two things on a nail told apart', async ({ page }) => {
+  await openDemo(page, 'Curtain Up');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('menuitem', { name: /^Colour/ }).click();
+  const region = async () =>
+    ((await elementsOf(page, 'Ticket stubs')).at(-1) as unknown as { region: Record<string, unknown> })
+      .region;
+  const where = page.getByRole('combobox', { name: 'Where' });
+  await where.selectOption({ label: 'Letters' });
+  const text = page.getByRole('textbox', { name: 'Letters' });
+  await text.fill('Foyer');
+  expect(await region()).toMatchObject({ kind: 'letters', text: 'Foyer' });
+  await text.fill('Foyér');
+  await expect(page.getByText('A to Z, figures, and & . ! ? + - only')).toBeVisible();
+  expect(await region()).toMatchObject({ text: 'Foyer' });
+  await text.fill('9');
+  await handle(page, 'letters').focus();
+  await handle(page, 'letters').press('Shift+ArrowUp');
+  await expect(page.getByTestId('handle-says')).toContainText('mm from the cuticle');
+  await where.selectOption({ label: 'Lines, stripes, checks, waves' });
+  await expect(handle(page, 'lines-wave')).toHaveCount(0);
+  await page.getByRole('switch', { name: 'Wavy' }).check({ force: true });
+  await handle(page, 'lines').focus();
+  const crest = await middleOf(page, 'handle-lines-wave');
+  await drag(page, crest, { x: crest.x + 20, y: crest.y });
+  const { wave } = (await region()) as { wave: { rise_mm: number } };
+  expect(wave.rise_mm).toBeGreaterThan(0.9);
+  const { turn_deg } = (await region()) as unknown as { turn_deg: number };
+  await page.getByRole('button', { name: 'More for this element' }).click();
+  await page.getByRole('menuitem', { name: 'Cross it in another colour: a plaid' }).click();
+  expect(Math.abs(((await region()) as unknown as { turn_deg: number }).turn_deg - turn_deg)).toBe(90);
+  await page.getByRole('combobox', { name: 'Told from' }).selectOption({ label: 'Colour, Velvet 04' });
+  await expect(page.getByText(/ΔE \d+/).last()).toBeVisible();
+  await noViolations(page);
+});
+
+test('what mirroring would overwrite is shown before; one finger can be mirrored alone', async ({ page }) => {
+  await openDemo(page, 'Curtain Up');
+  for (const [nail, look] of [
+    ['right-ring', 'tickets'],
+    ['right-thumb', 'velvet'],
+  ] as const) {
+    await page.getByTestId(`nail-${nail}`).click();
+    const key = (await saved(page)).looks.find((one) => one.id.includes(look))?.id;
+    await page.getByTestId(`look-${key}`).click();
+    await page
+      .getByRole('button', { name: /^Put on/ })
+      .first()
+      .click();
+  }
+  const looks = async () =>
+    Object.fromEntries(Object.entries((await saved(page)).nails).map(([k, v]) => [k, v.look]));
+  const before = await looks();
+  await page.getByTestId('nail-left-thumb').click();
+  await page.getByRole('button', { name: 'Mirror to the right hand' }).click();
+  const asked = page.getByRole('dialog', { name: 'Mirror to the right hand' });
+  await expect(asked.getByRole('listitem').filter({ hasText: 'right thumb' })).toContainText('becomes');
+  await expect(page.getByTestId('nail-right-thumb')).toHaveAttribute('aria-label', /House velvet/);
+  await asked.getByRole('button', { name: /Only the right thumb|Change this nail/ }).click();
+  const after = await looks();
+  expect(after['right-thumb']).toBe(before['left-thumb']);
+  expect(after['right-ring']).toBe(before['right-ring']);
+});
+
+test('pictures that are too wide, move or lie on their side; a mix that becomes a product', async ({
+  page,
+}) => {
+  await openDemo(page, 'Curtain Up');
+  await page.getByTestId('element-velvet').click();
+  const input = page.getByLabel('Reference picture or palette');
+  const chunk = (type: string, data: Buffer) => {
+    const body = Buffer.concat([Buffer.from(type, 'latin1'), data]);
+    const [length, check] = [Buffer.alloc(4), Buffer.alloc(4)];
+    length.writeUInt32BE(data.length);
+    check.writeUInt32BE(crc32(body));
+    return Buffer.concat([length, body, check]);
+  };
+  const drawn = async (type: string, width: number, height: number, colour: string) =>
+    Buffer.from(
+      await page.evaluate(
+        ([mime, w, h, fill]) => {
+          const canvas = document.createElement('canvas');
+          [canvas.width, canvas.height] = [w, h];
+          const context = canvas.getContext('2d')!;
+          context.fillStyle = fill;
+          context.fillRect(0, 0, w, h);
+          return canvas.toDataURL(mime).split(',')[1]!;
+        },
+        [type, width, height, colour] as const,
+      ),
+      'base64',
+    );
+  const png = await drawn('image/png', 60, 40, '#c98a70');
+  const head = png.subarray(0, 33);
+  const wide = Buffer.from(png);
+  wide.writeUInt32BE(20_000, 16);
+  await input.setInputFiles({ name: 'wide.png', mimeType: 'image/png', buffer: wide });
+  await expect(page.getByText(/is 20000 × 40 px: at most 12000 a side/)).toBeVisible();
+  const [frames, frame] = [Buffer.alloc(8), Buffer.alloc(26)];
+  frames.writeUInt32BE(1);
+  frame.writeUInt32BE(60, 4);
+  frame.writeUInt32BE(40, 8);
+  frame.writeUInt16BE(1, 20);
+  frame.writeUInt16BE(10, 22);
+  const moving = Buffer.concat([head, chunk('acTL', frames), chunk('fcTL', frame), png.subarray(33)]);
+  await input.setInputFiles({ name: 'moving.png', mimeType: 'image/png', buffer: moving });
+  await expect(page.getByText('It moves: its first picture was taken.')).toBeVisible();
+  await expect(page.getByText(/at most 12000/)).toBeHidden();
+  // A camera that was held upright says so in the picture's head.
+  const jpeg = await drawn('image/jpeg', 80, 40, '#c98a70');
+  const tiff = Buffer.from('4d4d002a00000008000101120003000000010006000000000000', 'hex');
+  const exif = Buffer.concat([Buffer.from('Exif\0\0', 'latin1'), tiff]);
+  const size = Buffer.alloc(2);
+  size.writeUInt16BE(exif.length + 2);
+  const turned = Buffer.concat([
+    jpeg.subarray(0, 2),
+    Buffer.from([0xff, 0xe1]),
+    size,
+    exif,
+    jpeg.subarray(2),
+  ]);
+  await page.getByRole('button', { name: 'More for the palette' }).click();
+  await page.getByRole('menuitem', { name: 'Take it away' }).click();
+  await input.setInputFiles({ name: 'turned.jpg', mimeType: 'image/jpeg', buffer: turned });
+  const thumb = page.getByRole('img', { name: 'Reference: turned.jpg' });
+  await expect(thumb).toBeVisible();
+  await expect.poll(() => thumb.evaluate((one) => (one as HTMLImageElement).naturalHeight)).toBe(80);
+  await expect(page.getByText('It moves')).toBeHidden();
+  // Its colour lies between two of the shelf: the mix is taken as a product of its own.
+  await page
+    .getByRole('group', { name: 'Palette' })
+    .getByRole('button', { name: /^Colour #/ })
+    .first()
+    .click();
+  await expect(page.getByText(/^Mixed: /)).toBeVisible();
+  await page.getByRole('button', { name: 'Use the mix' }).click();
+  await expect(page.getByRole('combobox', { name: 'Colour' }).locator('option:checked')).toHaveText(
+    /^\d .+ \+ \d .+/,
+  );
+});
+
+test('stones are laid along a line that is drawn, dots set in rows; the card counts them out', async ({
+  page,
+}) => {
+  await openDemo(page, 'Curtain Up');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('menuitem', { name: /^Stones/ }).click();
+  await page.getByRole('button', { name: 'Along a line' }).click();
+  const box = (await page.getByTestId('pen').boundingBox())!;
+  const at = (x: number, y: number) => ({ x: box.x + box.width * x, y: box.y + box.height * y });
+  await drag(page, at(0.5, 0.75), at(0.55, 0.3));
+  await expect(page.getByTestId('pen')).toBeHidden();
+  const stones = async () =>
+    (
+      (await elementsOf(page, 'Ticket stubs')).find((one) => one.kind === 'stones') as unknown as {
+        stones: unknown[];
+      }
+    ).stones.length;
+  const count = await stones();
+  expect(count).toBeGreaterThan(3);
+  await expect(handle(page, `stone-${count - 1}`)).toBeVisible();
+  await undo(page).click();
+  expect(await stones()).toBe(1);
+  await handle(page, 'stone-0').focus();
+  await page.keyboard.press('Control+d');
+  await expect.poll(stones).toBe(2);
+  await undo(page).click();
+  await expect.poll(stones).toBe(1);
+  await page.getByRole('button', { name: 'Grid' }).click();
+  await expect.poll(stones).toBe(9);
+  await page.getByRole('link', { name: 'Card' }).click();
+  await expect(page.getByRole('heading', { name: 'Counted out' })).toBeVisible();
+  await expect(page.getByText(/^\d+ stones SS5/).first()).toBeVisible();
+  // An old card is greyed until the new one is there.
+  await expect(page.getByTestId('plan-sum')).toHaveAttribute('data-planning', 'fresh');
+  await noViolations(page);
 });

@@ -35,6 +35,26 @@ test('nothing scrolls the frame at 1280 × 800', async ({ page }) => {
   }
 });
 
+test('at 1280 × 800 zoomed to 150 % nothing goes sideways, and what is of one view is not over another', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 853, height: 533 });
+  for (const view of ['Design', 'Hands', 'Layers', 'Timing', 'Card']) {
+    await openDemo(page, 'Curtain Up', view);
+    const wide = await page
+      .getByRole('main')
+      .evaluate((main) => [main.scrollWidth - main.clientWidth, document.documentElement.scrollWidth]);
+    expect([view, ...wide]).toEqual([view, 0, 853]);
+  }
+  await openDemo(page, 'Curtain Up', 'Layers');
+  const cut = (await page
+    .getByRole('img', { name: /^Cuticle to tip/ })
+    .first()
+    .boundingBox())!;
+  const nail = (await page.getByRole('img', { name: /after step/ }).boundingBox())!;
+  expect(nail.y).toBeGreaterThanOrEqual(cut.y + cut.height - 1);
+});
+
 test('a newcomer sees ten nails at once in a new set', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'New set' }).click();

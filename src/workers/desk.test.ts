@@ -91,4 +91,16 @@ describe('a desk', () => {
     lose[0]!('out of memory');
     expect(await ask(desk)).toBe(3);
   });
+
+  it('opened early, it has hired whom it asks; refused early, it asks all the same', async () => {
+    const { desk, count } = deskWith(adds);
+    desk.open();
+    desk.open();
+    expect(count.hired).toBe(1);
+    expect(await ask(desk)).toBe(3);
+    expect(count.hired).toBe(1);
+    const refused = deskWith('refused', adds);
+    refused.desk.open();
+    expect(await ask(refused.desk)).toBe(3);
+  });
 });

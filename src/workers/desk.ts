@@ -56,6 +56,15 @@ export class Desk<Api> {
     }
   }
 
+  /** Hires a worker before anything is asked of it. */
+  open(): void {
+    try {
+      this.now ??= this.start();
+    } catch {
+      // Whoever asks is told.
+    }
+  }
+
   /** Dismisses the worker; what was asked of it fails, or is asked again of another. */
   stop(why = new WorkFailed('stopped', 'stopped')): void {
     const one = this.now;

@@ -1,12 +1,14 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
+import type { Contrast } from '@/core/picture/contrast';
 import type { NailPicture } from '@/core/picture/nailPicture';
 import type { Raster } from '@/core/picture/raster';
 import type { Plan } from '@/core/plan/planSet';
 import type { Shortening } from '@/core/plan/shorten';
 import type { HandWipe } from '@/core/timing/problem';
 import { Desk, type Hire } from './desk';
+import { WorkQueue } from './workQueue';
 import type { Wishes } from '@/core/compose/compose';
 import type { Product } from '@/core/model/product';
 import type { Result } from '@/core/model/result';
@@ -31,10 +33,21 @@ const hire: Hire<Remote<PlannerApi>> = (onLost) => {
 const planner = new Desk(hire);
 /** Draws nails. A worker of its own, so that a picture never waits for a sitting to be planned. */
 const painter = new Desk(hire);
+/** One more than is being drawn, so that the painter never waits for the page. */
+const pictures = new WorkQueue(2);
 /** Searches at length. A worker of its own, so that it can be stopped at any moment. */
 const polisher = new Desk(hire);
 
-export function planOf(set: SetDocument): Promise<Planned> {
+/** A worker takes a while to start: this one may be called before there is a set to draw. */
+export function openPainter(): void {
+  painter.open();
+}
+
+/** Pictures come first: an eye waits for them. */
+const PICTURES_FIRST_MS = 900;
+
+export async function planOf(set: SetDocument): Promise<Planned> {
+  await pictures.quiet(PICTURES_FIRST_MS);
   return planner.ask((api) => api.plan(set), PLAN_LIMIT_S);
 }
 
@@ -42,13 +55,34 @@ export function shorteningsOf(set: SetDocument): Promise<Shortening[]> {
   return planner.ask((api) => api.shorten(set), PLAN_LIMIT_S);
 }
 
-export function pictureOf(
-  set: SetDocument,
-  name: NailName,
-  px_per_mm: number,
-  turn_deg = 0,
-): Promise<NailPicture> {
-  return painter.ask((api) => api.picture(set, name, px_per_mm, turn_deg), PICTURE_LIMIT_S);
+/** What is drawn first: what a hand holds, the ten nails, the large one, small pictures beside them, skin. */
+export const RANK = { held: 0, spread: 1, large: 2, small: 3, skin: 4 } as const;
+
+export interface PictureAsked {
+  set: SetDocument;
+  name: NailName;
+  px_per_mm: number;
+  turn_deg?: number;
+  rank: (typeof RANK)[keyof typeof RANK];
+}
+
+/** A nail in its finished look; undefined where it was not `wanted` any more when its turn came. */
+export function pictureOf(asked: PictureAsked): Promise<NailPicture>;
+export function pictureOf(asked: PictureAsked, wanted: () => boolean): Promise<NailPicture | undefined>;
+export function pictureOf(asked: PictureAsked, wanted?: () => boolean): Promise<NailPicture | undefined> {
+  const { set, name, px_per_mm, turn_deg = 0, rank } = asked;
+  return pictures.add(
+    rank,
+    () =>
+      painter.ask(
+        (api) =>
+          rank === RANK.held
+            ? api.preview(set, name, px_per_mm)
+            : api.picture(set, name, px_per_mm, turn_deg),
+        PICTURE_LIMIT_S,
+      ),
+    wanted,
+  );
 }
 
 /** Other ways to wear a set's looks. */
@@ -68,8 +102,31 @@ export function matchesOf(
   return planner.ask((api) => api.matches(colours, products), PICTURE_LIMIT_S);
 }
 
-export function fingerOfNail(asked: FingerAsked, px_per_mm: number): Promise<Raster> {
-  return painter.ask((api) => api.finger(asked, px_per_mm), PICTURE_LIMIT_S);
+export function fingerOfNail(asked: FingerAsked, px_per_mm: number): Promise<Raster>;
+export function fingerOfNail(
+  asked: FingerAsked,
+  px_per_mm: number,
+  wanted: () => boolean,
+): Promise<Raster | undefined>;
+export function fingerOfNail(
+  asked: FingerAsked,
+  px_per_mm: number,
+  wanted?: () => boolean,
+): Promise<Raster | undefined> {
+  return pictures.add(
+    RANK.skin,
+    () => painter.ask((api) => api.finger(asked, px_per_mm), PICTURE_LIMIT_S),
+    wanted,
+  );
+}
+
+/** How far two elements of a nail can be told apart. */
+export function contrastOn(
+  set: SetDocument,
+  name: NailName,
+  pair: readonly [string, string],
+): Promise<Contrast | undefined> {
+  return painter.ask((api) => api.contrast(set, name, pair), PICTURE_LIMIT_S);
 }
 
 /** A nail part-way through its operations. */

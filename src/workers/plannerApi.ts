@@ -11,7 +11,9 @@ import { balanceOf } from '@/core/compose/balance';
 import { compose, type Proposal, type Wishes } from '@/core/compose/compose';
 import { profilesOf, wornProfile, type LookProfile } from '@/core/compose/profile';
 import type { NailName } from '@/core/model/names';
+import { changedBox, type Painted } from '@/core/picture/changed';
 import { drawNail, type NailPicture } from '@/core/picture/nailPicture';
+import { contrastOf, type Contrast } from '@/core/picture/contrast';
 import { drawFinger } from '@/core/picture/finger';
 import type { Raster } from '@/core/picture/raster';
 import { crosswise, lengthwise, type Section } from '@/core/picture/section';
@@ -72,12 +74,16 @@ export interface PlannerApi {
   shorten: (set: SetDocument) => Shortening[];
   /** One nail in its finished look, its finger turned so under the lamp. */
   picture: (set: SetDocument, name: NailName, px_per_mm: number, turn_deg: number) => NailPicture;
+  /** The same while a hand moves something on it: only what has changed since the last is drawn anew. */
+  preview: (set: SetDocument, name: NailName, px_per_mm: number) => NailPicture;
   /** The set's looks weighed, what the eye finds on its hands, and other ways to wear them. */
   compose: (set: SetDocument, wishes: Wishes, count: number) => Composed;
   /** The colours of a picture, each with what of these products comes near it. */
   palette: (file: Blob, products: readonly Product[]) => Promise<Result<Palette>>;
   /** Colours that are named, matched the same way. */
   matches: (colours: readonly string[], products: readonly Product[]) => MatchedColour[];
+  /** How far two elements of a nail can be told apart on it. */
+  contrast: (set: SetDocument, name: NailName, pair: readonly [string, string]) => Contrast | undefined;
   /** The finger that a nail sits on. */
   finger: (finger: FingerAsked, px_per_mm: number) => Raster;
   /** The nail after its first `done` operations. */
@@ -99,6 +105,8 @@ export function plannerApi(): PlannerApi {
     const products = new Map(set.kit.products.map((product) => [product.id, product]));
     return (id: string) => products.get(id)!;
   };
+
+  let before: { name: NailName; painted: Painted; picture: NailPicture } | undefined;
 
   return {
     plan: (set) => {
@@ -122,6 +130,18 @@ export function plannerApi(): PlannerApi {
       // Pixels are moved, not copied.
       return transfer(picture, [picture.data.buffer]);
     },
+    preview: (set, name, px_per_mm) => {
+      const painted = { field: planned(set, name).nominal.field, product: productIn(set) };
+      const box =
+        before?.name === name && before.picture.px_per_mm === px_per_mm
+          ? changedBox(before.painted, painted)
+          : undefined;
+      const patch = before && box && { onto: before.picture.data, box };
+      const picture = drawNail(painted.field, painted.product, px_per_mm, 0, patch);
+      before = { name, painted, picture };
+      // Copied: the next one is drawn over it.
+      return picture;
+    },
     compose: (set, wishes, count) => {
       const profiles = profilesOf(set, planned);
       return {
@@ -143,6 +163,10 @@ export function plannerApi(): PlannerApi {
     },
     matches: (colours, products) =>
       colours.map((colour) => ({ colour, ...matchColour(linearOf(colour), products) })),
+    contrast: (set, name, pair) => {
+      const { compiled, nominal } = planned(set, name);
+      return contrastOf(nominal.field, compiled.operations, productIn(set), pair);
+    },
     finger: ({ set, name, below_mm, turn_deg }, px_per_mm) => {
       const frame = frameOf(set.nails[name], buildOf(set, set.nails[name]));
       const picture = drawFinger({ frame, skin: set.skin, below_mm, turn_deg }, px_per_mm);

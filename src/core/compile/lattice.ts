@@ -2,6 +2,7 @@ import { areaOf } from '../craft/area';
 import type { Draft } from '../craft/operation';
 import { piecesDistance } from '../craft/pieces';
 import type { NailFrame } from '../geometry/frame';
+import { perFrame } from '../geometry/perFrame';
 
 const LATTICE_X = 19;
 const LATTICE_Y = 32;
@@ -9,19 +10,15 @@ const LATTICE_Y = 32;
 /** A sampled cover: one byte a lattice point. */
 export type Cover = Uint8Array;
 
+const sampled = perFrame<Cover>();
+
 /** Gives the sampled cover of drafts on one nail; each place, and each list of drafts, is worked out once. */
 export function coverer(frame: NailFrame): (drafts: readonly Pick<Draft, 'place' | 'deposit'>[]) => Cover {
-  const known = new Map<string, Cover>();
   const one = (draft: Pick<Draft, 'place' | 'deposit'>): Cover => {
     const pieces = draft.deposit?.kind === 'pieces' ? draft.deposit.pieces : undefined;
-    const key = JSON.stringify(pieces ?? draft.place);
-    let cover = known.get(key);
-    if (!cover)
-      known.set(
-        key,
-        (cover = sample(frame, pieces ? piecesDistance(pieces) : areaOf(frame, draft.place).distance_mm)),
-      );
-    return cover;
+    return sampled(frame, JSON.stringify(pieces ?? draft.place), () =>
+      sample(frame, pieces ? piecesDistance(pieces) : areaOf(frame, draft.place).distance_mm),
+    );
   };
   const together = new WeakMap<readonly object[], Cover>();
   return (drafts) => {

@@ -1,11 +1,18 @@
 import { disc } from '../geometry/figures';
 import type { NailFrame } from '../geometry/frame';
+import { perFrame } from '../geometry/perFrame';
 import { layRegion, leaveFree, smileLine, type Area, type Laying } from '../geometry/regions';
 import type { Region } from '../model/region';
 import type { Place } from './operation';
 
+const known = perFrame<Area>();
+
 /** The curve of a place on a nail. */
 export function areaOf(frame: NailFrame, place: Place): Area {
+  return known(frame, JSON.stringify(place), () => laidArea(frame, place));
+}
+
+function laidArea(frame: NailFrame, place: Place): Area {
   const laying: Laying = {
     mirror: place.mirror,
     scale: place.scale,

@@ -1,5 +1,5 @@
 import { DRAWN_FOR_ARC_MM, type Disc } from '../geometry/regions';
-import type { NailFrame } from '../geometry/frame';
+import { across_mm, along_mm, type NailFrame, type Point } from '../geometry/frame';
 import type { Nail } from '../model/nail';
 import { handOf, type NailName } from '../model/names';
 import type { Practice } from '../model/practice';
@@ -48,6 +48,23 @@ export function isLeftOff(frame: NailFrame, fitting: Fitting): boolean {
 
 export function isMirrored(name: NailName, fitting: Fitting): boolean {
   return fitting.hand === 'mirror' && handOf(name) === 'right';
+}
+
+/** 1 as drawn, −1 where the element is turned over on this hand. */
+export function sideOf(context: NailContext, fitting: Fitting): 1 | -1 {
+  return isMirrored(context.name, fitting) ? -1 : 1;
+}
+
+/** Where a spot of a look lies on this nail, in mm. */
+export function spotOn_mm(
+  spot: { across: number; along: number },
+  context: NailContext,
+  fitting: Fitting,
+): Point {
+  return {
+    x: sideOf(context, fitting) * across_mm(context.frame, spot.across),
+    y: along_mm(context.frame, spot.along),
+  };
 }
 
 export function placeOf(context: NailContext, element: Fitting & { region: Region }): Place {

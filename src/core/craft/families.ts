@@ -70,6 +70,7 @@ export const FAMILIES: Record<ProductFamily, Family> = {
   'two-stage-colour': gel('two-stage colour', 'two-stage', 'gel'),
   'art-gel': gel('art gel', 'art', 'art', 'slick'),
   'liner-gel': gel('liner gel', 'gel', 'gel'),
+  'magnetic-gel': gel('magnetic gel', 'gel', 'gel'),
   'builder-gel': gel('builder gel', 'structure', 'clear'),
   'putty-gel': gel('putty gel', 'structure', 'clear'),
   acrylic: {

@@ -68,6 +68,54 @@ describe('what is taken hold of on the nail', () => {
     expect(lower.kind === 'crystals' && lower.inset_mm).toBeCloseTo(row.inset_mm + 1, 1);
   });
 
+  it('a wave is drawn higher and longer by its first crest', () => {
+    const waves = element('colour', {
+      fit: 'keep',
+      region: {
+        kind: 'lines',
+        count: 2,
+        width_mm: 0.4,
+        pitch_mm: 3,
+        turn_deg: 0,
+        across: 0,
+        along: 0.8,
+        crossed: false,
+        wave: { rise_mm: 0.5, length_mm: 4 },
+      },
+    });
+    for (const name of ['left-middle', 'right-middle'] as const) {
+      const middle = handle(waves, 'lines', name).at;
+      const side = name === 'left-middle' ? 1 : -1;
+      expect(handle(waves, 'lines-wave', name).at).toEqual({
+        x: expect.closeTo(middle.x + side * 0.5, 6) as number,
+        y: expect.closeTo(middle.y + 1, 6) as number,
+      });
+      const moved = handle(waves, 'lines-wave', name).move({ x: middle.x + side * 1.2, y: middle.y + 1.5 });
+      expect(moved).toMatchObject({ region: { wave: { rise_mm: 1.2, length_mm: 6 } } });
+    }
+  });
+
+  it('letters are made larger and turned by their corner', () => {
+    const letters = element('colour', {
+      fit: 'keep',
+      region: {
+        kind: 'letters',
+        text: 'H',
+        height_mm: 4,
+        width_mm: 0.4,
+        turn_deg: 0,
+        across: 0,
+        along: 0.8,
+      },
+    });
+    const middle = handle(letters, 'letters').at;
+    const corner = handle(letters, 'letters-end').at;
+    const [dx, dy] = [corner.x - middle.x, corner.y - middle.y];
+    expect(dy).toBeCloseTo(2, 6);
+    const turned = handle(letters, 'letters-end').move({ x: middle.x - 1.5 * dy, y: middle.y + 1.5 * dx });
+    expect(turned).toMatchObject({ region: { turn_deg: 90, height_mm: 6 } });
+  });
+
   it('turned over for the other hand, a thing goes where it is drawn there too', () => {
     const moved = handle(element('inlay'), 'piece-0', 'right-middle').move({ x: 2, y: 8 });
     const at = handle(moved, 'piece-0', 'right-middle').at;

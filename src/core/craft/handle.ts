@@ -1,8 +1,9 @@
-import { across_mm, along_mm, type NailFrame, type Point } from '../geometry/frame';
+import { along_mm, type NailFrame, type Point } from '../geometry/frame';
 import { DRAWN_FOR_ARC_MM, smileLine } from '../geometry/regions';
+import { textWidth } from '../geometry/letters';
 import { rounded } from '../model/rounded';
 import type { Region, Smile } from '../model/region';
-import { isMirrored, scaleOn, type Fitting, type NailContext } from './context';
+import { scaleOn, sideOf, spotOn_mm, type Fitting, type NailContext } from './context';
 
 /** Something of an element that is taken hold of on the nail itself and moved there. */
 export interface Handle<E> {
@@ -28,11 +29,6 @@ const clamp = (value: number, least: number, most: number) => Math.max(least, Ma
 /** Shares to a thousandth, mm to a hundredth: finer than a hand is. */
 const share = (value: number) => rounded(value, 3);
 const mm = (value: number) => rounded(value, 2);
-
-/** 1 as drawn, −1 where the element is turned over on this hand. */
-function sideOf(context: NailContext, fitting: Fitting): 1 | -1 {
-  return isMirrored(context.name, fitting) ? -1 : 1;
-}
 
 /** Mm from the cuticle as a landmark: 0 cuticle, 1 free edge, 2 tip, and on past them. */
 function alongAt(frame: NailFrame, y_mm: number): number {
@@ -137,6 +133,10 @@ export function regionHandles(region: Region, context: NailContext, fitting: Fit
       );
     case 'lines':
       return linesHandles(region, context, fitting);
+    case 'dots':
+      return dotsHandles(region, context, fitting);
+    case 'letters':
+      return lettersHandles(region, context, fitting);
     case 'path':
     case 'outline':
       return cornerHandles(region, context, fitting);
@@ -149,30 +149,16 @@ const TURNED_AT_MM = 3.5;
 
 function linesHandles(region: LinesRegion, context: NailContext, fitting: Fitting): Handle<Region>[] {
   const side = sideOf(context, fitting);
-  const at = placed(region, context, fitting);
+  const at = spotOn_mm(region, context, fitting);
   const turn = (side * region.turn_deg * Math.PI) / 180;
   const along = { x: -Math.sin(turn), y: Math.cos(turn) };
   const scale = scaleOn(context.frame, fitting);
   const gap = region.pitch_mm * scale;
   return [
-    spotHandle(region, { id: 'lines', words: 'lines' }, context, fitting, (spot): Region => ({
-      ...region,
-      ...spot,
-    })),
-    {
-      id: 'lines-turn',
-      of: 'lines',
-      words: 'lines: turn',
-      at: { x: at.x + along.x * TURNED_AT_MM, y: at.y + along.y * TURNED_AT_MM },
-      says: `${Math.round(region.turn_deg)}°`,
-      move: ({ x, y }) =>
-        Math.hypot(x - at.x, y - at.y) < 0.05
-          ? region
-          : {
-              ...region,
-              turn_deg: Math.round((side * Math.atan2(-(x - at.x), y - at.y) * 180) / Math.PI),
-            },
-    },
+    ...onPart(
+      turnedSpotHandles(region, { id: 'lines', words: 'lines' }, context, fitting),
+      (spot): Region => ({ ...region, ...spot }),
+    ),
     {
       id: 'lines-gap',
       of: 'lines',
@@ -184,6 +170,103 @@ function linesHandles(region: LinesRegion, context: NailContext, fitting: Fittin
         return { ...region, pitch_mm: mm(clamp(off / scale, 0.1, 30)) };
       },
     },
+    ...(region.wave ? [waveHandle(region, region.wave, { at, along, scale, side })] : []),
+  ];
+}
+
+interface Run {
+  at: Point;
+  along: Point;
+  scale: number;
+  side: 1 | -1;
+}
+
+/** The first crest of a wave: its height and how far on it comes. */
+function waveHandle(
+  region: LinesRegion,
+  wave: NonNullable<LinesRegion['wave']>,
+  { at, along, scale, side }: Run,
+): Handle<Region> {
+  const on = (wave.length_mm * scale) / 4;
+  const off = wave.rise_mm * scale * side;
+  return {
+    id: 'lines-wave',
+    of: 'lines',
+    words: 'waves: how high and long',
+    at: { x: at.x + along.x * on + along.y * off, y: at.y + along.y * on - along.x * off },
+    says: `${wave.rise_mm.toFixed(1)} mm high, ${wave.length_mm.toFixed(1)} mm long`,
+    move: ({ x, y }) => {
+      const [dx, dy] = [x - at.x, y - at.y];
+      return {
+        ...region,
+        wave: {
+          rise_mm: mm(clamp((side * (dx * along.y - dy * along.x)) / scale, 0.05, 10)),
+          length_mm: mm(clamp((4 * (dx * along.x + dy * along.y)) / scale, 0.5, 40)),
+        },
+      };
+    },
+  };
+}
+
+type DotsRegion = Extract<Region, { kind: 'dots' }>;
+
+/** Dots are moved and turned as lines are; the dot beside the middle draws them apart. */
+function dotsHandles(region: DotsRegion, context: NailContext, fitting: Fitting): Handle<Region>[] {
+  const at = spotOn_mm(region, context, fitting);
+  const scale = scaleOn(context.frame, fitting);
+  const turn = (sideOf(context, fitting) * region.turn_deg * Math.PI) / 180;
+  const gap = region.pitch_mm * scale;
+  return [
+    ...onPart(turnedSpotHandles(region, { id: 'dots', words: 'dots' }, context, fitting), (spot): Region => ({
+      ...region,
+      ...spot,
+    })),
+    {
+      id: 'dots-gap',
+      of: 'dots',
+      words: 'dots: how far apart',
+      at: { x: at.x + Math.cos(turn) * gap, y: at.y + Math.sin(turn) * gap },
+      says: `${region.pitch_mm.toFixed(1)} mm from middle to middle`,
+      move: ({ x, y }) => ({
+        ...region,
+        pitch_mm: mm(clamp(Math.hypot(x - at.x, y - at.y) / scale, 0.2, 20)),
+      }),
+    },
+  ];
+}
+
+type Letters = Extract<Region, { kind: 'letters' }>;
+
+/** Letters are moved by their middle; their upper right corner turns them and makes them larger. */
+function lettersHandles(region: Letters, context: NailContext, fitting: Fitting): Handle<Region>[] {
+  const side = sideOf(context, fitting);
+  const scale = scaleOn(context.frame, fitting);
+  const at = spotOn_mm(region, context, fitting);
+  const [w, h] = [(textWidth(region.text) * region.height_mm) / 2, region.height_mm / 2];
+  const turn = (side * region.turn_deg * Math.PI) / 180 + Math.atan2(h, w);
+  const reach = Math.hypot(w, h) * scale;
+  return [
+    spotHandle(region, { id: 'letters', words: 'letters' }, context, fitting, (spot): Region => ({
+      ...region,
+      ...spot,
+    })),
+    {
+      id: 'letters-end',
+      of: 'letters',
+      words: 'letters: turn, and height',
+      at: { x: at.x + reach * Math.cos(turn), y: at.y + reach * Math.sin(turn) },
+      says: `${Math.round(region.turn_deg)}°, ${region.height_mm.toFixed(1)} mm high`,
+      move: ({ x, y }) => {
+        const away = Math.hypot(x - at.x, y - at.y);
+        if (away < 0.05) return region;
+        const turned = (side * ((Math.atan2(y - at.y, x - at.x) - Math.atan2(h, w)) * 180)) / Math.PI;
+        return {
+          ...region,
+          turn_deg: Math.round(((((turned + 180) % 360) + 360) % 360) - 180),
+          height_mm: mm(clamp((region.height_mm * away) / reach, 0.5, 20)),
+        };
+      },
+    },
   ];
 }
 
@@ -193,7 +276,7 @@ type Outline = Extract<Region, { kind: 'outline' | 'path' }>;
 const PAST = { across: 1.5, from: -0.5, to: 2.5 } as const;
 
 function cornerHandles(region: Outline, context: NailContext, fitting: Fitting): Handle<Region>[] {
-  const drawn = region.points.map((point) => placed(point, context, fitting));
+  const drawn = region.points.map((point) => spotOn_mm(point, context, fitting));
   const count = drawn.length;
   const middle = {
     x: drawn.reduce((sum, point) => sum + point.x, 0) / count,
@@ -307,7 +390,7 @@ export function bodyHandles(
     length_mm: body.length_mm,
     turn_deg: body.turn_deg,
   };
-  const at = placed(body, context, fitting);
+  const at = spotOn_mm(body, context, fitting);
   const turn = (side * body.turn_deg * Math.PI) / 180;
   const end = (body.length_mm * scale) / 2;
   const flank = (body.width_mm * scale) / 2;
@@ -359,17 +442,41 @@ export function spotHandle<E>(
   fitting: Fitting,
   whole: (spot: { across: number; along: number }) => E,
 ): Handle<E> {
-  const at = placed(spot, context, fitting);
+  const at = spotOn_mm(spot, context, fitting);
   return { ...name, at, says: placeSays(at), move: (to) => whole(spotOf(to, context, fitting)) };
 }
 
-/** Where a spot of a look lies on this nail, in mm. */
-function placed(spot: { across: number; along: number }, context: NailContext, fitting: Fitting): Point {
-  const { frame } = context;
-  return {
-    x: sideOf(context, fitting) * across_mm(frame, spot.across),
-    y: along_mm(frame, spot.along),
-  };
+interface TurnedSpot {
+  across: number;
+  along: number;
+  turn_deg: number;
+}
+
+/** Something without a size that is moved by its middle and turned by its end. */
+export function turnedSpotHandles(
+  spot: TurnedSpot,
+  name: { id: string; words: string },
+  context: NailContext,
+  fitting: Fitting,
+): Handle<TurnedSpot>[] {
+  const side = sideOf(context, fitting);
+  const at = spotOn_mm(spot, context, fitting);
+  const turn = (side * spot.turn_deg * Math.PI) / 180;
+  const bare = { across: spot.across, along: spot.along, turn_deg: spot.turn_deg };
+  return [
+    spotHandle(spot, name, context, fitting, (to) => ({ ...bare, ...to })),
+    {
+      id: `${name.id}-turn`,
+      of: name.id,
+      words: `${name.words}: turn`,
+      at: { x: at.x - Math.sin(turn) * TURNED_AT_MM, y: at.y + Math.cos(turn) * TURNED_AT_MM },
+      says: `${Math.round(spot.turn_deg)}°`,
+      move: ({ x, y }) =>
+        Math.hypot(x - at.x, y - at.y) < 0.05
+          ? bare
+          : { ...bare, turn_deg: Math.round((side * Math.atan2(-(x - at.x), y - at.y) * 180) / Math.PI) },
+    },
+  ];
 }
 
 /** A point of this nail as a look holds it. */

@@ -1,5 +1,4 @@
-import { across_mm, along_mm } from '../geometry/frame';
-import { isMirrored, type Fitting, type NailContext } from './context';
+import { sideOf, spotOn_mm, type Fitting, type NailContext } from './context';
 import type { PlacedPiece } from './operation';
 
 /** A piece as a look holds it: across and along by share and landmark, sizes in mm. */
@@ -16,11 +15,11 @@ export function layPiece(
   context: NailContext,
   made: Omit<PlacedPiece, 'x_mm' | 'y_mm' | 'turn_deg'>,
 ): PlacedPiece {
-  const side = isMirrored(context.name, element) ? -1 : 1;
+  const at = spotOn_mm(piece, context, element);
   return {
     ...made,
-    x_mm: side * across_mm(context.frame, piece.across),
-    y_mm: along_mm(context.frame, piece.along),
-    turn_deg: side * piece.turn_deg,
+    x_mm: at.x,
+    y_mm: at.y,
+    turn_deg: sideOf(context, element) * piece.turn_deg,
   };
 }

@@ -62,6 +62,19 @@ export interface PlacedPiece {
   metallic: boolean;
 }
 
+/** Where a magnet may have drawn the shimmer. */
+export const SHIMMER_FORMS = ['line', 'round', 'sides'] as const;
+
+/** Shimmer in a film, drawn together at a place of this nail. */
+export interface Shimmer {
+  kind: 'shimmer';
+  form: (typeof SHIMMER_FORMS)[number];
+  x_mm: number;
+  y_mm: number;
+  turn_deg: number;
+  width_mm: number;
+}
+
 /** What a film is coloured with. */
 export type Paint =
   | { kind: 'product' }
@@ -70,7 +83,8 @@ export type Paint =
       direction: 'along' | 'across';
       stops: { product: string; at: number }[];
       mirror: boolean;
-    };
+    }
+  | Shimmer;
 
 export type Deposit =
   /** An even film. */

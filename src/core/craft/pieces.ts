@@ -1,4 +1,5 @@
-import type { Point } from '../geometry/frame';
+import { clearToCover_mm, edgeLift_mm } from '../geometry/curve';
+import type { NailFrame, Point } from '../geometry/frame';
 import { rectangle } from '../geometry/figures';
 import { polygonDistance_mm } from '../geometry/regions';
 import type { PlacedPiece } from './operation';
@@ -59,4 +60,27 @@ export function piecesDistance(pieces: readonly PlacedPiece[]): (x: number, y: n
     }
     return nearest;
   };
+}
+
+/** A piece as it lies turned on a nail, as far as its height goes. */
+export type LyingPiece = Pick<PlacedPiece, 'width_mm' | 'length_mm' | 'height_mm' | 'stiffness' | 'turn_deg'>;
+
+/**
+ * How far the worst corner of a piece stands off the nail, in mm. A stiff piece stands off the C-curve and the
+ * curve along the nail; a soft or pressed one only by the share of its stiffness.
+ */
+export function pieceLift_mm(frame: NailFrame, piece: LyingPiece, pressed: boolean): number {
+  const turn = (piece.turn_deg * Math.PI) / 180;
+  const across = Math.abs(piece.width_mm * Math.cos(turn)) + Math.abs(piece.length_mm * Math.sin(turn));
+  const along = Math.abs(piece.width_mm * Math.sin(turn)) + Math.abs(piece.length_mm * Math.cos(turn));
+  const lift =
+    clearToCover_mm(across, piece.height_mm, frame.radius_mm) -
+    piece.height_mm +
+    edgeLift_mm(0, frame.radius_mm, along, frame.radiusAlong_mm);
+  return lift * (pressed ? piece.stiffness : Math.max(0.5, piece.stiffness));
+}
+
+/** Clear needed over the ground to reach a piece's worst corner, in mm. */
+export function pieceStands_mm(frame: NailFrame, piece: LyingPiece, pressed: boolean): number {
+  return piece.height_mm + pieceLift_mm(frame, piece, pressed);
 }

@@ -7,6 +7,12 @@ function spot(across: number, along: number): string {
   return side ? `${side}, ${height}` : height;
 }
 
+function linesWords({ count, crossed, wave }: Extract<Region, { kind: 'lines' }>): string {
+  if (crossed) return wave ? 'in wavy checks' : 'in checks';
+  const line = wave ? 'wave' : 'line';
+  return count === 1 ? `in a ${line}` : `in ${count} ${line}s`;
+}
+
 /** A part of a nail in words: "beyond the smile line", "left, near the cuticle"; nothing for the whole nail. */
 export function placeWords(region: Region, mirror: boolean): string {
   const side = mirror ? -1 : 1;
@@ -27,7 +33,11 @@ export function placeWords(region: Region, mirror: boolean): string {
     case 'oval':
       return spot(side * region.across, region.along);
     case 'lines':
-      return region.crossed ? 'in checks' : region.count === 1 ? 'in a line' : `in ${region.count} lines`;
+      return linesWords(region);
+    case 'dots':
+      return region.rows * region.columns === 1 ? 'in a dot' : `in ${region.rows * region.columns} dots`;
+    case 'letters':
+      return `as “${region.text.toUpperCase()}”, ${spot(side * region.across, region.along)}`;
     case 'path':
     case 'outline': {
       const { points } = region;

@@ -342,6 +342,12 @@ export const TABLE = {
     },
     leaves: same,
   },
+  magnet: {
+    wants: 'magnetic gel that is still wet',
+    refuses: (s) => (s.phase === 'wet' ? undefined : 'needs-wet'),
+    leaves: same,
+    missed: { words: 'Without the magnet the shimmer lies where it fell, and shows nothing.' },
+  },
   'form-off': {
     wants: 'an extension that is hard',
     refuses: (s) => {

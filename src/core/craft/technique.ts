@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import type { Point } from '../geometry/frame';
 import type { Disc } from '../geometry/regions';
 import { Id } from '../model/primitives';
 import { Region } from '../model/region';
@@ -122,9 +123,21 @@ export interface Technique<E> {
   inlaid?: (element: E, context: NailContext) => Inlaid;
   /** What of it is taken hold of on the nail itself. */
   handles?: (element: E, context: NailContext) => Handle<E>[];
+  /** The element with some of its parts, by their handles, laid again beside themselves. */
+  again?: (element: E, parts: readonly string[]) => E;
   arrangements?: readonly Arrangement<E>[];
+  /** A way to lay all of it by a line that is drawn on the nail, in mm. */
+  drawn?: {
+    words: string;
+    says: string;
+    lay: (element: E, context: NailContext, line: readonly Point[]) => E;
+  };
   /** What of the shelf it can be laid with, and the element with that taken up. */
-  fromShelf?: { kind: Supply['kind']; take: (element: E, supply: Supply) => E };
+  fromShelf?: {
+    kind: Supply['kind'];
+    fits?: (supply: Supply) => boolean;
+    take: (element: E, supply: Supply) => E;
+  };
   /** Products the element names. */
   products: (element: E) => string[];
 }
@@ -133,6 +146,7 @@ export interface FreshProducts {
   colour: string;
   second: string;
   liner: string;
+  magnetic: string;
   clear: string;
   /** A coloured builder. */
   cover: string;

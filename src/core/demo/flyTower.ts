@@ -2,7 +2,7 @@ import type { Look, SetDocument } from '../document/document';
 import { fingerOf, NAILS, type Finger } from '../model/names';
 import { newSet } from '../starter/newSet';
 
-/** Above the stage, for a gala: long stilettos built on forms, a built-in French, steel inside the tips of the rings. */
+/** Above the stage, for a gala: long stilettos built on forms, a beam of cat-eye, a built-in French, steel inside the tips of the rings. */
 const drawn = { fit: 'scale', hand: 'mirror', seat: 'usual' } as const;
 const whole = { ...drawn, region: { kind: 'whole' } } as const;
 const SMILE = { rise_mm: 0, depth_mm: 3.2, tilt_mm: 0 };
@@ -22,6 +22,22 @@ const LOOKS: Look[] = [
     key: 'a',
     elements: [
       { id: 'night', kind: 'colour', ...whole, product: 'night-blue', passes: 'cover' },
+      {
+        id: 'beam',
+        kind: 'magnetic',
+        ...whole,
+        product: 'footlight-magnetic',
+        passes: 1,
+        drawn: 'last',
+        magnet: 'Bar magnet',
+        form: 'line',
+        across: 0.1,
+        along: 1.1,
+        turn_deg: 14,
+        width_mm: 2.2,
+        distance_mm: 4,
+        hold_s: 8,
+      },
       {
         id: 'lamps',
         kind: 'crystals',

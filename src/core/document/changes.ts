@@ -2,7 +2,7 @@ import type { Build } from '../craft/builds';
 import type { Element } from '../craft/techniques';
 import { referenceFaults, SetShape, type Look, type SetDocument } from './document';
 import type { Edit } from './edits';
-import { NAILS, handNails, mirrorOf, type Hand, type NailName } from '../model/names';
+import { fingerOf, NAILS, handNails, mirrorOf, type Finger, type Hand, type NailName } from '../model/names';
 import type { Nail, NailChange, Plate } from '../model/nail';
 import type { Practice } from '../model/practice';
 import { tidyWords } from '../model/primitives';
@@ -28,7 +28,8 @@ export type Change =
   | { kind: 'remove-tips'; box: string }
   | { kind: 'put-lamp'; lamp: Lamp }
   | { kind: 'remove-lamp'; lamp: string }
-  | { kind: 'mirror'; from: Hand }
+  /** The other hand is made like this one; of one finger, where it is named. */
+  | { kind: 'mirror'; from: Hand; finger?: Finger }
   /** Two nails wear what the other wore; their builds are of the fingers, and stay. */
   | { kind: 'swap'; nails: [NailName, NailName] }
   | { kind: 'put-look'; look: Look }
@@ -91,9 +92,10 @@ const APPLY: { [K in Change['kind']]: Apply<K> } = {
     ...set,
     kit: { ...set.kit, lamps: set.kit.lamps.filter((one) => one.id !== lamp) },
   }),
-  mirror: (set, { from }) => {
+  mirror: (set, { from, finger }) => {
     let next = set;
     for (const name of handNails(from)) {
+      if (finger && fingerOf(name) !== finger) continue;
       const { look, build, changes } = set.nails[name];
       next = mapNails(next, [mirrorOf(name)], (nail) => ({ ...nail, look, build, changes }));
     }

@@ -47,7 +47,7 @@ describe('reading a set', () => {
     [
       'a newer version',
       '{"format":"merry-lacquer-set","version":99}',
-      /^version: is 99; this program reads up to 7/,
+      /^version: is 99; this program reads up to 8/,
     ],
   ])('refuses %s', (_words, text, message) => {
     const parsed = parseSetText(text);
@@ -279,6 +279,17 @@ describe('older files', () => {
       );
       expect(rows.length).toBeGreaterThan(0);
       for (const row of rows) expect(row).toMatchObject({ moved: [] });
+    }
+  });
+
+  it('of version 7 open as they are', () => {
+    const folder7 = join(process.cwd(), 'tests/files/v7');
+    expect(readdirSync(folder7)).toHaveLength(4);
+    for (const name of readdirSync(folder7)) {
+      const text = readFileSync(join(folder7, name), 'utf8');
+      const parsed = parseSetText(text);
+      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+      expect(parsed.value).toEqual({ ...(JSON.parse(text) as Json), version: VERSION });
     }
   });
 

@@ -27,6 +27,50 @@ describe('lines', () => {
   });
 });
 
+describe('waves', () => {
+  const wave = fc.record({
+    rise_mm: fc.double({ min: 0.1, max: 1, noNaN: true }),
+    length_mm: fc.double({ min: 3, max: 9, noNaN: true }),
+  });
+
+  it('are where a brush that swings goes, to a tenth of a mm, and as far as that between', () => {
+    fc.assert(
+      fc.property(lines, wave, point, (bare, swing, { x, y }) => {
+        const one = { ...bare, crossed: false, count: 1, width_mm: 0.4, wave: swing };
+        const turn = (one.turn_deg * Math.PI) / 180;
+        // Walked along the line itself, finely, without any of the program's own steps.
+        let away = Infinity;
+        for (let s = -60; s <= 60; s += 0.01) {
+          const off = swing.rise_mm * Math.sin((2 * Math.PI * s) / swing.length_mm);
+          const px = one.at.x - Math.sin(turn) * s + Math.cos(turn) * off;
+          const py = one.at.y + Math.cos(turn) * s + Math.sin(turn) * off;
+          away = Math.min(away, Math.hypot(px - x, py - y));
+        }
+        const into = linesDistance_mm(one)(x, y);
+        if (Math.abs(away - 0.2) > 0.1) expect(into > 0).toBe(away < 0.2);
+        // Never nearer than it says by more than the bend of the wave explains.
+        expect(0.2 - into).toBeLessThanOrEqual(away + 0.05 + away * 0.5);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('cover what their strips cover', () => {
+    const one = { count: 1, width_mm: 0.6, pitch_mm: 2, turn_deg: 30, at: { x: 0, y: 9 }, crossed: false };
+    const swung = { ...one, wave: { rise_mm: 0.8, length_mm: 5 } };
+    const all = linePolygons(swung);
+    const inside = (x: number, y: number) => all.some((strip) => polygonDistance_mm(strip, x, y) > 0);
+    let apart = 0;
+    let cells = 0;
+    for (let x = -4; x < 4; x += 0.05)
+      for (let y = 5; y < 13; y += 0.05) {
+        cells += 1;
+        if (inside(x, y) !== linesDistance_mm(swung)(x, y) > 0) apart += 1;
+      }
+    expect(apart / cells).toBeLessThan(0.01);
+  });
+});
+
 describe('a line drawn by hand', () => {
   const drawn = fc.array(point, { minLength: 2, maxLength: 12 });
 

@@ -9,6 +9,8 @@ export interface Lines {
   at: Point;
   /** A second set lies square to them. */
   crossed: boolean;
+  /** They swing to either side. */
+  wave?: { rise_mm: number; length_mm: number };
 }
 
 /** Longer than any nail. */
@@ -30,8 +32,10 @@ function offsets({ count, pitch_mm }: Lines): number[] {
   return Array.from({ length: count }, (_, i) => (i - (count - 1) / 2) * pitch_mm);
 }
 
-/** Each line as a long rectangle. */
+/** Each line as a long rectangle; a wave, as a strip of short ones. */
 export function linePolygons(lines: Lines): Point[][] {
+  const { wave } = lines;
+  if (wave) return wavePolygons(lines, wave);
   return setsOf(lines).flatMap(({ ux, uy }) =>
     offsets(lines).map((off) => {
       const [x, y] = [lines.at.x + uy * off, lines.at.y - ux * off];
@@ -45,16 +49,47 @@ export function linePolygons(lines: Lines): Point[][] {
   );
 }
 
+/** A wave is followed by so many stretches in each of its lengths, and no further than any nail reaches. */
+const WAVE_STEPS = 12;
+
+function wavePolygons(lines: Lines, wave: NonNullable<Lines['wave']>): Point[][] {
+  const step = wave.length_mm / WAVE_STEPS;
+  const reach = Math.ceil(LONG_MM / 2 / step);
+  return setsOf(lines).flatMap(({ ux, uy }) =>
+    offsets(lines).flatMap((off) => {
+      const line = Array.from({ length: 2 * reach + 1 }, (_, i) => {
+        const along = (i - reach) * step;
+        const side = off + swing(wave, along);
+        return { x: lines.at.x + ux * along + uy * side, y: lines.at.y + uy * along - ux * side };
+      });
+      return stripPolygons(line, lines.width_mm);
+    }),
+  );
+}
+
+function swing({ rise_mm, length_mm }: NonNullable<Lines['wave']>, along: number): number {
+  return rise_mm * Math.sin((2 * Math.PI * along) / length_mm);
+}
+
 /** Distance into the nearest line, in mm, negative between them. */
 export function linesDistance_mm(lines: Lines): (x: number, y: number) => number {
   const sets = setsOf(lines);
   const last = (lines.count - 1) / 2;
+  const { wave } = lines;
   return (x, y) => {
     let nearest = -Infinity;
     for (const { ux, uy } of sets) {
-      const off = (x - lines.at.x) * uy - (y - lines.at.y) * ux;
+      let off = (x - lines.at.x) * uy - (y - lines.at.y) * ux;
+      let square = 1;
+      if (wave) {
+        // Measured across and set square to the line: near enough for a line that is thin against its wave.
+        const along = (x - lines.at.x) * ux + (y - lines.at.y) * uy;
+        const turn = (2 * Math.PI) / wave.length_mm;
+        off -= swing(wave, along);
+        square = 1 / Math.hypot(1, wave.rise_mm * turn * Math.cos(along * turn));
+      }
       const k = Math.max(-last, Math.min(last, Math.round(off / lines.pitch_mm + last) - last));
-      nearest = Math.max(nearest, lines.width_mm / 2 - Math.abs(off - k * lines.pitch_mm));
+      nearest = Math.max(nearest, lines.width_mm / 2 - Math.abs(off - k * lines.pitch_mm) * square);
     }
     return nearest;
   };

@@ -21,6 +21,8 @@ export interface Packing {
   margin_mm: number;
   /** What is laid, in turn; sizes repeat until nothing fits. */
   bodies: readonly Body[];
+  /** Whether a thing may lie just so; `kind`: which of the bodies it is. */
+  accepts?: (one: Laid, kind: number) => boolean;
   /** How far a thing may turn off the nail's length. */
   turn_deg: number;
   most: number;
@@ -33,12 +35,14 @@ export interface Packing {
  * Things strewn over a region without any lying over another: random sequential addition, each laid where, of the
  * places tried, it leaves the least room beside what lies there already. The same seed lays the same.
  */
-export function pack({ into_mm, box, margin_mm, bodies, turn_deg, most, tries, seed }: Packing): Laid[] {
+export function pack(wanted: Packing): Laid[] {
+  const { into_mm, box, margin_mm, bodies, accepts, turn_deg, most, tries, seed } = wanted;
   const by = chance(seed);
   const laid: Laid[] = [];
   const hulls: Point[][] = [];
   while (laid.length < most) {
-    const body = bodies[laid.length % bodies.length]!;
+    const kind = laid.length % bodies.length;
+    const body = bodies[kind]!;
     let best: { one: Laid; hull: Point[]; room: number } | undefined;
     for (let t = 0; t < tries; t += 1) {
       const one: Laid = {
@@ -47,6 +51,7 @@ export function pack({ into_mm, box, margin_mm, bodies, turn_deg, most, tries, s
         body,
         turn_deg: Math.round((by.next() * 2 - 1) * turn_deg),
       };
+      if (accepts && !accepts(one, kind)) continue;
       const hull = hullOf(one, margin_mm / 2);
       const inner = Math.min(...hull.map((corner) => into_mm(corner.x, corner.y)));
       if (inner < margin_mm / 2 || hulls.some((other) => meets(hull, other))) continue;

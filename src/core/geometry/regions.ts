@@ -1,3 +1,5 @@
+import { dotPolygons, dotsDistance_mm } from './dots';
+import { letterLines } from './letters';
 import { linePolygons, linesDistance_mm, smoothLine, stripPolygons, toLine_mm, toStretch_mm2 } from './lines';
 import type { Region, Smile } from '../model/region';
 import {
@@ -193,17 +195,57 @@ const LAYERS: { [K in Kind]: Layer<K> } = {
   },
   lines: (frame, region, laying) => {
     const sign = laying.mirror ? -1 : 1;
+    const { wave, ...bare } = region;
     const lines = {
-      ...region,
+      ...bare,
       width_mm: region.width_mm * laying.scale,
       pitch_mm: region.pitch_mm * laying.scale,
       turn_deg: sign * region.turn_deg,
+      ...(wave
+        ? {
+            wave: {
+              // Turned over, a wave begins to the other side.
+              rise_mm: sign * wave.rise_mm * laying.scale,
+              length_mm: wave.length_mm * laying.scale,
+            },
+          }
+        : {}),
       at: { x: sign * across_mm(frame, region.across), y: along_mm(frame, region.along) },
     };
     const into_mm = linesDistance_mm(lines);
     return {
       polygons: linePolygons(lines),
       distance_mm: (x, y) => Math.min(into_mm(x, y), offSkin_mm(frame, x, y, laying.margin_mm)),
+    };
+  },
+  dots: (frame, region, laying) => {
+    const sign = laying.mirror ? -1 : 1;
+    const dots = {
+      ...region,
+      dot_mm: region.dot_mm * laying.scale,
+      pitch_mm: region.pitch_mm * laying.scale,
+      turn_deg: sign * region.turn_deg,
+      at: { x: sign * across_mm(frame, region.across), y: along_mm(frame, region.along) },
+    };
+    const into_mm = dotsDistance_mm(dots);
+    return {
+      polygons: dotPolygons(dots),
+      distance_mm: (x, y) => Math.min(into_mm(x, y), offSkin_mm(frame, x, y, laying.margin_mm)),
+    };
+  },
+  letters: (frame, region, laying) => {
+    const sign = laying.mirror ? -1 : 1;
+    const width_mm = region.width_mm * laying.scale;
+    // On the other hand they lie on the other side, and read the same way.
+    const middle = { x: sign * across_mm(frame, region.across), y: along_mm(frame, region.along) };
+    const lines = letterLines(region.text, region.height_mm * laying.scale, sign * region.turn_deg, middle);
+    return {
+      polygons: lines.flatMap((line) => stripPolygons(line, width_mm)),
+      distance_mm: (x, y) => {
+        let off = Infinity;
+        for (const line of lines) off = Math.min(off, toLine_mm(line, x, y));
+        return Math.min(width_mm / 2 - off, offSkin_mm(frame, x, y, laying.margin_mm));
+      },
     };
   },
   path: (frame, region, laying) => {

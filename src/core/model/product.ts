@@ -9,6 +9,7 @@ export const PRODUCT_FAMILIES = [
   'two-stage-colour',
   'art-gel',
   'liner-gel',
+  'magnetic-gel',
   'builder-gel',
   'putty-gel',
   'acrylic',

@@ -13,6 +13,9 @@ export const Smile = z.strictObject({
 });
 export type Smile = z.infer<typeof Smile>;
 
+/** What a liner writes. */
+export const WRITABLE = /^[A-Za-z0-9&.!?+ -]*[A-Za-z0-9&.!?+-][A-Za-z0-9&.!?+ -]*$/;
+
 /** A part of the nail. Across by share of the arc, along by landmarks, sizes in mm on the unrolled plate. */
 export const Region = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('whole') }),
@@ -40,6 +43,30 @@ export const Region = z.discriminatedUnion('kind', [
     across: Across,
     along: Along,
     crossed: z.boolean(),
+    /** They swing to either side by the rise, once over each length. */
+    wave: z.strictObject({ rise_mm: mm(0.05, 10), length_mm: mm(0.5, 40) }).optional(),
+  }),
+  /** Dots in rows, as a dotting tool sets them; each row may lie between those of the row before. */
+  z.strictObject({
+    kind: z.literal('dots'),
+    rows: z.int().min(1).max(30),
+    columns: z.int().min(1).max(30),
+    dot_mm: mm(0.1, 10),
+    pitch_mm: mm(0.2, 20),
+    turn_deg: z.number().min(-180).max(180),
+    across: Across,
+    along: Along,
+    staggered: z.boolean(),
+  }),
+  /** Letters as a liner draws them, upright for whoever wears them with the turn at 0. */
+  z.strictObject({
+    kind: z.literal('letters'),
+    text: z.string().min(1).max(16).regex(WRITABLE, 'letters A to Z, figures, and & . ! ? + - only'),
+    height_mm: mm(0.5, 20),
+    width_mm: mm(0.05, 3),
+    turn_deg: z.number().min(-180).max(180),
+    across: Across,
+    along: Along,
   }),
   /** A line drawn by hand, smooth through its points. */
   z.strictObject({

@@ -10,6 +10,8 @@ import { noise } from './hardware';
 const F0 = 0.04;
 /** Film heights are read over this much, so that the mirrored lamp shows the build and not the grid. */
 const BLUR_PASSES = 6;
+/** How quickly flakes give way to others as a finger turns under the lamp. */
+const FLAKES_ON = 8;
 /** Steepest lean of the films that light is asked for. */
 const MOST_LEAN = 0.16;
 /** The finished edge is rounded over this width. */
@@ -94,8 +96,10 @@ export function light(colour: [number, number, number], across: number, spot: Sp
   let share = body;
   if (spot.metal > 0) {
     const jitter = spot.grain * 0.8;
-    const gu = u + jitter * (noise(spot.x * 13, spot.y * 13) - 0.5);
-    const gv = v + jitter * (noise(spot.x * 13 + 40, spot.y * 13) - 0.5);
+    // As the light moves, other flakes catch it.
+    const on = turn.sin * FLAKES_ON;
+    const gu = u + jitter * (noise(spot.x * 13 + on, spot.y * 13) - 0.5);
+    const gv = v + jitter * (noise(spot.x * 13 + 40, spot.y * 13 + on) - 0.5);
     const bright = 0.5 + 0.42 * gv - 0.25 * gu * gu + 0.045 * room(gu, gv, 0.22);
     const mirrored = Math.max(0.16, bright) * (0.72 + 0.28 * facing) * 1.25;
     share += (mirrored - share) * spot.metal;

@@ -18,6 +18,9 @@ describe('the two hands', () => {
       set.edits = [];
       for (const element of set.looks.flatMap((look) => look.elements))
         if ('hand' in element) element.hand = 'mirror';
+      // Letters read the same way on both.
+      for (const element of set.looks.flatMap((look) => look.elements))
+        if ('region' in element && element.region.kind === 'letters') element.region = { kind: 'whole' };
       const finger = FINGERS[seed % FINGERS.length]!;
       const [left, right]: [NailName, NailName] = [`left-${finger}`, `right-${finger}`];
       set.nails[right] = structuredClone(set.nails[left]);

@@ -1,6 +1,7 @@
 import { areaOf } from '../craft/area';
 import type { Operation, PlacedPiece } from '../craft/operation';
 import { pieceDistance } from '../craft/pieces';
+import { perFrame } from '../geometry/perFrame';
 import { CELLS_X, CELLS_Y, cellX, cellY, type NailField } from './field';
 
 /** An even coat runs out over this width at the edge of its region (common practice). */
@@ -21,6 +22,8 @@ export interface Covers {
   byPlace: Map<string, Cover>;
 }
 
+const covered = perFrame<Cover>();
+
 export function newCovers(): Covers {
   return { byOperation: new Map(), byPlace: new Map() };
 }
@@ -35,7 +38,10 @@ export function coverOf(covers: Covers, field: NailField, operation: Operation, 
   let cover = covers.byPlace.get(placeKey);
   if (!cover) {
     const there = lengthened ? field.grid.inside : field.grid.onPlate;
-    cover = coverWith(field, pieces ? overPieces(field, pieces, there) : overPlace(field, operation, there));
+    const make = () =>
+      coverWith(field, pieces ? overPieces(field, pieces, there) : overPlace(field, operation, there));
+    // The whole nail depends on its frame alone, and is the same for every plan of it.
+    cover = lengthened && !pieces ? covered(field.frame, placeKey, make) : make();
     covers.byPlace.set(placeKey, cover);
   }
   covers.byOperation.set(key, cover);

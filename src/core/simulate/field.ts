@@ -5,7 +5,7 @@ import type { NailFrame } from '../geometry/frame';
 import type { Plate } from '../model/nail';
 import { encode, type Surface } from '../craft/surface';
 import type { Paint, Place, PlacedPiece } from '../craft/operation';
-import { beadShare } from './bead';
+import { beadShare } from '../geometry/bead';
 
 /** Cells across and along; fine enough for areas of a tenth of a mm², cheap enough for ten nails at a keystroke. */
 export const CELLS_X = 28;

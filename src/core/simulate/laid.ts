@@ -1,29 +1,7 @@
-import { clearToCover_mm, edgeLift_mm } from '../geometry/curve';
-import type { NailFrame } from '../geometry/frame';
 import { FINE_PIECE_MM, type PlacedPiece } from '../craft/operation';
-import { pieceDistance } from '../craft/pieces';
+import { pieceDistance, pieceLift_mm } from '../craft/pieces';
 import { cellsNear, type Cover } from './cover';
 import { cellX, cellY, type NailField } from './field';
-
-/**
- * How far the worst corner of a piece stands off the nail, in mm. A stiff piece stands off the C-curve and the
- * curve along the nail; a soft or pressed one only by the share of its stiffness.
- */
-export function pieceLift_mm(frame: NailFrame, piece: PlacedPiece, pressed: boolean): number {
-  const turn = (piece.turn_deg * Math.PI) / 180;
-  const across = Math.abs(piece.width_mm * Math.cos(turn)) + Math.abs(piece.length_mm * Math.sin(turn));
-  const along = Math.abs(piece.width_mm * Math.sin(turn)) + Math.abs(piece.length_mm * Math.cos(turn));
-  const lift =
-    clearToCover_mm(across, piece.height_mm, frame.radius_mm) -
-    piece.height_mm +
-    edgeLift_mm(0, frame.radius_mm, along, frame.radiusAlong_mm);
-  return lift * (pressed ? piece.stiffness : Math.max(0.5, piece.stiffness));
-}
-
-/** Clear needed over the ground to reach a piece's worst corner, in mm. */
-export function pieceStands_mm(frame: NailFrame, piece: PlacedPiece, pressed: boolean): number {
-  return piece.height_mm + pieceLift_mm(frame, piece, pressed);
-}
 
 /** Pieces laid on a nail: what they are thick, the gap below them, and how far in from their edge metal shades. */
 export interface LaidPieces {

@@ -1,3 +1,4 @@
+import { shimmerAt } from '../craft/shimmer';
 import { blend, layerOf, over, type Layer, type Pigment, type Triple } from '../colour/film';
 import { CLEAR, pigmentOf } from '../colour/pigments';
 import { linearOf } from '../colour/space';
@@ -43,7 +44,27 @@ export function pigmentAlong(
     return (x, y) => steps[Math.round(blendShare(paint, frame, x, y) * BLEND_STEPS)]!;
   }
   const pigment = film.paint && film.product ? pigmentOf(product(film.product)) : CLEAR;
+  if (film.paint?.kind === 'shimmer') {
+    const shareAt = shimmerAt(film.paint);
+    const steps = Array.from({ length: BLEND_STEPS + 1 }, (_, i) =>
+      drawnTogether(pigment, (i / BLEND_STEPS) ** 2),
+    );
+    // Finer where there is little of it: there each step would be seen.
+    return (x, y) => steps[Math.round(Math.sqrt(shareAt(x, y)) * BLEND_STEPS)]!;
+  }
   return () => pigment;
+}
+
+/** Where the flakes of a magnetic gel stand on edge, most light goes past them to what lies below (by the look of it). */
+const ON_EDGE = { absorbs: 0.5, scatters: 0.015 } as const;
+
+function drawnTogether({ S, K }: Pigment, share: number): Pigment {
+  const edge = 1 - share;
+  const scaled = (of: Triple, factor: number): Triple => [of[0] * factor, of[1] * factor, of[2] * factor];
+  return {
+    S: scaled(S, 1 + (ON_EDGE.scatters - 1) * edge),
+    K: scaled(K, 1 + (ON_EDGE.absorbs - 1) * edge),
+  };
 }
 
 function blendShare(

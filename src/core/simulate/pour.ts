@@ -1,6 +1,6 @@
 import { smooth } from '../geometry/smooth';
 import type { NailFrame } from '../geometry/frame';
-import { beadShare } from './bead';
+import { beadShare } from '../geometry/bead';
 import type { Cover } from './cover';
 import { CELLS_X, CELLS_Y, cellX, cellY, height_um, type NailField } from './field';
 

@@ -58,6 +58,23 @@ function liner(id: string, name: string, colour: string): Product {
   };
 }
 
+/** The magnetic gel that comes with a first element of it. */
+export const MAGNETIC_ID = 'footlight-magnetic';
+
+function magneticGel(id: string, name: string, colour: string): Product {
+  return {
+    id,
+    name,
+    family: 'magnetic-gel',
+    coat_um: 40,
+    lamp: { cure_s: 60, flash_s: 10, depth_um: 70 },
+    colour,
+    effect: 'metallic',
+    coats_to_cover: 2,
+    judged_on: 'nail',
+  };
+}
+
 function dipColour(id: string, name: string, colour: string): Product {
   return {
     id,
@@ -103,6 +120,7 @@ export function genericKit(): Kit {
       ...SHADES.map(shade),
       liner('gilt-liner', 'Gilt liner', '#c9993a'),
       liner('silver-liner', 'Silver liner', '#b9bec4'),
+      magneticGel(MAGNETIC_ID, 'Footlight', '#c9b8e8'),
       {
         ...shade({
           id: 'coral-two-stage',

@@ -48,6 +48,29 @@ function offered(field: Field, set: SetDocument, by: Chance): unknown {
           across: by.below(21) / 10 - 1,
           along: by.below(21) / 10,
           crossed: by.below(2) === 0,
+          ...(by.below(2) === 0
+            ? { wave: { rise_mm: 0.1 + by.below(15) / 10, length_mm: 1 + by.below(60) / 10 } }
+            : {}),
+        },
+        {
+          kind: 'dots',
+          rows: 1 + by.below(5),
+          columns: 1 + by.below(5),
+          dot_mm: 0.3 + by.below(15) / 10,
+          pitch_mm: 0.6 + by.below(25) / 10,
+          turn_deg: by.below(73) * 5 - 180,
+          across: by.below(21) / 10 - 1,
+          along: by.below(21) / 10,
+          staggered: by.below(2) === 0,
+        },
+        {
+          kind: 'letters',
+          text: by.pick(['A', 'Encore', 'M & L', '25!']),
+          height_mm: 1 + by.below(60) / 10,
+          width_mm: 0.2 + by.below(6) / 10,
+          turn_deg: by.below(73) * 5 - 180,
+          across: by.below(21) / 10 - 1,
+          along: by.below(21) / 10,
         },
         {
           kind: 'path',
@@ -78,6 +101,7 @@ function randomElement(id: string, set: SetDocument, by: Chance): Element {
     colour: by.pick(['velvet-04', 'rose-nude', 'blush-sheer']),
     second: by.pick(['ivory-02', 'lemon-05']),
     liner: 'gilt-liner',
+    magnetic: 'footlight-magnetic',
     clear: 'bedding-a',
     cover: 'cover-a',
     dips: ['dip-rose', 'dip-white'],

@@ -25,6 +25,7 @@ const PRODUCTS: FreshProducts = {
   colour: 'velvet-04',
   second: 'amber-11',
   liner: 'gilt-liner',
+  magnetic: 'footlight-magnetic',
   clear: 'builder-a',
   cover: 'cover-a',
   dips: ['dip-rose', 'dip-white'],

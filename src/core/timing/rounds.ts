@@ -72,8 +72,8 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
       reason: first.reason,
       operations: ids(piece),
     };
-    const caution = piece.operations.find((one) => one.caution)?.caution;
-    if (caution) last.caution = caution;
+    const cautions = new Set(piece.operations.flatMap((one) => one.caution ?? []));
+    if (cautions.size > 0) last.caution = [...cautions].join(' ');
     if (piece.held) last.light = lightOf(piece.held);
     lastMark = mark;
     rounds.push(last);

@@ -6,6 +6,7 @@ import type { SetDocument } from '@/core/document/document';
 import { upperFirst } from '@/core/model/letters';
 import { NAILS, nailWords } from '@/core/model/names';
 import { nailMaps, type NailMap } from '@/core/picture/nailMap';
+import { countedOut, type CountedOut } from '@/core/plan/countedOut';
 import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
 import type { Plan } from '@/core/plan/planSet';
 import { benchCard, type CardLine } from '@/core/timing/benchCard';
@@ -13,6 +14,7 @@ import { downloadText } from '../kit/download';
 import { HandsSpread } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { clockWords, countWords, handWords, timeWords } from '../kit/words';
+import { useSupplies } from '../shelf/useShelf';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio } from '../studio/studio';
 import classes from './CardView.module.css';
@@ -37,6 +39,8 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
   const lines = benchCard(plan.rounds, worked);
   const maps = nailMaps(set, plan.operations);
   const products = inOrderOfUse(plan.rounds, operations, set.kit.products);
+  const { supplies = [] } = useSupplies();
+  const counted = countedOut(operations, supplies);
   const pictures = usePictures(set, PICTURE_PX_PER_MM * FINENESS);
   const loads = useMemo(() => plan.rounds.filter((round) => round.kind === 'load').length, [plan]);
   return (
@@ -111,6 +115,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
                 <li key={product.id}>{upperFirst(product.name)}</li>
               ))}
             </ol>
+            <CountedList counted={counted} />
             <p>
               Follow each product’s directions, your local code and your licence; they go before this card.
             </p>
@@ -118,6 +123,26 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
         </section>
       </article>
     </div>
+  );
+}
+
+/** Stones, pieces and charms to lay out before the client comes, and where the shelf runs short. */
+function CountedList({ counted }: { counted: readonly CountedOut[] }) {
+  if (counted.length === 0) return null;
+  return (
+    <>
+      <h3>Counted out</h3>
+      <ul className={classes.products}>
+        {counted.map((one) => (
+          <li key={`${one.words} ${one.colour}`}>
+            <span className={classes.dot} style={{ background: one.colour }} aria-hidden />
+            {one.count} {one.kind === 'charm' && one.count > 1 && '× '}
+            {one.words}
+            {one.left !== undefined && one.left < one.count && <b> · {one.left} left on the shelf</b>}
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }
 

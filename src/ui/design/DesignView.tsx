@@ -18,7 +18,7 @@ import { spreadOf, type Laid } from '@/core/picture/spread';
 import { HandsSpread, spreadScale } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { SEVERITY } from '../kit/words';
-import { useStudio } from '../studio/studio';
+import { useSettled, useStudio } from '../studio/studio';
 import { toggled } from '../studio/StudioKeys';
 import { Desk } from './Desk';
 import { LookEditor } from './LookEditor';
@@ -31,23 +31,21 @@ const MOST_PX_PER_MM = 7;
 /** Ten nails take this share of the height at most: the rest is the desk's. */
 const SPREAD_SHARE = 0.29;
 const EDGE_PX = 16;
-const PHONE_PX = 760;
-const PHONE_TALL_PX = 680;
+const NARROW_PX = 960;
+const NARROW_TALL_PX = 680;
 
 /** What shall they wear? Ten nails, the looks to put on them, and the open look's elements. */
 export function DesignView() {
-  const set = useStudio((s) => s.set);
   const change = useStudio((s) => s.change);
-  // The ten nails follow once the hand lets go: the large one comes first.
-  const settled = useStudio((s) => s.heldFrom) ?? set;
+  const set = useSettled((now) => now);
   const seenAs = useStudio((s) => s.seenAs);
   const { ref, width, height } = useElementSize();
-  // On a phone the view is as long as what is in it, and scrolls.
-  const tall = width > 0 && width <= PHONE_PX ? PHONE_TALL_PX : height || 744;
+  // On a phone, or zoomed in, the view is as long as what is in it, and scrolls.
+  const tall = width > 0 && width <= NARROW_PX ? NARROW_TALL_PX : height || 744;
   const high = tall * SPREAD_SHARE;
-  const most = Math.min(MOST_PX_PER_MM, high / spreadOf(settled).height_mm);
-  const px_per_mm = spreadScale(settled, (width || 1196) - EDGE_PX, most);
-  const pictures = usePictures(settled, px_per_mm * FINENESS);
+  const most = Math.min(MOST_PX_PER_MM, high / spreadOf(set).height_mm);
+  const px_per_mm = spreadScale(set, (width || 1196) - EDGE_PX, most);
+  const pictures = usePictures(set, px_per_mm * FINENESS);
   const [dragged, setDragged] = useState<string>();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -76,14 +74,14 @@ export function DesignView() {
       >
         <section className={classes.spread} aria-label="Ten nails">
           <HandsSpread
-            set={settled}
+            set={set}
             pictures={pictures}
             px_per_mm={px_per_mm}
             around={(laid, picture) => <SpreadNail laid={laid}>{picture}</SpreadNail>}
           />
         </section>
         <LookTray />
-        <Desk height_px={tall - spreadOf(settled).height_mm * px_per_mm - DESK_EDGES_PX} />
+        <Desk height_px={tall - spreadOf(set).height_mm * px_per_mm - DESK_EDGES_PX} />
         <LookEditor />
       </div>
       <DragOverlay dropAnimation={null}>
@@ -112,7 +110,7 @@ function SpreadNail({ laid, children }: { laid: Laid; children: ReactNode }) {
   const { name } = laid;
   const selected = useStudio((s) => s.selected);
   const select = useStudio((s) => s.select);
-  const look = useStudio((s) => s.set.looks.find((one) => one.id === s.set.nails[name].look)?.name);
+  const look = useSettled((set) => set.looks.find((one) => one.id === set.nails[name].look)?.name);
   const worst = useStudio((s) => worstOf(s.plan?.findings, name));
   const { setNodeRef, isOver } = useDroppable({ id: name });
   // By pointer only: Enter and Space choose the nail.

@@ -4,45 +4,43 @@ import { IconZoomIn, IconZoomOut } from '@tabler/icons-react';
 import { useState } from 'react';
 import { buildOf, frameOf, lookOf } from '@/core/compile/prepare';
 import type { Look } from '@/core/document/document';
+import type { NailFrame } from '@/core/geometry/frame';
 import { upperFirst } from '@/core/model/letters';
 import { nailWords } from '@/core/model/names';
+import { glitters } from '@/core/picture/glitter';
 import { PICTURE_PAD_MM } from '@/core/picture/spread';
 import { Finger } from '../kit/Finger';
 import { Go } from '../kit/Go';
 import { NailCanvas } from '../kit/NailCanvas';
 import { pathOf } from '../kit/route';
-import { FINENESS, usePicture } from '../kit/usePictures';
-import { useStudio, useStudioStore } from '../studio/studio';
+import { FINENESS, HELD_FINENESS, usePicture } from '../kit/usePictures';
+import { RANK } from '@/workers/planner';
+import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { FindingStrip } from './FindingStrip';
+import { Gleam, gleamFrom } from './Gleam';
 import { Handles, type Room } from './Handles';
 import { NailOnly } from './NailOnly';
 import { Pen } from './Pen';
 import { Rule } from './Rule';
 import { SeenAs } from './SeenAs';
+import { openLookOf } from './useEditing';
 import classes from './Desk.module.css';
 
 /** Room around the nail: beside it for the rule and the finger, below for the fold of skin it grows from. */
 const ROOM: Room = { x: 60, right: 44, top: 10, bottom: 56 };
 const ZOOMS = [1, 1.5, 2, 3] as const;
-/** How fine the picture is while a hand moves. */
-const COARSE = 0.3;
 
 /** The nail in focus, large: what the open element has to be taken hold of, and the nail's own things beside it. */
 export function Desk({ height_px }: { height_px: number }) {
-  const set = useStudio((s) => s.set);
+  const set = useSettled((now) => now);
   const focus = useStudio((s) => s.focus);
-  // While a hand moves, the picture is coarse; it is exact once the hand has rested.
-  const coarse = useStudio((s) => s.moving);
-  const look = useStudio((s) => s.set.looks.find((one) => one.id === s.openLook) ?? s.set.looks[0]);
+  const look = useSettled(openLookOf);
   const [zoom, setZoom] = useState(0);
   const nail = set.nails[focus];
   const frame = frameOf(nail, buildOf(set, nail));
   const fits = (height_px - ROOM.top - ROOM.bottom) / (frame.length_mm + 2 * PICTURE_PAD_MM);
   const px_per_mm = Math.round(Math.min(26, Math.max(8, fits)) * ZOOMS[zoom]! * 10) / 10;
-  const picture = usePicture(set, focus, px_per_mm * (coarse ? COARSE : FINENESS));
   const wears = lookOf(set, nail);
-  const width = (frame.width_mm + 2 * PICTURE_PAD_MM) * px_per_mm;
-  const height = (frame.length_mm + 2 * PICTURE_PAD_MM) * px_per_mm;
   return (
     <section className={classes.desk} aria-label="The nail in focus">
       <header className={classes.head}>
@@ -73,30 +71,7 @@ export function Desk({ height_px }: { height_px: number }) {
         </ActionIcon>
       </header>
       <div className={classes.stage} data-zoomed={zoom > 0 || undefined} tabIndex={zoom > 0 ? 0 : undefined}>
-        <div
-          className={classes.plot}
-          data-testid="plot"
-          data-px-per-mm={px_per_mm}
-          style={{ width: width + ROOM.x + ROOM.right, height: height + ROOM.top + ROOM.bottom }}
-        >
-          <Finger
-            set={set}
-            name={focus}
-            px_per_mm={px_per_mm}
-            below_mm={PICTURE_PAD_MM + ROOM.bottom / px_per_mm}
-            turn_deg={0}
-            x={ROOM.x + width / 2}
-            y={ROOM.top + (frame.length_mm + PICTURE_PAD_MM) * px_per_mm}
-          />
-          <Rule length_mm={frame.length_mm} px_per_mm={px_per_mm} room={ROOM} />
-          <div style={{ position: 'absolute', left: ROOM.x, top: ROOM.top }}>
-            <NailCanvas picture={picture} px_per_mm={px_per_mm} label={`${nailWords(focus)}, large`} />
-          </div>
-          {look && wears?.id === look.id && (
-            <Handles look={look} frame={frame} px_per_mm={px_per_mm} room={ROOM} />
-          )}
-          <Pen frame={frame} px_per_mm={px_per_mm} room={ROOM} />
-        </div>
+        <Plot frame={frame} px_per_mm={px_per_mm} />
       </div>
       <div className={classes.beside}>
         <SeenAs />
@@ -105,6 +80,51 @@ export function Desk({ height_px }: { height_px: number }) {
       </div>
       <FindingStrip />
     </section>
+  );
+}
+
+/** The nail in focus on its finger, beside the rule: what the hand moves, and nothing else follows it at once. */
+function Plot({ frame, px_per_mm }: { frame: NailFrame; px_per_mm: number }) {
+  const set = useStudio((s) => s.set);
+  const focus = useStudio((s) => s.focus);
+  // While a hand moves, the picture is coarse; it is exact once the hand has rested.
+  const held = useStudio((s) => s.moving);
+  const look = useStudio((s) => openLookOf(s.set, s));
+  const picture = usePicture(
+    set,
+    focus,
+    px_per_mm * (held ? HELD_FINENESS : FINENESS),
+    held ? RANK.held : RANK.large,
+  );
+  const width = (frame.width_mm + 2 * PICTURE_PAD_MM) * px_per_mm;
+  const height = (frame.length_mm + 2 * PICTURE_PAD_MM) * px_per_mm;
+  return (
+    <div
+      className={classes.plot}
+      data-testid="plot"
+      data-px-per-mm={px_per_mm}
+      style={{ width: width + ROOM.x + ROOM.right, height: height + ROOM.top + ROOM.bottom }}
+      onPointerMove={held ? undefined : gleamFrom}
+    >
+      <Finger
+        set={set}
+        name={focus}
+        px_per_mm={px_per_mm}
+        below_mm={PICTURE_PAD_MM + ROOM.bottom / px_per_mm}
+        turn_deg={0}
+        x={ROOM.x + width / 2}
+        y={ROOM.top + (frame.length_mm + PICTURE_PAD_MM) * px_per_mm}
+      />
+      <Rule length_mm={frame.length_mm} px_per_mm={px_per_mm} room={ROOM} />
+      <div style={{ position: 'absolute', left: ROOM.x, top: ROOM.top }}>
+        <NailCanvas picture={picture} px_per_mm={px_per_mm} label={`${nailWords(focus)}, large`} />
+        {!held && glitters(set, focus) && <Gleam set={set} name={focus} px_per_mm={px_per_mm} />}
+      </div>
+      {look && lookOf(set, set.nails[focus])?.id === look.id && (
+        <Handles look={look} frame={frame} px_per_mm={px_per_mm} room={ROOM} />
+      )}
+      <Pen frame={frame} px_per_mm={px_per_mm} room={ROOM} />
+    </div>
   );
 }
 

@@ -16,10 +16,12 @@ import { FadePlan } from './FadePlan';
 import { freshProducts } from './fresh';
 import { ProductInput } from './ProductInput';
 import { RegionInput } from './RegionInput';
+import { ToldApart } from './ToldApart';
 import { Choice, ColourInput, FigureInput } from '../kit/Inputs';
 import { useSupplies } from '../shelf/useShelf';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { useEditing } from './useEditing';
+import { usePen } from './usePen';
 import classes from './DesignView.module.css';
 
 /** The editor of one element, made from the fields its technique declares. */
@@ -47,6 +49,7 @@ export function ElementFields({ look, element: ofLook }: { look: Look; element: 
           onChange={(value, gesture) => put(writePath(element, field.path, value), gesture)}
         />
       ))}
+      <ToldApart look={look} element={element} />
     </div>
   );
 }
@@ -55,7 +58,9 @@ export function ElementFields({ look, element: ofLook }: { look: Look; element: 
 function FromShelf({ element, onTake }: { element: Element; onTake: (next: Element) => void }) {
   const { fromShelf } = techniqueOf(element.kind);
   const { supplies = [] } = useSupplies();
-  const fitting = fromShelf ? supplies.filter((one) => one.kind === fromShelf.kind) : [];
+  const fitting = fromShelf
+    ? supplies.filter((one) => one.kind === fromShelf.kind && (fromShelf.fits?.(one) ?? true))
+    : [];
   if (!fromShelf || fitting.length === 0) return null;
   return (
     <NativeSelect
@@ -332,8 +337,9 @@ function Arrangements({
   element: Element;
   onLay: (next: Element) => void;
 }) {
-  const { arrangements = [] } = techniqueOf(element.kind);
+  const { arrangements = [], drawn } = techniqueOf(element.kind);
   const store = useStudioStore();
+  const pen = usePen();
   const others: Neighbour[] = look.elements
     .filter((one) => one.id !== element.id)
     .map((one) => (one.kind === 'charm' ? one : { kind: 'other' }));
@@ -356,6 +362,23 @@ function Arrangements({
           {one.words}
         </Button>
       ))}
+      {drawn && (
+        <Button
+          h={44}
+          px={12}
+          variant={pen.drawing ? 'filled' : 'default'}
+          title={drawn.says}
+          onClick={() => {
+            if (pen.drawing) return pen.lay();
+            pen.take((line) => {
+              const { set, focus } = store.getState();
+              onLay(drawn.lay(element, contextOf(set, focus), line));
+            });
+          }}
+        >
+          {pen.drawing ? 'Draw it now' : drawn.words}
+        </Button>
+      )}
     </div>
   );
 }

@@ -4,12 +4,12 @@ import { useMemo } from 'react';
 import type { Element } from '@/core/craft/techniques';
 import { nailsOf } from '@/core/judge/finding';
 import { fadeOf } from '@/core/picture/fade';
-import { useStudio, useStudioStore } from '../studio/studio';
+import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import classes from './FadePlan.module.css';
 
 /** A fade as it comes: every pass, how evenly it moves, and where it goes grey, with the colour that bridges it. */
 export function FadePlan({ element }: { element: Element }) {
-  const set = useStudio((s) => s.set);
+  const set = useSettled((now) => now);
   const focus = useStudio((s) => s.focus);
   const told = useStudio((s) =>
     s.plan?.findings.find(

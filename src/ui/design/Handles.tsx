@@ -7,10 +7,12 @@ import type { Look, SetDocument } from '@/core/document/document';
 import { onUnrolled_mm, seenFromAbove_mm, type NailFrame, type Point } from '@/core/geometry/frame';
 import { upperFirst } from '@/core/model/letters';
 import { PICTURE_PAD_MM } from '@/core/picture/spread';
+import { pictureOf, RANK } from '@/workers/planner';
 import { useGesture } from '../kit/useGesture';
+import { HELD_FINENESS } from '../kit/usePictures';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { toggled } from '../studio/StudioKeys';
-import { useEditing } from './useEditing';
+import { openElementOf, useEditing } from './useEditing';
 import classes from './Desk.module.css';
 
 /** Room around the picture, in px. */
@@ -31,7 +33,7 @@ interface Props {
 /** What the open element is taken hold of by, on the picture of the nail in focus. */
 export function Handles({ look, ...rest }: Props) {
   const open = useStudio((s) => s.openElement);
-  const element = look.elements.find((one) => one.id === open) ?? look.elements[look.elements.length - 1];
+  const element = openElementOf(look, open);
   return element ? <OpenHandles key={element.id} look={look} element={element} {...rest} /> : null;
 }
 
@@ -52,7 +54,7 @@ const ARROWS: Record<string, Point> = {
 function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { element: Element }) {
   const set = useStudio((s) => s.set);
   const store = useStudioStore();
-  const editing = useEditing(look, element);
+  const editing = useEditing(look, element, true);
   const gesture = useGesture();
   const active = useStudio((s) => s.openPart);
   const setActive = (openPart: string) => store.setState({ openPart });
@@ -63,6 +65,7 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
     undefined,
   );
   const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const readied = useRef<SetDocument>(undefined);
   const off = set.nails[editing.nail].changes.some((one) => one.element === element.id && 'leave_off' in one);
   const handles = off
     ? []
@@ -180,6 +183,15 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
       letGo();
       return;
     }
+    if (event.key === 'd' && (event.ctrlKey || event.metaKey)) {
+      const { again } = techniqueOf(element.kind);
+      if (!again) return;
+      event.preventDefault();
+      event.stopPropagation();
+      gesture.begin();
+      editing.put(again(editing.element, [...new Set([handle.id, ...also])]), gesture.id());
+      return;
+    }
     const arrow = ARROWS[event.key];
     if (!arrow) return;
     event.preventDefault();
@@ -200,6 +212,14 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
     [store],
   );
 
+  /** Drawn once as it will be while it moves, so that the first move has something to be laid over. */
+  function ready() {
+    if (grip.current || readied.current === set) return;
+    readied.current = set;
+    const held = { set, name: editing.nail, px_per_mm: px_per_mm * HELD_FINENESS, rank: RANK.held };
+    pictureOf(held).catch(() => undefined);
+  }
+
   const told = handles.find((one) => one.id === active);
   return (
     <div className={classes.handles} data-keeps-arrows>
@@ -218,6 +238,7 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
             setActive(handle.id);
             gesture.begin();
           }}
+          onPointerEnter={ready}
           onPointerDown={(event) => begin(event, handle)}
           onPointerMove={drag}
           onPointerUp={(event) => end(event, true)}

@@ -2,20 +2,21 @@
 import { ActionIcon, Button } from '@mantine/core';
 import { IconPlus, IconTrash } from '@tabler/icons-react';
 import { TECHNIQUES, techniqueOf, type Element } from '@/core/craft/techniques';
-import { LOOK_KEYS, type Look } from '@/core/document/document';
+import { LOOK_KEYS, type Look, type SetDocument } from '@/core/document/document';
 import { tidyWords, wordsWith } from '@/core/model/primitives';
 import { RESERVED_ELEMENTS } from '@/core/craft/operation';
 import { MoreMenu } from '../kit/MoreMenu';
-import { useStudio, useStudioStore } from '../studio/studio';
+import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { ElementFields } from './ElementFields';
 import { freeId } from '../kit/freeId';
-import { freshProducts } from './fresh';
+import { broughtFor, freshProducts } from './fresh';
 import { Stack } from './Stack';
+import { openElementOf, openLookOf } from './useEditing';
 import classes from './DesignView.module.css';
 
 /** The open look: its elements from the top down, and the options of the open one. */
 export function LookEditor() {
-  const look = useStudio((s) => s.set.looks.find((one) => one.id === s.openLook) ?? s.set.looks[0]);
+  const look = useSettled((set, s) => openLookOf(set, s));
   if (!look) {
     return (
       <section className={classes.editor} aria-label="Open look">
@@ -27,12 +28,12 @@ export function LookEditor() {
 }
 
 function OpenLook({ look }: { look: Look }) {
-  const set = useStudio((s) => s.set);
+  const set = useSettled((now) => now);
   const selected = useStudio((s) => s.selected);
   const openElement = useStudio((s) => s.openElement);
   const store = useStudioStore();
   const { change } = store.getState();
-  const element = look.elements.find((one) => one.id === openElement) ?? look.elements.at(-1);
+  const element = openElementOf(look, openElement);
   const open = (id: string) => store.setState({ openElement: id });
 
   const newId = (wanted: string, into: Look) =>
@@ -46,10 +47,10 @@ function OpenLook({ look }: { look: Look }) {
 
   function add(kind: string) {
     const id = newId(kind, look);
-    if (
-      change({ kind: 'put-element', look: look.id, element: techniqueOf(kind).fresh(id, freshProducts(set)) })
-    )
-      open(id);
+    const element = techniqueOf(kind).fresh(id, freshProducts(set));
+    const put = { kind: 'put-element', look: look.id, element } as const;
+    const brought = broughtFor(element, set);
+    if (change(brought.length > 0 ? { kind: 'many', changes: [...brought, put] } : put)) open(id);
   }
 
   return (
@@ -125,11 +126,16 @@ function OpenLook({ look }: { look: Look }) {
         {element && (
           <div className={classes.options} key={element.id}>
             <div className={classes.optionsHead}>
-              <p className={classes.blurb}>{techniqueOf(element.kind).blurb}</p>
+              <h3>{techniqueOf(element.kind).words}</h3>
               <MoreMenu
                 label="More for this element"
                 entries={[
                   { key: 'again', words: 'Duplicate it here', onPick: () => copyInto(look, element) },
+                  ...crossedBy(element, set).map((other) => ({
+                    key: 'plaid',
+                    words: 'Cross it in another colour: a plaid',
+                    onPick: () => copyInto(look, other),
+                  })),
                   ...set.looks
                     .filter((one) => one.id !== look.id)
                     .map((one) => ({
@@ -150,12 +156,28 @@ function OpenLook({ look }: { look: Look }) {
                 <IconTrash size={20} />
               </ActionIcon>
             </div>
+            <p className={classes.blurb}>{techniqueOf(element.kind).blurb}</p>
             <ElementFields look={look} element={element} />
           </div>
         )}
       </div>
     </section>
   );
+}
+
+/** Lines as they would cross these: square to them, in another colour of the kit. Nothing where it is no set of lines. */
+function crossedBy(element: Element, set: SetDocument): Element[] {
+  if (element.kind !== 'colour' || element.region.kind !== 'lines') return [];
+  const { product } = element;
+  const { colour, second } = freshProducts(set);
+  const turn_deg = element.region.turn_deg > 90 ? element.region.turn_deg - 90 : element.region.turn_deg + 90;
+  return [
+    {
+      ...element,
+      product: product === second ? colour : second,
+      region: { ...element.region, turn_deg, crossed: false },
+    },
+  ];
 }
 
 /** The same look under an id, a name and a key of its own. */

@@ -7,7 +7,7 @@ import { techniqueOf } from '@/core/craft/techniques';
 import { LOOK_KEYS, type Look } from '@/core/document/document';
 import { NailCanvas } from '../kit/NailCanvas';
 import { FINENESS, usePicture } from '../kit/usePictures';
-import { useStudio, useStudioStore } from '../studio/studio';
+import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { freeId } from '../kit/freeId';
 import { Compose } from './Compose';
 import { freshProducts } from './fresh';
@@ -19,7 +19,7 @@ const SHOWN_ON = 'left-middle';
 
 /** The looks of this set as swatches, to drag or key onto nails. */
 export function LookTray() {
-  const looks = useStudio((s) => s.set.looks);
+  const looks = useSettled((set) => set.looks);
   const store = useStudioStore();
   function add() {
     const { set, change } = store.getState();
@@ -57,8 +57,7 @@ export function LookTray() {
 
 /** A swatch: drag it onto a nail, or press its letter for the selected nails; a click opens it. */
 function Swatch({ look }: { look: Look }) {
-  // The nail in the hand comes first: swatches follow when it is let go.
-  const set = useStudio((s) => s.heldFrom ?? s.set);
+  const set = useSettled((now) => now);
   const open = useStudio((s) => s.openLook === look.id);
   const store = useStudioStore();
   const { setNodeRef, listeners, attributes } = useDraggable({ id: look.id });

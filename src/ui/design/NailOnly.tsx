@@ -1,18 +1,17 @@
 'use client';
 import { Button, Checkbox } from '@mantine/core';
 import { lookOf } from '@/core/compile/prepare';
-import { techniqueOf } from '@/core/craft/techniques';
 import { lowerFirst } from '@/core/model/letters';
-import { handOf, mirrorOf } from '@/core/model/names';
-import { useStudio, useStudioStore } from '../studio/studio';
+import { useSettled, useStudio, useStudioStore } from '../studio/studio';
+import { elementWords } from './elementWords';
+import { Mirror } from './Mirror';
 import { ReferencePicture } from './ReferencePicture';
-import classes from './Desk.module.css';
 
 const ROW = { body: { minHeight: 44, alignItems: 'center' } } as const;
 
 /** What is this nail's own: whether it is worked on, what of its look it leaves off, what it has otherwise. */
 export function NailOnly() {
-  const set = useStudio((s) => s.set);
+  const set = useSettled((now) => now);
   const focus = useStudio((s) => s.focus);
   const selected = useStudio((s) => s.selected);
   const ownOnly = useStudio((s) => s.ownOnly);
@@ -35,11 +34,7 @@ export function NailOnly() {
       )}
       {look?.elements.map((element) => {
         const own = nail.changes.find((one) => one.element === element.id);
-        const { words: kind, products } = techniqueOf(element.kind);
-        // Two of a kind are told apart by what they are of.
-        const twice = look.elements.filter((one) => one.kind === element.kind).length > 1;
-        const of = set.kit.products.find((one) => one.id === products(element)[0])?.name ?? element.id;
-        const words = twice ? `${kind}, ${of}` : kind;
+        const words = elementWords(element, look, set.kit.products);
         if (own && 'options' in own)
           return (
             <Button
@@ -89,14 +84,7 @@ export function NailOnly() {
         </Button>
       )}
       <ReferencePicture />
-      <Button
-        className={classes.mirror}
-        variant="default"
-        h={44}
-        onClick={() => change({ kind: 'mirror', from: handOf(focus) })}
-      >
-        Mirror to the {handOf(mirrorOf(focus))} hand
-      </Button>
+      <Mirror />
     </>
   );
 }

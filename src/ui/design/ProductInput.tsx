@@ -5,11 +5,10 @@ import { useMemo, useState } from 'react';
 import { swatchOf } from '@/core/picture/swatch';
 import { tidyWords } from '@/core/model/primitives';
 import type { Product } from '@/core/model/product';
-import { onShelf, recoloured } from '@/core/starter/shelf';
-import { putOnShelf } from '@/data/shelf';
-import { useGesture } from '../kit/useGesture';
+import { recoloured } from '@/core/starter/shelf';
 import { useShelf } from '../shelf/useShelf';
-import { useStudio, useStudioStore } from '../studio/studio';
+import { useStudio } from '../studio/studio';
+import { useTaking } from './useTaking';
 import classes from './DesignView.module.css';
 
 interface Props {
@@ -22,24 +21,16 @@ interface Props {
 /** A product of the set's kit, or one from the shelf, which the set then carries; or the same in another colour. */
 export function ProductInput({ words, families, value, onChange }: Props) {
   const kit = useStudio((s) => s.set.kit.products);
-  const store = useStudioStore();
   const { items } = useShelf();
-  const gesture = useGesture();
+  const { take, takeNew } = useTaking(onChange);
   const fits = (product: Product) => families.includes(product.family);
-  const inSet = kit.filter(fits);
+  // What it has now stands there, whether or not it would be offered.
+  const inSet = kit.filter((product) => fits(product) || product.id === value);
   const shelf = (items ?? [])
     .map((item) => item.product)
     .filter((product) => fits(product) && !kit.some((one) => one.id === product.id))
     .sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
   const now = kit.find((product) => product.id === value);
-
-  /** One step of undo: the set carries the product, and the element takes it. */
-  function take(product: Product) {
-    gesture.begin();
-    if (!kit.some((one) => one.id === product.id))
-      store.getState().change({ kind: 'put-product', product }, gesture.id());
-    onChange(product.id, gesture.id());
-  }
 
   const option = ({ id, name }: Product) => ({ value: id, label: name });
   return (
@@ -60,7 +51,7 @@ export function ProductInput({ words, families, value, onChange }: Props) {
         }}
       />
       {now?.colour && <Coats product={now} />}
-      {now?.colour && <Recolour product={now} taken={[...kit, ...shelf]} onMade={take} />}
+      {now?.colour && <Recolour product={now} taken={[...kit, ...shelf]} onMade={takeNew} />}
     </div>
   );
 }
@@ -102,8 +93,6 @@ function Recolour({
       colour,
       new Set(taken.map((one) => one.id)),
     );
-    // The set carries it whatever becomes of the shelf.
-    void putOnShelf([onShelf(made)]).catch(() => undefined);
     onMade(made);
     setOpen(false);
   }

@@ -11,18 +11,19 @@ import type { Match } from '@/core/colour/match';
 import { messageOf } from '@/core/model/messageOf';
 import type { Product } from '@/core/model/product';
 import { faultLine } from '@/core/model/result';
-import { onShelf, recoloured } from '@/core/starter/shelf';
+import { mixed } from '@/core/starter/mixed';
+import { recoloured } from '@/core/starter/shelf';
 import type { Reference } from '@/data/database';
 import { putReference, removeReference, watchReference } from '@/data/references';
-import { putOnShelf } from '@/data/shelf';
 import { matchesOf, paletteOfPicture } from '@/workers/planner';
 import type { MatchedColour } from '@/workers/plannerApi';
 import { downloadBlob } from '../kit/download';
+import { FileInput } from '../kit/FileInput';
 import { MoreMenu } from '../kit/MoreMenu';
-import { useGesture } from '../kit/useGesture';
 import { useShelf } from '../shelf/useShelf';
-import { useStudio, useStudioStore } from '../studio/studio';
-import { useEditing } from './useEditing';
+import { useStudio } from '../studio/studio';
+import { useTaking } from './useTaking';
+import { openElementOf, openLookOf, useEditing } from './useEditing';
 import classes from './Desk.module.css';
 
 /** What a set is designed after: a picture kept beside the desk, its colours, and what of the shelf comes near them. */
@@ -43,6 +44,7 @@ export function ReferencePicture() {
   const { reference, keep, takeAway } = useReference(id);
   const [colours, setColours] = useState<readonly MatchedColour[]>();
   const [fault, setFault] = useState<string>();
+  const [moves, setMoves] = useState(false);
   const title = useStudio((s) => s.set.title);
 
   const mark = reference && markOf(reference.name, reference.picture);
@@ -56,6 +58,7 @@ export function ReferencePicture() {
       (read) => {
         if (gone) return;
         setColours(read.ok ? read.value.colours : undefined);
+        setMoves(read.ok && read.value.moves);
         setFault(read.ok ? undefined : faultLine(read.faults[0]!));
       },
       (error: unknown) => {
@@ -76,6 +79,7 @@ export function ReferencePicture() {
       const palette = text.ok ? readGimpPalette(text.value) : text;
       if (!palette.ok) return setFault(palette.faults.map(faultLine).join('; '));
       const few = palette.value.colours.slice(0, MOST_SHOWN).map((one) => one.colour);
+      setMoves(false);
       setColours(await matchesOf(few, products.filter(isColour)));
       return;
     }
@@ -84,6 +88,7 @@ export function ReferencePicture() {
     if (!palette.ok) return setFault(faultLine(palette.faults[0]!));
     read.current = markOf(file.name, file);
     setColours(palette.value.colours);
+    setMoves(palette.value.moves);
     await keep({ set: id, name: file.name, picture: file });
   }
 
@@ -102,16 +107,12 @@ export function ReferencePicture() {
           Reference picture
         </Button>
       )}
-      <input
-        ref={input}
-        type="file"
+      <FileInput
+        input={input}
         accept="image/png,image/jpeg,image/webp,.gpl"
-        aria-label="Reference picture or palette"
-        hidden
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) take(file).catch((error: unknown) => setFault(messageOf(error)));
+        label="Reference picture or palette"
+        onFile={(file) => {
+          take(file).catch((error: unknown) => setFault(messageOf(error)));
         }}
       />
       {fault && (
@@ -119,6 +120,7 @@ export function ReferencePicture() {
           {fault}
         </p>
       )}
+      {moves && <p className={classes.alike}>It moves: its first picture was taken.</p>}
       {colours && (
         <div className={classes.palette} role="group" aria-label="Palette">
           {colours.map((one) => (
@@ -151,6 +153,7 @@ export function ReferencePicture() {
                 danger: true,
                 onPick: () => {
                   setColours(undefined);
+                  setMoves(false);
                   read.current = undefined;
                   void takeAway();
                 },
@@ -204,9 +207,9 @@ function Thumb({ reference }: { reference: Reference }) {
 }
 
 function Chip({ matched, products }: { matched: MatchedColour; products: readonly Product[] }) {
-  const look = useStudio((s) => s.set.looks.find((one) => one.id === s.openLook) ?? s.set.looks[0]);
+  const look = useStudio((s) => openLookOf(s.set, s));
   const open = useStudio((s) => s.openElement);
-  const element = look?.elements.find((one) => one.id === open) ?? look?.elements.at(-1);
+  const element = look && openElementOf(look, open);
   const [shown, setShown] = useState(false);
   return (
     <Popover opened={shown} onChange={setShown} width={250} position="top" trapFocus returnFocus>
@@ -255,24 +258,17 @@ interface UseItProps {
 /** The nearest product, or a new one of that colour, taken by the open element. */
 function UseIt({ look, element: ofLook, matched, products, onUsed }: UseItProps) {
   const { element, put } = useEditing(look, ofLook);
-  const store = useStudioStore();
-  const gesture = useGesture();
   const field = techniqueOf(element.kind).fields.find(
     (one) => one.kind === 'product' && one.families.includes('gel-colour'),
   );
   const plain = techniqueOf(element.kind).fields.find((one) => one.kind === 'colour');
   const path = field?.path ?? plain?.path;
+  const { take, takeNew } = useTaking((id, gesture) => {
+    if (path !== undefined) put(writePath(element, path, id), gesture);
+    onUsed();
+  });
   if (path === undefined) return <p>The open element takes its colours one by one: open a plain colour.</p>;
   const now = products.find((one) => one.id === readPath(element, path));
-
-  function take(product: Product) {
-    gesture.begin();
-    const { set, change } = store.getState();
-    if (!set.kit.products.some((one) => one.id === product.id))
-      change({ kind: 'put-product', product }, gesture.id());
-    put(writePath(element, path!, product.id), gesture.id());
-    onUsed();
-  }
 
   if (!field)
     return (
@@ -287,6 +283,11 @@ function UseIt({ look, element: ofLook, matched, products, onUsed }: UseItProps)
         Use this colour
       </Button>
     );
+  const taken = new Set(products.map((one) => one.id));
+  const recipe = (matched.mix?.parts ?? []).flatMap(({ product: id, parts }) => {
+    const product = products.find((one) => one.id === id);
+    return product ? [{ product, parts }] : [];
+  });
   const nearest = products.find((one) => one.id === matched.single?.parts[0]?.product);
   return (
     <>
@@ -295,16 +296,18 @@ function UseIt({ look, element: ofLook, matched, products, onUsed }: UseItProps)
           Use {nearest.name}
         </Button>
       )}
+      {recipe.length > 1 && (
+        <Button h={44} variant="default" onClick={() => takeNew(mixed(recipe, taken))}>
+          Use the mix
+        </Button>
+      )}
       {(now ?? nearest) && (
         <Button
           h={44}
           variant="default"
           onClick={() => {
             const like = (now?.colour ? now : nearest) ?? nearest!;
-            const ids = new Set(products.map((one) => one.id));
-            const made = recoloured(like, `Colour ${matched.colour}`, matched.colour, ids);
-            void putOnShelf([onShelf(made)]).catch(() => undefined);
-            take(made);
+            takeNew(recoloured(like, `Colour ${matched.colour}`, matched.colour, taken));
           }}
         >
           A new colour like it

@@ -1,16 +1,19 @@
 'use client';
-import { Button, Switch, Textarea } from '@mantine/core';
+import { Button, Switch, Textarea, TextInput } from '@mantine/core';
 import { IconPencil } from '@tabler/icons-react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { contextOf } from '@/core/compile/prepare';
 import type { Fitting } from '@/core/craft/context';
 import { drawnSpot } from '@/core/craft/handle';
 import type { Point } from '@/core/geometry/frame';
 import { fitted } from '@/core/geometry/lines';
 import { readPath, writePath } from '@/core/craft/fieldPath';
-import type { Region } from '@/core/model/region';
-import { useStudio, useStudioStore } from '../studio/studio';
+import { WRITABLE, type Region } from '@/core/model/region';
+import { without } from '@/core/model/without';
+import { useGesture } from '../kit/useGesture';
+import { useStudioStore } from '../studio/studio';
 import { lineOfSvg } from './lineOfSvg';
+import { usePen } from './usePen';
 import { Choice, FigureInput } from '../kit/Inputs';
 import classes from './DesignView.module.css';
 
@@ -36,6 +39,19 @@ const LINES: readonly Figure[] = [
   { path: 'width_mm', words: 'Width', unit: 'mm', min: 0.05, max: 15, step: 0.05 },
   { path: 'pitch_mm', words: 'Apart', unit: 'mm', min: 0.1, max: 30, step: 0.1 },
   { path: 'turn_deg', words: 'Turn', unit: '°', min: -180, max: 180, step: 5 },
+];
+
+const DOTS: readonly Figure[] = [
+  { path: 'rows', words: 'Rows', min: 1, max: 30, step: 1 },
+  { path: 'columns', words: 'In a row', min: 1, max: 30, step: 1 },
+  { path: 'dot_mm', words: 'Dot', unit: 'mm', min: 0.1, max: 10, step: 0.1 },
+  { path: 'pitch_mm', words: 'Apart', unit: 'mm', min: 0.2, max: 20, step: 0.1 },
+  { path: 'turn_deg', words: 'Turn', unit: '°', min: -180, max: 180, step: 5 },
+];
+
+const WAVE: readonly Figure[] = [
+  { path: 'wave.rise_mm', words: 'Wave, height', unit: 'mm', min: 0.05, max: 10, step: 0.05 },
+  { path: 'wave.length_mm', words: 'Wave, length', unit: 'mm', min: 0.5, max: 40, step: 0.1 },
 ];
 
 /** The regions that can be chosen by hand, each with its first values and figures. */
@@ -76,7 +92,7 @@ const KINDS: readonly { kind: Region['kind']; words: string; fresh: Region; figu
   },
   {
     kind: 'lines',
-    words: 'Lines, stripes, checks',
+    words: 'Lines, stripes, checks, waves',
     fresh: {
       kind: 'lines',
       count: 3,
@@ -88,6 +104,32 @@ const KINDS: readonly { kind: Region['kind']; words: string; fresh: Region; figu
       crossed: false,
     },
     figures: LINES,
+  },
+  {
+    kind: 'dots',
+    words: 'Dots',
+    fresh: {
+      kind: 'dots',
+      rows: 5,
+      columns: 4,
+      dot_mm: 0.9,
+      pitch_mm: 2.4,
+      turn_deg: 0,
+      across: 0,
+      along: 1,
+      staggered: true,
+    },
+    figures: DOTS,
+  },
+  {
+    kind: 'letters',
+    words: 'Letters',
+    fresh: { kind: 'letters', text: 'A', height_mm: 5, width_mm: 0.5, turn_deg: 0, across: 0, along: 0.7 },
+    figures: [
+      { path: 'height_mm', words: 'Height', unit: 'mm', min: 0.5, max: 20, step: 0.1 },
+      { path: 'width_mm', words: 'Line', unit: 'mm', min: 0.05, max: 3, step: 0.05 },
+      { path: 'turn_deg', words: 'Turn', unit: '°', min: -180, max: 180, step: 5 },
+    ],
   },
   {
     kind: 'path',
@@ -133,6 +175,7 @@ export function RegionInput({
   onChange: (value: unknown, gesture?: string) => void;
 }) {
   const known = KINDS.find((one) => one.kind === value.kind);
+  const figures = [...(known?.figures ?? []), ...(value.kind === 'lines' && value.wave ? WAVE : [])];
   const choices = KINDS.map((one) => ({ value: one.kind as string, label: one.words }));
   return (
     <fieldset className={`${classes.wide} ${classes.fields}`} style={{ border: 0, margin: 0, padding: 0 }}>
@@ -147,7 +190,10 @@ export function RegionInput({
           }}
         />
       </div>
-      {known?.figures.map(({ path, words: label, ...limits }) => (
+      {value.kind === 'letters' && (
+        <LettersInput text={value.text} onChange={(text, gesture) => onChange({ ...value, text }, gesture)} />
+      )}
+      {figures.map(({ path, words: label, ...limits }) => (
         <FigureInput
           key={path}
           label={label}
@@ -156,13 +202,31 @@ export function RegionInput({
           onChange={(next, gesture) => onChange(writePath(value, path, next), gesture)}
         />
       ))}
-      {value.kind === 'lines' && (
+      {value.kind === 'dots' && (
         <Switch
           size="md"
-          label="Crossed: checks"
-          checked={value.crossed}
-          onChange={(event) => onChange({ ...value, crossed: event.currentTarget.checked })}
+          label="Rows between rows"
+          checked={value.staggered}
+          onChange={(event) => onChange({ ...value, staggered: event.currentTarget.checked })}
         />
+      )}
+      {value.kind === 'lines' && (
+        <>
+          <Switch
+            size="md"
+            label="Crossed: checks"
+            checked={value.crossed}
+            onChange={(event) => onChange({ ...value, crossed: event.currentTarget.checked })}
+          />
+          <Switch
+            size="md"
+            label="Wavy"
+            checked={value.wave !== undefined}
+            onChange={(event) =>
+              onChange(event.currentTarget.checked ? { ...value, wave: FRESH_WAVE } : without(value, 'wave'))
+            }
+          />
+        </>
       )}
       {(value.kind === 'path' || value.kind === 'outline') && (
         <DrawIt value={value} fitting={fitting ?? ALIKE} onChange={onChange} />
@@ -170,6 +234,41 @@ export function RegionInput({
     </fieldset>
   );
 }
+
+const FRESH_WAVE = { rise_mm: 0.6, length_mm: 4 } as const;
+
+/** A few letters; what cannot be drawn is told and left as it was. */
+function LettersInput({
+  text,
+  onChange,
+}: {
+  text: string;
+  onChange: (text: string, gesture: string) => void;
+}) {
+  const [draft, setDraft] = useState<string>();
+  const gesture = useGesture();
+  const shown = draft ?? text;
+  return (
+    <TextInput
+      size="md"
+      className={classes.wide}
+      label="Letters"
+      description="Drawn as capitals, with a liner"
+      maxLength={MOST_LETTERS}
+      value={shown}
+      error={WRITABLE.test(shown) ? undefined : 'A to Z, figures, and & . ! ? + - only'}
+      onChange={(event) => {
+        const next = event.currentTarget.value;
+        setDraft(next);
+        if (WRITABLE.test(next)) onChange(next, gesture.id());
+      }}
+      onFocus={gesture.begin}
+      onBlur={() => setDraft(undefined)}
+    />
+  );
+}
+
+const MOST_LETTERS = 16;
 
 const ALIKE: Fitting = { fit: 'keep' };
 const MOST_POINTS = 60;
@@ -187,10 +286,8 @@ function DrawIt({
   onChange: (value: unknown) => void;
 }) {
   const store = useStudioStore();
-  const drawing = useStudio((s) => s.pen !== undefined);
+  const pen = usePen();
   const [fault, setFault] = useState<string>();
-  // What is drawn for a field that is gone would go nowhere.
-  useEffect(() => () => store.setState({ pen: undefined }), [store]);
   function take(line: readonly Point[]) {
     const { set, focus } = store.getState();
     const least = value.kind === 'outline' ? 3 : 2;
@@ -203,11 +300,11 @@ function DrawIt({
     <div className={classes.wide}>
       <Button
         h={44}
-        variant={drawing ? 'filled' : 'default'}
+        variant={pen.drawing ? 'filled' : 'default'}
         leftSection={<IconPencil size={18} />}
-        onClick={() => store.setState({ pen: drawing ? undefined : take })}
+        onClick={() => (pen.drawing ? pen.lay() : pen.take(take))}
       >
-        {drawing ? 'Draw on the nail now' : 'Draw it on the nail'}
+        {pen.drawing ? 'Draw on the nail now' : 'Draw it on the nail'}
       </Button>
       <Textarea
         size="md"

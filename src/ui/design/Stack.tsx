@@ -3,14 +3,17 @@ import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from 
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { useMemo } from 'react';
+import { buildOf, frameOf } from '@/core/compile/prepare';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/document/document';
 import { NailCanvas } from '../kit/NailCanvas';
 import { FINENESS, usePicture } from '../kit/usePictures';
-import { useStudio, useStudioStore } from '../studio/studio';
+import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import classes from './Stack.module.css';
 
 const PX_PER_MM = 3.4;
+/** A lifted film is no longer than this. */
+const MOST_PX = 66;
 
 /**
  * The nail taken apart: what the look lays, film by film, the topmost first. Touched to open; dragged, or with Alt and an
@@ -60,7 +63,7 @@ interface FilmProps {
 }
 
 function Film({ look, element, open, move }: FilmProps) {
-  const set = useStudio((s) => s.heldFrom ?? s.set);
+  const set = useSettled((now) => now);
   const focus = useStudio((s) => s.focus);
   const { id } = element;
   const store = useStudioStore();
@@ -76,7 +79,9 @@ function Film({ look, element, open, move }: FilmProps) {
       edits: [],
     };
   }, [set, focus, look.id, look.name, look.key, id]);
-  const picture = usePicture(alone, focus, PX_PER_MM * FINENESS);
+  const { length_mm } = frameOf(set.nails[focus], buildOf(set, set.nails[focus]));
+  const px_per_mm = Math.min(PX_PER_MM, Math.round((MOST_PX / length_mm) * 10) / 10);
+  const picture = usePicture(alone, focus, px_per_mm * FINENESS);
   return (
     <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }}>
       <button
@@ -96,7 +101,7 @@ function Film({ look, element, open, move }: FilmProps) {
         }}
       >
         <span className={classes.lifted}>
-          <NailCanvas picture={picture} px_per_mm={PX_PER_MM} label="" />
+          <NailCanvas picture={picture} px_per_mm={px_per_mm} label="" />
         </span>
         <span className={classes.kind}>{techniqueOf(element.kind).words}</span>
         <span className={classes.says}>{says(element, set)}</span>

@@ -1,10 +1,10 @@
 'use client';
 import { changedElement, lookOf } from '@/core/compile/prepare';
 import type { Element } from '@/core/craft/techniques';
-import type { Look } from '@/core/document/document';
+import type { Look, SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
 import { ownOptions } from '@/core/document/ownOptions';
-import { useStudio, useStudioStore } from '../studio/studio';
+import { settledOf, useStudio, useStudioStore, type Studio } from '../studio/studio';
 
 /** An element as it is edited: that of its look, or the nail's own where it differs there or is to differ. */
 export interface Editing {
@@ -19,12 +19,23 @@ export interface Editing {
   clear: () => void;
 }
 
-/** How the open element is edited on the nail in focus. */
-export function useEditing(look: Look, element: Element): Editing {
+/** The look that is open in Design: the first where none was chosen. */
+export function openLookOf(set: SetDocument, { openLook }: Pick<Studio, 'openLook'>): Look | undefined {
+  return set.looks.find((one) => one.id === openLook) ?? set.looks[0];
+}
+
+/** Its open element: the topmost where none was chosen. */
+export function openElementOf(look: Look, id: string | undefined): Element | undefined {
+  return look.elements.find((one) => one.id === id) ?? look.elements.at(-1);
+}
+
+/** How the open element is edited on the nail in focus; `asHeld` follows every move of a hand that holds it. */
+export function useEditing(look: Look, element: Element, asHeld = false): Editing {
+  const setOf = (s: Studio) => (asHeld ? s.set : settledOf(s));
   const nail = useStudio((s) => s.focus);
   const own = useStudio((s) => s.ownOnly);
-  const change = useStudio((s) => s.set.nails[s.focus].changes.find((one) => one.element === element.id));
-  const worn = useStudio((s) => lookOf(s.set, s.set.nails[s.focus])?.id === look.id);
+  const change = useStudio((s) => setOf(s).nails[s.focus].changes.find((one) => one.element === element.id));
+  const worn = useStudio((s) => lookOf(setOf(s), setOf(s).nails[s.focus])?.id === look.id);
   const store = useStudioStore();
   const options = worn && change && 'options' in change;
   const alone = worn && (own || options === true);

@@ -31,7 +31,7 @@ export function Finger({ set, name, px_per_mm, below_mm, turn_deg, x, y }: Props
   const looks = [set.skin, frame.width_mm, frame.bed_mm, frame.arc_mm, below_mm.toFixed(2)].join();
   useEffect(() => {
     let stale = false;
-    fingerOfNail({ set, name, below_mm, turn_deg }, px_per_mm * FINENESS).then(
+    fingerOfNail({ set, name, below_mm, turn_deg }, px_per_mm * FINENESS, () => !stale).then(
       (made) => {
         if (!stale) setPicture(made);
       },
@@ -55,7 +55,7 @@ export function Finger({ set, name, px_per_mm, below_mm, turn_deg, x, y }: Props
         transformOrigin: `50% ${fingerTop_mm(frame) * px_per_mm}px`,
       }}
     >
-      <NailCanvas picture={picture} px_per_mm={px_per_mm} label="" />
+      <NailCanvas picture={picture} px_per_mm={px_per_mm} label="" mark="finger-drawn" />
     </div>
   );
 }

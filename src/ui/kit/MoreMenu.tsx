@@ -1,5 +1,5 @@
 'use client';
-import { ActionIcon, Button, Menu } from '@mantine/core';
+import { ActionIcon, Button, Menu, type MenuProps } from '@mantine/core';
 import { IconDots } from '@tabler/icons-react';
 import type { ReactNode } from 'react';
 
@@ -17,10 +17,24 @@ interface Props {
   face?: { words: string; icon: ReactNode };
 }
 
+const MOST_PX = 440;
+const EDGE_PX = 8;
+
+/** A long list turns to where there is room and scrolls in itself: past the foot of the screen it would drag the page along. */
+const MIDDLEWARES: NonNullable<MenuProps['middlewares']> = {
+  flip: true,
+  shift: true,
+  size: {
+    apply: ({ availableHeight, elements }) => {
+      elements.floating.style.maxHeight = `${Math.min(MOST_PX, availableHeight - EDGE_PX)}px`;
+    },
+  },
+};
+
 /** What can be done besides, behind one button. */
 export function MoreMenu({ label, entries, face }: Props) {
   return (
-    <Menu position="bottom-end" returnFocus>
+    <Menu position="bottom-end" middlewares={MIDDLEWARES} returnFocus>
       <Menu.Target>
         {face ? (
           <Button variant="default" h={44} leftSection={face.icon}>
@@ -32,7 +46,7 @@ export function MoreMenu({ label, entries, face }: Props) {
           </ActionIcon>
         )}
       </Menu.Target>
-      <Menu.Dropdown aria-label={label}>
+      <Menu.Dropdown aria-label={label} mah={MOST_PX} style={{ overflowY: 'auto' }}>
         {entries.map((entry) => (
           <Menu.Item
             key={entry.key}

@@ -6,13 +6,15 @@ import { NAILS, type NailName } from '@/core/model/names';
 import { restTurn_deg } from '@/core/picture/spread';
 import { without } from '@/core/model/without';
 import { kitKey, nailKey, nailKeys } from '@/core/plan/nailKey';
-import { pictureOf } from '@/workers/planner';
+import { pictureOf, RANK, type PictureAsked } from '@/workers/planner';
 import { notDrawn } from './notDrawn';
 
 export type Pictures = Partial<Record<NailName, NailPicture>>;
 
 /** Pictures are drawn finer than they are shown, so that edges stay smooth on dense screens. */
 export const FINENESS = 1.5;
+/** How fine the large nail is while a hand moves something on it. */
+export const HELD_FINENESS = 0.4;
 
 /** A set's ten pictures; after a change only the nails that look different are drawn again. */
 export function usePictures(set: SetDocument, px_per_mm: number): Pictures {
@@ -22,17 +24,16 @@ export function usePictures(set: SetDocument, px_per_mm: number): Pictures {
   useEffect(() => {
     let stale = false;
     const marks = nailKeys(set);
-    async function draw() {
-      for (const name of NAILS) {
-        const mark = `${marks[name]}|${px_per_mm}`;
-        if (drawn.current[name] === mark) continue;
-        const picture = await pictureOf(set, name, px_per_mm, restTurn_deg(name));
-        if (stale) return;
-        drawn.current[name] = mark;
-        setPictures((before) => ({ ...before, [name]: picture }));
-      }
+    async function draw(name: NailName) {
+      const mark = `${marks[name]}|${px_per_mm}`;
+      if (drawn.current[name] === mark) return;
+      const asked = { set, name, px_per_mm, turn_deg: restTurn_deg(name), rank: RANK.spread };
+      const picture = await pictureOf(asked, () => !stale);
+      if (stale || !picture) return;
+      drawn.current[name] = mark;
+      setPictures((before) => ({ ...before, [name]: picture }));
     }
-    draw().catch((error: unknown) => {
+    Promise.all(NAILS.map(draw)).catch((error: unknown) => {
       if (stale) return;
       // A picture that is no longer true is not left standing.
       const old = NAILS.filter((name) => drawn.current[name] !== `${marks[name]}|${px_per_mm}`);
@@ -50,13 +51,21 @@ interface Wanted {
   set: SetDocument;
   name: NailName;
   px_per_mm: number;
+  rank: PictureAsked['rank'];
+  turn_deg: number;
 }
 
 /**
  * One nail of any set, drawn again when it would look different. One picture is asked for at a time, and then the newest
  * that is wanted by then: while a hand moves, none waits for those it has left behind.
  */
-export function usePicture(set: SetDocument, name: NailName, px_per_mm: number): NailPicture | undefined {
+export function usePicture(
+  set: SetDocument,
+  name: NailName,
+  px_per_mm: number,
+  rank: Wanted['rank'] = RANK.small,
+  turn_deg = 0,
+): NailPicture | undefined {
   const [picture, setPicture] = useState<NailPicture>();
   const mark = useMemo(() => nailKey(set, name, kitKey(set)), [set, name]);
   const latest = useRef(set);
@@ -74,7 +83,7 @@ export function usePicture(set: SetDocument, name: NailName, px_per_mm: number):
     };
   }, []);
   useEffect(() => {
-    wanted.current = { set: latest.current, name, px_per_mm };
+    wanted.current = { set: latest.current, name, px_per_mm, rank, turn_deg };
     if (drawing.current) return;
     drawing.current = true;
     void (async () => {
@@ -82,7 +91,7 @@ export function usePicture(set: SetDocument, name: NailName, px_per_mm: number):
         const now: Wanted = wanted.current;
         wanted.current = undefined;
         try {
-          const made = await pictureOf(now.set, now.name, now.px_per_mm);
+          const made = await pictureOf(now);
           const next = wanted.current as Wanted | undefined;
           // Another nail is wanted by now: this one is nobody's.
           if (!gone.current && (!next || next.name === now.name)) setPicture(made);
@@ -94,6 +103,6 @@ export function usePicture(set: SetDocument, name: NailName, px_per_mm: number):
       }
       drawing.current = false;
     })();
-  }, [name, px_per_mm, mark, tries]);
+  }, [name, px_per_mm, rank, turn_deg, mark, tries]);
   return picture;
 }

@@ -10,6 +10,7 @@ import { addSet, foldLeft, watchSets } from '@/data/sets';
 import type { Listed } from '@/data/listed';
 import { addNewSet, editedDemo, restoreDemo, seedOnce } from '@/data/starting';
 import { downloadSet } from '../kit/download';
+import { FileInput } from '../kit/FileInput';
 import { late } from '../kit/late';
 import { MoreMenu } from '../kit/MoreMenu';
 import { Faults } from '../kit/Faults';
@@ -116,17 +117,11 @@ export function SetsView() {
         >
           Open file
         </Button>
-        <input
-          ref={input}
-          type="file"
+        <FileInput
+          input={input}
           accept=".json,.zip,application/json,application/zip"
-          aria-label="Set file"
-          hidden
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
-            if (file) void open(file);
-          }}
+          label="Set file"
+          onFile={(file) => void open(file)}
         />
         <Button component={Go} href="/clients" h={44} variant="default" leftSection={<IconUsers size={18} />}>
           Clients

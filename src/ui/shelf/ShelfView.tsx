@@ -16,6 +16,7 @@ import type { Supply } from '@/core/model/supply';
 import { recoloured } from '@/core/starter/shelf';
 import { changeOnShelf, putOnShelf, takeOffShelf } from '@/data/shelf';
 import { downloadBlob } from '../kit/download';
+import { FileInput } from '../kit/FileInput';
 import { Faults } from '../kit/Faults';
 import { late } from '../kit/late';
 import { notify, notKept } from '../kit/notify';
@@ -144,17 +145,11 @@ export function ShelfView() {
             >
               Take in CSV
             </Button>
-            <input
-              ref={input}
-              type="file"
+            <FileInput
+              input={input}
               accept=".csv,text/csv"
-              aria-label="CSV file"
-              hidden
-              onChange={(event) => {
-                const file = event.target.files?.[0];
-                event.target.value = '';
-                if (file) void read(file);
-              }}
+              label="CSV file"
+              onFile={(file) => void read(file)}
             />
           </>
         )}

@@ -128,6 +128,7 @@ const NO_PRODUCTS: FreshProducts = {
   colour: '',
   second: '',
   liner: '',
+  magnetic: '',
   clear: '',
   cover: '',
   dips: ['', ''],

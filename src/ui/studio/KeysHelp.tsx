@@ -12,6 +12,7 @@ const KEYS = [
   ['Alt ↑ ↓', 'in Layers: move the step you are on; in Design: lay the film over or under'],
   ['↑ ↓ ← →', 'on a handle: 0.1 mm; with Shift 1 mm'],
   ['Shift, press', 'on a handle: move it along with the others'],
+  ['Ctrl D', 'on a handle: the piece or stone once more, beside it'],
   ['Alt, drag', 'a handle: free of lines it would fall into'],
   ['Escape', 'what is being dragged goes back'],
   ['?', 'this list'],

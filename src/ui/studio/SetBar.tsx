@@ -13,7 +13,7 @@ import { countWords, timeWords } from '../kit/words';
 import { late } from '../kit/late';
 import { MoreMenu } from '../kit/MoreMenu';
 import { notify } from '../kit/notify';
-import { useStudio, useUndo } from './studio';
+import { useStudio, useStudioStore, useUndo } from './studio';
 import type { WayOut } from './takeOut';
 import classes from './SetBar.module.css';
 
@@ -51,11 +51,9 @@ async function waysOut(key: WayOut, set: SetDocument): Promise<void> {
 
 /** The bar over every view: title, what is found, how long, undo and redo, export. */
 export function SetBar() {
-  const set = useStudio((s) => s.set);
+  const store = useStudioStore();
   const plan = useStudio((s) => s.plan);
   const planning = useStudio((s) => s.planning);
-  const saving = useStudio((s) => s.saving);
-  const savingFault = useStudio((s) => s.savingFault);
   const planned_ms = useStudio((s) => s.planned_ms);
   const searched = useStudio((s) => s.searched);
   const undo = useUndo((s) => s.undo);
@@ -69,9 +67,7 @@ export function SetBar() {
   return (
     <header className={classes.bar}>
       <Title />
-      <span className={classes.saving} role="status">
-        {savingFault && saving === 'failed' ? `Not saved, ${savingFault}. Export it` : SAVING_WORDS[saving]}
-      </span>
+      <Saved />
       <span className={classes.grow} />
       {plan && (
         <Button
@@ -124,13 +120,17 @@ export function SetBar() {
         variant="default"
         h={44}
         leftSection={<IconDownload size={18} />}
-        onClick={() => downloadSet(set)}
+        onClick={() => downloadSet(store.getState().set)}
       >
         Export
       </Button>
       <MoreMenu
         label="Pictures and templates"
-        entries={WAYS_OUT.map(({ key, words }) => ({ key, words, onPick: () => void waysOut(key, set) }))}
+        entries={WAYS_OUT.map(({ key, words }) => ({
+          key,
+          words,
+          onPick: () => void waysOut(key, store.getState().set),
+        }))}
       />
       <SchemeButton />
       <ActionIcon
@@ -147,6 +147,17 @@ export function SetBar() {
       {found && <AllFindings onClose={() => setFound(false)} />}
       {help && <KeysHelp onClose={() => setHelp(false)} />}
     </header>
+  );
+}
+
+/** Whether what was made is kept. */
+function Saved() {
+  const saving = useStudio((s) => s.saving);
+  const fault = useStudio((s) => s.savingFault);
+  return (
+    <span className={classes.saving} role="status">
+      {fault && saving === 'failed' ? `Not saved, ${fault}. Export it` : SAVING_WORDS[saving]}
+    </span>
   );
 }
 

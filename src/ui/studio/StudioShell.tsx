@@ -3,6 +3,7 @@ import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { wordsWith } from '@/core/model/primitives';
 import { faultLine, type Fault, type Result } from '@/core/model/result';
 import { addSet, openSet, type OpenedSet } from '@/data/sets';
+import { openPainter } from '@/workers/planner';
 import { go, Go } from '../kit/Go';
 import { late } from '../kit/late';
 import { notify } from '../kit/notify';
@@ -53,6 +54,13 @@ type Opening =
 /** The frame of one open set: rail, bar, and the view. Opens it from the store and keeps it saved and planned. */
 export function StudioShell({ id, view }: { id: string; view: SetView }) {
   const [opening, setOpening] = useState<Opening>({ kind: 'opening' });
+  useEffect(() => {
+    // While the store is read, what is needed next comes as well; what fails is told where it is needed.
+    openPainter();
+    void Promise.allSettled([VIEW[view].bring()]);
+    // The view that is opened first, not each that follows.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
   useEffect(() => {
     let stale = false;
     openOrSeed(id).then(

@@ -29,15 +29,18 @@ describe('a set that is kept planned', () => {
   beforeEach(() => jest.useFakeTimers());
   afterEach(() => jest.useRealTimers());
 
-  function open() {
+  async function open() {
     const by = hands();
     const store = createStudio(curtainUp());
     const stop = keepPlanned(store, by.planner);
+    // The view comes first.
+    expect(by.asked).toEqual([]);
+    await settled();
     return { ...by, store, stop, state: () => store.getState() };
   }
 
   it('is being planned, then planned, then planned at length', async () => {
-    const { state, answer, polished } = open();
+    const { state, answer, polished } = await open();
     expect(state()).toMatchObject({ planning: 'making', plan: undefined });
     answer(0);
     await settled();
@@ -48,7 +51,7 @@ describe('a set that is kept planned', () => {
   });
 
   it('a change makes the plan an old one at once, until its own is there', async () => {
-    const { state, store, answer } = open();
+    const { state, store, answer } = await open();
     answer(0);
     await settled();
     store.getState().change(rename('Second'));
@@ -60,7 +63,7 @@ describe('a set that is kept planned', () => {
   });
 
   it('an answer for a set that has changed meanwhile is not taken for fresh', async () => {
-    const { state, store, answer, asked } = open();
+    const { state, store, answer, asked } = await open();
     store.getState().change(rename('Second'));
     store.getState().change(rename('Third'));
     await settled();
@@ -75,7 +78,7 @@ describe('a set that is kept planned', () => {
   });
 
   it('a plan that fails is told; the next change, or asking again, plans as ever', async () => {
-    const { state, store, answer, asked } = open();
+    const { state, store, answer, asked } = await open();
     answer(0);
     await settled();
     store.getState().change(rename('Second'));
@@ -100,7 +103,7 @@ describe('a set that is kept planned', () => {
   });
 
   it('where only the long search fails the plan stands, and that is told', async () => {
-    const { state, polished, answer, asked } = open();
+    const { state, polished, answer, asked } = await open();
     answer(0);
     await settled();
     polished[0]!.fail(new Error('out of memory'));
@@ -112,7 +115,7 @@ describe('a set that is kept planned', () => {
   });
 
   it('a search that a change has stopped is no failure', async () => {
-    const { state, store, polished, answer } = open();
+    const { state, store, polished, answer } = await open();
     answer(0);
     await settled();
     store.getState().change(rename('Second'));
@@ -122,7 +125,7 @@ describe('a set that is kept planned', () => {
   });
 
   it('closed, it hears nothing more', async () => {
-    const { state, stop, answer, store } = open();
+    const { state, stop, answer, store } = await open();
     stop();
     answer(0);
     store.getState().change(rename('Second'));

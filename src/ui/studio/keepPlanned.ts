@@ -8,6 +8,8 @@ import type { StudioStore } from './studio';
 
 /** The picture of the changed nail comes first: planning starts once it is likely to be drawn. */
 const PICTURE_FIRST_MS = 90;
+/** When a set is opened, its view is still to come, with the pictures it wants. */
+const OPENING_MS = 250;
 /** Once nothing has changed for this long, a better sitting is looked for and ways out are tried. */
 const QUIET_MS = 500;
 
@@ -87,7 +89,7 @@ export function keepPlanned(store: StudioStore, by: Planner = { planOf, polish, 
     timer = setTimeout(() => void run(), PICTURE_FIRST_MS);
   });
   store.setState({ replan });
-  void run();
+  timer = setTimeout(() => void run(), OPENING_MS);
   return () => {
     stopped = true;
     clearTimeout(timer);

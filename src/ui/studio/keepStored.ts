@@ -87,9 +87,10 @@ export function keepStored(
     } finally {
       saving = false;
     }
+    const { saving: now, heldFrom } = store.getState();
     if (!dirty()) return;
-    if (store.getState().saving === 'saving') schedule();
-    else if (store.getState().saving === 'failed') schedule(RETRY_MS);
+    if (now === 'saving' && !heldFrom) schedule();
+    else if (now === 'failed') schedule(RETRY_MS);
   }
 
   function fail(error: unknown): void {
@@ -138,10 +139,12 @@ export function keepStored(
   }
 
   const unsubscribe = store.subscribe((state, before) => {
+    if (before.heldFrom && !state.heldFrom && dirty()) schedule();
     if (state.set === before.set || taking) return;
     if (state.saving === 'saved') store.setState({ saving: 'saving' });
     record(before.set, state.set);
-    schedule();
+    // What a hand moves on the nail is folded in once it lets go: the journal has every step, and the picture comes first.
+    if (!state.heldFrom) schedule();
   });
   const unwatch = watchSet(store.getState().set.id, (stored) => {
     if (!stored) {

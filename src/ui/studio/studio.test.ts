@@ -137,6 +137,25 @@ describe('keeping a set stored', () => {
     await until(async () => (await storedTitle(id)) === 'Two' && (await db().journal.count()) === 0);
   });
 
+  it('what a hand holds on the nail is in the journal meanwhile, and in its set once it is let go', async () => {
+    const id = await addSet(curtainUp());
+    const { store } = await tab(id);
+    store.getState().change({ kind: 'rename', title: 'Before' });
+    store.setState({ heldFrom: store.getState().set });
+    store.getState().change({ kind: 'rename', title: 'Held' }, 'gesture');
+    // The save that was due goes on; what came since waits, and no save is begun for it.
+    await until(async () => (await db().sets.get(id))!.revision > 1);
+    const { revision } = (await db().sets.get(id))!;
+    store.getState().change({ kind: 'rename', title: 'Held on' }, 'gesture');
+    await new Promise((done) => setTimeout(done, 300));
+    expect((await db().sets.get(id))!.revision).toBe(revision);
+    const elsewhere = await openSet(id);
+    expect(elsewhere.ok && elsewhere.value.set.title).toBe('Held on');
+    store.setState({ heldFrom: undefined });
+    await until(async () => (await storedTitle(id)) === 'Held on' && (await db().journal.count()) === 0);
+    expect(store.getState().saving).toBe('saved');
+  });
+
   it('a tab that dies before it saves loses nothing: the next one has it, saved, as it was', async () => {
     const id = await addSet(curtainUp());
     const dying = await tab(id);

@@ -149,6 +149,18 @@ export function useStudio<T>(pick: (studio: Studio) => T): T {
   return useStore(useStudioStore(), pick);
 }
 
+/**
+ * The set as it was when a hand took hold of something on the nail: what is held is drawn at once, and all else follows
+ * when it is let go.
+ */
+export function settledOf({ set, heldFrom }: Studio): SetDocument {
+  return heldFrom ?? set;
+}
+
+export function useSettled<T>(pick: (set: SetDocument, studio: Studio) => T): T {
+  return useStudio((s) => pick(settledOf(s), s));
+}
+
 export function useUndo<T>(pick: (state: TemporalState<UndoState>) => T): T {
   return useStore(useStudioStore().temporal, pick);
 }

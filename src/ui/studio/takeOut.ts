@@ -6,7 +6,7 @@ import { sheetSvg, templateSheet } from '@/core/picture/templateSheet';
 import { PICTURE_PAD_MM, spreadOf } from '@/core/picture/spread';
 import type { Raster } from '@/core/picture/raster';
 import { buildOf, frameOf } from '@/core/compile/prepare';
-import { fingerOfNail, pictureOf } from '@/workers/planner';
+import { fingerOfNail, pictureOf, RANK } from '@/workers/planner';
 import { downloadBlob } from '../kit/download';
 
 export type WayOut = 'picture' | 'cut-out' | 'template-pdf' | 'template-svg';
@@ -50,7 +50,13 @@ async function pictureOfSet(set: SetDocument, onWhite: boolean): Promise<Blob> {
   }
   context.translate(0, head_mm);
   for (const laid of spread.nails) {
-    const picture = await pictureOf(set, laid.name, PX_PER_MM, laid.turn_deg);
+    const picture = await pictureOf({
+      set,
+      name: laid.name,
+      px_per_mm: PX_PER_MM,
+      turn_deg: laid.turn_deg,
+      rank: RANK.large,
+    });
     context.save();
     context.translate(laid.x_mm, laid.cuticle_mm);
     context.rotate((laid.turn_deg * Math.PI) / 180);

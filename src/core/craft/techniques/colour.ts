@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { pullsOf } from '../../geometry/letters';
 import type { Region } from '../../model/region';
 import { Id } from '../../model/primitives';
 import { placeOf } from '../context';
@@ -29,7 +30,7 @@ export const colour = defineTechnique({
       kind: 'product',
       path: 'product',
       words: 'Colour',
-      families: ['gel-colour', 'two-stage-colour', 'art-gel', 'lacquer', 'mirror-powder'],
+      families: ['gel-colour', 'two-stage-colour', 'art-gel', 'liner-gel', 'lacquer', 'mirror-powder'],
     },
     {
       kind: 'choice',
@@ -77,8 +78,12 @@ export const colour = defineTechnique({
 /** A coat with the brush; lines are drawn one by one with a liner (common practice). */
 function handOf(region: Region): number {
   if (region.kind === 'path') return HAND_S.draw;
+  if (region.kind === 'dots') return Math.max(HAND_S.coat / 2, DOT_S * region.rows * region.columns);
+  if (region.kind === 'letters') return Math.max(HAND_S.coat, PULL_S * pullsOf(region.text));
   if (region.kind !== 'lines') return HAND_S.coat;
   return Math.max(HAND_S.coat, LINE_S * region.count * (region.crossed ? 2 : 1));
 }
 
 const LINE_S = 8;
+const PULL_S = 5;
+const DOT_S = 2;

@@ -1,13 +1,17 @@
 import * as z from 'zod';
 import { Across, Along, Colour, Id, mm } from '../../model/primitives';
-import { pack } from '../../geometry/pack';
-import { DRAWN_FOR_ARC_MM, layRegion } from '../../geometry/regions';
-import { isMirrored, scaleOn, wholePlace, type NailContext } from '../context';
+import { beadShare } from '../../geometry/bead';
+import type { NailFrame, Point } from '../../geometry/frame';
+import { hullOf, pack, type Laid } from '../../geometry/pack';
+import { DRAWN_FOR_ARC_MM, layRegion, polygonDistance_mm } from '../../geometry/regions';
+import { scaleOn, sideOf, wholePlace, type NailContext } from '../context';
 import { bodyHandles, onPart, spotOf } from '../handle';
 import { seedOf } from '../../model/chance';
 import { HAND_S } from '../handwork';
 import { layPiece } from '../laying';
+import { pieceStands_mm, type LyingPiece } from '../pieces';
 import type { Draft, PlacedPiece } from '../operation';
+import { partsAgain } from '../partsAgain';
 import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD } from '../technique';
 
 const Piece = z.strictObject({
@@ -71,14 +75,15 @@ function layPieces(element: Inlay, context: NailContext): PlacedPiece[] {
   return pieces.slice(0, count);
 }
 
-/** The pieces of the list strewn over the nail, their kinds in turn, none over another. */
+/** The pieces of the list strewn over the nail or a shape drawn on it, their kinds in turn, none over another. */
 function strewn(margin_mm: number, most: number) {
-  return (element: Inlay, context: NailContext): Inlay => {
+  return (element: Inlay, context: NailContext, shape?: readonly Point[]): Inlay => {
     const { frame } = context;
     const scale = scaleOn(frame, element);
+    const { distance_mm } = layRegion(frame, { kind: 'whole' });
     const kinds = kindsOf(element.pieces);
     const laid = pack({
-      into_mm: layRegion(frame, { kind: 'whole' }).distance_mm,
+      into_mm: shape ? (x, y) => Math.min(distance_mm(x, y), polygonDistance_mm(shape, x, y)) : distance_mm,
       box: { left: -frame.arc_mm / 2, right: frame.arc_mm / 2, low: 0, high: frame.length_mm },
       margin_mm,
       bodies: kinds.map((piece) => ({
@@ -86,14 +91,15 @@ function strewn(margin_mm: number, most: number) {
         half_length_mm: (piece.length_mm * scale) / 2,
         round: piece.shape === 'leaf',
       })),
-      // Long ones lie lengthwise on the curve.
+      // So turned that the file stays clear of its corners on this nail's curve.
+      accepts: (one, kind) => liesUnder(element, frame, one, lyingAt(one, kinds[kind]!, scale)),
       turn_deg: 30,
       most,
       tries: PACKING_TRIES,
       seed: seedOf(element.pieces),
     });
     if (laid.length === 0) return element;
-    const side = isMirrored(context.name, element) ? -1 : 1;
+    const side = sideOf(context, element);
     return {
       ...element,
       pieces: laid.map((one, i) => ({
@@ -106,6 +112,28 @@ function strewn(margin_mm: number, most: number) {
 }
 
 const PACKING_TRIES = 220;
+/** What stays of the clear over a piece at least (common practice). */
+const CLEAR_OVER_UM = 100;
+
+/** Whether the cap, thinner to the sides and ends as it is poured, keeps clear over a piece once it is filed. */
+function liesUnder(element: Inlay, frame: NailFrame, one: Laid, piece: LyingPiece): boolean {
+  const stands_um = pieceStands_mm(frame, piece, element.press) * 1000;
+  const filed_um = element.cap === 'float' ? 0 : element.filing_um;
+  return hullOf(one).every(
+    ({ x, y }) => element.cap_um * beadShare(frame, x, y) >= stands_um + filed_um + CLEAR_OVER_UM,
+  );
+}
+
+/** A piece as it would lie, as far as its height over the curve goes. */
+function lyingAt(one: Laid, piece: Inlay['pieces'][number], scale: number): LyingPiece {
+  return {
+    width_mm: piece.width_mm * scale,
+    length_mm: piece.length_mm * scale,
+    height_mm: piece.thickness_mm,
+    stiffness: piece.stiffness,
+    turn_deg: one.turn_deg,
+  };
+}
 
 /** Pieces that differ in more than their place, first ones first. */
 function kindsOf(pieces: Inlay['pieces']): Inlay['pieces'] {
@@ -203,15 +231,25 @@ export const inlay = defineTechnique({
       key: 'few',
       words: 'Strew a few',
       says: 'Strewn with room; again for another throw.',
-      lay: strewn(0.9, 9),
+      lay: (element, context) => strewn(0.9, 9)(element, context),
     },
     {
       key: 'many',
       words: 'Strew many',
       says: 'As many as lie side by side; again for another throw.',
-      lay: strewn(0.25, MOST_PIECES),
+      lay: (element, context) => strewn(0.25, MOST_PIECES)(element, context),
     },
   ],
+  again: (element, parts) => ({
+    ...element,
+    pieces: partsAgain(element.pieces, 'piece', parts, MOST_PIECES),
+  }),
+  drawn: {
+    words: 'Strew in a shape',
+    says: 'As many as lie side by side in a shape that you draw on the nail',
+    lay: (element, context, line) =>
+      line.length < 3 ? element : strewn(0.25, MOST_PIECES)(element, context, line),
+  },
   handles: (element, context) =>
     element.pieces.flatMap((piece, i) =>
       onPart(

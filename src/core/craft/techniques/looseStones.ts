@@ -1,12 +1,14 @@
 import * as z from 'zod';
 import { layRegion } from '../../geometry/regions';
-import { across_mm, along_mm, type Point } from '../../geometry/frame';
+import type { Point } from '../../geometry/frame';
+import { smoothLine } from '../../geometry/lines';
 import { pack } from '../../geometry/pack';
 import { seedOf } from '../../model/chance';
 import { Across, Along, Colour } from '../../model/primitives';
-import { isMirrored, scaleOn, SKIN_MARGIN_MM, type NailContext } from '../context';
+import { scaleOn, sideOf, SKIN_MARGIN_MM, spotOn_mm, type NailContext } from '../context';
 import { spotHandle, spotOf } from '../handle';
 import type { PlacedPiece } from '../operation';
+import { partsAgain } from '../partsAgain';
 import {
   defineTechnique,
   ELEMENT_BASE,
@@ -47,12 +49,10 @@ type Stones = z.infer<typeof schema>;
 type Stone = Stones['stones'][number];
 
 function layLoose(element: Stones, context: NailContext): PlacedPiece[] {
-  const { frame } = context;
-  const scale = scaleOn(frame, element);
-  const side = isMirrored(context.name, element) ? -1 : 1;
+  const scale = scaleOn(context.frame, element);
   const laid = element.stones.map((stone) =>
     stonePiece(
-      { x: side * across_mm(frame, stone.across), y: along_mm(frame, stone.along) },
+      spotOn_mm(stone, context, element),
       stockSize_mm(STONE_SIZES_MM[stone.size] * scale),
       stone.colour,
     ),
@@ -73,24 +73,80 @@ function layLoose(element: Stones, context: NailContext): PlacedPiece[] {
 /** Free room between two stones (common practice: they never touch, or one lifts the other). */
 const BETWEEN_MM = 0.15;
 
-/** Stones of the first one's size and colour, at points of this nail that lie on it. */
+/** Stones at points of this nail that lie on it: their sizes and colours in turn, as the list has them. */
 function at(element: Stones, context: NailContext, points: readonly Point[]): Stones {
-  const [first] = element.stones as [Stone];
-  const inside = points.filter(({ x, y }) => {
-    const room = context.frame.halfWidth_mm(y) - STONE_SIZES_MM[first.size] / 2 - SKIN_MARGIN_MM;
-    return Math.abs(x) <= room;
+  const like = inTurn(element);
+  const stones = points.flatMap((point, i): Stone[] => {
+    const { size, colour } = like(i);
+    const room = context.frame.halfWidth_mm(point.y) - STONE_SIZES_MM[size] / 2 - SKIN_MARGIN_MM;
+    return Math.abs(point.x) <= room ? [{ size, colour, ...spotOf(point, context, element) }] : [];
   });
-  const stones = inside
-    .slice(0, MOST_STONES)
-    .map((point): Stone => ({ size: first.size, colour: first.colour, ...spotOf(point, context, element) }));
-  return stones.length > 0 ? { ...element, stones } : element;
+  return stones.length > 0 ? { ...element, stones: stones.slice(0, MOST_STONES) } : element;
 }
 
-function firstPoint(element: Stones, context: NailContext): { point: Point; size_mm: number } {
+function inTurn({ stones }: Stones): (i: number) => Stone {
+  return (i) => stones[i % stones.length]!;
+}
+
+interface AsLaid {
+  point: Point;
+  size_mm: (i: number) => number;
+}
+
+/** Where the first stone lies on this nail, and what each of a new arrangement would measure there. */
+function asLaid(element: Stones, context: NailContext): AsLaid {
   const [first] = layLoose(element, context) as [PlacedPiece];
-  return { point: { x: first.x_mm, y: first.y_mm }, size_mm: first.width_mm };
+  const like = inTurn(element);
+  const scale = scaleOn(context.frame, element);
+  return {
+    point: { x: first.x_mm, y: first.y_mm },
+    size_mm: (i) => stockSize_mm(STONE_SIZES_MM[like(i).size] * scale),
+  };
 }
 
+/** A way to lay stones from where the first one lies: at least so many, else as many as there are. */
+function fromFirst(
+  least: number,
+  points: (first: AsLaid, count: number) => Point[],
+): Arrangement<Stones>['lay'] {
+  return (element, context) =>
+    at(element, context, points(asLaid(element, context), Math.max(least, element.stones.length)));
+}
+
+function largestOf(from: number, count: number, size_mm: (i: number) => number): number {
+  return Math.max(...Array.from({ length: count }, (_, i) => size_mm(from + i)));
+}
+
+/** How far on from the first each of a row lies, side by side; and where the row ends, for one that closes. */
+function sideBySide(count: number, size_mm: (i: number) => number): number[] {
+  const on = [0];
+  for (let i = 1; i <= count; i += 1)
+    on.push(on[i - 1]! + (size_mm(i - 1) + size_mm(i % count)) / 2 + BETWEEN_MM);
+  return on;
+}
+
+/** Places side by side along a drawn line, from its first point on, as many as it is long for. */
+function alongLine(element: Stones, context: NailContext, drawn: readonly Point[]): Point[] {
+  const { size_mm } = asLaid(element, context);
+  const line = smoothLine(drawn);
+  const points = line.slice(0, 1);
+  let next_mm = (size_mm(0) + size_mm(1)) / 2 + BETWEEN_MM;
+  // Straight across, so that a sharp bend brings no two together.
+  for (const point of line) {
+    while (points.length < MOST_STONES) {
+      const last = points[points.length - 1]!;
+      const away = Math.hypot(point.x - last.x, point.y - last.y);
+      if (away < next_mm) break;
+      const share = next_mm / away;
+      points.push({ x: last.x + (point.x - last.x) * share, y: last.y + (point.y - last.y) * share });
+      next_mm = (size_mm(points.length - 1) + size_mm(points.length)) / 2 + BETWEEN_MM;
+    }
+  }
+  return points;
+}
+
+/** Rows and columns are told apart by so much between them. */
+const GRID_MM = 0.5;
 const RINGED = 5;
 
 const arrangements: Arrangement<Stones>[] = [
@@ -102,20 +158,16 @@ const arrangements: Arrangement<Stones>[] = [
     lay: (element, context, others) => {
       const charm = others.find((one) => one.kind === 'charm');
       if (charm?.kind !== 'charm') return element;
-      const side = isMirrored(context.name, charm) ? -1 : 1;
-      const { size_mm } = firstPoint(element, context);
-      const middle = {
-        x: side * across_mm(context.frame, charm.across),
-        y: along_mm(context.frame, charm.along),
-      };
-      const turn = (side * charm.turn_deg * Math.PI) / 180;
-      const out = size_mm / 2 + BETWEEN_MM + 0.15;
+      const { size_mm } = asLaid(element, context);
+      const middle = spotOn_mm(charm, context, charm);
+      const turn = (sideOf(context, charm) * charm.turn_deg * Math.PI) / 180;
       const count = element.stones.length > 1 ? element.stones.length : RINGED;
       return at(
         element,
         context,
         Array.from({ length: count }, (_, i) => {
           const angle = Math.PI / 2 + (2 * Math.PI * i) / count;
+          const out = size_mm(i) / 2 + BETWEEN_MM + 0.15;
           const x = (charm.width_mm / 2 + out) * Math.cos(angle);
           const y = (charm.length_mm / 2 + out) * Math.sin(angle);
           return {
@@ -130,47 +182,51 @@ const arrangements: Arrangement<Stones>[] = [
     key: 'ring',
     words: 'Ring',
     says: 'A ring with the first stone on its left.',
-    lay: (element, context) => {
-      const { point, size_mm } = firstPoint(element, context);
-      const count = Math.max(6, element.stones.length);
-      const radius = ((size_mm + BETWEEN_MM) * count) / (2 * Math.PI);
-      return at(
-        element,
-        context,
-        Array.from({ length: count }, (_, i) => ({
-          x: point.x + radius - radius * Math.cos((2 * Math.PI * i) / count),
-          y: point.y + radius * Math.sin((2 * Math.PI * i) / count),
-        })),
-      );
-    },
+    lay: fromFirst(6, ({ point, size_mm }, count) => {
+      const on = sideBySide(count, size_mm);
+      const round = on[count]!;
+      const radius = round / (2 * Math.PI);
+      return on.slice(0, count).map((far) => ({
+        x: point.x + radius - radius * Math.cos((2 * Math.PI * far) / round),
+        y: point.y + radius * Math.sin((2 * Math.PI * far) / round),
+      }));
+    }),
   },
   {
     key: 'line',
     words: 'Line',
     says: 'A line from the first stone towards the tip.',
-    lay: (element, context) => {
-      const { point, size_mm } = firstPoint(element, context);
-      const count = Math.max(5, element.stones.length);
-      return at(
-        element,
-        context,
-        Array.from({ length: count }, (_, i) => ({ x: point.x, y: point.y + i * (size_mm + BETWEEN_MM) })),
-      );
-    },
+    lay: fromFirst(5, ({ point, size_mm }, count) =>
+      sideBySide(count, size_mm)
+        .slice(0, count)
+        .map((far) => ({ x: point.x, y: point.y + far })),
+    ),
+  },
+  {
+    key: 'grid',
+    words: 'Grid',
+    says: 'In rows of three from the first stone up.',
+    lay: fromFirst(9, ({ point, size_mm }, count) => {
+      const step = largestOf(0, count, size_mm) + GRID_MM;
+      return Array.from({ length: count }, (_, i) => ({
+        x: point.x + ((i % 3) - 1) * step,
+        y: point.y + Math.floor(i / 3) * step,
+      }));
+    }),
   },
   {
     key: 'cluster',
     words: 'Cluster',
     says: 'Close together round the first stone.',
-    lay: (element, context) => {
-      const { point, size_mm } = firstPoint(element, context);
-      const step = size_mm + BETWEEN_MM;
+    lay: fromFirst(7, ({ point, size_mm }) => {
+      const largest = largestOf(1, 6, size_mm);
+      const step = Math.max((size_mm(0) + largest) / 2, largest) + BETWEEN_MM;
       const ring = Array.from({ length: 6 }, (_, i) => ({
         x: point.x + step * Math.cos((Math.PI * i) / 3),
         y: point.y + step * Math.sin((Math.PI * i) / 3),
       }));
-      return at(element, context, [point, ...ring]);
-    },
+      return [point, ...ring];
+    }),
   },
   {
     key: 'scatter',
@@ -178,14 +234,16 @@ const arrangements: Arrangement<Stones>[] = [
     says: 'Strewn over the nail; again for another throw.',
     lay: (element, context) => {
       const { frame } = context;
-      const { size_mm } = firstPoint(element, context);
-      const half = size_mm / 2;
+      const { size_mm } = asLaid(element, context);
       const area = layRegion(frame, { kind: 'whole' });
       const laid = pack({
         into_mm: area.distance_mm,
         box: { left: -frame.arc_mm / 2, right: frame.arc_mm / 2, low: 0, high: frame.length_mm },
         margin_mm: 0.5,
-        bodies: [{ half_width_mm: half, half_length_mm: half, round: true }],
+        bodies: element.stones.map((_, i) => {
+          const half = size_mm(i) / 2;
+          return { half_width_mm: half, half_length_mm: half, round: true };
+        }),
         turn_deg: 0,
         most: Math.max(9, element.stones.length),
         // One try a stone: strewn, not packed.
@@ -228,6 +286,15 @@ export const looseStones = defineTechnique({
     HAND_FIELD,
   ],
   arrangements,
+  again: (element, parts) => ({
+    ...element,
+    stones: partsAgain(element.stones, 'stone', parts, MOST_STONES),
+  }),
+  drawn: {
+    words: 'Along a line',
+    says: 'Side by side along a line that you draw on the nail',
+    lay: (element, context, line) => at(element, context, alongLine(element, context, line)),
+  },
   handles: (element, context) =>
     element.stones.map((stone, i) =>
       spotHandle(stone, { id: `stone-${i}`, words: `stone ${i + 1}` }, context, element, (spot) => ({

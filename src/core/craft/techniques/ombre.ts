@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { Id } from '../../model/primitives';
-import { isMirrored, placeOf, type NailContext } from '../context';
+import { isMirrored, placeOf, sideOf, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { coats } from '../drafts';
 import { lampOf } from '../families';
@@ -108,7 +108,7 @@ export const ombre = defineTechnique({
 /** A colour of the fade on its axis; it never passes its neighbours. */
 function stopHandle(element: Ombre, i: number, at: number, context: NailContext): Handle<Ombre> {
   const { frame } = context;
-  const side = isMirrored(context.name, element) ? -1 : 1;
+  const side = sideOf(context, element);
   const least = element.stops[i - 1]?.at ?? 0;
   const most = element.stops[i + 1]?.at ?? 1;
   const along = element.direction === 'along';

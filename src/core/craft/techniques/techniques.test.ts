@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { DEMO_SETS } from '../../demo';
 import { pieceOutline } from '../pieces';
 import { overlap_mm2 } from '../../geometry/polygons';
+import { polygonDistance_mm } from '../../geometry/regions';
 import { NAILS, type NailName } from '../../model/names';
 import { applyChange } from '../../document/changes';
 import { compileNail } from '../../compile/compile';
@@ -17,6 +18,7 @@ const PRODUCTS = {
   colour: 'velvet-04',
   second: 'amber-11',
   liner: 'gilt-liner',
+  magnetic: 'footlight-magnetic',
   clear: 'builder-a',
   cover: 'cover-a',
   dips: ['dip-rose', 'dip-white'] as [string, string],
@@ -297,6 +299,104 @@ describe('what lies where it is put', () => {
     );
     expect(strew.lay(element('inlay'), context, [])).toEqual(once);
     expect(strew.lay(once, context, [])).not.toEqual(once);
+  });
+
+  it.each(['round-charm', 'ring', 'line', 'grid', 'cluster', 'scatter'])(
+    'stones of two sizes are laid %s in turn, none touching another',
+    (key) => {
+      const lay = techniqueOf('stones').arrangements!.find((one) => one.key === key)!;
+      const two = element('stones', {
+        fit: 'keep',
+        stones: [
+          { size: 'SS9', colour: '#e9f1f5', across: -0.2, along: 0.6 },
+          { size: 'SS3', colour: '#d8a440', across: 0.1, along: 0.6 },
+        ],
+      });
+      const context = on('left-thumb');
+      const laidOut = lay.lay(two, context, [charm]);
+      if (laidOut.kind !== 'stones') throw new Error('stones stay stones');
+      const sizes = new Set(laidOut.stones.map((stone) => `${stone.size} ${stone.colour}`));
+      expect(laidOut.stones.length).toBeGreaterThan(1);
+      expect([...sizes].sort()).toEqual(['SS3 #d8a440', 'SS9 #e9f1f5']);
+      const pieces = laid(techniqueOf('stones').plan(laidOut, context));
+      pieces.forEach((a, i) =>
+        pieces.slice(i + 1).forEach((b) => {
+          const apart = Math.hypot(a.x_mm - b.x_mm, a.y_mm - b.y_mm) - (a.width_mm + b.width_mm) / 2;
+          // A ring is laid along its round: its chords are a little shorter.
+          expect(apart).toBeGreaterThan(0.02);
+        }),
+      );
+    },
+  );
+
+  it('stones go side by side along a drawn line, however it bends', () => {
+    const context = on('left-thumb');
+    const line = [
+      { x: -4, y: 4 },
+      { x: -4, y: 12 },
+      { x: 3, y: 12 },
+      { x: 3, y: 9 },
+    ];
+    const row = element('stones', {
+      fit: 'keep',
+      stones: [
+        { size: 'SS7', colour: '#e9f1f5', across: 0, along: 0.5 },
+        { size: 'SS3', colour: '#e9f1f5', across: 0, along: 0.5 },
+      ],
+    });
+    const pieces = laid(
+      techniqueOf('stones').plan(techniqueOf('stones').drawn!.lay(row, context, line), context),
+    );
+    expect(pieces.length).toBeGreaterThan(6);
+    expect(Math.hypot(pieces[0]!.x_mm + 4, pieces[0]!.y_mm - 4)).toBeLessThan(0.1);
+    pieces.forEach((a, i) =>
+      pieces.slice(i + 1).forEach((b, k) => {
+        const apart = Math.hypot(a.x_mm - b.x_mm, a.y_mm - b.y_mm) - (a.width_mm + b.width_mm) / 2;
+        expect(apart).toBeGreaterThan(0.05);
+        if (k === 0) expect(apart).toBeLessThan(0.3);
+      }),
+    );
+  });
+
+  it('pieces are strewn in a drawn shape and nowhere else', () => {
+    const context = on('left-thumb');
+    const shape = [
+      { x: -5, y: 5 },
+      { x: 5, y: 5 },
+      { x: 0, y: 14 },
+    ];
+    const { drawn } = techniqueOf('inlay');
+    const inlay = element('inlay', { fit: 'keep' });
+    const small = { ...inlay, pieces: [{ ...inlay.pieces[0]!, length_mm: 1.4, width_mm: 0.6 }] };
+    const pieces = laid(techniqueOf('inlay').plan(drawn!.lay(small, context, shape), context));
+    expect(pieces.length).toBeGreaterThan(5);
+    for (const piece of pieces)
+      for (const corner of pieceOutline(piece))
+        expect(polygonDistance_mm(shape, corner.x, corner.y)).toBeGreaterThan(-0.05);
+    expect(drawn!.lay(small, context, shape.slice(0, 2))).toBe(small);
+  });
+
+  it('stiff pieces are strewn so that the file stays clear of them on that nail’s curve', () => {
+    const strew = techniqueOf('inlay').arrangements!.find((one) => one.key === 'many')!;
+    const inlay = element('inlay');
+    const stiff = { ...inlay.pieces[0]!, length_mm: 5, width_mm: 0.8, thickness_mm: 0.1, stiffness: 1 };
+    const wearing = (one: Element) =>
+      setWearing([element('colour'), one], (set) => (set.nails['left-ring'].plate.arch_mm = 4));
+    const set = wearing({ ...inlay, pieces: [stiff], cap_um: 650 });
+    const context = contextOf(set, 'left-ring');
+    const strewn = strew.lay({ ...inlay, pieces: [stiff], cap_um: 650 }, context, []);
+    const turns = strewn.kind === 'inlay' ? strewn.pieces.map((one) => Math.abs(one.turn_deg)) : [];
+    expect(turns.length).toBeGreaterThan(2);
+    const codes = (one: Element) => findingsOn(wearing(one)).map((found) => found.code);
+    expect(codes(strewn)).not.toContain('piece-proud');
+    if (strewn.kind !== 'inlay') throw new Error('an inlay stays one');
+    expect(codes({ ...strewn, pieces: strewn.pieces.map((one) => ({ ...one, turn_deg: 60 })) })).toContain(
+      'piece-proud',
+    );
+    // Soft ones may turn further: the rule is the curve's, not the technique's.
+    const soft = strew.lay({ ...inlay, pieces: [{ ...stiff, stiffness: 0.1 }], cap_um: 650 }, context, []);
+    const softTurns = soft.kind === 'inlay' ? soft.pieces.map((one) => Math.abs(one.turn_deg)) : [];
+    expect(Math.max(...softTurns)).toBeGreaterThan(Math.max(...turns));
   });
 
   it('a moved stone of a row is mirrored on the other hand, and moves no other', () => {

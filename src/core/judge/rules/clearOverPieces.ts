@@ -3,8 +3,8 @@ import type { Operation } from '../../craft/operation';
 import { pieceOutline } from '../../craft/pieces';
 import { rounded } from '../../model/rounded';
 import { cellAt, height_um } from '../../simulate/field';
-import { pieceStands_mm } from '../../simulate/laid';
-import { beadShare } from '../../simulate/bead';
+import { pieceStands_mm } from '../../craft/pieces';
+import { beadShare } from '../../geometry/bead';
 import type { FindingDraft, Fix } from '../finding';
 
 /** More than this under the pieces and the strength is built below them, where it does not help (common practice). */

@@ -112,7 +112,7 @@ export const fit: NailRule = {
 };
 
 /** What is drawn to a size of its own, and can be too large for a nail. */
-const DRAWN: readonly string[] = ['oval', 'outline', 'path'];
+const DRAWN: readonly string[] = ['oval', 'outline', 'path', 'letters'];
 
 /** A charm of the same kind that fits with a little room. */
 function smaller(nail: NailCase, laid: Laid, share: number): Fix[] {

@@ -27,7 +27,7 @@ export function contrastOnNail(product: Product, t_um: number): number {
 
 /**
  * Whether the nail shows through a colour, judged on what really lies below it: over a film that hides the nail
- * any glaze or fade is meant. Sheers are meant to show their ground.
+ * any glaze or fade is meant. Sheers are meant to show their ground, and magnetic gel where its shimmer is not.
  */
 export const hiding: NailRule = {
   codes: ['see-through'],
@@ -36,7 +36,9 @@ export const hiding: NailRule = {
     const colourAt = pileColours(nail.field, nail.context.product);
     const findings: FindingDraft[] = [];
     for (const element of nail.elements) {
-      const coats = nail.operations.filter((one) => one.element === element.id && one.paint && one.deposit);
+      const coats = nail.operations.filter(
+        (one) => one.element === element.id && covers(one.paint) && one.deposit,
+      );
       const worst = new Map<string, { ratio: number; last: Operation }>();
       for (const step of new Set(coats.map((one) => one.step))) {
         const own = coats.filter((one) => one.step === step);
@@ -57,6 +59,10 @@ export const hiding: NailRule = {
     return findings;
   },
 };
+
+function covers(paint: Operation['paint']): boolean {
+  return paint !== undefined && paint.kind !== 'shimmer';
+}
 
 /** Up to a dozen points well inside the film an operation laid, with the product that lies there. */
 function samples(nail: NailCase, last: Operation): { x: number; y: number; product: Product }[] {

@@ -1,5 +1,5 @@
-import type { NailFrame } from '../geometry/frame';
-import { smooth } from '../geometry/smooth';
+import type { NailFrame } from './frame';
+import { smooth } from './smooth';
 
 /** Where the apex is laid, as a share of the bed (common practice: over or just behind the stress area). */
 const APEX_SHARE = 0.9;

@@ -1,0 +1,192 @@
+import * as z from 'zod';
+import { Across, Along, Id, mm, Words } from '../../model/primitives';
+import { rounded } from '../../model/rounded';
+import { placeOf, scaleOn, sideOf, spotOn_mm, type NailContext } from '../context';
+import { coatOf } from '../cure';
+import { cureOf, flashOf } from '../drafts';
+import { onPart, regionHandles, turnedSpotHandles } from '../handle';
+import { HAND_S } from '../handwork';
+import { SHIMMER_FORMS, type Draft, type Place, type Shimmer } from '../operation';
+import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
+
+const schema = z.strictObject({
+  ...FILM_BASE,
+  kind: z.literal('magnetic'),
+  product: Id,
+  passes: z.number().int().min(1).max(3),
+  /** Which coats the magnet is held to. */
+  drawn: z.enum(['last', 'every']),
+  /** The magnet as the artist calls it. */
+  magnet: Words,
+  form: z.enum(SHIMMER_FORMS),
+  across: Across,
+  along: Along,
+  turn_deg: z.number().min(-180).max(180),
+  /** How wide the shimmer is left. */
+  width_mm: mm(0.3, 20),
+  /** How far off the nail the magnet is held, and for how long. */
+  distance_mm: mm(0, 20),
+  hold_s: z.number().min(1).max(60),
+});
+type Magnetic = z.infer<typeof schema>;
+
+/**
+ * Magnetic gel whose shimmer a magnet moves while it is wet. A good one is not found twice from memory: magnet, place,
+ * angle, distance and seconds are its recipe.
+ */
+export const magnetic = defineTechnique({
+  kind: 'magnetic',
+  words: 'Cat-eye',
+  blurb: 'Magnetic gel: a magnet draws its shimmer to where it is wanted, nail by nail.',
+  schema,
+  ...FILM_SEATS,
+  fields: [
+    { kind: 'product', path: 'product', words: 'Magnetic gel', families: ['magnetic-gel'] },
+    {
+      kind: 'choice',
+      path: 'form',
+      words: 'Shimmer',
+      choices: [
+        { value: 'line', words: 'In a line' },
+        { value: 'round', words: 'In a round' },
+        { value: 'sides', words: 'Out to the sides' },
+      ],
+    },
+    { kind: 'number', path: 'width_mm', words: 'How wide', unit: 'mm', min: 0.3, max: 20, step: 0.1 },
+    { kind: 'number', path: 'turn_deg', words: 'Turn', unit: '°', min: -180, max: 180, step: 5 },
+    { kind: 'number', path: 'distance_mm', words: 'Magnet off', unit: 'mm', min: 0, max: 20, step: 0.5 },
+    { kind: 'number', path: 'hold_s', words: 'Held', unit: 's', min: 1, max: 60, step: 1 },
+    { kind: 'number', path: 'passes', words: 'Coats', min: 1, max: 3, step: 1 },
+    {
+      kind: 'choice',
+      path: 'drawn',
+      words: 'Magnet to',
+      choices: [
+        { value: 'last', words: 'The last coat' },
+        { value: 'every', words: 'Every coat' },
+      ],
+    },
+    ...FILM_FIELDS,
+  ],
+  fresh: (id, products) => ({
+    id,
+    kind: 'magnetic' as const,
+    ...FRESH_FILM,
+    product: products.magnetic,
+    passes: 1,
+    drawn: 'last' as const,
+    magnet: 'Bar magnet',
+    form: 'line' as const,
+    across: 0,
+    along: 0.8,
+    turn_deg: 25,
+    width_mm: 2.5,
+    distance_mm: 4,
+    hold_s: 8,
+  }),
+  handles: (element, context) => [
+    ...onPart(regionHandles(element.region, context, element), (region) => ({ ...element, region })),
+    ...onPart(
+      turnedSpotHandles(element, { id: 'shimmer', words: 'shimmer' }, context, element),
+      (spot) => ({ ...element, ...spot }),
+      // What is round has no turn.
+    ).filter((handle) => element.form === 'line' || !handle.of),
+  ],
+  fromShelf: {
+    kind: 'tool',
+    fits: (supply) => supply.kind === 'tool' && supply.use === 'magnet',
+    take: (element, supply) => (supply.kind === 'tool' ? { ...element, magnet: supply.name } : element),
+  },
+  products: (element) => [element.product],
+  plan: (element, context) => {
+    const product = context.product(element.product);
+    const place = placeOf(context, element);
+    const t_um = coatOf(product);
+    const shimmer = shimmerOn(element, context);
+    const draft = (pass: number): Omit<Draft, 'step' | 'pass' | 'product'> => ({
+      verb: 'coat',
+      words:
+        element.passes === 1
+          ? `${product.name}, a thin coat`
+          : `${product.name}, coat ${pass} of ${element.passes}`,
+      place,
+      paint: shimmer,
+      deposit: { kind: 'conformal', t_um },
+      hand_s: HAND_S.coat,
+      reason: 'Thin: in a thick coat the shimmer sinks and cannot be drawn.',
+    });
+    return Array.from({ length: element.passes }, (_, i) => i + 1).flatMap((pass): Draft[] => {
+      const drawn = element.drawn === 'every' || pass === element.passes;
+      return [
+        { step: 'coat', pass, product: product.id, ...draft(pass) },
+        ...(drawn ? [{ ...magnetDraft(element, place, shimmer), pass }] : []),
+        { ...flashOf(product, t_um, place, drawn ? BEFORE_IT_WANDERS : NOT_YET, 'flash', pass), held: true },
+        cureOf(product, t_um, place, 'cure', pass),
+      ];
+    });
+  },
+});
+
+const BEFORE_IT_WANDERS = 'Flashed at once, before the shimmer wanders.';
+const NOT_YET = 'Flashed at once, so that no magnet at the next nail moves it.';
+
+function magnetDraft(element: Magnetic, place: Place, shimmer: Shimmer): Draft {
+  return {
+    step: 'magnet',
+    verb: 'magnet',
+    words: magnetWords(element, shimmer.turn_deg),
+    place,
+    hand_s: element.hold_s * (element.form === 'sides' ? 2 : 1),
+    held: true,
+    reason: 'The shimmer goes where the magnet holds it, and wanders from the moment it is gone.',
+  };
+}
+
+/** The shimmer as it lies on this nail. */
+function shimmerOn(element: Magnetic, context: NailContext): Shimmer {
+  const at = spotOn_mm(element, context, element);
+  return {
+    kind: 'shimmer',
+    form: element.form,
+    x_mm: rounded(at.x),
+    y_mm: rounded(at.y),
+    turn_deg: sideOf(context, element) * element.turn_deg,
+    width_mm: element.width_mm * scaleOn(context.frame, element),
+  };
+}
+
+/** The recipe in one line: which magnet, over what, how far off, how long. It reads alike on every nail. */
+function magnetWords(
+  { magnet, form, distance_mm, hold_s, across, along }: Magnetic,
+  turn_deg: number,
+): string {
+  const off = distance_mm > 0 ? `${distance_mm} mm off the nail` : 'as near as it goes';
+  if (form === 'sides') return `${magnet} held beside one sidewall, then the other, ${off}, ${hold_s} s each`;
+  const lies = form === 'line' ? `, ${turnWords(turn_deg)}` : '';
+  return `${magnet} held over ${spotWords(across, along)}${lies}, ${off}, ${hold_s} s`;
+}
+
+function spotWords(across: number, along: number): string {
+  const height = HEIGHTS.find(([upTo]) => along <= upTo)![1];
+  const side =
+    Math.abs(across) < 0.12 ? 'the middle' : Math.abs(across) < 0.5 ? 'beside the middle' : 'the side';
+  return `${side}, ${height}`;
+}
+
+/** Landmarks a hand finds without a rule. */
+const HEIGHTS: readonly (readonly [number, string])[] = [
+  [0.25, 'at the cuticle'],
+  [0.6, 'half-way up the bed'],
+  [0.9, 'high on the bed'],
+  [1.2, 'where the free edge begins'],
+  [1.7, 'half-way up the free edge'],
+  [Infinity, 'at the tip'],
+];
+
+function turnWords(turn_deg: number): string {
+  // A bar has no head: half a turn is none.
+  const turn = ((((Math.round(turn_deg) + 90) % 180) + 180) % 180) - 90;
+  if (Math.abs(turn) < 3) return 'along the nail';
+  if (Math.abs(turn) > 87) return 'across the nail';
+  return `turned ${Math.abs(turn)}° to the ${turn > 0 ? 'left' : 'right'}`;
+}

@@ -1,0 +1,68 @@
+import fc from 'fast-check';
+import { dotMiddles, dotPolygons, dotsDistance_mm, type Dots } from './dots';
+import { polygonArea_mm2 } from './polygons';
+import { polygonDistance_mm } from './regions';
+
+const dots = fc.record<Dots>({
+  rows: fc.integer({ min: 1, max: 6 }),
+  columns: fc.integer({ min: 1, max: 6 }),
+  dot_mm: fc.double({ min: 0.2, max: 3, noNaN: true }),
+  pitch_mm: fc.double({ min: 0.5, max: 4, noNaN: true }),
+  turn_deg: fc.integer({ min: -180, max: 180 }),
+  at: fc.record({
+    x: fc.double({ min: -5, max: 5, noNaN: true }),
+    y: fc.double({ min: 0, max: 18, noNaN: true }),
+  }),
+  staggered: fc.boolean(),
+});
+const point = fc.record({
+  x: fc.double({ min: -12, max: 12, noNaN: true }),
+  y: fc.double({ min: -4, max: 24, noNaN: true }),
+});
+
+describe('dots', () => {
+  it('are as many as asked, no two nearer than a step, the whole of them about its place', () => {
+    fc.assert(
+      fc.property(dots, (one) => {
+        const middles = dotMiddles(one);
+        expect(middles).toHaveLength(one.rows * one.columns);
+        middles.forEach((a, i) =>
+          middles
+            .slice(i + 1)
+            .forEach((b) => expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(one.pitch_mm - 1e-9)),
+        );
+        const mean = (of: (p: { x: number; y: number }) => number) =>
+          middles.reduce((sum, p) => sum + of(p), 0) / middles.length;
+        // An odd number of staggered rows leans a quarter of a step to the side of most.
+        const lean = one.staggered && one.rows % 2 === 1 ? one.pitch_mm / 4 / one.rows : 0;
+        const off = Math.hypot(mean((p) => p.x) - one.at.x, mean((p) => p.y) - one.at.y);
+        expect(off).toBeCloseTo(lean, 6);
+      }),
+    );
+  });
+
+  it('reach as far as their own curves do', () => {
+    fc.assert(
+      fc.property(dots, point, (one, { x, y }) => {
+        const into = dotsDistance_mm(one)(x, y);
+        const byCurves = Math.max(...dotPolygons(one).map((curve) => polygonDistance_mm(curve, x, y)));
+        // The curves have corners: a little inside the circle.
+        expect(Math.abs(into - byCurves)).toBeLessThan(0.06 * one.dot_mm + 1e-6);
+      }),
+    );
+  });
+
+  it('cover so many circles where they lie apart', () => {
+    const apart: Dots = {
+      rows: 3,
+      columns: 4,
+      dot_mm: 1,
+      pitch_mm: 2,
+      turn_deg: 15,
+      at: { x: 0, y: 8 },
+      staggered: true,
+    };
+    const area = dotPolygons(apart).reduce((sum, curve) => sum + polygonArea_mm2(curve), 0);
+    expect(area).toBeCloseTo((12 * Math.PI) / 4, 0);
+  });
+});

@@ -1,0 +1,15 @@
+import { wornElements } from '../compile/prepare';
+import { techniqueOf } from '../craft/techniques';
+import type { SetDocument } from '../document/document';
+import type { NailName } from '../model/names';
+
+/** Whether a nail wears metal in its films, so that it looks otherwise as the light moves. */
+export function glitters(set: SetDocument, name: NailName): boolean {
+  const nail = set.nails[name];
+  const metallic = new Set(set.kit.products.filter((one) => one.effect === 'metallic').map((one) => one.id));
+  return wornElements(set, nail).some((element) =>
+    techniqueOf(element.kind)
+      .products(element)
+      .some((id) => metallic.has(id)),
+  );
+}

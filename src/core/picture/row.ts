@@ -1,0 +1,279 @@
+import { overChannel, type Triple } from '../colour/film';
+import { outlineDistance_mm, type NailFrame } from '../geometry/frame';
+import type { NailField } from '../simulate/field';
+import { groundAt } from '../simulate/pile';
+import type { Drawn } from './hardware';
+import { edgeLean, light, type Spot, type Turn } from './lighting';
+import { encode } from './raster';
+import type { Coat, Lies, Scene } from './scene';
+
+/**
+ * One row of a picture's pixels at work. A nail is drawn row by row, every film over a whole row at a time: short loops
+ * over flat arrays, which an engine makes fast from the first nail on.
+ */
+export interface Row {
+  y: number;
+  px_per_mm: number;
+  /** By column, the same for all rows: the point of the unrolled nail, and how far it turns away. */
+  x: Float64Array;
+  across: Float64Array;
+  slant: Float64Array;
+  /** Distance into the outline, that of the row above, and how much of a pixel the nail covers. */
+  d: Float64Array;
+  above: Float64Array;
+  cover: Float64Array;
+  /** The colour so far, in linear light. */
+  colour: [Float64Array, Float64Array, Float64Array];
+  metal: Float64Array;
+  matte: Float64Array;
+  /** How much of a pixel lies in each of the scene's places. */
+  shares: Float64Array[];
+  /** What stands highest over a pixel, and how much of it that covers. */
+  stands: (Drawn | undefined)[];
+  standing: Float64Array;
+}
+
+export function newRow(
+  frame: NailFrame,
+  px_per_mm: number,
+  width: number,
+  pad_mm: number,
+  places: number,
+): Row {
+  const array = () => new Float64Array(width);
+  const R = frame.radius_mm;
+  const round = Number.isFinite(R);
+  const half = frame.arc_mm / 2;
+  const x = Float64Array.from({ length: width }, (_, column) => {
+    const seen = (column + 0.5) / px_per_mm - pad_mm - frame.width_mm / 2;
+    if (!round) return seen;
+    return Math.abs(seen) >= R ? Math.sign(seen) * (half + 0.3) : R * Math.asin(seen / R);
+  });
+  return {
+    y: 0,
+    px_per_mm,
+    x,
+    across: x.map((one) => (round ? one / R : 0)),
+    // Edges foreshorten towards the sidewalls: sharpness is judged in pixels on the screen.
+    slant: x.map((one) =>
+      round && Math.abs(one) > half * 0.6 ? Math.max(0.25, Math.cos(Math.min(1.45, Math.abs(one) / R))) : 1,
+    ),
+    d: array(),
+    above: array().fill(-1),
+    cover: array(),
+    colour: [array(), array(), array()],
+    metal: array(),
+    matte: array(),
+    shares: Array.from({ length: places }, array),
+    stands: Array.from<Drawn | undefined>({ length: width }),
+    standing: array(),
+  };
+}
+
+/** Goes to another height: the outline's distances there. */
+export function measure(row: Row, frame: NailFrame, y: number, from: number, to: number): void {
+  const { d, above, cover, slant, x, px_per_mm } = row;
+  above.set(d);
+  row.y = y;
+  for (let i = from; i < to; i += 1) {
+    const into = outlineDistance_mm(frame, x[i]!, y);
+    d[i] = into;
+    cover[i] = clamp01(0.5 + into * px_per_mm * slant[i]!);
+  }
+}
+
+/** What stands out of the nail, topmost last, by where it covers a pixel. Tells whether anything does in this row. */
+export function stand(row: Row, standing: readonly Drawn[], from: number, to: number): boolean {
+  row.standing.fill(0, from, to);
+  let any = false;
+  for (const drawn of standing) {
+    if (Math.abs(row.y - drawn.piece.y_mm) > drawn.reach_mm) continue;
+    for (let i = from; i < to; i += 1) {
+      const x = row.x[i]!;
+      if (Math.abs(x - drawn.piece.x_mm) > drawn.reach_mm) continue;
+      const share = clamp01(0.5 + drawn.distance_mm(x, row.y) * row.px_per_mm);
+      if (share <= 0) continue;
+      row.standing[i] = share;
+      row.stands[i] = drawn;
+      any = true;
+    }
+  }
+  return any;
+}
+
+/** The nail as it is under all films. */
+export function layGround(row: Row, field: NailField, bareMatte: number, from: number, to: number): void {
+  const [red, green, blue] = row.colour;
+  for (let i = from; i < to; i += 1) {
+    const ground = groundAt(field, row.x[i]!, row.y);
+    red[i] = ground[0];
+    green[i] = ground[1];
+    blue[i] = ground[2];
+  }
+  row.metal.fill(0, from, to);
+  row.matte.fill(bareMatte, from, to);
+}
+
+/** How much of each pixel lies in each place. */
+export function layPlaces(row: Row, places: readonly Lies[], from: number, to: number): void {
+  for (let p = 0; p < places.length; p += 1) {
+    const place = places[p]!;
+    if (row.y < place.low_mm || row.y > place.high_mm) row.shares[p]!.fill(0, from, to);
+    else layPlace(row, place, row.shares[p]!, from, to);
+  }
+}
+
+function layPlace(row: Row, place: Lies, shares: Float64Array, from: number, to: number): void {
+  for (let i = from; i < to; i += 1)
+    shares[i] = clamp01(0.5 + place.distance_mm(row.x[i]!, row.y, row.d[i]!) * row.px_per_mm);
+}
+
+/** A coat over what is there (Kubelka–Munk). */
+export function layCoat(row: Row, { place, layerAt, metalAt }: Coat, from: number, to: number): void {
+  const shares = row.shares[place]!;
+  const [red, green, blue] = row.colour;
+  const { metal } = row;
+  for (let i = from; i < to; i += 1) {
+    const share = shares[i]!;
+    if (share <= 0) continue;
+    const { R, T } = layerAt(row.x[i]!, row.y);
+    red[i] = red[i]! + share * (overChannel(R[0], T[0], red[i]!) - red[i]!);
+    green[i] = green[i]! + share * (overChannel(R[1], T[1], green[i]!) - green[i]!);
+    blue[i] = blue[i]! + share * (overChannel(R[2], T[2], blue[i]!) - blue[i]!);
+    metal[i] = metalAt
+      ? metal[i]! + share * (Math.max(metal[i]!, metalAt(row.x[i]!, row.y)) - metal[i]!)
+      : metal[i]! * (1 - share);
+  }
+}
+
+/** Pieces in the gel, at their depth. */
+export function layInlays(row: Row, inlays: readonly Drawn[], from: number, to: number): void {
+  const [red, green, blue] = row.colour;
+  for (const drawn of inlays) {
+    const { piece, reach_mm } = drawn;
+    if (Math.abs(row.y - piece.y_mm) > reach_mm) continue;
+    for (let i = from; i < to; i += 1) {
+      const x = row.x[i]!;
+      if (Math.abs(x - piece.x_mm) > reach_mm) continue;
+      const share = clamp01(0.5 + drawn.distance_mm(x, row.y) * row.px_per_mm);
+      if (share <= 0) continue;
+      const shade = drawn.shade(x, row.y, [red[i]!, green[i]!, blue[i]!]);
+      red[i] = red[i]! + (shade[0] - red[i]!) * share;
+      green[i] = green[i]! + (shade[1] - green[i]!) * share;
+      blue[i] = blue[i]! + (shade[2] - blue[i]!) * share;
+    }
+  }
+}
+
+/** Gloss or matte, the last laid over the others. */
+export function laySheens(row: Row, sheens: Scene['sheens'], from: number, to: number): void {
+  const { matte } = row;
+  for (const sheen of sheens) {
+    const shares = row.shares[sheen.place]!;
+    const wanted = sheen.matte ? 1 : 0;
+    for (let i = from; i < to; i += 1) matte[i] = matte[i]! + (wanted - matte[i]!) * shares[i]!;
+  }
+}
+
+/** The lamp on all of it. */
+export function lightRow(
+  row: Row,
+  leanAt: (x: number, y: number, into: [number, number]) => void,
+  spot: Spot,
+  turn: Turn,
+  from: number,
+  to: number,
+): void {
+  const [red, green, blue] = row.colour;
+  const { d, above } = row;
+  const { lean } = spot;
+  const colour: [number, number, number] = [0, 0, 0];
+  spot.y = row.y;
+  for (let i = from; i < to; i += 1) {
+    spot.x = row.x[i]!;
+    leanAt(spot.x, row.y, lean);
+    const edge = edgeLean(d[i]!);
+    if (edge > 0) {
+      const inX = d[i]! - (i > 0 ? d[i - 1]! : -1);
+      const inY = above[i]! - d[i]!;
+      const steep = Math.hypot(inX, inY) || 1;
+      lean[0] -= (edge * inX) / steep;
+      lean[1] += (edge * inY) / steep;
+    }
+    spot.matte = row.matte[i]!;
+    spot.metal = row.metal[i]!;
+    colour[0] = red[i]!;
+    colour[1] = green[i]!;
+    colour[2] = blue[i]!;
+    light(colour, row.across[i]!, spot, turn);
+    red[i] = colour[0];
+    green[i] = colour[1];
+    blue[i] = colour[2];
+  }
+}
+
+/** What stands out throws a soft shadow down and to the right. */
+export function shadeUnder(row: Row, standing: readonly Drawn[], from: number, to: number): void {
+  // Kept where the finish was: the lamp has read it.
+  const dark = row.matte.fill(0, from, to);
+  for (const drawn of standing) {
+    const off = Math.min(0.5, 0.18 + drawn.piece.height_mm * 0.15);
+    const reach = drawn.reach_mm + 1;
+    if (Math.abs(row.y - drawn.piece.y_mm) > reach) continue;
+    for (let i = from; i < to; i += 1) {
+      const x = row.x[i]!;
+      if (Math.abs(x - drawn.piece.x_mm) > reach) continue;
+      dark[i] = Math.max(dark[i]!, clamp01(1 + drawn.distance_mm(x - off, row.y + off) / 0.45) * 0.5);
+    }
+  }
+  for (const channel of row.colour)
+    for (let i = from; i < to; i += 1) channel[i] = channel[i]! * (1 - dark[i]!);
+}
+
+/** What stands out, over all else. */
+export function layStanding(row: Row, from: number, to: number): void {
+  const [red, green, blue] = row.colour;
+  for (let i = from; i < to; i += 1) {
+    const share = row.standing[i]!;
+    if (share <= 0) continue;
+    const below: Triple = [red[i]!, green[i]!, blue[i]!];
+    const shade = row.stands[i]!.shade(row.x[i]!, row.y, below);
+    red[i] = below[0] + (shade[0] - below[0]) * share;
+    green[i] = below[1] + (shade[1] - below[1]) * share;
+    blue[i] = below[2] + (shade[2] - below[2]) * share;
+  }
+}
+
+const SHADOW_MM = 0.45;
+
+/** Puts a row into the picture; beside the nail, the soft shadow it casts to the lower right. */
+export function writeRow(
+  row: Row,
+  frame: NailFrame,
+  data: Uint8ClampedArray,
+  at: number,
+  from: number,
+  to: number,
+): void {
+  const [red, green, blue] = row.colour;
+  for (let i = from; i < to; i += 1) {
+    const o = at + i * 4;
+    const alpha = Math.max(row.cover[i]!, row.standing[i]!);
+    if (alpha > 0) {
+      data[o] = encode(red[i]!);
+      data[o + 1] = encode(green[i]!);
+      data[o + 2] = encode(blue[i]!);
+      data[o + 3] = Math.round(alpha * 255);
+      continue;
+    }
+    const up = row.y + SHADOW_MM;
+    const under =
+      outlineDistance_mm(frame, row.x[i]! - SHADOW_MM * 0.4, Math.max(up, 0.3)) - Math.max(0, 0.3 - up);
+    data[o] = data[o + 1] = data[o + 2] = 0;
+    data[o + 3] = 70 * clamp01(1 + under / SHADOW_MM) ** 2;
+  }
+}
+
+function clamp01(value: number): number {
+  return value < 0 ? 0 : value > 1 ? 1 : value;
+}
