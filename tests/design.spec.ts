@@ -365,6 +365,7 @@ test('letters are written, waves swung, and two things on a nail told apart', as
 
 test('what mirroring would overwrite is shown before; one finger can be mirrored alone', async ({ page }) => {
   await openDemo(page, 'Curtain Up');
+  await page.getByRole('switch', { name: 'Both hands' }).click();
   for (const [nail, look] of [
     ['right-ring', 'tickets'],
     ['right-thumb', 'velvet'],

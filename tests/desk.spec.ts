@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { drawnAnew, exported, noViolations, openDemo, pixels } from './helpers';
+import { drag, drawnAnew, exported, middleOf, noViolations, openDemo, pixels, planned } from './helpers';
 
 const says = (page: Page) => page.getByTestId('handle-says');
 const handle = (page: Page, id: string) => page.getByTestId(`handle-${id}`);
@@ -87,6 +87,7 @@ test('one nail has its fade otherwise; as the look has it again in one press', a
   const before = (await exported(page)).text;
   await page.keyboard.press('1');
   await page.getByRole('button', { name: 'Open Footlights' }).click();
+  await page.getByRole('switch', { name: 'Both hands' }).click();
   await page.getByRole('checkbox', { name: 'This nail only' }).click();
   const [own, other] = [await pixels(page, 'left-little'), await pixels(page, 'right-little')];
   const drop = await dragBy(page, 'stop-0', 0, 4);
@@ -101,6 +102,43 @@ test('one nail has its fade otherwise; as the look has it again in one press', a
   await undo(page).click();
   await expect(undo(page)).toBeDisabled();
   expect((await exported(page)).text).toBe(before);
+});
+
+test('what is put on one hand goes on both, unless they differ on purpose', async ({ page }) => {
+  await openDemo(page, 'Curtain Up');
+  const wears = (nail: string, look: RegExp) =>
+    expect(page.getByTestId(`nail-${nail}`)).toHaveAttribute('aria-label', look);
+  await drag(page, await middleOf(page, 'look-footlights'), await middleOf(page, 'nail-left-ring'));
+  await wears('left-ring', /Footlights/);
+  await wears('right-ring', /Footlights/);
+  await expect(page.getByText('On the right ring finger too.')).toBeVisible();
+  await noViolations(page);
+  await page.getByRole('button', { name: 'Left only, on purpose' }).click();
+  await wears('left-ring', /Footlights/);
+  await wears('right-ring', /Ticket stubs/);
+  await expect(page.getByRole('switch', { name: 'Both hands' })).not.toBeChecked();
+  await planned(page);
+  await expect(page.getByTestId('strip')).toHaveCount(0);
+  await page.keyboard.press('4');
+  await page.keyboard.press('e');
+  await wears('left-index', /Chandelier/);
+  await wears('right-index', /Proscenium/);
+  for (let i = 0; i < 3; i += 1) await undo(page).click();
+  await expect(undo(page)).toBeDisabled();
+  await wears('left-ring', /Ticket stubs/);
+  // What one finger has otherwise, both have; it goes from both in one press.
+  await page.getByRole('switch', { name: 'Both hands' }).click();
+  await page.keyboard.press('1');
+  await page.getByRole('button', { name: 'Open Footlights' }).click();
+  await page.getByRole('checkbox', { name: 'Little fingers only' }).click();
+  const [left, right] = [await pixels(page, 'left-little'), await pixels(page, 'right-little')];
+  const drop = await dragBy(page, 'stop-0', 0, 4);
+  await drop();
+  await drawnAnew(page, 'left-little', left);
+  await drawnAnew(page, 'right-little', right);
+  await expect(page.getByText('On the little fingers only.')).toBeVisible();
+  await page.getByRole('button', { name: 'As the look has it', exact: true }).click();
+  await expect.poll(() => pixels(page, 'right-little')).toBe(right);
 });
 
 test('what is found is told in words under the nail, and leads to its place', async ({ page }) => {

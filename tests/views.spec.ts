@@ -71,14 +71,17 @@ test('a whole task by the keyboard alone', async ({ page }) => {
   await page.getByRole('link', { name: /Curtain Up/ }).focus();
   await page.keyboard.press('Enter');
   await planned(page);
-  // Both ring fingers in velvet, then the left hand mirrored.
+  // Both ring fingers in velvet by one of them; an index finger alone, then the left hand mirrored.
   await page.keyboard.press('2');
-  await page.keyboard.press('Shift+Digit9');
   await page.keyboard.press('a');
   await expect(page.getByTestId('nail-left-ring')).toHaveAttribute('aria-label', /House velvet/);
   await expect(page.getByTestId('nail-right-ring')).toHaveAttribute('aria-label', /House velvet/);
+  await page.getByRole('switch', { name: 'Both hands' }).focus();
+  await page.keyboard.press('Space');
   await page.keyboard.press('4');
   await page.keyboard.press('b');
+  await expect(page.getByTestId('nail-left-index')).toHaveAttribute('aria-label', /Footlights/);
+  await expect(page.getByTestId('nail-right-index')).toHaveAttribute('aria-label', /Proscenium/);
   await page.keyboard.press('m');
   await expect(page.getByTestId('nail-right-index')).toHaveAttribute('aria-label', /Footlights/);
   await page.keyboard.press('Control+z');

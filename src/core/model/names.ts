@@ -35,6 +35,20 @@ export function nailWords(nail: NailName): string {
   return `${handOf(nail)} ${finger === 'thumb' ? 'thumb' : `${finger} finger`}`;
 }
 
+/** "ring fingers", "thumbs": this finger of both hands. */
+export function fingersWords(nail: NailName): string {
+  const finger = fingerOf(nail);
+  return finger === 'thumb' ? 'thumbs' : `${finger} fingers`;
+}
+
+/** "this nail", "both thumbs", "4 nails": what a button would be pressed for. */
+export function nailsWords(nails: readonly NailName[]): string {
+  const [first, second] = nails;
+  if (first && second && nails.length === 2 && mirrorOf(first) === second)
+    return `both ${fingersWords(first)}`;
+  return nails.length === 1 ? 'this nail' : `${nails.length} nails`;
+}
+
 /** The key that selects this nail: 1–9, then 0. */
 export function nailKey(nail: NailName): string {
   return String((NAILS.indexOf(nail) + 1) % 10);

@@ -13,13 +13,14 @@ import { useElementSize } from '@mantine/hooks';
 import { useState, type CSSProperties, type ReactNode } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { nailsOf, type Finding } from '@/core/judge/finding';
-import { NAILS, nailKey, nailWords, type NailName } from '@/core/model/names';
+import { mirrorOf, NAILS, nailKey, nailWords, type NailName } from '@/core/model/names';
 import { spreadOf, type Laid } from '@/core/picture/spread';
 import { HandsSpread, spreadScale } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { SEVERITY } from '../kit/words';
 import { useSettled, useStudio } from '../studio/studio';
 import { toggled } from '../studio/StudioKeys';
+import { BothHands } from './BothHands';
 import { Desk } from './Desk';
 import { LookEditor } from './LookEditor';
 import { LookTray } from './LookTray';
@@ -36,7 +37,7 @@ const NARROW_TALL_PX = 680;
 
 /** What shall they wear? Ten nails, the looks to put on them, and the open look's elements. */
 export function DesignView() {
-  const change = useStudio((s) => s.change);
+  const changeWorn = useStudio((s) => s.changeWorn);
   const set = useSettled((now) => now);
   const seenAs = useStudio((s) => s.seenAs);
   const { ref, width, height } = useElementSize();
@@ -62,8 +63,8 @@ export function DesignView() {
         const nail = NAILS.find((name) => name === event.over?.id);
         const from = nailDragged(event.active.id);
         if (!nail || nail === from) return;
-        if (from) change({ kind: 'swap', nails: [from, nail] });
-        else change({ kind: 'wear', nails: [nail], look: String(event.active.id) });
+        if (from) changeWorn({ kind: 'swap', nails: [from, nail] });
+        else changeWorn({ kind: 'wear', nails: [nail], look: String(event.active.id) });
       }}
     >
       <SeenAsFilters />
@@ -79,6 +80,7 @@ export function DesignView() {
             px_per_mm={px_per_mm}
             around={(laid, picture) => <SpreadNail laid={laid}>{picture}</SpreadNail>}
           />
+          <BothHands />
         </section>
         <LookTray />
         <Desk height_px={tall - spreadOf(set).height_mm * px_per_mm - DESK_EDGES_PX} />
@@ -116,6 +118,7 @@ function SpreadNail({ laid, children }: { laid: Laid; children: ReactNode }) {
   // By pointer only: Enter and Space choose the nail.
   const { setNodeRef: setDragged, listeners } = useDraggable({ id: `${NAIL}${name}` });
   const here = selected.includes(name);
+  const twin = useStudio((s) => s.bothHands) && !here && selected.includes(mirrorOf(name));
   return (
     <button
       ref={(node) => {
@@ -128,6 +131,7 @@ function SpreadNail({ laid, children }: { laid: Laid; children: ReactNode }) {
       data-testid={`nail-${name}`}
       data-over={isOver || undefined}
       data-selected={here || undefined}
+      data-twin={twin || undefined}
       aria-pressed={here}
       aria-label={`${nailWords(name)}: ${look ?? 'no look'}${worst ? `, ${SEVERITY[worst].word.toLowerCase()}` : ''}`}
       onClick={(event) => select(event.shiftKey ? toggled(selected, name) : [name])}

@@ -155,7 +155,7 @@ function OtherLook({ wears, open }: { wears: Look | undefined; open: Look }) {
       <Button
         h={44}
         variant="default"
-        onClick={() => store.getState().change({ kind: 'wear', nails: [focus], look: open.id })}
+        onClick={() => store.getState().changeWorn({ kind: 'wear', nails: [focus], look: open.id })}
       >
         Put on {open.name}
       </Button>

@@ -10,7 +10,6 @@ import type { Fitting } from '@/core/craft/context';
 import type { Field, Neighbour } from '@/core/craft/technique';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';
-import { nailWords } from '@/core/model/names';
 import type { Region } from '@/core/model/region';
 import { FadePlan } from './FadePlan';
 import { freshProducts } from './fresh';
@@ -26,12 +25,12 @@ import classes from './DesignView.module.css';
 
 /** The editor of one element, made from the fields its technique declares. */
 export function ElementFields({ look, element: ofLook }: { look: Look; element: Element }) {
-  const { element, own, put, clear, nail } = useEditing(look, ofLook);
+  const { element, own, whose, put, clear } = useEditing(look, ofLook);
   return (
     <div className={classes.fields}>
       {own && (
         <p className={classes.alone}>
-          On the {nailWords(nail)} only.{' '}
+          On the {whose} only.{' '}
           <Button variant="default" h={44} onClick={clear}>
             As the look has it
           </Button>

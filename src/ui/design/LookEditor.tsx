@@ -2,7 +2,9 @@
 import { ActionIcon, Button } from '@mantine/core';
 import { IconPlus, IconTrash } from '@tabler/icons-react';
 import { TECHNIQUES, techniqueOf, type Element } from '@/core/craft/techniques';
+import { withTwins } from '@/core/document/bothHands';
 import { LOOK_KEYS, type Look, type SetDocument } from '@/core/document/document';
+import { nailsWords } from '@/core/model/names';
 import { tidyWords, wordsWith } from '@/core/model/primitives';
 import { RESERVED_ELEMENTS } from '@/core/craft/operation';
 import { MoreMenu } from '../kit/MoreMenu';
@@ -30,9 +32,10 @@ export function LookEditor() {
 function OpenLook({ look }: { look: Look }) {
   const set = useSettled((now) => now);
   const selected = useStudio((s) => s.selected);
+  const bothHands = useStudio((s) => s.bothHands);
   const openElement = useStudio((s) => s.openElement);
   const store = useStudioStore();
-  const { change } = store.getState();
+  const { change, changeWorn } = store.getState();
   const element = openElementOf(look, openElement);
   const open = (id: string) => store.setState({ openElement: id });
 
@@ -71,9 +74,9 @@ function OpenLook({ look }: { look: Look }) {
           h={44}
           variant="default"
           disabled={selected.length === 0}
-          onClick={() => change({ kind: 'wear', nails: selected, look: look.id })}
+          onClick={() => changeWorn({ kind: 'wear', nails: selected, look: look.id })}
         >
-          Put on {selected.length === 1 ? 'this nail' : `${selected.length} nails`}
+          Put on {nailsWords(bothHands ? withTwins(selected) : selected)}
         </Button>
         <MoreMenu
           label="More for this look"

@@ -1,7 +1,9 @@
 'use client';
 import { Button, Checkbox } from '@mantine/core';
 import { lookOf } from '@/core/compile/prepare';
-import { lowerFirst } from '@/core/model/letters';
+import { lowerFirst, upperFirst } from '@/core/model/letters';
+import { twinWearsIt } from '@/core/document/bothHands';
+import { fingersWords } from '@/core/model/names';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { elementWords } from './elementWords';
 import { Mirror } from './Mirror';
@@ -15,9 +17,10 @@ export function NailOnly() {
   const focus = useStudio((s) => s.focus);
   const selected = useStudio((s) => s.selected);
   const ownOnly = useStudio((s) => s.ownOnly);
+  const alike = useStudio((s) => s.bothHands) && twinWearsIt(set, focus);
   const openLook = useStudio((s) => s.openLook);
   const store = useStudioStore();
-  const { change } = store.getState();
+  const { change, changeWorn } = store.getState();
   const nail = set.nails[focus];
   const look = lookOf(set, nail);
   const targets = selected.length > 0 ? selected : [focus];
@@ -26,7 +29,7 @@ export function NailOnly() {
       {look?.id === openLook && (
         <Checkbox
           size="md"
-          label="This nail only"
+          label={alike ? `${upperFirst(fingersWords(focus))} only` : 'This nail only'}
           checked={ownOnly}
           styles={ROW}
           onChange={(event) => store.setState({ ownOnly: event.currentTarget.checked })}
@@ -42,7 +45,7 @@ export function NailOnly() {
               h={44}
               variant="default"
               onClick={() => {
-                change({ kind: 'clear-nail-change', nail: focus, element: element.id });
+                changeWorn({ kind: 'clear-nail-change', nail: focus, element: element.id });
                 store.setState({ ownOnly: false });
               }}
             >
@@ -58,7 +61,7 @@ export function NailOnly() {
             checked={!own}
             styles={ROW}
             onChange={() =>
-              change(
+              changeWorn(
                 own
                   ? { kind: 'clear-nail-change', nail: focus, element: element.id }
                   : { kind: 'nail-change', nail: focus, change: { element: element.id, leave_off: true } },
@@ -78,7 +81,7 @@ export function NailOnly() {
         <Button
           h={44}
           variant="default"
-          onClick={() => change({ kind: 'swap', nails: [selected[0]!, selected[1]!] })}
+          onClick={() => changeWorn({ kind: 'swap', nails: [selected[0]!, selected[1]!] })}
         >
           Swap these two
         </Button>

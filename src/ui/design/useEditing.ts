@@ -2,7 +2,9 @@
 import { changedElement, lookOf } from '@/core/compile/prepare';
 import type { Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/document/document';
-import type { NailName } from '@/core/model/names';
+import { twinWearsIt } from '@/core/document/bothHands';
+import type { NailChange } from '@/core/model/nail';
+import { fingersWords, mirrorOf, nailWords, type NailName } from '@/core/model/names';
 import { ownOptions } from '@/core/document/ownOptions';
 import { settledOf, useStudio, useStudioStore, type Studio } from '../studio/studio';
 
@@ -10,8 +12,10 @@ import { settledOf, useStudio, useStudioStore, type Studio } from '../studio/stu
 export interface Editing {
   element: Element;
   nail: NailName;
-  /** What is edited is this nail's alone. */
+  /** What is edited is this nail's alone, or that of its finger on both hands. */
   own: boolean;
+  /** Whose it is then: "left ring finger", "ring fingers". */
+  whose: string;
   /** The nail in focus wears the look. */
   worn: boolean;
   put: (next: unknown, gesture?: string) => void;
@@ -29,12 +33,23 @@ export function openElementOf(look: Look, id: string | undefined): Element | und
   return look.elements.find((one) => one.id === id) ?? look.elements.at(-1);
 }
 
+function ownOf(set: SetDocument, nail: NailName, element: string): NailChange | undefined {
+  return set.nails[nail].changes.find((one) => one.element === element);
+}
+
 /** How the open element is edited on the nail in focus; `asHeld` follows every move of a hand that holds it. */
 export function useEditing(look: Look, element: Element, asHeld = false): Editing {
   const setOf = (s: Studio) => (asHeld ? s.set : settledOf(s));
   const nail = useStudio((s) => s.focus);
   const own = useStudio((s) => s.ownOnly);
-  const change = useStudio((s) => setOf(s).nails[s.focus].changes.find((one) => one.element === element.id));
+  const change = useStudio((s) => ownOf(setOf(s), s.focus, element.id));
+  const twins = useStudio((s) => {
+    const change = ownOf(setOf(s), mirrorOf(s.focus), element.id);
+    const here = ownOf(setOf(s), s.focus, element.id);
+    return here
+      ? JSON.stringify(change) === JSON.stringify(here)
+      : s.bothHands && twinWearsIt(setOf(s), s.focus);
+  });
   const worn = useStudio((s) => lookOf(setOf(s), setOf(s).nails[s.focus])?.id === look.id);
   const store = useStudioStore();
   const options = worn && change && 'options' in change;
@@ -43,14 +58,15 @@ export function useEditing(look: Look, element: Element, asHeld = false): Editin
     element: (alone && changedElement(element, options ? change : undefined)) || element,
     nail,
     own: alone,
+    whose: twins ? fingersWords(nail) : nailWords(nail),
     worn,
     put: (next, gesture) => {
-      const { change: make } = store.getState();
+      const { change, changeWorn } = store.getState();
       if (!alone) {
-        make({ kind: 'put-element', look: look.id, element: next as Element }, gesture);
+        change({ kind: 'put-element', look: look.id, element: next as Element }, gesture);
         return;
       }
-      make(
+      changeWorn(
         {
           kind: 'nail-change',
           nail,
@@ -60,7 +76,7 @@ export function useEditing(look: Look, element: Element, asHeld = false): Editin
       );
     },
     clear: () => {
-      store.getState().change({ kind: 'clear-nail-change', nail, element: element.id });
+      store.getState().changeWorn({ kind: 'clear-nail-change', nail, element: element.id });
       store.setState({ ownOnly: false });
     },
   };

@@ -45,7 +45,7 @@ export function StudioKeys() {
       }
       const look = studio.set.looks.find((one) => one.key === event.key);
       if (look && studio.selected.length > 0) {
-        studio.change({ kind: 'wear', nails: studio.selected, look: look.id });
+        studio.changeWorn({ kind: 'wear', nails: studio.selected, look: look.id });
         store.setState({ openLook: look.id, openElement: undefined });
       }
     }

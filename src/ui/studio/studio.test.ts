@@ -51,6 +51,29 @@ describe('an open set', () => {
     expect(store.getState().set).toEqual(curtainUp());
   });
 
+  it('gives both hands what one is given, and tells where else it went, of a whole gesture', () => {
+    const store = createStudio(curtainUp());
+    const { changeWorn } = store.getState();
+    changeWorn({ kind: 'wear', nails: ['left-thumb'], look: 'velvet' });
+    const { set, carried } = store.getState();
+    expect([set.nails['left-thumb'].look, set.nails['right-thumb'].look]).toEqual(['velvet', 'velvet']);
+    expect(carried).toMatchObject({ nails: ['right-thumb'], after: set });
+    const leave = (element: string) =>
+      ({ kind: 'nail-change', nail: 'left-ring', change: { element, leave_off: true } }) as const;
+    const before = store.getState().set;
+    changeWorn(leave('colour'), 'held');
+    changeWorn(leave('inlay'), 'held');
+    expect(store.getState().carried).toMatchObject({ nails: ['right-ring'], before });
+    store.temporal.getState().undo();
+    expect(store.getState().set).toBe(before);
+    store.setState({ bothHands: false });
+    changeWorn({ kind: 'wear', nails: ['left-thumb'], look: null });
+    expect(store.getState().set.nails['right-thumb'].look).toBe('velvet');
+    expect(
+      createStudio({ ...before, practice: { ...before.practice, hands: 'differ' } }).getState().bothHands,
+    ).toBe(false);
+  });
+
   it('refuses a change that would break it, says why, and leaves nothing to undo', () => {
     const store = createStudio(curtainUp());
     expect(store.getState().change({ kind: 'plate', nail: 'left-ring', plate: { width_mm: 400 } })).toBe(

@@ -2,6 +2,7 @@
 import { createContext, useContext } from 'react';
 import { temporal, type TemporalState } from 'zundo';
 import { createStore, useStore, type StoreApi } from 'zustand';
+import { onBothHands, type WornChange } from '@/core/document/bothHands';
 import { applyChange, type Change } from '@/core/document/changes';
 import type { Point } from '@/core/geometry/frame';
 import type { SetDocument } from '@/core/document/document';
@@ -22,6 +23,13 @@ export interface Made {
   gesture: string | undefined;
   /** Of the gesture before it. */
   joins: boolean;
+}
+
+/** Nails of the other hand that the last change was carried to. */
+export interface CarriedTo {
+  nails: NailName[];
+  before: SetDocument;
+  after: SetDocument;
 }
 
 /** All that the views of one open set share. Only `set` is undone and stored; the rest is derived or fleeting. */
@@ -52,6 +60,9 @@ export interface Studio {
   focus: NailName;
   /** Whose eyes, or which light, Design shows the nails in. */
   seenAs: string;
+  /** What is put on a nail goes on the same finger of the other hand as well. */
+  bothHands: boolean;
+  carried: CarriedTo | undefined;
   /** What is edited in Design is the nail's in focus alone. */
   ownOnly: boolean;
   /** A line is about to be drawn on the nail: what becomes of its points, in mm. */
@@ -65,6 +76,8 @@ export interface Studio {
   made: Made | undefined;
   /** Changes of one gesture (a drag, a stretch of typing) are one step of undo. */
   change: (change: Change, gesture?: string) => boolean;
+  /** What nails wear is changed: of both hands, as long as they are edited as one. */
+  changeWorn: (change: WornChange, gesture?: string) => boolean;
   select: (nails: NailName[]) => void;
 }
 
@@ -92,6 +105,8 @@ export function createStudio(set: SetDocument, history?: UndoHistory): StudioSto
         openPart: undefined,
         focus: 'left-ring',
         seenAs: 'plain',
+        bothHands: set.practice.hands === 'alike',
+        carried: undefined,
         ownOnly: false,
         pen: undefined,
         heldFrom: undefined,
@@ -114,6 +129,16 @@ export function createStudio(set: SetDocument, history?: UndoHistory): StudioSto
             made: { from, to: next.value, change, gesture, joins },
           });
           temporal.getState().resume();
+          return true;
+        },
+        changeWorn: (change, gesture) => {
+          const { set: from, bothHands, carried: earlier, change: make } = read();
+          if (!bothHands) return make(change, gesture);
+          const both = onBothHands(from, change);
+          if (!make(both.change, gesture)) return false;
+          const { set: after, made } = read();
+          const before = made?.joins && earlier ? earlier.before : from;
+          write({ carried: both.nails.length > 0 ? { nails: both.nails, before, after } : undefined });
           return true;
         },
         select: (nails) => {

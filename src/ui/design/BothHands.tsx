@@ -1,0 +1,52 @@
+'use client';
+import { Button, Switch } from '@mantine/core';
+import { handsApart } from '@/core/document/bothHands';
+import { upperFirst } from '@/core/model/letters';
+import { HANDS, handOf, nailWords, type NailName } from '@/core/model/names';
+import { useSettled, useStudio, useStudioStore } from '../studio/studio';
+import classes from './DesignView.module.css';
+
+/** Whether both hands are edited as one; and after an edit, where else it went, to be kept or taken back from there. */
+export function BothHands() {
+  const bothHands = useStudio((s) => s.bothHands);
+  const carried = useSettled((set, s) => (s.carried?.after === set ? s.carried : undefined));
+  const store = useStudioStore();
+  return (
+    <>
+      <Switch
+        className={classes.both}
+        size="md"
+        label="Both hands"
+        title="What is put on a nail goes on the same finger of the other hand as well"
+        checked={bothHands}
+        styles={{ body: { minHeight: 44, alignItems: 'center' } }}
+        onChange={(event) => store.setState({ bothHands: event.currentTarget.checked })}
+      />
+      {carried && (
+        <div className={classes.carried} role="status">
+          <span>
+            {carried.nails.length === 1
+              ? `On the ${nailWords(carried.nails[0]!)} too.`
+              : `On ${carried.nails.length} nails of the other hand too.`}
+          </span>
+          <Button
+            h={44}
+            variant="default"
+            onClick={() => {
+              if (store.getState().change(handsApart(carried.before, carried.nails)))
+                store.setState({ bothHands: false });
+            }}
+          >
+            {onlyWords(carried.nails)}, on purpose
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}
+
+/** "Left only": what keeps it when the nails it was carried to give it back. */
+function onlyWords(carriedTo: readonly NailName[]): string {
+  const kept = HANDS.filter((hand) => !carriedTo.some((nail) => handOf(nail) === hand));
+  return kept.length === 1 ? `${upperFirst(kept[0]!)} only` : 'Only those chosen';
+}
