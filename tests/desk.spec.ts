@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
+import type { SetDocument } from '../src/core/document/document';
 import { drag, drawnAnew, exported, middleOf, noViolations, openDemo, pixels, planned } from './helpers';
 
 const says = (page: Page) => page.getByTestId('handle-says');
@@ -139,6 +140,46 @@ test('what is put on one hand goes on both, unless they differ on purpose', asyn
   await expect(page.getByText('On the little fingers only.')).toBeVisible();
   await page.getByRole('button', { name: 'As the look has it', exact: true }).click();
   await expect.poll(() => pixels(page, 'right-little')).toBe(right);
+});
+
+test('pieces are copied from nail to nail, laid beside themselves and taken out', async ({ page }) => {
+  await openDemo(page, 'Curtain Up');
+  const before = (await exported(page)).text;
+  const pieces = async (look: string) => {
+    const { looks } = JSON.parse((await exported(page)).text) as SetDocument;
+    const inlay = looks.find((one) => one.id === look)!.elements.find((one) => one.kind === 'inlay');
+    return inlay?.kind === 'inlay' ? inlay.pieces : [];
+  };
+  const [, , , third, fourth] = await pieces('tickets');
+  await page.keyboard.press('2');
+  await page.getByTestId('handle-piece-3').focus();
+  await page.keyboard.press('Control+c');
+  await page.keyboard.press('Control+v');
+  const laid = await pieces('tickets');
+  expect(laid).toHaveLength(8);
+  expect(laid[7]).toEqual({ ...third, across: third!.across + 0.12, along: third!.along + 0.06 });
+  await expect(page.getByTestId('handle-piece-7')).toHaveAttribute('data-active', 'true');
+  // On another nail, whose look has nothing of the kind yet, it is all of a new inlay.
+  await page.keyboard.press('3');
+  const was = [await pixels(page, 'left-middle'), await pixels(page, 'right-middle')] as const;
+  await page.getByRole('button', { name: 'Open Chandelier' }).click();
+  await page.keyboard.press('Control+v');
+  expect(await pieces('chandelier')).toEqual([third]);
+  await drawnAnew(page, 'left-middle', was[0]);
+  await drawnAnew(page, 'right-middle', was[1]);
+  // Back on the first one, one that is held goes.
+  await page.keyboard.press('2');
+  await page.getByRole('button', { name: 'Open Ticket stubs' }).click();
+  await page.getByTestId('handle-piece-3').focus();
+  await page.keyboard.press('Delete');
+  expect((await pieces('tickets'))[3]).toEqual(fourth);
+  await noViolations(page);
+  await page.getByRole('button', { name: 'More for this element' }).click();
+  await page.getByRole('menuitem', { name: 'Lay what was copied' }).click();
+  expect(await pieces('tickets')).toHaveLength(8);
+  for (let i = 0; i < 4; i += 1) await undo(page).click();
+  await expect(undo(page)).toBeDisabled();
+  expect((await exported(page)).text).toBe(before);
 });
 
 test('what is found is told in words under the nail, and leads to its place', async ({ page }) => {

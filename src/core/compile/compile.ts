@@ -85,7 +85,9 @@ function complete({ element, stage, draft, moved }: Placed, context: NailContext
     pass,
     class: `${draft.verb}${draft.product ? `:${draft.product}` : ''}`,
   };
-  const where = FILM_WORK.includes(draft.verb) ? placeWords(draft.place.region, draft.place.mirror) : '';
+  const where = FILM_WORK.includes(draft.verb)
+    ? placeWords(draft.place.region, draft.place.mirror, context.name)
+    : '';
   if (where) operation.words = `${draft.words}, ${where}`;
   if (draft.in_tip) operation.words += ', inside the tip';
   operation.hand_s = workSeconds(

@@ -2,7 +2,7 @@ import { wholePlace, type NailContext } from '../craft/context';
 import { flashOf } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
 import type { Draft, Place, PlacedPiece } from '../craft/operation';
-import { fingerOf, handOf } from '../model/names';
+import { sideWords } from '../craft/sides';
 import { ownWork, type Layer } from './body';
 import type { Placed } from './placed';
 
@@ -26,7 +26,7 @@ export function beddedByHalves(layer: Layer, pass: number, context: NailContext)
     const pieces = work.flatMap(({ draft }) => piecesOf(draft));
     ended_mm = Math.max(-ended_mm, ...pieces.map((piece) => reach_mm(piece, side)));
     const place = halfPlace(side, halves.length > 1 ? ended_mm : Infinity, context);
-    const words = sideWords(side, context);
+    const words = sideWords(side, context.name);
     const count = (pass - 1) * 2 + i + 1;
     const bed: Draft[] = [
       {
@@ -105,13 +105,4 @@ function halfPlace(side: number, past_mm: number, { frame }: NailContext): Place
       ],
     },
   };
-}
-
-/** The side as it is named whichever way up the tip lies. */
-function sideWords(side: number, { name }: NailContext): string {
-  const towardsThumb = side > 0 === (handOf(name) === 'left');
-  const finger = fingerOf(name);
-  if (finger === 'thumb') return towardsThumb ? 'outer side' : 'index side';
-  if (finger === 'little' && !towardsThumb) return 'outer side';
-  return towardsThumb ? 'thumb side' : 'little-finger side';
 }

@@ -1,3 +1,4 @@
+import type { NailName } from '../model/names';
 import type { Region } from '../model/region';
 import { placeWords } from './placeWords';
 
@@ -22,15 +23,25 @@ describe('places in words', () => {
     ['the bed', { kind: 'band', from: 0, to: 1 }, 'on the bed'],
     ['the free edge', { kind: 'band', from: 1, to: 2 }, 'on the free edge'],
     ['a stripe', { kind: 'band', from: 0.1, to: 0.3 }, 'in a band near the cuticle'],
-    ['a dot at the left of the cuticle', oval(-0.6, 0.2), 'left, near the cuticle'],
+    ['a dot at the cuticle’s side', oval(-0.6, 0.2), 'little-finger side, near the cuticle'],
     ['a dot in the middle', oval(0, 0.7), 'on the bed'],
-    ['a dot at the tip', oval(0.5, 1.8), 'right, near the tip'],
+    ['a dot at the tip', oval(0.5, 1.8), 'thumb side, near the tip'],
   ])('%s', (_words, region, expected) => {
-    expect(placeWords(region, false)).toBe(expected);
+    expect(placeWords(region, false, 'left-ring')).toBe(expected);
+  });
+
+  it('name a side by the fingers, whichever hand it is and whichever way the tip lies', () => {
+    const said = (mirror: boolean, nail: NailName) => placeWords(oval(-0.6, 0.2), mirror, nail);
+    expect(said(false, 'left-ring')).toBe('little-finger side, near the cuticle');
+    expect(said(true, 'right-ring')).toBe('little-finger side, near the cuticle');
+    // Not turned over, it lies to the other side of that hand.
+    expect(said(false, 'right-ring')).toBe('thumb side, near the cuticle');
+    expect(said(false, 'left-thumb')).toBe('index side, near the cuticle');
+    expect(said(false, 'left-little')).toBe('outer side, near the cuticle');
+    expect(said(false, 'right-thumb')).toBe('outer side, near the cuticle');
   });
 
   it('are turned over with what they name', () => {
-    expect(placeWords(oval(-0.6, 0.2), true)).toBe('right, near the cuticle');
     const outline: Region = {
       kind: 'outline',
       points: [
@@ -39,7 +50,7 @@ describe('places in words', () => {
         { across: 0.6, along: 1.9 },
       ],
     };
-    expect(placeWords(outline, false)).toBe('right, near the tip');
-    expect(placeWords(outline, true)).toBe('left, near the tip');
+    expect(placeWords(outline, false, 'left-ring')).toBe('thumb side, near the tip');
+    expect(placeWords(outline, true, 'left-ring')).toBe('little-finger side, near the tip');
   });
 });

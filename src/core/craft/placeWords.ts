@@ -1,8 +1,10 @@
+import type { NailName } from '../model/names';
 import type { Region } from '../model/region';
+import { sideWords } from './sides';
 
 /** Where on a nail a point lies, as it is said at a table: across −1 … 1, along 0 cuticle, 1 free edge, 2 tip. */
-function spot(across: number, along: number): string {
-  const side = across < -0.25 ? 'left' : across > 0.25 ? 'right' : '';
+function spot(across: number, along: number, nail: NailName): string {
+  const side = Math.abs(across) > 0.25 ? sideWords(across, nail) : '';
   const height = along < 0.4 ? 'near the cuticle' : along < 1.1 ? 'on the bed' : 'near the tip';
   return side ? `${side}, ${height}` : height;
 }
@@ -13,8 +15,8 @@ function linesWords({ count, crossed, wave }: Extract<Region, { kind: 'lines' }>
   return count === 1 ? `in a ${line}` : `in ${count} ${line}s`;
 }
 
-/** A part of a nail in words: "beyond the smile line", "left, near the cuticle"; nothing for the whole nail. */
-export function placeWords(region: Region, mirror: boolean): string {
+/** A part of a nail in words: "beyond the smile line", "thumb side, near the cuticle"; nothing for the whole nail. */
+export function placeWords(region: Region, mirror: boolean, nail: NailName): string {
   const side = mirror ? -1 : 1;
   switch (region.kind) {
     case 'whole':
@@ -28,16 +30,16 @@ export function placeWords(region: Region, mirror: boolean): string {
       if (from <= 0 && to >= 2) return '';
       if (from <= 0) return to <= 1.05 ? 'on the bed' : 'up to the tip’s edge';
       if (to >= 2) return from >= 0.95 ? 'on the free edge' : 'from the bed to the tip';
-      return `in a band ${spot(0, (from + to) / 2)}`;
+      return `in a band ${spot(0, (from + to) / 2, nail)}`;
     }
     case 'oval':
-      return spot(side * region.across, region.along);
+      return spot(side * region.across, region.along, nail);
     case 'lines':
       return linesWords(region);
     case 'dots':
       return region.rows * region.columns === 1 ? 'in a dot' : `in ${region.rows * region.columns} dots`;
     case 'letters':
-      return `as “${region.text.toUpperCase()}”, ${spot(side * region.across, region.along)}`;
+      return `as “${region.text.toUpperCase()}”, ${spot(side * region.across, region.along, nail)}`;
     case 'path':
     case 'outline': {
       const { points } = region;
@@ -46,6 +48,7 @@ export function placeWords(region: Region, mirror: boolean): string {
       return spot(
         side * mean((point) => point.across),
         mean((point) => point.along),
+        nail,
       );
     }
   }

@@ -5,6 +5,7 @@ import { Id } from '../model/primitives';
 import { Region } from '../model/region';
 import type { Product } from '../model/product';
 import type { Supply } from '../model/supply';
+import type { Copies } from './copies';
 import type { Handle } from './handle';
 import type { Draft, Seat } from './operation';
 import type { NailContext } from './context';
@@ -40,7 +41,17 @@ export const FILM_SEATS = {
 
 /** One option as an editor shows it. `path` addresses the value inside the element. */
 export type Field =
-  | { kind: 'number'; path: string; words: string; unit?: string; min: number; max: number; step: number }
+  | {
+      kind: 'number';
+      path: string;
+      words: string;
+      unit?: string;
+      min: number;
+      max: number;
+      step: number;
+      /** Shown only where another option is so; without it the figure has no use. */
+      where?: { path: string; is: string };
+    }
   /** A row of whole figures, such as a lamp's programmes. */
   | { kind: 'figures'; path: string; words: string; unit: string; min: number; max: number; most: number }
   | { kind: 'choice'; path: string; words: string; choices: { value: string | number; words: string }[] }
@@ -123,8 +134,8 @@ export interface Technique<E> {
   inlaid?: (element: E, context: NailContext) => Inlaid;
   /** What of it is taken hold of on the nail itself. */
   handles?: (element: E, context: NailContext) => Handle<E>[];
-  /** The element with some of its parts, by their handles, laid again beside themselves. */
-  again?: (element: E, parts: readonly string[]) => E;
+  /** What of it is copied, pasted and taken out by its handles. */
+  copies?: Copies;
   arrangements?: readonly Arrangement<E>[];
   /** A way to lay all of it by a line that is drawn on the nail, in mm. */
   drawn?: {

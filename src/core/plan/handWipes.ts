@@ -22,8 +22,8 @@ export function withHandWipes({ operations, context }: Compiled, wipes: readonly
     const draft = wipeDraft(
       context,
       'wipe-hand',
-      `${STICKY_OFF}, for the file beside it`,
-      'So that a nail beside it can be filed: dust sticks to what is sticky.',
+      `${STICKY_OFF}: another nail of this hand is filed next`,
+      'Dust from the nail beside it would stick to what is sticky.',
     );
     return {
       ...draft,

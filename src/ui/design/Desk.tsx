@@ -1,5 +1,6 @@
 'use client';
 import { ActionIcon, Button } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
 import { IconZoomIn, IconZoomOut } from '@tabler/icons-react';
 import { useState } from 'react';
 import { buildOf, frameOf, lookOf } from '@/core/compile/prepare';
@@ -23,6 +24,7 @@ import { NailOnly } from './NailOnly';
 import { Pen } from './Pen';
 import { Rule } from './Rule';
 import { SeenAs } from './SeenAs';
+import { useCopying } from './useCopying';
 import { openLookOf } from './useEditing';
 import classes from './Desk.module.css';
 
@@ -36,6 +38,8 @@ export function Desk({ height_px }: { height_px: number }) {
   const focus = useStudio((s) => s.focus);
   const look = useSettled(openLookOf);
   const [zoom, setZoom] = useState(0);
+  const { paste } = useCopying();
+  useHotkeys([['mod+V', (event) => paste() && event.preventDefault(), { preventDefault: false }]]);
   const nail = set.nails[focus];
   const frame = frameOf(nail, buildOf(set, nail));
   const fits = (height_px - ROOM.top - ROOM.bottom) / (frame.length_mm + 2 * PICTURE_PAD_MM);

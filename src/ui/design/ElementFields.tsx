@@ -39,7 +39,7 @@ export function ElementFields({ look, element: ofLook }: { look: Look; element: 
       <FromShelf element={element} onTake={put} />
       <FadePlan element={element} />
       <Arrangements look={look} element={element} onLay={put} />
-      {techniqueOf(element.kind).fields.map((field) => (
+      {fieldsOf(element).map((field) => (
         <FieldInput
           key={`${field.kind} ${field.path}`}
           field={field}
@@ -50,6 +50,14 @@ export function ElementFields({ look, element: ofLook }: { look: Look; element: 
       ))}
       <ToldApart look={look} element={element} />
     </div>
+  );
+}
+
+/** The fields that have a use as the element is now. */
+function fieldsOf(element: Element): Field[] {
+  return techniqueOf(element.kind).fields.filter(
+    (field) =>
+      field.kind !== 'number' || !field.where || readPath(element, field.where.path) === field.where.is,
   );
 }
 

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import { contextOf, elementOn } from '@/core/compile/prepare';
+import { partsAgain, withoutParts } from '@/core/craft/copies';
 import type { Handle } from '@/core/craft/handle';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/document/document';
@@ -12,6 +13,7 @@ import { useGesture } from '../kit/useGesture';
 import { HELD_FINENESS } from '../kit/usePictures';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { toggled } from '../studio/StudioKeys';
+import { useCopying } from './useCopying';
 import { openElementOf, useEditing } from './useEditing';
 import classes from './Desk.module.css';
 
@@ -55,6 +57,7 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
   const set = useStudio((s) => s.set);
   const store = useStudioStore();
   const editing = useEditing(look, element, true);
+  const { copy } = useCopying();
   const gesture = useGesture();
   const active = useStudio((s) => s.openPart);
   const setActive = (openPart: string) => store.setState({ openPart });
@@ -177,19 +180,29 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
     rest.current = setTimeout(() => store.setState({ moving: false }), RESTED_MS);
   }
 
+  /** Parts copied, laid once more beside themselves, or taken out; false where the key says nothing of it. */
+  function copying(event: React.KeyboardEvent, handle: Handle<Element>): boolean {
+    const { copies } = techniqueOf(element.kind);
+    if (!copies) return false;
+    const ids = [...new Set([handle.id, ...also])];
+    const key = event.ctrlKey || event.metaKey ? `Ctrl ${event.key.toLowerCase()}` : event.key;
+    if (key === 'Ctrl c') return copy(editing.element, ids);
+    if (key !== 'Ctrl d' && key !== 'Delete') return false;
+    gesture.begin();
+    editing.put((key === 'Delete' ? withoutParts : partsAgain)(editing.element, copies, ids), gesture.id());
+    if (key === 'Delete') setAlso([]);
+    return true;
+  }
+
   function onKey(event: React.KeyboardEvent, handle: Handle<Element>) {
     if (event.key === 'Escape' && grip.current) {
       editing.put(grip.current.before, gesture.id());
       letGo();
       return;
     }
-    if (event.key === 'd' && (event.ctrlKey || event.metaKey)) {
-      const { again } = techniqueOf(element.kind);
-      if (!again) return;
+    if (copying(event, handle)) {
       event.preventDefault();
       event.stopPropagation();
-      gesture.begin();
-      editing.put(again(editing.element, [...new Set([handle.id, ...also])]), gesture.id());
       return;
     }
     const arrow = ARROWS[event.key];

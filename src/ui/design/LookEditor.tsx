@@ -1,18 +1,20 @@
 'use client';
 import { ActionIcon, Button } from '@mantine/core';
 import { IconPlus, IconTrash } from '@tabler/icons-react';
+import { partsOf } from '@/core/craft/copies';
 import { TECHNIQUES, techniqueOf, type Element } from '@/core/craft/techniques';
 import { withTwins } from '@/core/document/bothHands';
 import { LOOK_KEYS, type Look, type SetDocument } from '@/core/document/document';
 import { nailsWords } from '@/core/model/names';
 import { tidyWords, wordsWith } from '@/core/model/primitives';
-import { RESERVED_ELEMENTS } from '@/core/craft/operation';
 import { MoreMenu } from '../kit/MoreMenu';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { ElementFields } from './ElementFields';
 import { freeId } from '../kit/freeId';
+import { elementId } from './elementId';
 import { broughtFor, freshProducts } from './fresh';
 import { Stack } from './Stack';
+import { useCopying } from './useCopying';
 import { openElementOf, openLookOf } from './useEditing';
 import classes from './DesignView.module.css';
 
@@ -34,22 +36,23 @@ function OpenLook({ look }: { look: Look }) {
   const selected = useStudio((s) => s.selected);
   const bothHands = useStudio((s) => s.bothHands);
   const openElement = useStudio((s) => s.openElement);
+  const held = useStudio((s) => s.openPart);
+  const copied = useStudio((s) => s.copied);
   const store = useStudioStore();
   const { change, changeWorn } = store.getState();
   const element = openElementOf(look, openElement);
   const open = (id: string) => store.setState({ openElement: id });
 
-  const newId = (wanted: string, into: Look) =>
-    freeId(wanted, [...into.elements, ...RESERVED_ELEMENTS.map((reserved) => ({ id: reserved }))]);
+  const { copy, paste } = useCopying();
 
   function copyInto(into: Look, copied: Element) {
-    const id = newId(copied.id.slice(0, 34), into);
+    const id = elementId(copied.id.slice(0, 34), into);
     if (change({ kind: 'put-element', look: into.id, element: { ...copied, id } }))
       store.setState({ openLook: into.id, openElement: id });
   }
 
   function add(kind: string) {
-    const id = newId(kind, look);
+    const id = elementId(kind, look);
     const element = techniqueOf(kind).fresh(id, freshProducts(set));
     const put = { kind: 'put-element', look: look.id, element } as const;
     const brought = broughtFor(element, set);
@@ -133,6 +136,16 @@ function OpenLook({ look }: { look: Look }) {
               <MoreMenu
                 label="More for this element"
                 entries={[
+                  ...(held && holdsPart(element, held)
+                    ? [
+                        {
+                          key: 'copy',
+                          words: `Copy ${heldWords(held)} (Ctrl C)`,
+                          onPick: () => copy(element, [held]),
+                        },
+                      ]
+                    : []),
+                  ...(copied ? [{ key: 'paste', words: 'Lay what was copied (Ctrl V)', onPick: paste }] : []),
                   { key: 'again', words: 'Duplicate it here', onPick: () => copyInto(look, element) },
                   ...crossedBy(element, set).map((other) => ({
                     key: 'plaid',
@@ -187,4 +200,16 @@ function crossedBy(element: Element, set: SetDocument): Element[] {
 function duplicated(look: Look, looks: readonly Look[]): Look {
   const key = [...LOOK_KEYS].find((one) => !looks.some((other) => other.key === one))!;
   return { ...look, id: freeId(look.id.slice(0, 34), looks), name: wordsWith(look.name, '(copy)'), key };
+}
+
+/** Whether a handle is of a part that can be copied. */
+function holdsPart(element: Element, handle: string): boolean {
+  const { copies } = techniqueOf(element.kind);
+  return copies !== undefined && partsOf(element, copies, [handle]).length > 0;
+}
+
+/** "stone 3": what a handle holds, in words. */
+function heldWords(handle: string): string {
+  const [part = '', index] = handle.split('-');
+  return `${part} ${Number(index) + 1}`;
 }

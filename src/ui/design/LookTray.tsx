@@ -5,7 +5,7 @@ import { IconPlus } from '@tabler/icons-react';
 import { useMemo } from 'react';
 import { techniqueOf } from '@/core/craft/techniques';
 import { LOOK_KEYS, type Look } from '@/core/document/document';
-import { NailCanvas } from '../kit/NailCanvas';
+import { StillPicture } from '../kit/StillPicture';
 import { FINENESS, usePicture } from '../kit/usePictures';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { freeId } from '../kit/freeId';
@@ -78,7 +78,7 @@ function Swatch({ look }: { look: Look }) {
       onClick={() => store.setState({ openLook: look.id, openElement: undefined })}
     >
       <span className={classes.swatch}>
-        <NailCanvas picture={picture} px_per_mm={PX_PER_MM} label="" />
+        <StillPicture picture={picture} px_per_mm={PX_PER_MM} />
       </span>
       <span className={classes.lookName}>
         {look.name}

@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import { buildOf, frameOf } from '@/core/compile/prepare';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/document/document';
-import { NailCanvas } from '../kit/NailCanvas';
+import { StillPicture } from '../kit/StillPicture';
 import { FINENESS, usePicture } from '../kit/usePictures';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import classes from './Stack.module.css';
@@ -101,7 +101,7 @@ function Film({ look, element, open, move }: FilmProps) {
         }}
       >
         <span className={classes.lifted}>
-          <NailCanvas picture={picture} px_per_mm={px_per_mm} label="" />
+          <StillPicture picture={picture} px_per_mm={px_per_mm} />
         </span>
         <span className={classes.kind}>{techniqueOf(element.kind).words}</span>
         <span className={classes.says}>{says(element, set)}</span>

@@ -37,11 +37,35 @@ function ownOf(set: SetDocument, nail: NailName, element: string): NailChange | 
   return set.nails[nail].changes.find((one) => one.element === element);
 }
 
+/** Whether an element is edited as the nail's in focus alone: it has it otherwise, or is to have it so. */
+export function isOwn(studio: Studio, set: SetDocument, look: Look, element: Element): boolean {
+  const { focus, ownOnly } = studio;
+  if (lookOf(set, set.nails[focus])?.id !== look.id) return false;
+  const change = ownOf(set, focus, element.id);
+  return ownOnly || (change !== undefined && 'options' in change);
+}
+
+/** Puts an element as it is edited into its look, or into what is the nail's own. */
+export function putElement(
+  { change, changeWorn, focus }: Studio,
+  own: boolean,
+  look: Look,
+  ofLook: Element,
+  next: Element,
+  gesture?: string,
+): void {
+  if (!own) {
+    change({ kind: 'put-element', look: look.id, element: next }, gesture);
+    return;
+  }
+  const options = ownOptions(ofLook, next);
+  changeWorn({ kind: 'nail-change', nail: focus, change: { element: ofLook.id, options } }, gesture);
+}
+
 /** How the open element is edited on the nail in focus; `asHeld` follows every move of a hand that holds it. */
 export function useEditing(look: Look, element: Element, asHeld = false): Editing {
   const setOf = (s: Studio) => (asHeld ? s.set : settledOf(s));
   const nail = useStudio((s) => s.focus);
-  const own = useStudio((s) => s.ownOnly);
   const change = useStudio((s) => ownOf(setOf(s), s.focus, element.id));
   const twins = useStudio((s) => {
     const change = ownOf(setOf(s), mirrorOf(s.focus), element.id);
@@ -52,29 +76,15 @@ export function useEditing(look: Look, element: Element, asHeld = false): Editin
   });
   const worn = useStudio((s) => lookOf(setOf(s), setOf(s).nails[s.focus])?.id === look.id);
   const store = useStudioStore();
-  const options = worn && change && 'options' in change;
-  const alone = worn && (own || options === true);
+  const own = useStudio((s) => isOwn(s, setOf(s), look, element));
+  const options = change && 'options' in change ? change : undefined;
   return {
-    element: (alone && changedElement(element, options ? change : undefined)) || element,
+    element: (own && changedElement(element, options)) || element,
     nail,
-    own: alone,
+    own,
     whose: twins ? fingersWords(nail) : nailWords(nail),
     worn,
-    put: (next, gesture) => {
-      const { change, changeWorn } = store.getState();
-      if (!alone) {
-        change({ kind: 'put-element', look: look.id, element: next as Element }, gesture);
-        return;
-      }
-      changeWorn(
-        {
-          kind: 'nail-change',
-          nail,
-          change: { element: element.id, options: ownOptions(element, next as Element) },
-        },
-        gesture,
-      );
-    },
+    put: (next, gesture) => putElement(store.getState(), own, look, element, next as Element, gesture),
     clear: () => {
       store.getState().changeWorn({ kind: 'clear-nail-change', nail, element: element.id });
       store.setState({ ownOnly: false });

@@ -6,8 +6,8 @@ import type { NailName } from '@/core/model/names';
 import { fingerTop_mm, fingerWidth_mm } from '@/core/picture/finger';
 import type { Raster } from '@/core/picture/raster';
 import { fingerOfNail } from '@/workers/planner';
-import { NailCanvas } from './NailCanvas';
 import { notDrawn } from './notDrawn';
+import { StillPicture } from './StillPicture';
 import { FINENESS } from './usePictures';
 import classes from './Finger.module.css';
 
@@ -55,7 +55,7 @@ export function Finger({ set, name, px_per_mm, below_mm, turn_deg, x, y }: Props
         transformOrigin: `50% ${fingerTop_mm(frame) * px_per_mm}px`,
       }}
     >
-      <NailCanvas picture={picture} px_per_mm={px_per_mm} label="" mark="finger-drawn" />
+      <StillPicture picture={picture} px_per_mm={px_per_mm} />
     </div>
   );
 }

@@ -2,6 +2,8 @@
 import { createContext, useContext } from 'react';
 import { temporal, type TemporalState } from 'zundo';
 import { createStore, useStore, type StoreApi } from 'zustand';
+import type { Part } from '@/core/craft/copies';
+import type { Element } from '@/core/craft/techniques';
 import { onBothHands, type WornChange } from '@/core/document/bothHands';
 import { applyChange, type Change } from '@/core/document/changes';
 import type { Point } from '@/core/geometry/frame';
@@ -54,6 +56,8 @@ export interface Studio {
   /** The look whose elements are open in Design. */
   openLook: string | undefined;
   openElement: string | undefined;
+  /** Parts of an element that were copied. */
+  copied: { from: Element; parts: Part[] } | undefined;
   /** What of the open element is taken hold of, or has its numbers open: `piece-2`. */
   openPart: string | undefined;
   /** The nail that Layers shows. */
@@ -103,6 +107,7 @@ export function createStudio(set: SetDocument, history?: UndoHistory): StudioSto
         openLook: set.nails['left-ring'].look ?? set.looks[0]?.id,
         openElement: undefined,
         openPart: undefined,
+        copied: undefined,
         focus: 'left-ring',
         seenAs: 'plain',
         bothHands: set.practice.hands === 'alike',

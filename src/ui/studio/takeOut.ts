@@ -8,6 +8,7 @@ import type { Raster } from '@/core/picture/raster';
 import { buildOf, frameOf } from '@/core/compile/prepare';
 import { fingerOfNail, pictureOf, RANK } from '@/workers/planner';
 import { downloadBlob } from '../kit/download';
+import { pixelCanvas, pngOf } from '../kit/pixelCanvas';
 
 export type WayOut = 'picture' | 'cut-out' | 'template-pdf' | 'template-svg';
 
@@ -80,19 +81,11 @@ async function pictureOfSet(set: SetDocument, onWhite: boolean): Promise<Blob> {
     );
     context.restore();
   }
-  return new Promise((resolve, reject) =>
-    canvas.toBlob(
-      (blob) => (blob ? resolve(blob) : reject(new Error('the picture is too large'))),
-      'image/png',
-    ),
-  );
+  return pngOf(canvas);
 }
 
 /** Lays a picture with its upper left corner there, in mm. */
-function lay(context: CanvasRenderingContext2D, { width, height, data }: Raster, x_mm: number, y_mm: number) {
-  const canvas = document.createElement('canvas');
-  canvas.width = width;
-  canvas.height = height;
-  canvas.getContext('2d')?.putImageData(new ImageData(data, width, height), 0, 0);
-  context.drawImage(canvas, x_mm, y_mm, width / PX_PER_MM, height / PX_PER_MM);
+function lay(context: CanvasRenderingContext2D, picture: Raster, x_mm: number, y_mm: number) {
+  const { width, height } = picture;
+  context.drawImage(pixelCanvas(picture), x_mm, y_mm, width / PX_PER_MM, height / PX_PER_MM);
 }

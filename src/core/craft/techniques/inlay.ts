@@ -11,7 +11,6 @@ import { HAND_S } from '../handwork';
 import { layPiece } from '../laying';
 import { pieceStands_mm, type LyingPiece } from '../pieces';
 import type { Draft, PlacedPiece } from '../operation';
-import { partsAgain } from '../partsAgain';
 import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD } from '../technique';
 
 const Piece = z.strictObject({
@@ -240,10 +239,7 @@ export const inlay = defineTechnique({
       lay: (element, context) => strewn(0.25, MOST_PIECES)(element, context),
     },
   ],
-  again: (element, parts) => ({
-    ...element,
-    pieces: partsAgain(element.pieces, 'piece', parts, MOST_PIECES),
-  }),
+  copies: { path: 'pieces', part: 'piece', most: MOST_PIECES },
   drawn: {
     words: 'Strew in a shape',
     says: 'As many as lie side by side in a shape that you draw on the nail',

@@ -8,7 +8,6 @@ import { Across, Along, Colour } from '../../model/primitives';
 import { scaleOn, sideOf, SKIN_MARGIN_MM, spotOn_mm, type NailContext } from '../context';
 import { spotHandle, spotOf } from '../handle';
 import type { PlacedPiece } from '../operation';
-import { partsAgain } from '../partsAgain';
 import {
   defineTechnique,
   ELEMENT_BASE,
@@ -286,10 +285,7 @@ export const looseStones = defineTechnique({
     HAND_FIELD,
   ],
   arrangements,
-  again: (element, parts) => ({
-    ...element,
-    stones: partsAgain(element.stones, 'stone', parts, MOST_STONES),
-  }),
+  copies: { path: 'stones', part: 'stone', most: MOST_STONES },
   drawn: {
     words: 'Along a line',
     says: 'Side by side along a line that you draw on the nail',

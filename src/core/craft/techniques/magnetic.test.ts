@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { compileNail } from '../../compile/compile';
-import { NAILS } from '../../model/names';
+import type { NailName } from '../../model/names';
 import { drawNail } from '../../picture/nailPicture';
 import { planNail } from '../../plan/nailPlan';
 import { planSet } from '../../plan/planSet';
@@ -9,7 +9,7 @@ import { shimmerAt } from '../shimmer';
 
 const over = (options: Parameters<typeof element<'magnetic'>>[1] = {}) =>
   setWearing([element('colour', { product: 'night-blue' }), element('magnetic', options)]);
-const workOn = (set: ReturnType<typeof over>, nail: (typeof NAILS)[number] = 'left-ring') =>
+const workOn = (set: ReturnType<typeof over>, nail: NailName = 'left-ring') =>
   compileNail(set, nail).operations.filter((one) => one.element === 'magnetic');
 
 describe('magnetic gel', () => {
@@ -23,7 +23,7 @@ describe('magnetic gel', () => {
     ]);
     expect(work[1]).toMatchObject({
       words:
-        'Bar magnet held over the middle, high on the bed, turned 25° to the left, 4 mm off the nail, 8 s',
+        'Bar magnet held over the middle, high on the bed, turned 25°, its tip end to the little-finger side, 4 mm off the nail, 8 s',
       hand_s: 8,
       caution: expect.stringContaining('pacemakers') as string,
     });
@@ -40,7 +40,14 @@ describe('magnetic gel', () => {
     [{ turn_deg: 0 }, 'over the middle, high on the bed, along the nail'],
     [{ turn_deg: 180 }, 'over the middle, high on the bed, along the nail'],
     [{ turn_deg: -90, along: 0.1 }, 'over the middle, at the cuticle, across the nail'],
-    [{ turn_deg: -30, across: 0.7 }, 'over the side, high on the bed, turned 30° to the right'],
+    [
+      { turn_deg: -30, across: 0.7 },
+      'over the thumb side, high on the bed, turned 30°, its tip end to the thumb side',
+    ],
+    [
+      { across: -0.3, along: 1 },
+      'over beside the middle, to the little-finger side, where the free edge begins',
+    ],
     [{ form: 'round' as const, along: 2 }, 'over the middle, at the tip, 4 mm'],
     [
       { form: 'sides' as const, distance_mm: 0 },
@@ -50,8 +57,11 @@ describe('magnetic gel', () => {
     expect(workOn(over(options))[1]!.words).toContain(words);
   });
 
-  it('is turned over for the other hand, in words and on the nail', () => {
-    expect(workOn(over(), 'right-ring')[1]!.words).toContain('turned 25° to the right');
+  it('is turned over for the other hand; said by the fingers it reads alike on both', () => {
+    const words = (hand: 'mirror' | 'same', name: NailName) => workOn(over({ hand }), name)[1]!.words;
+    expect(words('mirror', 'left-ring')).toContain('turned 25°, its tip end to the little-finger side');
+    expect(words('mirror', 'right-ring')).toBe(words('mirror', 'left-ring'));
+    expect(words('same', 'right-ring')).toContain('turned 25°, its tip end to the thumb side');
     const [left, right] = [workOn(over({ across: -0.3 })), workOn(over({ across: -0.3 }), 'right-ring')];
     const x = (work: typeof left) => (work[0]!.paint?.kind === 'shimmer' ? work[0]!.paint.x_mm : 0);
     expect(x(left)).toBeLessThan(-1);

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import type { NailName } from '../../model/names';
 import { Across, Along, Id, mm, Words } from '../../model/primitives';
 import { rounded } from '../../model/rounded';
 import { placeOf, scaleOn, sideOf, spotOn_mm, type NailContext } from '../context';
@@ -7,6 +8,7 @@ import { cureOf, flashOf } from '../drafts';
 import { onPart, regionHandles, turnedSpotHandles } from '../handle';
 import { HAND_S } from '../handwork';
 import { SHIMMER_FORMS, type Draft, type Place, type Shimmer } from '../operation';
+import { sideWords } from '../sides';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
 
 const schema = z.strictObject({
@@ -53,7 +55,16 @@ export const magnetic = defineTechnique({
       ],
     },
     { kind: 'number', path: 'width_mm', words: 'How wide', unit: 'mm', min: 0.3, max: 20, step: 0.1 },
-    { kind: 'number', path: 'turn_deg', words: 'Turn', unit: '°', min: -180, max: 180, step: 5 },
+    {
+      kind: 'number',
+      path: 'turn_deg',
+      words: 'Turn',
+      unit: '°',
+      min: -180,
+      max: 180,
+      step: 5,
+      where: { path: 'form', is: 'line' },
+    },
     { kind: 'number', path: 'distance_mm', words: 'Magnet off', unit: 'mm', min: 0, max: 20, step: 0.5 },
     { kind: 'number', path: 'hold_s', words: 'Held', unit: 's', min: 1, max: 60, step: 1 },
     { kind: 'number', path: 'passes', words: 'Coats', min: 1, max: 3, step: 1 },
@@ -119,7 +130,7 @@ export const magnetic = defineTechnique({
       const drawn = element.drawn === 'every' || pass === element.passes;
       return [
         { step: 'coat', pass, product: product.id, ...draft(pass) },
-        ...(drawn ? [{ ...magnetDraft(element, place, shimmer), pass }] : []),
+        ...(drawn ? [{ ...magnetDraft(element, place, shimmer, context.name), pass }] : []),
         { ...flashOf(product, t_um, place, drawn ? BEFORE_IT_WANDERS : NOT_YET, 'flash', pass), held: true },
         cureOf(product, t_um, place, 'cure', pass),
       ];
@@ -130,11 +141,11 @@ export const magnetic = defineTechnique({
 const BEFORE_IT_WANDERS = 'Flashed at once, before the shimmer wanders.';
 const NOT_YET = 'Flashed at once, so that no magnet at the next nail moves it.';
 
-function magnetDraft(element: Magnetic, place: Place, shimmer: Shimmer): Draft {
+function magnetDraft(element: Magnetic, place: Place, shimmer: Shimmer, nail: NailName): Draft {
   return {
     step: 'magnet',
     verb: 'magnet',
-    words: magnetWords(element, shimmer.turn_deg),
+    words: magnetWords(element, shimmer, nail),
     place,
     hand_s: element.hold_s * (element.form === 'sides' ? 2 : 1),
     held: true,
@@ -155,22 +166,23 @@ function shimmerOn(element: Magnetic, context: NailContext): Shimmer {
   };
 }
 
-/** The recipe in one line: which magnet, over what, how far off, how long. It reads alike on every nail. */
+/** The recipe in one line: which magnet, over what, how far off, how long. */
 function magnetWords(
   { magnet, form, distance_mm, hold_s, across, along }: Magnetic,
-  turn_deg: number,
+  { x_mm, turn_deg }: Shimmer,
+  nail: NailName,
 ): string {
   const off = distance_mm > 0 ? `${distance_mm} mm off the nail` : 'as near as it goes';
   if (form === 'sides') return `${magnet} held beside one sidewall, then the other, ${off}, ${hold_s} s each`;
-  const lies = form === 'line' ? `, ${turnWords(turn_deg)}` : '';
-  return `${magnet} held over ${spotWords(across, along)}${lies}, ${off}, ${hold_s} s`;
+  const lies = form === 'line' ? `, ${turnWords(turn_deg, nail)}` : '';
+  return `${magnet} held over ${spotWords(across, along, sideWords(x_mm, nail))}${lies}, ${off}, ${hold_s} s`;
 }
 
-function spotWords(across: number, along: number): string {
+function spotWords(across: number, along: number, side: string): string {
   const height = HEIGHTS.find(([upTo]) => along <= upTo)![1];
-  const side =
-    Math.abs(across) < 0.12 ? 'the middle' : Math.abs(across) < 0.5 ? 'beside the middle' : 'the side';
-  return `${side}, ${height}`;
+  const off = Math.abs(across);
+  const where = off < 0.12 ? 'the middle' : off < 0.5 ? `beside the middle, to the ${side}` : `the ${side}`;
+  return `${where}, ${height}`;
 }
 
 /** Landmarks a hand finds without a rule. */
@@ -183,10 +195,10 @@ const HEIGHTS: readonly (readonly [number, string])[] = [
   [Infinity, 'at the tip'],
 ];
 
-function turnWords(turn_deg: number): string {
+function turnWords(turn_deg: number, nail: NailName): string {
   // A bar has no head: half a turn is none.
   const turn = ((((Math.round(turn_deg) + 90) % 180) + 180) % 180) - 90;
   if (Math.abs(turn) < 3) return 'along the nail';
   if (Math.abs(turn) > 87) return 'across the nail';
-  return `turned ${Math.abs(turn)}° to the ${turn > 0 ? 'left' : 'right'}`;
+  return `turned ${Math.abs(turn)}°, its tip end to the ${sideWords(-turn, nail)}`;
 }

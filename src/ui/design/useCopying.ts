@@ -1,0 +1,73 @@
+'use client';
+import { elementOn } from '@/core/compile/prepare';
+import { beside, ofParts, partsOf, withParts, type Part } from '@/core/craft/copies';
+import { techniqueOf, type Element } from '@/core/craft/techniques';
+import type { Look } from '@/core/document/document';
+import { useGesture } from '../kit/useGesture';
+import { useStudioStore } from '../studio/studio';
+import { elementId } from './elementId';
+import { isOwn, openElementOf, openLookOf, putElement } from './useEditing';
+
+/** Copies parts of an element, and lays them into what is open: there, or on another nail or look. */
+export function useCopying() {
+  const store = useStudioStore();
+  const gesture = useGesture();
+
+  function copy(element: Element, ids: readonly string[]): boolean {
+    const { copies } = techniqueOf(element.kind);
+    const parts = copies ? partsOf(element, copies, ids) : [];
+    if (parts.length > 0) store.setState({ copied: { from: element, parts } });
+    return parts.length > 0;
+  }
+
+  function paste(): boolean {
+    const studio = store.getState();
+    const look = openLookOf(studio.set, studio);
+    const copies = studio.copied && techniqueOf(studio.copied.from.kind).copies;
+    if (!studio.copied || !look || !copies) return false;
+    const { from, parts } = studio.copied;
+    const into = openOf(look, studio.openElement, from.kind);
+    if (!into) {
+      const element = { ...ofParts(from, copies, parts), id: elementId(from.kind, look) };
+      if (!studio.change({ kind: 'put-element', look: look.id, element })) return false;
+      store.setState({ openElement: element.id, openPart: `${copies.part}-0` });
+      return true;
+    }
+    const own = isOwn(studio, studio.set, look, into);
+    const now = (own && elementOn(studio.set, studio.focus, look.id, into.id)) || into;
+    const there = partsOf(now, copies, handlesOf(copies.part, copies.most));
+    gesture.begin();
+    putElement(
+      studio,
+      own,
+      look,
+      into,
+      withParts(
+        now,
+        copies,
+        parts.map((part) => clearOf(part, there)),
+      ),
+      gesture.id(),
+    );
+    store.setState({ openElement: into.id, openPart: `${copies.part}-${there.length}` });
+    return true;
+  }
+
+  return { copy, paste };
+}
+
+/** The open element where it is of that kind, else the topmost that is. */
+function openOf(look: Look, open: string | undefined, kind: string): Element | undefined {
+  const element = openElementOf(look, open);
+  return element?.kind === kind ? element : look.elements.findLast((one) => one.kind === kind);
+}
+
+function handlesOf(part: string, most: number): string[] {
+  return Array.from({ length: most }, (_, i) => `${part}-${i}`);
+}
+
+/** A part on the very spot of another would hide it: it is laid beside. */
+function clearOf(part: Part, there: readonly Part[]): Part {
+  const hides = there.some((one) => one.across === part.across && one.along === part.along);
+  return hides ? clearOf(beside(part), there) : part;
+}
