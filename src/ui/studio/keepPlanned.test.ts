@@ -77,6 +77,30 @@ describe('a set that is kept planned', () => {
     expect(state()).toMatchObject({ planning: 'fresh', plan: { title: 'Third' } });
   });
 
+  it('what a hand moves is planned once it is let go, however long it rests meanwhile', async () => {
+    const { state, store, answer, asked } = await open();
+    answer(0);
+    await settled();
+    store.setState({ heldFrom: state().set });
+    store.getState().change(rename('Second'));
+    await settled();
+    store.getState().change(rename('Third'));
+    await settled();
+    expect(state().planning).toBe('making');
+    expect(asked).toHaveLength(1);
+    store.setState({ heldFrom: undefined });
+    await settled();
+    expect(asked.map((one) => one.set.title)).toEqual(['Curtain Up', 'Third']);
+    answer(1);
+    await settled();
+    expect(state().planning).toBe('fresh');
+    // Taken hold of and let go as it was, it is still planned.
+    store.setState({ heldFrom: state().set });
+    store.setState({ heldFrom: undefined });
+    await settled();
+    expect(asked).toHaveLength(2);
+  });
+
   it('a plan that fails is told; the next change, or asking again, plans as ever', async () => {
     const { state, store, answer, asked } = await open();
     answer(0);

@@ -81,11 +81,17 @@ export function keepPlanned(store: StudioStore, by: Planner = { planOf, polish, 
   }
 
   const unsubscribe = store.subscribe((state, before) => {
-    if (state.set === before.set) return;
+    const changed = state.set !== before.set;
+    if (changed) {
+      clearTimeout(timer);
+      clearTimeout(quiet);
+      by.stopPolishing();
+      store.setState({ planning: 'making', searchFailed: false, searched: 0 });
+    }
+    // What a hand still moves is planned once it is let go: until then the picture needs the machine.
+    const letGo = before.heldFrom !== undefined && state.set !== before.heldFrom;
+    if (state.heldFrom || !(changed || letGo)) return;
     clearTimeout(timer);
-    clearTimeout(quiet);
-    by.stopPolishing();
-    store.setState({ planning: 'making', searchFailed: false, searched: 0 });
     timer = setTimeout(() => void run(), PICTURE_FIRST_MS);
   });
   store.setState({ replan });
