@@ -19,9 +19,10 @@ import type { Raster } from '@/core/picture/raster';
 import { crosswise, lengthwise, type Section } from '@/core/picture/section';
 import { withHandWipes } from '@/core/plan/handWipes';
 import { kitKey, nailKey } from '@/core/plan/nailKey';
-import { planNail, type NailPlan } from '@/core/plan/nailPlan';
+import { heldNail, planNail, type NailPlan } from '@/core/plan/nailPlan';
 import { newMemo, planSet, recall, type Plan } from '@/core/plan/planSet';
 import { shorten, type Shortening } from '@/core/plan/shorten';
+import type { Rerun } from '@/core/simulate/rerun';
 import { nominalSteps, simulateNail } from '@/core/simulate/simulate';
 import type { HandWipe } from '@/core/timing/problem';
 import { AT_LENGTH } from '@/core/timing/search';
@@ -106,7 +107,7 @@ export function plannerApi(): PlannerApi {
     return (id: string) => products.get(id)!;
   };
 
-  let before: { name: NailName; painted: Painted; picture: NailPicture } | undefined;
+  let before: { name: NailName; run: Rerun; painted: Painted; picture: NailPicture } | undefined;
 
   return {
     plan: (set) => {
@@ -131,14 +132,13 @@ export function plannerApi(): PlannerApi {
       return transfer(picture, [picture.data.buffer]);
     },
     preview: (set, name, px_per_mm) => {
-      const painted = { field: planned(set, name).nominal.field, product: productIn(set) };
-      const box =
-        before?.name === name && before.picture.px_per_mm === px_per_mm
-          ? changedBox(before.painted, painted)
-          : undefined;
-      const patch = before && box && { onto: before.picture.data, box };
+      const last = before?.name === name ? before : undefined;
+      const run = heldNail(set, name, last?.run);
+      const painted = { field: run.field, product: productIn(set) };
+      const box = last?.picture.px_per_mm === px_per_mm ? changedBox(last.painted, painted) : undefined;
+      const patch = last && box && { onto: last.picture.data, box };
       const picture = drawNail(painted.field, painted.product, px_per_mm, 0, patch);
-      before = { name, painted, picture };
+      before = { name, run, painted, picture };
       // Copied: the next one is drawn over it.
       return picture;
     },

@@ -8,6 +8,7 @@ import type { Told } from '../judge/finding';
 import { buildOf } from '../compile/prepare';
 import type { Edge } from '../simulate/field';
 import { newCovers, type Covers } from '../simulate/cover';
+import { rerun, type Rerun } from '../simulate/rerun';
 import { nominalSteps, simulateNail, type Simulated, type Step } from '../simulate/simulate';
 
 /** One nail compiled and run with the seconds its own operations ask for. */
@@ -21,7 +22,7 @@ export interface NailPlan {
 
 export function planNail(set: SetDocument, name: NailName): NailPlan {
   const compiled = compileNail(set, name);
-  const { edge } = buildKindOf(buildOf(set, set.nails[name]).kind);
+  const edge = edgeOf(set, name);
   const covers = newCovers();
   return {
     compiled,
@@ -29,6 +30,15 @@ export function planNail(set: SetDocument, name: NailName): NailPlan {
     covers,
     nominal: simulateNail(compiled, edge, nominalSteps(compiled.operations), covers),
   };
+}
+
+/** One nail as it is while a hand moves something on it; `before` as it was at the last move, where there was one. */
+export function heldNail(set: SetDocument, name: NailName, before?: Rerun): Rerun {
+  return rerun(compileNail(set, name), edgeOf(set, name), before);
+}
+
+function edgeOf(set: SetDocument, name: NailName): Edge {
+  return buildKindOf(buildOf(set, set.nails[name]).kind).edge;
 }
 
 /** Runs a planned nail once more, as the sitting treats it. */

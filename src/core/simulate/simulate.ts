@@ -47,33 +47,41 @@ export function simulateNail(
   steps: readonly Step[],
   covers: Covers = newCovers(),
 ): Simulated {
-  const { context, found } = compiled;
-  const field = makeField(context.frame, edge, context.nail.plate, found);
-  const run: Run = {
-    field,
+  const run = beginRun(compiled, edge, covers);
+  for (const step of steps) goOn(run, step);
+  const { field, verdicts, states } = run;
+  return { field, verdicts, states };
+}
+
+/** A run over a nail on which nothing is laid yet. */
+export function beginRun({ context, found }: Compiled, edge: Edge, covers: Covers): Run {
+  return {
+    field: makeField(context.frame, edge, context.nail.plate, found),
     product: context.product,
     covers,
     verdicts: [],
+    states: [],
     lengthened: edge === 'plate' || found.old?.stays === true,
   };
-  const states: StateAfter[] = [];
-  for (const step of steps) {
-    if ('operation' in step) {
-      apply(run, step.operation, step.light_s);
-      const { deposit: laid, hand_s } = step.operation;
-      const elapsed_s = step.elapsed_s ?? ownSeconds(step.operation);
-      // What is laid begins to set when the hand leaves it, and is wet until then.
-      const passed_s = laid ? elapsed_s - hand_s : elapsed_s;
-      if (laid) states.push(stateOf(run));
-      for (const one of [field, ...(run.tip ? [run.tip] : [])]) passTime(one, passed_s, context.product);
-      if (!laid) states.push(stateOf(run));
-    } else {
-      shine(field, step.light_s, context.product);
-      if (run.tip) shine(run.tip, step.light_s, context.product);
-      passTime(field, step.elapsed_s ?? step.light_s, context.product);
-    }
+}
+
+/** One step further. */
+export function goOn(run: Run, step: Step): void {
+  const { field, product, states } = run;
+  if ('operation' in step) {
+    apply(run, step.operation, step.light_s);
+    const { deposit: laid, hand_s } = step.operation;
+    const elapsed_s = step.elapsed_s ?? ownSeconds(step.operation);
+    // What is laid begins to set when the hand leaves it, and is wet until then.
+    const passed_s = laid ? elapsed_s - hand_s : elapsed_s;
+    if (laid) states.push(stateOf(run));
+    for (const one of [field, ...(run.tip ? [run.tip] : [])]) passTime(one, passed_s, product);
+    if (!laid) states.push(stateOf(run));
+  } else {
+    shine(field, step.light_s, product);
+    if (run.tip) shine(run.tip, step.light_s, product);
+    passTime(field, step.elapsed_s ?? step.light_s, product);
   }
-  return { field, verdicts: run.verdicts, states };
 }
 
 /** The nominal run: every cure takes the seconds its operation asks for. */
@@ -85,11 +93,10 @@ function ownSeconds(operation: Operation): number {
   return operation.hand_s + (operation.wait_s ?? 0) + (operation.lamp?.seconds ?? 0);
 }
 
-interface Run {
-  field: NailField;
+/** What is carried from step to step. */
+export interface Run extends Simulated {
   product: (id: string) => Product;
   covers: Covers;
-  verdicts: Verdict[];
   /** The nail has its whole length: its own, or a tip or form is on. */
   lengthened: boolean;
   /** A ready tip that is worked on from inside, until it is put on. */
