@@ -13,7 +13,7 @@ import { LittleHands } from '../sets/LittleHands';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './Compose.module.css';
 
-const SHOWN = 6;
+const SHOWN = 8;
 
 /** Who wears what, proposed: other ways to give the set's looks to ten fingers, and what the eye finds now. */
 export function Compose() {
