@@ -101,7 +101,7 @@ test('from an empty set to ten nails in four looks: well under seventy actions',
   for (const box of await dialog.getByRole('checkbox', { name: /New look/ }).all())
     if (!(await box.isChecked())) await act(box.click());
   const proposals = dialog.getByRole('list', { name: /Proposals/ }).getByRole('button');
-  await expect(proposals).toHaveCount(6);
+  await expect(proposals).toHaveCount(8);
   await noViolations(page);
   await act(proposals.first().click());
   await expect(dialog).toBeHidden();
