@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { beside, ofParts, partsAgain, partsOf, withoutParts, withParts, type Copies } from './copies';
+import {
+  beside,
+  clearOf,
+  ofParts,
+  partsAgain,
+  partsOf,
+  withoutParts,
+  withParts,
+  type Copies,
+} from './copies';
 
 const stones: Copies = { path: 'stones', part: 'stone', most: 80 };
 const pieces: Copies = { path: 'pieces', part: 'piece', most: 60 };
@@ -39,6 +48,14 @@ describe('parts copied', () => {
         if (taken.length > 0) expect(ofParts({ pieces: into }, pieces, taken).pieces).toEqual(taken);
       }),
     );
+  });
+
+  it('are laid beside what lies on their very spot, and even a full corner of the nail comes to an end', () => {
+    const one = { across: 0, along: 1 };
+    expect(clearOf([one], [])).toEqual([one]);
+    expect(clearOf([one], [one, beside(one)])).toEqual([beside(beside(one))]);
+    const corner = { across: 1, along: 2 };
+    expect(clearOf([corner], [corner, beside(corner), beside(beside(corner))])).toHaveLength(1);
   });
 
   it('an end that is held stands for its part; strangers and more than there may be are left out', () => {

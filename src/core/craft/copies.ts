@@ -44,6 +44,23 @@ export function ofParts<E extends object>(element: E, copies: Copies, parts: rea
   return { ...element, [copies.path]: parts.slice(0, copies.most) };
 }
 
+/** Parts as they are laid among others: one on the very spot of another would hide it, and is moved beside it. */
+export function clearOf<P extends Part>(parts: readonly P[], there: readonly Part[]): P[] {
+  return parts.map((part) => {
+    let clear = part;
+    for (let i = 0; i < MOST_MOVES && there.some((one) => onOneSpot(one, clear)); i += 1)
+      clear = beside(clear);
+    return clear;
+  });
+}
+
+/** Where the nail ends a part goes to and fro: then it is laid over another after all. */
+const MOST_MOVES = 20;
+
+function onOneSpot(a: Part, b: Part): boolean {
+  return a.across === b.across && a.along === b.along;
+}
+
 /** A part moved a little: to the right and up, or back where the nail ends. */
 export function beside<P extends Part>(part: P): P {
   const right = part.across + BESIDE.across;

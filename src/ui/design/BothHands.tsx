@@ -24,11 +24,7 @@ export function BothHands() {
       />
       {carried && (
         <div className={classes.carried} role="status">
-          <span>
-            {carried.nails.length === 1
-              ? `On the ${nailWords(carried.nails[0]!)} too.`
-              : `On ${carried.nails.length} nails of the other hand too.`}
-          </span>
+          <span>{alsoWords(carried.nails)}</span>
           <Button
             h={44}
             variant="default"
@@ -43,6 +39,11 @@ export function BothHands() {
       )}
     </>
   );
+}
+
+/** "On the right ring finger too." */
+function alsoWords(nails: readonly NailName[]): string {
+  return nails.length === 1 ? `On the ${nailWords(nails[0]!)} too.` : `On ${nails.length} more nails too.`;
 }
 
 /** "Left only": what keeps it when the nails it was carried to give it back. */

@@ -187,10 +187,11 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
     const ids = [...new Set([handle.id, ...also])];
     const key = event.ctrlKey || event.metaKey ? `Ctrl ${event.key.toLowerCase()}` : event.key;
     if (key === 'Ctrl c') return copy(editing.element, ids);
-    if (key !== 'Ctrl d' && key !== 'Delete') return false;
+    const out = key === 'Delete' || key === 'Backspace';
+    if (key !== 'Ctrl d' && !out) return false;
     gesture.begin();
-    editing.put((key === 'Delete' ? withoutParts : partsAgain)(editing.element, copies, ids), gesture.id());
-    if (key === 'Delete') setAlso([]);
+    editing.put((out ? withoutParts : partsAgain)(editing.element, copies, ids), gesture.id());
+    if (out) setAlso([]);
     return true;
   }
 

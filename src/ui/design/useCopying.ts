@@ -1,6 +1,6 @@
 'use client';
 import { elementOn } from '@/core/compile/prepare';
-import { beside, ofParts, partsOf, withParts, type Part } from '@/core/craft/copies';
+import { clearOf, ofParts, partsOf, withParts } from '@/core/craft/copies';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';
 import { useGesture } from '../kit/useGesture';
@@ -37,18 +37,7 @@ export function useCopying() {
     const now = (own && elementOn(studio.set, studio.focus, look.id, into.id)) || into;
     const there = partsOf(now, copies, handlesOf(copies.part, copies.most));
     gesture.begin();
-    putElement(
-      studio,
-      own,
-      look,
-      into,
-      withParts(
-        now,
-        copies,
-        parts.map((part) => clearOf(part, there)),
-      ),
-      gesture.id(),
-    );
+    putElement(studio, own, look, into, withParts(now, copies, clearOf(parts, there)), gesture.id());
     store.setState({ openElement: into.id, openPart: `${copies.part}-${there.length}` });
     return true;
   }
@@ -64,10 +53,4 @@ function openOf(look: Look, open: string | undefined, kind: string): Element | u
 
 function handlesOf(part: string, most: number): string[] {
   return Array.from({ length: most }, (_, i) => `${part}-${i}`);
-}
-
-/** A part on the very spot of another would hide it: it is laid beside. */
-function clearOf(part: Part, there: readonly Part[]): Part {
-  const hides = there.some((one) => one.across === part.across && one.along === part.along);
-  return hides ? clearOf(beside(part), there) : part;
 }
