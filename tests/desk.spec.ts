@@ -142,6 +142,34 @@ test('what is put on one hand goes on both, unless they differ on purpose', asyn
   await expect.poll(() => pixels(page, 'right-little')).toBe(right);
 });
 
+test('a stone let go near a smile line lies on it; with Alt it stays where the hand left it', async ({
+  page,
+}) => {
+  await openDemo(page, 'Curtain Up');
+  await page.keyboard.press('4');
+  await page.getByRole('button', { name: 'Open Proscenium' }).click();
+  await page.getByTestId('element-arch').click();
+  const height = async (id: string) => {
+    const box = (await handle(page, id).boundingBox())!;
+    return box.y + box.height / 2;
+  };
+  const smile = await height('smile-middle');
+  const scale = Number(await page.getByTestId('plot').getAttribute('data-px-per-mm'));
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('menuitem', { name: /^Stones/ }).click();
+  const near_mm = async (off_mm: number) => ((await height('stone-0')) - smile) / scale - off_mm;
+  await (
+    await dragBy(page, 'stone-0', 0.1, await near_mm(0.15))
+  )();
+  expect(Math.abs((await height('stone-0')) - smile)).toBeLessThan(0.6);
+  await page.keyboard.down('Alt');
+  await (
+    await dragBy(page, 'stone-0', 0.1, await near_mm(0.18))
+  )();
+  await page.keyboard.up('Alt');
+  expect((await height('stone-0')) - smile).toBeGreaterThan(0.1 * scale);
+});
+
 test('pieces are copied from nail to nail, laid beside themselves and taken out', async ({ page }) => {
   await openDemo(page, 'Curtain Up');
   const before = (await exported(page)).text;

@@ -1,8 +1,9 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import { contextOf, elementOn } from '@/core/compile/prepare';
+import { contextOf, elementOn, wornElements } from '@/core/compile/prepare';
 import { partsAgain, withoutParts } from '@/core/craft/copies';
 import type { Handle } from '@/core/craft/handle';
+import { smilesOn, type SmileLine } from '@/core/craft/smiles';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/document/document';
 import { onUnrolled_mm, seenFromAbove_mm, type NailFrame, type Point } from '@/core/geometry/frame';
@@ -23,6 +24,17 @@ export interface Room {
   right: number;
   top: number;
   bottom: number;
+}
+
+/** What is held: by which pointer, how far from its middle, what was there before, and where it is to go. */
+interface Grip {
+  pointer: number;
+  id: string;
+  off: Point;
+  before: Element;
+  to: Point | undefined;
+  /** The smile lines of what else the nail wears. */
+  smiles: SmileLine[];
 }
 
 interface Props {
@@ -63,10 +75,7 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
   const setActive = (openPart: string) => store.setState({ openPart });
   /** What moves along with what is held: chosen with Shift. */
   const [also, setAlso] = useState<readonly string[]>([]);
-  /** The pointer that holds, where the handle was when it came, and what was there before. */
-  const grip = useRef<{ pointer: number; id: string; off: Point; before: Element; to: Point | undefined }>(
-    undefined,
-  );
+  const grip = useRef<Grip>(undefined);
   const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
   const readied = useRef<SetDocument>(undefined);
   const off = set.nails[editing.nail].changes.some((one) => one.element === element.id && 'leave_off' in one);
@@ -108,6 +117,10 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
       off: { x: handle.at.x - at.x, y: handle.at.y - at.y },
       before: editing.element,
       to: undefined,
+      smiles: smilesOn(
+        wornElements(set, set.nails[editing.nail]).filter((one) => one.id !== element.id),
+        contextOf(set, editing.nail),
+      ),
     };
     setActive(handle.id);
     clearTimeout(rest.current);
@@ -120,15 +133,7 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
     const at = pointOf(event);
     const free = { x: at.x + held.off.x, y: at.y + held.off.y };
     const others = handles.filter((one) => one.id !== held.id && !one.of && !also.includes(one.id));
-    const to = event.altKey
-      ? free
-      : {
-          x: snapped(free.x, [0, ...others.map((one) => one.at.x)]),
-          y: snapped(
-            free.y,
-            others.map((one) => one.at.y),
-          ),
-        };
+    const to = event.altKey ? free : intoLine(free, others, held.smiles);
     const waiting = held.to !== undefined;
     held.to = to;
     // One change a frame, however often the pointer speaks.
@@ -267,6 +272,15 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
       )}
     </div>
   );
+}
+
+/** On the centre line, in line with another handle or on a smile line, where one is near. */
+function intoLine({ x, y }: Point, others: readonly Handle<Element>[], smiles: readonly SmileLine[]): Point {
+  const across = snapped(x, [0, ...others.map((one) => one.at.x)]);
+  return {
+    x: across,
+    y: snapped(y, [...others.map((one) => one.at.y), ...smiles.map((line) => line(across))]),
+  };
 }
 
 /** The nearest of some lines, where one is near. */

@@ -4,7 +4,7 @@ import { IconPencil } from '@tabler/icons-react';
 import { useState } from 'react';
 import { contextOf } from '@/core/compile/prepare';
 import type { Fitting } from '@/core/craft/context';
-import { drawnSpot } from '@/core/craft/handle';
+import { drawnSpot } from '@/core/craft/regionHandles';
 import type { Point } from '@/core/geometry/frame';
 import { fitted } from '@/core/geometry/lines';
 import { readPath, writePath } from '@/core/craft/fieldPath';

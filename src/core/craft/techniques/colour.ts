@@ -6,7 +6,8 @@ import { placeOf } from '../context';
 import { coatOf } from '../cure';
 import { coats, passesOf } from '../drafts';
 import { FAMILIES } from '../families';
-import { onPart, regionHandles } from '../handle';
+import { onPart } from '../handle';
+import { regionHandles } from '../regionHandles';
 import { HAND_S } from '../handwork';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
 

@@ -3,7 +3,8 @@ import { placeOf } from '../context';
 import { coatOf } from '../cure';
 import { hardenOf, wipedTop } from '../drafts';
 import { dries_s } from '../families';
-import { onPart, regionHandles } from '../handle';
+import { onPart } from '../handle';
+import { regionHandles } from '../regionHandles';
 import { HAND_S } from '../handwork';
 import {
   defineTechnique,

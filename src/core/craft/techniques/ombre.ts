@@ -4,7 +4,8 @@ import { isMirrored, placeOf, sideOf, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { coats } from '../drafts';
 import { lampOf } from '../families';
-import { onPart, regionHandles, type Handle } from '../handle';
+import { onPart, type Handle } from '../handle';
+import { regionHandles } from '../regionHandles';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
 
 const Stop = z.strictObject({ product: Id, at: z.number().min(0).max(1) });
