@@ -205,7 +205,17 @@ test('pieces are copied from nail to nail, laid beside themselves and taken out'
   await page.getByRole('button', { name: 'More for this element' }).click();
   await page.getByRole('menuitem', { name: 'Lay what was copied' }).click();
   expect(await pieces('tickets')).toHaveLength(8);
-  for (let i = 0; i < 4; i += 1) await undo(page).click();
+  // Two are chosen, and mirrored as two.
+  await handle(page, 'piece-0').click();
+  await handle(page, 'piece-1').click({ modifiers: ['Shift'] });
+  await page.getByRole('button', { name: 'More for this element' }).click();
+  await page.getByRole('menuitem', { name: 'Mirror 2 pieces over the centre line' }).click();
+  const both = await pieces('tickets');
+  expect(both).toHaveLength(10);
+  const other = ({ across, turn_deg }: (typeof both)[number]) => [-across, -turn_deg];
+  const [a, b, c, d] = [both[0]!, both[1]!, both[8]!, both[9]!];
+  expect([other(a), other(b)].sort()).toEqual([c, d].map((one) => [one.across, one.turn_deg]).sort());
+  for (let i = 0; i < 5; i += 1) await undo(page).click();
   await expect(undo(page)).toBeDisabled();
   expect((await exported(page)).text).toBe(before);
 });

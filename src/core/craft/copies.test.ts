@@ -4,6 +4,7 @@ import {
   clearOf,
   ofParts,
   partsAgain,
+  partsMirrored,
   partsOf,
   withoutParts,
   withParts,
@@ -12,10 +13,11 @@ import {
 
 const stones: Copies = { path: 'stones', part: 'stone', most: 80 };
 const pieces: Copies = { path: 'pieces', part: 'piece', most: 60 };
-const spot = fc.record({
+const place = {
   across: fc.double({ min: -1, max: 1, noNaN: true }),
   along: fc.double({ min: 0, max: 2, noNaN: true }),
-});
+};
+const spot = fc.record(place);
 const list = fc.array(spot, { minLength: 1, maxLength: 12 });
 
 describe('parts copied', () => {
@@ -56,6 +58,30 @@ describe('parts copied', () => {
     expect(clearOf([one], [one, beside(one)])).toEqual([beside(beside(one))]);
     const corner = { across: 1, along: 2 };
     expect(clearOf([corner], [corner, beside(corner), beside(beside(corner))])).toHaveLength(1);
+  });
+
+  it('mirrored lie as far on the other side and turned the other way; twice mirrored, where they were', () => {
+    const turned = fc.record({ ...place, turn_deg: fc.integer({ min: -180, max: 180 }) });
+    fc.assert(
+      fc.property(turned, (part) => {
+        const once = partsMirrored({ pieces: [part] }, pieces, ['piece-0']).pieces;
+        if (Math.abs(part.across) <= 0.02) {
+          expect(once).toEqual([part]);
+          return;
+        }
+        expect(once[1]!.across + part.across).toBe(0);
+        expect(once[1]!.turn_deg + part.turn_deg).toBe(0);
+        expect(once[1]!.along).toBe(part.along);
+        const back = partsMirrored({ pieces: [once[1]!] }, pieces, ['piece-0']).pieces[1]!;
+        expect([back.across, back.turn_deg + 0]).toEqual([part.across, part.turn_deg + 0]);
+      }),
+    );
+    // What has no turn gets none.
+    const stone = { across: 0.5, along: 1 };
+    expect(partsMirrored({ stones: [stone] }, stones, ['stone-0']).stones[1]).toEqual({
+      across: -0.5,
+      along: 1,
+    });
   });
 
   it('an end that is held stands for its part; strangers and more than there may be are left out', () => {

@@ -12,6 +12,7 @@ const BESIDE = { across: 0.12, along: 0.06 } as const;
 export interface Part {
   across: number;
   along: number;
+  turn_deg?: number;
 }
 
 /** The parts that some handles (`stone-2`, `piece-1-end`) are of, each once, in the order of the handles. */
@@ -29,6 +30,23 @@ export function withParts<E extends object>(element: E, copies: Copies, parts: r
 /** The element with some of its parts laid again beside themselves. */
 export function partsAgain<E extends object>(element: E, copies: Copies, ids: readonly string[]): E {
   return withParts(element, copies, partsOf(element, copies, ids).map(beside));
+}
+
+/** The element with some of its parts laid once more on the other side of the centre line; what lies on it stays alone. */
+export function partsMirrored<E extends object>(element: E, copies: Copies, ids: readonly string[]): E {
+  const beside = partsOf(element, copies, ids).filter((part) => Math.abs(part.across) > ON_CENTRE);
+  return withParts(element, copies, beside.map(mirrored));
+}
+
+/** As a share of half the arc: nearer than this a thing lies on the centre line. */
+const ON_CENTRE = 0.02;
+
+function mirrored(part: Part): Part {
+  return {
+    ...part,
+    across: -part.across,
+    ...(part.turn_deg === undefined ? {} : { turn_deg: -part.turn_deg }),
+  };
 }
 
 /** The element without some of its parts; one is left at least. */

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { contextOf, elementOn, wornElements } from '@/core/compile/prepare';
 import { partsAgain, withoutParts } from '@/core/craft/copies';
 import type { Handle } from '@/core/craft/handle';
@@ -73,8 +73,8 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
   const gesture = useGesture();
   const active = useStudio((s) => s.openPart);
   const setActive = (openPart: string) => store.setState({ openPart });
-  /** What moves along with what is held: chosen with Shift. */
-  const [also, setAlso] = useState<readonly string[]>([]);
+  const also = useStudio((s) => s.alsoParts);
+  const setAlso = (alsoParts: readonly string[]) => store.setState({ alsoParts });
   const grip = useRef<Grip>(undefined);
   const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
   const readied = useRef<SetDocument>(undefined);
@@ -103,7 +103,9 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
   function begin(event: React.PointerEvent, handle: Handle<Element>) {
     if (grip.current || event.button !== 0) return;
     if (event.shiftKey && !handle.of) {
-      setAlso(toggled(also, handle.id));
+      // The first one was chosen by taking hold of it.
+      const first = handles.filter((one) => one.id === active && !one.of && one.id !== handle.id);
+      setAlso(toggled(also.length > 0 ? also : first.map((one) => one.id), handle.id));
       setActive(handle.id);
       return;
     }
@@ -226,7 +228,7 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
   useEffect(
     () => () => {
       clearTimeout(rest.current);
-      store.setState({ heldFrom: undefined, moving: false });
+      store.setState({ heldFrom: undefined, moving: false, alsoParts: [] });
     },
     [store],
   );

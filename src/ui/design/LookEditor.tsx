@@ -1,20 +1,19 @@
 'use client';
 import { ActionIcon, Button } from '@mantine/core';
 import { IconPlus, IconTrash } from '@tabler/icons-react';
-import { partsOf } from '@/core/craft/copies';
-import { TECHNIQUES, techniqueOf, type Element } from '@/core/craft/techniques';
+import { TECHNIQUES, techniqueOf } from '@/core/craft/techniques';
 import { withTwins } from '@/core/document/bothHands';
-import { LOOK_KEYS, type Look, type SetDocument } from '@/core/document/document';
+import { LOOK_KEYS, type Look } from '@/core/document/document';
 import { nailsWords } from '@/core/model/names';
 import { tidyWords, wordsWith } from '@/core/model/primitives';
 import { MoreMenu } from '../kit/MoreMenu';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { ElementFields } from './ElementFields';
+import { ElementMenu } from './ElementMenu';
 import { freeId } from '../kit/freeId';
 import { elementId } from './elementId';
 import { broughtFor, freshProducts } from './fresh';
 import { Stack } from './Stack';
-import { useCopying } from './useCopying';
 import { openElementOf, openLookOf } from './useEditing';
 import classes from './DesignView.module.css';
 
@@ -36,20 +35,10 @@ function OpenLook({ look }: { look: Look }) {
   const selected = useStudio((s) => s.selected);
   const bothHands = useStudio((s) => s.bothHands);
   const openElement = useStudio((s) => s.openElement);
-  const held = useStudio((s) => s.openPart);
-  const copied = useStudio((s) => s.copied);
   const store = useStudioStore();
   const { change, changeWorn } = store.getState();
   const element = openElementOf(look, openElement);
   const open = (id: string) => store.setState({ openElement: id });
-
-  const { copy, paste } = useCopying();
-
-  function copyInto(into: Look, copied: Element) {
-    const id = elementId(copied.id.slice(0, 34), into);
-    if (change({ kind: 'put-element', look: into.id, element: { ...copied, id } }))
-      store.setState({ openLook: into.id, openElement: id });
-  }
 
   function add(kind: string) {
     const id = elementId(kind, look);
@@ -133,34 +122,7 @@ function OpenLook({ look }: { look: Look }) {
           <div className={classes.options} key={element.id}>
             <div className={classes.optionsHead}>
               <h3>{techniqueOf(element.kind).words}</h3>
-              <MoreMenu
-                label="More for this element"
-                entries={[
-                  ...(held && holdsPart(element, held)
-                    ? [
-                        {
-                          key: 'copy',
-                          words: `Copy ${heldWords(held)} (Ctrl C)`,
-                          onPick: () => copy(element, [held]),
-                        },
-                      ]
-                    : []),
-                  ...(copied ? [{ key: 'paste', words: 'Lay what was copied (Ctrl V)', onPick: paste }] : []),
-                  { key: 'again', words: 'Duplicate it here', onPick: () => copyInto(look, element) },
-                  ...crossedBy(element, set).map((other) => ({
-                    key: 'plaid',
-                    words: 'Cross it in another colour: a plaid',
-                    onPick: () => copyInto(look, other),
-                  })),
-                  ...set.looks
-                    .filter((one) => one.id !== look.id)
-                    .map((one) => ({
-                      key: one.id,
-                      words: `Copy it into ${one.name}`,
-                      onPick: () => copyInto(one, element),
-                    })),
-                ]}
-              />
+              <ElementMenu look={look} element={element} />
               <ActionIcon
                 size={44}
                 variant="subtle"
@@ -181,35 +143,8 @@ function OpenLook({ look }: { look: Look }) {
   );
 }
 
-/** Lines as they would cross these: square to them, in another colour of the kit. Nothing where it is no set of lines. */
-function crossedBy(element: Element, set: SetDocument): Element[] {
-  if (element.kind !== 'colour' || element.region.kind !== 'lines') return [];
-  const { product } = element;
-  const { colour, second } = freshProducts(set);
-  const turn_deg = element.region.turn_deg > 90 ? element.region.turn_deg - 90 : element.region.turn_deg + 90;
-  return [
-    {
-      ...element,
-      product: product === second ? colour : second,
-      region: { ...element.region, turn_deg, crossed: false },
-    },
-  ];
-}
-
 /** The same look under an id, a name and a key of its own. */
 function duplicated(look: Look, looks: readonly Look[]): Look {
   const key = [...LOOK_KEYS].find((one) => !looks.some((other) => other.key === one))!;
   return { ...look, id: freeId(look.id.slice(0, 34), looks), name: wordsWith(look.name, '(copy)'), key };
-}
-
-/** Whether a handle is of a part that can be copied. */
-function holdsPart(element: Element, handle: string): boolean {
-  const { copies } = techniqueOf(element.kind);
-  return copies !== undefined && partsOf(element, copies, [handle]).length > 0;
-}
-
-/** "stone 3": what a handle holds, in words. */
-function heldWords(handle: string): string {
-  const [part = '', index] = handle.split('-');
-  return `${part} ${Number(index) + 1}`;
 }

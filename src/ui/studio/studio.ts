@@ -56,6 +56,8 @@ export interface Studio {
   /** The look whose elements are open in Design. */
   openLook: string | undefined;
   openElement: string | undefined;
+  /** What moves along with it: chosen with Shift. */
+  alsoParts: readonly string[];
   /** Parts of an element that were copied. */
   copied: { from: Element; parts: Part[] } | undefined;
   /** What of the open element is taken hold of, or has its numbers open: `piece-2`. */
@@ -107,6 +109,7 @@ export function createStudio(set: SetDocument, history?: UndoHistory): StudioSto
         openLook: set.nails['left-ring'].look ?? set.looks[0]?.id,
         openElement: undefined,
         openPart: undefined,
+        alsoParts: [],
         copied: undefined,
         focus: 'left-ring',
         seenAs: 'plain',
