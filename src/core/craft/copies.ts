@@ -17,13 +17,13 @@ export interface Part {
 
 /** The parts that some handles (`stone-2`, `piece-1-end`) are of, each once, in the order of the handles. */
 export function partsOf(element: object, copies: Copies, ids: readonly string[]): Part[] {
-  const parts = listOf(element, copies);
+  const parts = partsIn(element, copies);
   return indexesOf(copies, ids, parts.length).map((i) => parts[i]!);
 }
 
 /** The element with parts laid behind its own, where they lay where they come from. */
 export function withParts<E extends object>(element: E, copies: Copies, parts: readonly Part[]): E {
-  const own = listOf(element, copies);
+  const own = partsIn(element, copies);
   return { ...element, [copies.path]: [...own, ...parts].slice(0, Math.max(own.length, copies.most)) };
 }
 
@@ -51,7 +51,7 @@ function mirrored(part: Part): Part {
 
 /** The element without some of its parts; one is left at least. */
 export function withoutParts<E extends object>(element: E, copies: Copies, ids: readonly string[]): E {
-  const own = listOf(element, copies);
+  const own = partsIn(element, copies);
   const gone = indexesOf(copies, ids, own.length);
   const left = own.filter((_, i) => !gone.includes(i));
   return { ...element, [copies.path]: left.length > 0 ? left : own.slice(0, 1) };
@@ -89,7 +89,8 @@ export function beside<P extends Part>(part: P): P {
   };
 }
 
-function listOf(element: object, { path }: Copies): readonly Part[] {
+/** All parts of an element that can be copied. */
+export function partsIn(element: object, { path }: Copies): readonly Part[] {
   return (element as Record<string, readonly Part[]>)[path]!;
 }
 

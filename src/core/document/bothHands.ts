@@ -1,4 +1,4 @@
-import { applyChange, type Change } from './changes';
+import { applyUnchecked, type Change } from './changes';
 import type { SetDocument } from './document';
 import type { Nail } from '../model/nail';
 import { mirrorOf, type NailName } from '../model/names';
@@ -21,9 +21,8 @@ export function onBothHands(set: SetDocument, change: WornChange): Carried {
   const twins = twinsOf(set, change);
   if (twins.length === 0) return { change, nails: [] };
   const both = carriedTo(set, change, twins);
-  const after = applyChange(set, both);
-  const altered = (name: NailName) =>
-    after.ok && JSON.stringify(after.value.nails[name]) !== JSON.stringify(set.nails[name]);
+  const after = applyUnchecked(set, both);
+  const altered = (name: NailName) => JSON.stringify(after.nails[name]) !== JSON.stringify(set.nails[name]);
   return { change: both, nails: twins.filter(altered) };
 }
 

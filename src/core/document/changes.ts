@@ -155,7 +155,8 @@ const APPLY: { [K in Change['kind']]: Apply<K> } = {
   many: (set, { changes }) => changes.reduce(applyUnchecked, set),
 };
 
-function applyUnchecked(set: SetDocument, change: Change): SetDocument {
+/** What a change would make of a set, unchecked: to look at, not to keep. */
+export function applyUnchecked(set: SetDocument, change: Change): SetDocument {
   const apply = APPLY[change.kind] as Apply<Change['kind']>;
   return apply(set, change);
 }

@@ -23,12 +23,12 @@ export function rerun(compiled: Compiled, edge: Edge, before?: Rerun): Rerun {
   const run = from
     ? copyOf({ ...from.run, product: compiled.context.product })
     : beginRun(compiled, edge, newCovers());
-  // What was another than in the run before will be so in the next.
-  const pauseAt = same > 0 ? same : undefined;
-  let paused = pauseAt === from?.at ? from : undefined;
-  nominalSteps(compiled.operations).forEach((step, i) => {
-    if (i === pauseAt && !paused) paused = { at: i, run: copyOf(run) };
-    if (i >= (from?.at ?? 0)) goOn(run, step);
+  const begin = from?.at ?? 0;
+  let paused = from;
+  nominalSteps(compiled.operations.slice(begin)).forEach((step, i) => {
+    // What was another than in the run before will be so in the next.
+    if (i > 0 && begin + i === same) paused = { at: same, run: copyOf(run) };
+    goOn(run, step);
   });
   const { field, verdicts, states } = run;
   return { field, verdicts, states, ground, operations, paused };

@@ -19,7 +19,7 @@ export function ElementMenu({ look, element: ofLook }: { look: Look; element: El
   const { copy, paste } = useCopying();
   const { element, put } = useEditing(look, ofLook);
   const { copies } = techniqueOf(element.kind);
-  const chosen = [...new Set([...(held ? [held] : []), ...also])];
+  const chosen = held ? [held, ...also] : also;
   const count = copies ? partsOf(element, copies, chosen).length : 0;
 
   function copyInto(into: Look, other: Element) {

@@ -191,7 +191,7 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
   function copying(event: React.KeyboardEvent, handle: Handle<Element>): boolean {
     const { copies } = techniqueOf(element.kind);
     if (!copies) return false;
-    const ids = [...new Set([handle.id, ...also])];
+    const ids = [handle.id, ...also];
     const key = event.ctrlKey || event.metaKey ? `Ctrl ${event.key.toLowerCase()}` : event.key;
     if (key === 'Ctrl c') return copy(editing.element, ids);
     const out = key === 'Delete' || key === 'Backspace';

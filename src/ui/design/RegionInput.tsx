@@ -8,6 +8,7 @@ import { drawnSpot } from '@/core/craft/regionHandles';
 import type { Point } from '@/core/geometry/frame';
 import { fitted } from '@/core/geometry/lines';
 import { readPath, writePath } from '@/core/craft/fieldPath';
+import type { Field } from '@/core/craft/technique';
 import { WRITABLE, type Region } from '@/core/model/region';
 import { without } from '@/core/model/without';
 import { useGesture } from '../kit/useGesture';
@@ -17,14 +18,7 @@ import { usePen } from './usePen';
 import { Choice, FigureInput } from '../kit/Inputs';
 import classes from './DesignView.module.css';
 
-interface Figure {
-  path: string;
-  words: string;
-  unit?: string;
-  min: number;
-  max: number;
-  step: number;
-}
+type Figure = Omit<Extract<Field, { kind: 'number' }>, 'kind' | 'where'>;
 
 const PLACES = { min: 0, max: 2, step: 0.05 } as const;
 

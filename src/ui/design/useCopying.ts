@@ -1,6 +1,6 @@
 'use client';
 import { elementOn } from '@/core/compile/prepare';
-import { clearOf, ofParts, partsOf, withParts } from '@/core/craft/copies';
+import { clearOf, ofParts, partsIn, partsOf, withParts } from '@/core/craft/copies';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';
 import { useGesture } from '../kit/useGesture';
@@ -35,7 +35,7 @@ export function useCopying() {
     }
     const own = isOwn(studio, studio.set, look, into);
     const now = (own && elementOn(studio.set, studio.focus, look.id, into.id)) || into;
-    const there = partsOf(now, copies, handlesOf(copies.part, copies.most));
+    const there = partsIn(now, copies);
     gesture.begin();
     putElement(studio, own, look, into, withParts(now, copies, clearOf(parts, there)), gesture.id());
     store.setState({ openElement: into.id, openPart: `${copies.part}-${there.length}` });
@@ -49,8 +49,4 @@ export function useCopying() {
 function openOf(look: Look, open: string | undefined, kind: string): Element | undefined {
   const element = openElementOf(look, open);
   return element?.kind === kind ? element : look.elements.findLast((one) => one.kind === kind);
-}
-
-function handlesOf(part: string, most: number): string[] {
-  return Array.from({ length: most }, (_, i) => `${part}-${i}`);
 }

@@ -68,10 +68,10 @@ export function useEditing(look: Look, element: Element, asHeld = false): Editin
   const nail = useStudio((s) => s.focus);
   const change = useStudio((s) => ownOf(setOf(s), s.focus, element.id));
   const twins = useStudio((s) => {
-    const change = ownOf(setOf(s), mirrorOf(s.focus), element.id);
     const here = ownOf(setOf(s), s.focus, element.id);
+    const there = ownOf(setOf(s), mirrorOf(s.focus), element.id);
     return here
-      ? JSON.stringify(change) === JSON.stringify(here)
+      ? JSON.stringify(there) === JSON.stringify(here)
       : s.bothHands && twinWearsIt(setOf(s), s.focus);
   });
   const worn = useStudio((s) => lookOf(setOf(s), setOf(s).nails[s.focus])?.id === look.id);

@@ -58,9 +58,7 @@ export function StudioShell({ id, view }: { id: string; view: SetView }) {
     // While the store is read, what is needed next comes as well; what fails is told where it is needed.
     openPainter();
     void Promise.allSettled([VIEW[view].bring()]);
-    // The view that is opened first, not each that follows.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+  }, [view]);
   useEffect(() => {
     let stale = false;
     openOrSeed(id).then(
