@@ -9,15 +9,22 @@ export interface Precedence {
   then: string;
 }
 
-/** Each nail's own order as edges between its operations, by their index. */
-export function inTurn(
-  chains: readonly (readonly Operation[])[],
-  index: ReadonlyMap<string, number>,
-): Edge[] {
+/** Operations numbered through; what is held after another is one with it. */
+function numbered(chains: readonly (readonly Operation[])[]): Map<string, number> {
+  const index = new Map<string, number>();
+  let count = 0;
+  for (const chain of chains)
+    for (const operation of chain) index.set(operation.id, operation.held && count > 0 ? count - 1 : count++);
+  return index;
+}
+
+/** Each nail's own order as edges between its operations, by their number. */
+function inTurn(chains: readonly (readonly Operation[])[], index: ReadonlyMap<string, number>): Edge[] {
   return chains.flatMap((chain) =>
-    chain
-      .slice(1)
-      .map((operation, i) => ({ first: index.get(chain[i]!.id)!, then: index.get(operation.id)! })),
+    chain.slice(1).flatMap((operation, i) => {
+      const [first, then] = [index.get(chain[i]!.id)!, index.get(operation.id)!];
+      return first === then ? [] : [{ first, then }];
+    }),
   );
 }
 
@@ -33,7 +40,7 @@ export function acrossNails(
   const precedences: Precedence[] = [];
   const circular: Edit[] = [];
   if (across.length === 0) return { precedences, circular };
-  const index = new Map(chains.flat().map((operation, i) => [operation.id, i]));
+  const index = numbered(chains);
   let edges = inTurn(chains, index);
   for (const edit of across) {
     if (edit.kind !== 'before') continue;
@@ -41,7 +48,7 @@ export function acrossNails(
     const then = index.get(edit.b);
     if (first === undefined || then === undefined) continue;
     const next = [...edges, { first, then }];
-    if (!lineUp(index.size, next)) {
+    if (first === then || !lineUp(index.size, next)) {
       circular.push(edit);
       continue;
     }

@@ -90,12 +90,15 @@ function complete({ element, stage, draft, moved }: Placed, context: NailContext
     : '';
   if (where) operation.words = `${draft.words}, ${where}`;
   if (draft.in_tip) operation.words += ', inside the tip';
-  operation.hand_s = workSeconds(
-    draft.verb,
-    draft.hand_s,
-    areaOn_mm2(context, draft.place),
-    PACE[context.practice.pace],
-  );
+  const { fixed_s = 0 } = draft;
+  operation.hand_s =
+    fixed_s +
+    workSeconds(
+      draft.verb,
+      draft.hand_s - fixed_s,
+      areaOn_mm2(context, draft.place),
+      PACE[context.practice.pace],
+    );
   const laid = draft.deposit && draft.product ? context.product(draft.product) : undefined;
   // A product's own direction goes before any guide.
   if (laid?.open_s !== undefined) operation.open_s = laid.open_s;

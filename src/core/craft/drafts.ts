@@ -56,6 +56,7 @@ export function hardenOf(product: Product, t_um: number, place: Place, step = 'c
       words: `Hold until ${product.name} has set`,
       place,
       hand_s: setting.dry_s,
+      fixed_s: setting.dry_s,
       held: true,
       reason: `${product.name} sets by itself in ${setting.dry_s} s; no lamp helps it.`,
     },

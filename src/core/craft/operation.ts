@@ -128,6 +128,8 @@ export interface Operation {
   deposit?: Deposit;
   removal?: Removal;
   hand_s: number;
+  /** How much of it no hand hastens or slows: a hold until something has set or gathered. */
+  fixed_s?: number;
   lamp?: { mode: 'cure' | 'flash'; seconds: number };
   wait_s?: number;
   /** How long the wet film should wait for its light at most; a runny one has run by then. */

@@ -40,6 +40,8 @@ export interface Row {
    * is laid past it, or a tip on its stand.
    */
   lengthens?: 'tip' | 'form' | 'stand';
+  /** From here on a form or mould is on the finger, or off it. */
+  wears?: boolean;
   /** Takes the old product off. */
   bares?: true;
 }
@@ -321,6 +323,7 @@ export const TABLE = {
     refuses: dryWork,
     leaves: same,
     lengthens: 'form',
+    wears: true,
     missed: { words: 'There is nothing for the extension to be built on.', grave: true },
   },
   sculpt: {
@@ -355,6 +358,7 @@ export const TABLE = {
       return s.phase === 'wet' || s.phase === 'gelled' ? 'wet-touched' : undefined;
     },
     leaves: same,
+    wears: false,
     missed: { words: 'The form is still on the finger.', grave: true },
   },
   'fill-mould': {
@@ -368,12 +372,14 @@ export const TABLE = {
     refuses: filmOver,
     leaves: film,
     lengthens: 'form',
+    wears: true,
   },
   'mould-off': {
     wants: 'gel that is cured through its mould',
     refuses: (s) => (s.phase === 'wet' || s.phase === 'gelled' ? 'wet-touched' : undefined),
     // Air keeps gel sticky as it cures, and under the mould there was none: it comes out hard and shining.
     leaves: (s) => ({ ...s, finish: s.material === 'plate' ? s.finish : 'shine' }),
+    wears: false,
     missed: { words: 'The mould is still on the nail.', grave: true },
   },
   sprinkle: {

@@ -29,6 +29,8 @@ export interface NailCase {
 export interface SetCase {
   set: SetDocument;
   sitting: Schedule;
+  /** No order of work can be quicker. */
+  bound_s: number;
   operations: readonly Operation[];
   /** Statements across two nails that no order of work can keep. */
   circular: readonly Edit[];

@@ -2,6 +2,7 @@ import type { SetDocument } from '../document/document';
 import { pointers } from '../document/edits';
 import { acrossNails } from '../compile/acrossNails';
 import { NAILS, type NailName } from '../model/names';
+import { lowerBound_s } from '../timing/bound';
 import { isTimed, replaySteps } from '../timing/replay';
 import { problemOf } from '../timing/pose';
 import { EDITING, type Effort } from '../timing/search';
@@ -130,7 +131,7 @@ function draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>): Drawn
   const all = NAILS.flatMap((name) => operations[name]);
   const told = [
     ...NAILS.filter((name) => set.nails[name].in_work).flatMap((name) => judged[name].told),
-    ...diagnoseSet({ set, sitting, operations: all, circular }),
+    ...diagnoseSet({ set, sitting, bound_s: lowerBound_s(problem), operations: all, circular }),
   ];
   return { planned, judged, operations, all, problem, schedule, told };
 }

@@ -6,8 +6,14 @@ import type { Facts, Need } from './sittingChecker';
 
 /** Verbs after which dust flies, read from the trade and not from the program's table (common practice). */
 const DUSTY = ['shape', 'buff', 'file', 'open-seal', 'file-down', 'file-back', 'blend'];
+/** What is flashed before the next nail is begun: a tip that is held, what slumps or runs to the skin. */
+const NAIL_BY_NAIL = ['press-on'];
 /** What is done for a whole hand, or for both, in one go. */
 const HAND_WORK = ['sanitise', 'soak', 'dust-off'];
+
+/** What puts something on a finger that keeps its hand from working, and what takes it off (common practice). */
+const PUT_ON = ['fit-form', 'press-mould', 'soak'];
+const TAKEN_OFF = ['form-off', 'mould-off', 'push-off'];
 
 /**
  * A plan in the plain figures of the checker. Limits are those of the craft: three minutes for a film that
@@ -15,8 +21,10 @@ const HAND_WORK = ['sanitise', 'soak', 'dust-off'];
  */
 export function factsOf(set: SetDocument, plan: Plan): Facts {
   const product = (id: string | undefined) => set.kit.products.find((one) => one.id === id);
+  const torch = set.kit.lamps.find((lamp) => lamp.torch);
   return {
     own: set.practice.wearer === 'own',
+    ...(torch && set.kit.lamps.length > 1 ? { torch: torch.id } : {}),
     nails: NAILS.filter((name) => plan.operations[name].length > 0).map((name) => {
       const nominal = planNail(set, name);
       const states = new Map(
@@ -34,8 +42,16 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
           const prepared =
             one.stage !== 'ahead' &&
             own.slice(0, i + 1).every((o) => ['ahead', 'arrive', 'prepare'].includes(o.stage));
+          const last = own.slice(0, i + 1).findLast((o) => [...PUT_ON, ...TAKEN_OFF].includes(o.verb));
+          const worn = last !== undefined && PUT_ON.includes(last.verb);
+          const light = own.slice(laid + 1, i + 1).findLast((o) => o.lamp);
           return {
             id: one.id,
+            flash: one.verb === 'flash',
+            form: worn && last.verb !== 'soak',
+            unfit: worn || (state.wet && !lit && !(one.wait_s && !one.lamp)) || light?.verb === 'flash',
+            ...(state.wet && one.wait_s ? { settles: true } : {}),
+            ...(one.verb === 'soak' ? { opened_within_s: (one.wait_s ?? 0) + 300 } : {}),
             ...(one.lamp ? { light_s: one.lamp.seconds } : { hand_s: one.hand_s }),
             wait_s: one.wait_s ?? 0,
             wet: state.wet && !lit,
@@ -46,12 +62,15 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             ...(one.deposit && state.wet && product(one.product)?.lamp
               ? { lit_within_s: product(one.product)?.runny ? 40 : 180 }
               : {}),
-            ...(one.verb === 'prime' ? { covered_within_s: 240 } : {}),
+            ...(['prime', 'dehydrate'].includes(one.verb) ? { covered_within_s: 240 } : {}),
             // Acrylic that its maker says nothing of is hard after five minutes (common practice).
             ...(one.verb === 'sculpt' && next?.verb === 'pinch'
               ? { pinched_within_s: (product(one.product)?.dry_s ?? 300) - next.hand_s }
               : {}),
-            held: (one.verb === 'flash' && own[i - 1]?.verb === 'press-on') || isHold(one.words),
+            held:
+              (one.verb === 'flash' && NAIL_BY_NAIL.includes(own[i - 1]?.verb ?? '')) ||
+              (one.verb === 'pinch' && own[i - 1]?.verb === 'flash') ||
+              isHold(one.words),
             ...((prepared && HAND_WORK.includes(one.verb)) || one.verb === 'oil'
               ? {
                   round: `${one.verb === 'oil' || one.verb === 'sanitise' ? '' : handOf(name)} ${one.step} ${one.pass}`,

@@ -8,6 +8,7 @@ export interface Need {
   id: string;
   /** Light it asks for, instead of hand work. */
   light_s?: number;
+  flash?: boolean;
   hand_s?: number;
   wait_s?: number;
   /** The nail afterwards. */
@@ -28,11 +29,21 @@ export interface Need {
   round?: string;
   /** Must see no other light before its own. */
   soft?: boolean;
+  /** Its hand can do no work: wet, only flashed, wrapped in remover, on a form or in a mould. */
+  unfit?: boolean;
+  /** It hardens by itself: its hand can do no work until the wait is over. */
+  settles?: boolean;
+  /** A form or mould is on it. */
+  form?: boolean;
+  /** A soak: the next work on the nail begins within this of its end. */
+  opened_within_s?: number;
 }
 
 export interface Facts {
   nails: { name: string; hand: 'left' | 'right'; needs: Need[] }[];
   own: boolean;
+  /** The lamp that is held to one nail, where there is one. */
+  torch?: string;
   /** What a sticky nail needs to be wiped in passing; such a wipe takes its stickiness away. */
   done: {
     id: string;
@@ -65,7 +76,12 @@ export interface Fault {
     | 'pinched-too-late'
     | 'not-held'
     | 'not-together'
-    | 'soft-lit';
+    | 'soft-lit'
+    | 'hand-at-work'
+    | 'forms-on-both'
+    | 'filed-beside-primed'
+    | 'soaked-too-long'
+    | 'torch-idle';
   id: string;
 }
 
@@ -121,7 +137,14 @@ export function checkSitting(facts: Facts): Fault[] {
     }),
   );
   for (const load of facts.loads) {
-    if (load.held) continue;
+    if (load.held || load.lamp === facts.torch) {
+      if (load.nails.length > 1) add('torch-idle', load.serves[0]!);
+      continue;
+    }
+    const flash = facts.nails.some((nail) =>
+      nail.needs.some((need) => need.id === load.serves[0] && need.flash),
+    );
+    if (facts.torch && flash && load.serves.length === 1) add('torch-idle', load.serves[0]!);
     const hands = new Set(load.nails.map((nail) => handOf(facts, nail)));
     for (const one of work) {
       const clash = one.start_s < load.end_s - EPS && load.start_s < one.end_s - EPS;
@@ -168,6 +191,10 @@ interface NailNow {
   litBy: number;
   coveredBy: number;
   pinchedBy: number;
+  unfit: boolean;
+  form: boolean;
+  settledAt: number;
+  openedBy: number;
 }
 
 /** The clock, event by event: what each nail is like, and what may not lie beside it. */
@@ -188,6 +215,10 @@ function walk(
         litBy: Infinity,
         coveredBy: Infinity,
         pinchedBy: Infinity,
+        unfit: false,
+        form: false,
+        settledAt: 0,
+        openedBy: Infinity,
       },
     ]),
   );
@@ -210,7 +241,16 @@ function walk(
         rank: 1,
         run: () => {
           if (need.light_s !== undefined && at.start > nail.litBy + EPS) add('waits-too-long', need.id);
-          if (need.wet && need.light_s === undefined) {
+          const works = need.light_s === undefined && need.hand_s;
+          const across = [...now.values()].filter((one) => one.hand !== hand);
+          if (facts.own && works && across.some((one) => one.unfit || one.settledAt > at.start + EPS))
+            add('hand-at-work', need.id);
+          if (need.form && !nail.form && across.some((one) => one.form)) add('forms-on-both', need.id);
+          if (need.dusty && beside(name, hand).some((one) => one.coveredBy < Infinity))
+            add('filed-beside-primed', need.id);
+          if (works && at.start > nail.openedBy + EPS) add('soaked-too-long', need.id);
+          if (works) nail.openedBy = Infinity;
+          if ((need.wet || need.covered_within_s !== undefined) && need.light_s === undefined) {
             if (at.start > nail.coveredBy + EPS) add('primed-too-long', need.id);
             nail.coveredBy = Infinity;
           }
@@ -231,6 +271,10 @@ function walk(
           nail.wet = need.wet ?? false;
           nail.tacky = need.tacky ?? false;
           nail.soft = need.soft ?? false;
+          nail.unfit = need.unfit ?? false;
+          nail.form = need.form ?? false;
+          nail.settledAt = need.settles ? at.end + (need.wait_s ?? 0) : 0;
+          if (need.opened_within_s !== undefined) nail.openedBy = at.end + need.opened_within_s;
           if (need.clean) nail.dust = false;
           // It waited for its light; what is still wet after that is the films' matter, not the clock's.
           if (!nail.wet || need.light_s !== undefined) nail.litBy = Infinity;

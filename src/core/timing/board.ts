@@ -1,5 +1,5 @@
 import { HANDS } from '../model/names';
-import { lampGroup, programme_s, type Problem, type Task } from './problem';
+import { handSeconds, lampGroup, programme_s, type Broken, type Problem, type Task } from './problem';
 
 /**
  * A problem laid out in flat arrays, so that a sequence is played in microseconds. Steps are the tasks of all
@@ -20,11 +20,17 @@ export interface Board {
   mode: Uint8Array;
   act: Int32Array;
   light_s: Float64Array;
+  /** By step: how long it keeps the artist's hands busy. */
+  hand_s: Float64Array;
   wait_s: Float64Array;
   wet: Uint8Array;
   tacky: Uint8Array;
   dust: Uint8Array;
   soft: Uint8Array;
+  unfit: Uint8Array;
+  form: Uint8Array;
+  /** By step: what it leaves soft is hard once its wait is over. */
+  settles: Uint8Array;
   wipeable: Uint8Array;
   openGuide_s: Float64Array;
   openMost_s: Float64Array;
@@ -32,6 +38,8 @@ export interface Board {
   dueMost_s: Float64Array;
   /** By step: what is due is the very next work, wet or not. */
   dueNext: Uint8Array;
+  /** By step: what it is called when it comes too late. */
+  dueKind: (Broken['kind'] | undefined)[];
   /** Hand work from this step on until the nail's next light. */
   toLight_s: Float64Array;
   /** By step: the nail's next light, or −1. */
@@ -40,6 +48,8 @@ export interface Board {
   /** Seconds each lamp runs, by lamp and step. */
   run_s: Float64Array[];
   wipeClass: number;
+  /** The lamp that is held to one nail by hand, or −1. */
+  torch: number;
   /** What lights wait for, by step. */
   lightNeeds: Map<number, number[]>;
   /** The nail of each step. */
@@ -54,20 +64,25 @@ export interface Activity {
   dusty: boolean;
   /** Leaves its nails wet or tacky. */
   lays: boolean;
+  /** Puts a form or mould on. */
+  forms: boolean;
   parts: Part[];
   /** Steps of other nails that the artist wants done before. */
   needs: number[];
   rank: number;
 }
 
-/** What an activity does on one nail: some work, at times with light held by hand. */
+/** What an activity does on one nail: some work, at times with light held by hand within it. */
 export interface Part {
   chain: number;
   step: number;
   /** Steps it takes the nail on by. */
   steps: number;
+  /** Work up to its first light, or all of it. */
   hand_s: number;
-  /** The step of light held at its end, or −1. */
+  /** Work after its first light. */
+  rest_s: number;
+  /** The step of its first light, or −1. */
   heldLight: number;
 }
 
@@ -97,25 +112,33 @@ export function boardOf(problem: Problem): Board {
     mode: Uint8Array.from(tasks, (task) => (!task.light ? 0 : task.light.mode === 'flash' ? 1 : 2)),
     act: new Int32Array(tasks.length).fill(-1),
     light_s: figure((task) => task.light?.seconds),
+    hand_s: Float64Array.from(
+      chains.flatMap((chain) => chain.tasks.map((task) => handSeconds(problem, chain, task))),
+    ),
     wait_s: figure((task) => task.wait_s),
     wet: flag((task) => task.wet),
     tacky: flag((task) => task.tacky),
     dust: flag((task) => task.dust),
     soft: flag((task) => task.soft),
+    unfit: flag((task) => task.unfit),
+    form: flag((task) => task.form),
+    settles: flag((task) => task.settles),
     wipeable: flag((task) => task.wipeable),
     openGuide_s: figure((task) => task.open?.guide_s, Infinity),
     openMost_s: figure((task) => task.open?.most_s, Infinity),
     dueGuide_s: figure((task) => task.due?.guide_s, Infinity),
     dueMost_s: figure((task) => task.due?.most_s, Infinity),
     dueNext: flag((task) => task.due?.to === 'next'),
+    dueKind: tasks.map((task) => task.due?.kind),
+    torch: problem.lamps.findIndex((lamp) => lamp.torch === true),
     toLight_s: new Float64Array(tasks.length),
     itsLight: new Int32Array(tasks.length).fill(-1),
     activities: [],
     run_s: problem.lamps.map((lamp) =>
       figure((task) => {
         if (!task.light) return 0;
-        // A torch lights the one nail that is held to it.
-        if (lamp.torch && !task.held) return Infinity;
+        // A torch lights the one nail that is held to it, for a flash.
+        if (lamp.torch && !task.held && task.light.mode !== 'flash') return Infinity;
         return programme_s(lamp.programmes_s, task.light.seconds);
       }),
     ),
@@ -128,7 +151,7 @@ export function boardOf(problem: Problem): Board {
     let ahead = 0;
     let light = -1;
     for (let s = from[c + 1]! - 1; s >= from[c]!; s -= 1) {
-      ahead = board.mode[s] === 0 ? ahead + tasks[s]!.hand_s * slower(board, c) : 0;
+      ahead = board.mode[s] === 0 ? ahead + board.hand_s[s]! : 0;
       if (board.mode[s] !== 0) light = s;
       board.toLight_s[s] = ahead;
       board.itsLight[s] = light;
@@ -136,10 +159,6 @@ export function boardOf(problem: Problem): Board {
   }
   followPrecedences(board, tasks);
   return board;
-}
-
-function slower(board: Board, chain: number): number {
-  return board.problem.slower[board.problem.chains[chain]!.hand];
 }
 
 function groupsOf(problem: Problem): { group: Uint8Array; groups: Int32Array[] } {
@@ -159,15 +178,17 @@ function layActivities(board: Board, tasks: readonly Task[], classOf: (name: str
       const task = tasks[s]!;
       if (task.light) continue;
       let steps = 1;
-      let hand_s = task.hand_s;
       let heldLight = -1;
-      while (s + steps < from[c + 1]! && tasks[s + steps]!.held && heldLight < 0) {
-        const next = tasks[s + steps]!;
-        if (next.light) heldLight = s + steps;
-        hand_s += next.hand_s;
+      const work_s = [0, 0];
+      work_s[0]! += board.hand_s[s]!;
+      while (s + steps < from[c + 1]! && tasks[s + steps]!.held) {
+        const next = s + steps;
+        if (tasks[next]!.light && heldLight < 0) heldLight = next;
+        work_s[heldLight < 0 ? 0 : 1]! += board.hand_s[next]!;
         steps += 1;
       }
-      const part: Part = { chain: c, step: s, steps, hand_s: hand_s * slower(board, c), heldLight };
+      const [hand_s, rest_s] = work_s as [number, number];
+      const part: Part = { chain: c, step: s, steps, hand_s, rest_s, heldLight };
       const last = s + steps - 1;
       let lays = false;
       for (let k = s; k <= last; k += 1) lays ||= board.wet[k] === 1 || board.tacky[k] === 1;
@@ -181,6 +202,7 @@ function layActivities(board: Board, tasks: readonly Task[], classOf: (name: str
           lastClass: classOf(task.class),
           dusty: task.dusty,
           lays,
+          forms: false,
           parts: [],
           needs: [],
           rank: task.rank,
@@ -190,6 +212,7 @@ function layActivities(board: Board, tasks: readonly Task[], classOf: (name: str
       activity.parts.push(part);
       activity.lays ||= lays;
       activity.dusty ||= task.dusty;
+      activity.forms ||= board.form[last] === 1 && (s === from[c] || board.form[s - 1] === 0);
       activity.rank = Math.max(activity.rank, task.rank);
       if (activity.hand !== board.hand[c]) activity.hand = 2;
       for (let k = s; k < s + steps; k += 1) {
@@ -209,7 +232,9 @@ function followPrecedences(board: Board, tasks: readonly Task[]): void {
     if (a === undefined || b === undefined) continue;
     const activity = board.act[b]!;
     if (activity >= 0) {
-      board.activities[activity]!.needs.push(a);
+      const { needs, parts } = board.activities[activity]!;
+      // Held work and what it is held after are one.
+      if (!needs.includes(a) && board.act[a] !== activity && parts.length > 0) needs.push(a);
       continue;
     }
     board.lightNeeds.set(b, [...(board.lightNeeds.get(b) ?? []), a]);

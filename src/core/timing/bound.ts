@@ -1,5 +1,5 @@
 import { HANDS } from '../model/names';
-import { lampGroup, programme_s, type Chain, type Problem, type Task } from './problem';
+import { handSeconds, lampGroup, programme_s, type Chain, type Problem, type Task } from './problem';
 
 /**
  * A time no schedule can beat: the largest of several relaxations, each of which leaves out some constraint.
@@ -117,13 +117,13 @@ function shone_s(problem: Problem, task: Task): number {
 
 function work_s(problem: Problem, chain: Chain): number {
   return chain.tasks.reduce(
-    (sum, task) => sum + task.hand_s * problem.slower[chain.hand] + (task.held ? shone_s(problem, task) : 0),
+    (sum, task) => sum + handSeconds(problem, chain, task) + (task.held ? shone_s(problem, task) : 0),
     0,
   );
 }
 
 function task_s(problem: Problem, chain: Chain, task: Task): number {
-  return task.hand_s * problem.slower[chain.hand] + shone_s(problem, task) + task.wait_s;
+  return handSeconds(problem, chain, task) + shone_s(problem, task) + task.wait_s;
 }
 
 /**
@@ -140,7 +140,7 @@ function beforeClosing_s(problem: Problem): number {
       const before = { ...last, tasks: last.tasks.slice(0, -1) };
       const others = before.tasks.at(-1)?.wait_s ? chains.filter((chain) => chain !== last) : [];
       const meanwhile = others.reduce(
-        (sum, chain) => sum + chain.tasks.at(-1)!.hand_s * problem.slower[chain.hand],
+        (sum, chain) => sum + handSeconds(problem, chain, chain.tasks.at(-1)!),
         0,
       );
       return Math.max(0, tail_s(problem, before) - meanwhile - problem.changeover_s);

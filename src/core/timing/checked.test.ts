@@ -26,6 +26,8 @@ describe('sittings, by a checker of their own', () => {
       'waits-too-long': 'open-too-long',
       'primed-too-long': 'primed-too-long',
       'pinched-too-late': 'pinched-too-late',
+      'soaked-too-long': 'soaked-too-long',
+      'hand-at-work': 'hand-at-work',
     };
     let found = 0;
     for (let seed = 1; seed <= 25; seed += 1) {

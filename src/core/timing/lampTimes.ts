@@ -9,7 +9,11 @@ export class LampTimes {
   start_s = 0;
 
   /** `run_s`: seconds each lamp runs, by lamp and step. */
-  constructor(private readonly run_s: Board['run_s']) {
+  constructor(
+    private readonly run_s: Board['run_s'],
+    /** The lamp that is held to one nail by hand, or −1. */
+    private readonly torch = -1,
+  ) {
     this.busy = run_s.map((steps) => new Float64Array(4 * steps.length + 8));
     this.count = new Int32Array(run_s.length);
   }
@@ -35,13 +39,21 @@ export class LampTimes {
     return best;
   }
 
-  /** The lamp in which a step's light ends first if it begins at `t` or later; `start_s` says when it begins. */
-  find(step: number, t: number): number {
-    const { run_s } = this;
+  /**
+   * The lamp in which a step's light ends first if it begins at `t` or later; `start_s` says when it begins. What is
+   * held to one nail `byHand` is lit by the torch where that can do it, and nothing else is.
+   */
+  find(step: number, t: number, byHand = false): number {
+    const { run_s, torch } = this;
+    if (byHand && torch >= 0 && run_s[torch]![step]! < Infinity) {
+      this.start_s = this.gap(torch, t, run_s[torch]![step]!);
+      return torch;
+    }
     let best = 0;
     let bestEnd = Infinity;
     let bestStart = t;
     for (let l = 0; l < run_s.length; l += 1) {
+      if (l === torch) continue;
       const run = run_s[l]![step]!;
       const start = this.gap(l, t, run);
       if (start + run < bestEnd) {

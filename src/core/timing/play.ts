@@ -27,10 +27,14 @@ export interface Tally {
   /** Past the guide, up to the most. */
   lint_s: number;
   dust: number;
+  /** Work done by a hand that wears what is wet, only flashed, or a form. */
+  unfit: number;
 }
 
 const EPSILON = 1e-6;
 const DEEP = 60;
+/** Tries for each activity; a sitting that wants more hangs together too closely for foresight. */
+const TRIES = 30;
 
 /**
  * Plays sequences on a board. Any order can be played: what an activity needs first is done first, a hand that
@@ -49,6 +53,7 @@ export class Player {
     late_s: 0,
     lint_s: 0,
     dust: 0,
+    unfit: 0,
   };
   /** The activities in the order they were really begun. */
   readonly done: Int32Array;
@@ -61,11 +66,16 @@ export class Player {
   private readonly tacky: Uint8Array;
   private readonly dusty: Uint8Array;
   private readonly soft: Uint8Array;
+  private readonly unfit: Uint8Array;
+  private readonly form: Uint8Array;
+  /** When what settles by itself on a nail keeps its hand from working no longer. */
+  private readonly settledAt: Float64Array;
   private readonly openGuide: Float64Array;
   private readonly openMost: Float64Array;
   private readonly dueGuide: Float64Array;
   private readonly dueMost: Float64Array;
-  private readonly dueNext: Uint8Array;
+  /** The step that what is due follows. */
+  private readonly dueOf: Int32Array;
   private readonly handIn = new Float64Array(2);
   private readonly handWorked = new Float64Array(2);
   private artist = 0;
@@ -75,6 +85,9 @@ export class Player {
   private visited = 0;
   private depth = 0;
   private forced = false;
+  /** Nothing is foreseen any more: what can be done is done as it comes. */
+  private plain = false;
+  private tries = 0;
   private keep: Uint8Array = new Uint8Array(0);
   private close: Uint8Array = new Uint8Array(0);
   private readonly lamps: LampTimes;
@@ -99,12 +112,15 @@ export class Player {
     this.tacky = new Uint8Array(chains);
     this.dusty = new Uint8Array(chains);
     this.soft = new Uint8Array(chains);
+    this.unfit = new Uint8Array(chains);
+    this.form = new Uint8Array(chains);
+    this.settledAt = new Float64Array(chains);
     this.openGuide = new Float64Array(chains);
     this.openMost = new Float64Array(chains);
     this.dueGuide = new Float64Array(chains);
     this.dueMost = new Float64Array(chains);
-    this.dueNext = new Uint8Array(chains);
-    this.lamps = new LampTimes(board.run_s);
+    this.dueOf = new Int32Array(chains);
+    this.lamps = new LampTimes(board.run_s, board.torch);
     this.inLoad = new Int32Array(chains);
     this.lit = new Uint8Array(steps);
     this.endOf = new Float64Array(steps);
@@ -122,6 +138,7 @@ export class Player {
     const { order } = sequence;
     for (let i = 0; i < order.length; i += 1) if (!this.isDone[order[i]!]) this.perform(order[i]!);
     this.lightAll();
+    this.finishPlainly();
     let end = this.tally.total_s;
     for (let c = 0; c < this.ready.length; c += 1) if (this.ready[c]! > end) end = this.ready[c]!;
     this.tally.total_s = end;
@@ -142,7 +159,7 @@ export class Player {
     const tally = this.tally;
     tally.total_s = tally.loads = tally.singleLoads = tally.classChanges = 0;
     tally.handChanges = tally.lone = 0;
-    tally.late = tally.late_s = tally.lint_s = tally.dust = 0;
+    tally.late = tally.late_s = tally.lint_s = tally.dust = tally.unfit = 0;
     this.doneCount = 0;
     this.isDone.fill(0);
     this.busy.fill(0);
@@ -151,6 +168,9 @@ export class Player {
     this.tacky.fill(0);
     this.dusty.fill(0);
     this.soft.fill(0);
+    this.unfit.fill(0);
+    this.form.fill(0);
+    this.settledAt.fill(0);
     this.openGuide.fill(Infinity);
     this.openMost.fill(Infinity);
     this.dueGuide.fill(Infinity);
@@ -165,6 +185,8 @@ export class Player {
     this.visited = 0;
     this.depth = 0;
     this.forced = false;
+    this.plain = false;
+    this.tries = 0;
     for (let c = 0; c < this.pos.length; c += 1) this.pos[c] = from[c]!;
   }
 
@@ -179,18 +201,47 @@ export class Player {
   /** Does an activity, and before it all that it needs. */
   private perform(a: number): void {
     if (this.isDone[a] || this.busy[a]) return;
+    const activity = this.board.activities[a]!;
+    this.tries += 1;
+    if (this.tries > TRIES * this.busy.length) this.plain = true;
+    if (this.plain) {
+      if (this.begins(activity) && this.met(activity.needs)) this.work(a, activity);
+      return;
+    }
     this.busy[a] = 1;
     this.depth += 1;
-    const activity = this.board.activities[a]!;
     for (const part of activity.parts) this.bringTo(part.chain, part.step);
     this.meet(activity.needs);
     if (this.depth < DEEP) this.makeRoom(a, activity);
     // Making room may have been all it took.
-    let able = !this.isDone[a] && (this.forced || this.met(activity.needs));
-    for (const part of activity.parts) if (this.pos[part.chain] !== part.step) able = false;
-    if (able) this.work(a, activity);
+    const able = !this.isDone[a] && (this.forced || this.met(activity.needs));
+    if (able && this.begins(activity)) this.work(a, activity);
     this.depth -= 1;
     this.busy[a] = 0;
+  }
+
+  /** Whether all its nails have come to it. */
+  private begins(activity: Activity): boolean {
+    for (const part of activity.parts) if (this.pos[part.chain] !== part.step) return false;
+    return true;
+  }
+
+  /**
+   * Whatever foresight has left undone, done as it comes: joint work whose nails have come to it, light for who waits.
+   * What belongs together makes no circle, so that something always can be.
+   */
+  private finishPlainly(): void {
+    this.plain = true;
+    for (let moved = true; moved; ) {
+      moved = false;
+      for (let c = 0; c < this.pos.length; c += 1) {
+        if (this.ended(c)) continue;
+        const before = this.pos[c]!;
+        if (!this.waits(c)) this.perform(this.board.act[before]!);
+        else if (this.mayLight(before)) this.load(Int32Array.of(c), this.board.group[c]!);
+        if (this.pos[c] !== before) moved = true;
+      }
+    }
   }
 
   /** Takes a nail on to a step of its own. */
@@ -227,6 +278,7 @@ export class Player {
   private makeRoom(a: number, activity: Activity): void {
     const { hand } = activity;
     if (this.own && hand < 2) this.dryHand(1 - hand);
+    if (activity.forms && hand < 2) this.clearOfForms(1 - hand);
     // Thumbs that share a load wait for each other, unless they are not to.
     if (this.lastHand >= 0 && hand !== this.lastHand && !this.keep[a])
       this.closeHand(this.lastHand, !this.close[a]);
@@ -236,6 +288,7 @@ export class Player {
     if (activity.lays)
       for (let h = 0; h < 2; h += 1) if (hand === 2 || hand === h) this.clearOfDust(h, activity);
     this.lightInTime(activity);
+    this.doInTime(activity);
   }
 
   private takesPart(activity: Activity, chain: number): boolean {
@@ -265,13 +318,42 @@ export class Player {
 
   private dryHand(hand: number): void {
     const chains = this.handChains[hand]!;
-    for (let i = 0; i < chains.length; i += 1) this.finishWet(chains[i]!);
+    for (let i = 0; i < chains.length; i += 1) {
+      const c = chains[i]!;
+      // Lacquer that dries is waited for, and nothing else helps it.
+      if (this.settledAt[c] === 0) this.finishWet(c);
+    }
   }
 
-  /** Works on a nail until nothing on it is wet or soft. */
+  /** Forms stand on one hand at a time. */
+  private clearOfForms(hand: number): void {
+    const chains = this.handChains[hand]!;
+    for (let i = 0; i < chains.length; i += 1) this.goOnWhile(chains[i]!, this.form);
+  }
+
+  /** Works on a nail until nothing on it is wet or soft, and on one's own hand nothing that keeps it from working. */
   private finishWet(chain: number): void {
+    this.goOnWhile(chain, this.wet, this.soft);
+    if (this.own) this.goOnWhile(chain, this.unfit);
+  }
+
+  private goOnWhile(chain: number, state: Uint8Array, other = state): void {
     let before = -1;
-    while ((this.wet[chain] || this.soft[chain]) && this.pos[chain] !== before && !this.ended(chain)) {
+    while ((state[chain] || other[chain]) && this.pos[chain] !== before && !this.ended(chain)) {
+      before = this.pos[chain]!;
+      this.advance(chain);
+    }
+  }
+
+  /** A primed nail is covered before a file is taken up beside it. */
+  private coverPrimed(chain: number): void {
+    let before = -1;
+    while (
+      this.dueMost[chain]! < Infinity &&
+      !this.board.dueNext[this.dueOf[chain]!] &&
+      this.pos[chain] !== before &&
+      !this.ended(chain)
+    ) {
       before = this.pos[chain]!;
       this.advance(chain);
     }
@@ -281,6 +363,8 @@ export class Player {
   private clearForDust(hand: number, activity: Activity): void {
     const { board } = this;
     const chains = this.handChains[hand]!;
+    for (let i = 0; i < chains.length; i += 1)
+      if (!this.takesPart(activity, chains[i]!)) this.coverPrimed(chains[i]!);
     for (let i = 0; i < chains.length; i += 1) this.finishWet(chains[i]!);
     for (let i = 0; i < chains.length; i += 1) {
       const c = chains[i]!;
@@ -360,12 +444,31 @@ export class Player {
     }
   }
 
+  /** How long an activity takes at the least. */
+  private seconds(activity: Activity): number {
+    let sum = 0;
+    for (const part of activity.parts) {
+      sum += part.hand_s + part.rest_s;
+      if (part.heldLight >= 0) sum += this.lamps.least_s(part.heldLight);
+    }
+    return sum;
+  }
+
+  /** What is due on other nails, and would come too late after this, is done before it. */
+  private doInTime(activity: Activity): void {
+    for (let c = 0; c < this.pos.length; c += 1) {
+      if (!(this.dueMost[c]! < Infinity) || this.ended(c) || this.takesPart(activity, c)) continue;
+      const end = Math.max(this.artist, this.ready[activity.parts[0]!.chain]!) + this.seconds(activity);
+      if (end <= (this.dueGuide[c]! + this.dueMost[c]!) / 2) continue;
+      if (this.board.dueNext[this.dueOf[c]!]) this.advance(c);
+      else this.coverPrimed(c);
+    }
+  }
+
   /** Lights every film that would wait too long if this were done first. */
   private lightInTime(activity: Activity): void {
     const first = activity.parts[0]!;
-    let ahead = 0;
-    for (const part of activity.parts)
-      ahead += part.hand_s + (part.heldLight >= 0 ? this.lamps.least_s(part.heldLight) : 0);
+    let ahead = this.seconds(activity);
     if (activity.parts.length === 1 && this.board.toLight_s[first.step]! > ahead && activity.lays)
       ahead = this.board.toLight_s[first.step]!;
     const { hand } = activity;
@@ -387,7 +490,8 @@ export class Player {
   }
 
   private work(a: number, activity: Activity): void {
-    const { problem } = this.board;
+    const { board } = this;
+    const { problem } = board;
     const { hand } = activity;
     const changes = this.lastClass >= 0 && this.lastClass !== activity.class;
     let start = this.artist + (changes ? problem.changeover_s : 0);
@@ -395,19 +499,23 @@ export class Player {
     if ((hand !== 1 || this.own) && this.handIn[0]! > start) start = this.handIn[0]!;
     if ((hand !== 0 || this.own) && this.handIn[1]! > start) start = this.handIn[1]!;
     if (activity.needs.length > 0) start = Math.max(start, this.metAt(activity.needs));
+    if (this.own)
+      for (let c = 0; c < this.settledAt.length; c += 1)
+        if (board.hand[c] !== hand && this.settledAt[c]! > start) start = this.settledAt[c]!;
     let before = 0;
     for (const part of activity.parts) {
       if (this.ready[part.chain]! - before > start) start = this.ready[part.chain]! - before;
-      before += part.hand_s;
+      before += part.hand_s + part.rest_s;
     }
     const held = activity.parts[0]!;
     if (held.heldLight >= 0) {
       // The lamp must be free just when the work before the light ends.
-      this.lamps.find(held.heldLight, start + held.hand_s);
+      this.lamps.find(held.heldLight, start + held.hand_s, true);
       start = this.lamps.start_s - held.hand_s;
     }
     if (activity.parts.length === 1) start = this.lampInTime(held, start);
     if (activity.dusty || activity.lays) this.judgeDust(activity);
+    if (this.own && hand < 2) this.judgeUnfit(activity, 1 - hand);
     if (changes) this.tally.classChanges += 1;
     if (hand < 2) this.turnTo(hand, activity.parts.length);
     this.lastClass = activity.lastClass;
@@ -428,8 +536,11 @@ export class Player {
     const { openMost_s, itsLight, toLight_s } = this.board;
     const light = itsLight[part.step]!;
     if (openMost_s[part.step] === Infinity || light < 0) return start;
-    this.lamps.find(light, start + toLight_s[part.step]!);
-    return start + Math.max(0, this.lamps.start_s - (start + part.hand_s + openMost_s[part.step]!));
+    const wanted = start + toLight_s[part.step]!;
+    const latest = start + part.hand_s + openMost_s[part.step]!;
+    this.lamps.find(light, wanted);
+    // Work that takes too long by itself is not waited for: only a lamp that is taken.
+    return start + Math.max(0, this.lamps.start_s - Math.max(wanted, latest));
   }
 
   private turnTo(hand: number, nails: number): void {
@@ -445,20 +556,24 @@ export class Player {
   private doPart(part: Part, start: number): number {
     const { board } = this;
     const c = part.chain;
-    if (this.dueGuide[c]! < Infinity && (this.dueNext[c] || board.wet[part.step])) {
-      const kind = this.dueNext[c] ? 'pinched-too-late' : 'primed-too-long';
-      this.late(part.step, start, this.dueGuide[c]!, this.dueMost[c]!, kind);
+    const due = this.dueOf[c]!;
+    const followed = board.wet[part.step] || board.dueMost_s[part.step]! < Infinity;
+    if (this.dueGuide[c]! < Infinity && (board.dueNext[due] || followed)) {
+      this.late(part.step, start, this.dueGuide[c]!, this.dueMost[c]!, board.dueKind[due]!);
       this.dueGuide[c] = this.dueMost[c] = Infinity;
     }
-    this.record?.part(part, start);
-    let t = start + part.hand_s;
-    if (part.heldLight >= 0) {
-      const lamp = this.lamps.find(part.heldLight, t);
-      const run = board.run_s[lamp]![part.heldLight]!;
-      t = this.lamps.start_s;
-      this.lamps.occupy(lamp, t, t + run);
-      this.record?.load(lamp, [c], [part.heldLight], t, t + run, true);
-      t += run;
+    let t = start;
+    for (let step = part.step; step < part.step + part.steps; step += 1) {
+      const from = t;
+      if (board.mode[step] === 0) {
+        t += board.hand_s[step]!;
+        if (t > from) this.record?.stroke(step, from, t);
+        continue;
+      }
+      const lamp = this.lamps.find(step, t, true);
+      t = this.lamps.start_s + board.run_s[lamp]![step]!;
+      this.lamps.occupy(lamp, this.lamps.start_s, t);
+      this.record?.load(lamp, [c], [step], this.lamps.start_s, t, true);
     }
     this.goOn(c, part.step + part.steps, t);
     return t;
@@ -475,6 +590,9 @@ export class Player {
     this.tacky[c] = board.tacky[s]!;
     this.dusty[c] = board.dust[s]!;
     this.soft[c] = board.soft[s]!;
+    this.unfit[c] = board.settles[s] ? 0 : board.unfit[s]!;
+    this.settledAt[c] = board.settles[s] ? this.ready[c]! : 0;
+    this.form[c] = board.form[s]!;
     if (!board.wet[s]) {
       this.openGuide[c] = this.openMost[c] = Infinity;
     } else {
@@ -484,7 +602,7 @@ export class Player {
     if (board.dueGuide_s[s]! < Infinity) {
       this.dueGuide[c] = t + board.dueGuide_s[s]!;
       this.dueMost[c] = t + board.dueMost_s[s]!;
-      this.dueNext[c] = board.dueNext[s]!;
+      this.dueOf[c] = s;
     }
   }
 
@@ -511,6 +629,16 @@ export class Player {
         this.record?.broke(activity.parts[0]!.step, 'dust-beside-wet', 0);
         return;
       }
+    }
+  }
+
+  private judgeUnfit(activity: Activity, hand: number): void {
+    const chains = this.handChains[hand]!;
+    for (let i = 0; i < chains.length; i += 1) {
+      if (!this.unfit[chains[i]!]) continue;
+      this.tally.unfit += 1;
+      this.record?.broke(activity.parts[0]!.step, 'hand-at-work', 0);
+      return;
     }
   }
 
@@ -630,15 +758,21 @@ export class Player {
     if (left) start = Math.max(start, this.handIn[0]!, this.handWorked[0]!);
     if (right) start = Math.max(start, this.handIn[1]!, this.handWorked[1]!);
     if (this.own) start = Math.max(start, this.artist, this.handIn[0]!, this.handIn[1]!);
-    const lamp = this.lamps.find(longest, start);
+    // A flash of one nail is held to it by hand where there is a torch.
+    const byHand = board.torch >= 0 && count === 1 && board.mode[longest] === 1;
+    if (byHand) start = Math.max(start, this.artist);
+    const lamp = this.lamps.find(longest, start, byHand);
     const begin = this.lamps.start_s;
     const end = begin + board.run_s[lamp]![longest]!;
     this.lamps.occupy(lamp, begin, end);
+    if (byHand) this.artist = end;
     if (left) this.handIn[0] = end;
     if (right) this.handIn[1] = end;
     if (end > this.tally.total_s) this.tally.total_s = end;
-    this.tally.loads += 1;
-    if (count === 1 && chains.length > 1) this.tally.singleLoads += 1;
+    if (!byHand) {
+      this.tally.loads += 1;
+      if (count === 1 && chains.length > 1) this.tally.singleLoads += 1;
+    }
     const served: number[] = [];
     for (let i = 0; i < count; i += 1) {
       const c = this.inLoad[i]!;
@@ -653,8 +787,8 @@ export class Player {
     if (this.record) {
       // A hand goes in whole; of thumbs that share a load only those it is for.
       const at = served.map((step) => board.chainOf[step]!);
-      const inside = [...chains].filter((c) => !board.acrossHands[g] || at.includes(c));
-      this.record.load(lamp, inside, served, begin, end);
+      const inside = [...chains].filter((c) => (!byHand && !board.acrossHands[g]) || at.includes(c));
+      this.record.load(lamp, inside, served, begin, end, byHand);
     }
     return true;
   }

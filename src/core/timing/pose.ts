@@ -1,12 +1,12 @@
 import { settingOf } from '../craft/families';
 import { laidBy, type Operation } from '../craft/operation';
 import { rowOf } from '../craft/surfaces';
-import { inTurn } from '../compile/acrossNails';
-import { lineUp, type Edge } from '../compile/lineUp';
+import type { Precedence } from '../compile/acrossNails';
 import type { SetDocument } from '../document/document';
 import { fingerOf, handOf, type NailName } from '../model/names';
 import type { Product } from '../model/product';
 import type { StateAfter } from '../simulate/simulate';
+import { canLineUp, fallApart } from './joint';
 import type { Chain, Problem, Task } from './problem';
 
 /** Rinsing a brush, closing and opening a bottle (common practice). */
@@ -17,12 +17,14 @@ const WEAKER_HAND = 1.3;
 const CREEPS = 1.5;
 /** A film that must be lit within this has run by then: no grace. */
 const RUNNY_S = 40;
-/** A primed plate takes up moisture again within minutes (common practice). */
-const PRIMED = { guide_s: 180, most_s: 240, to: 'wet' } as const;
+/** A dehydrated or primed plate takes up moisture again within minutes (common practice). */
+const PRIMED = { guide_s: 180, most_s: 240, to: 'wet', kind: 'primed-too-long' } as const;
 /** Beads are pinched once they are dull; this long before they are hard they hardly give any more. */
 const STIFF_S = 45;
 /** Flashed gel gives until its cure; it is pinched at once all the same, while that nail is in the hand. */
-const AT_ONCE = { guide_s: 5, most_s: Infinity, to: 'next' } as const;
+const AT_ONCE = { guide_s: 5, most_s: Infinity, to: 'next', kind: 'pinched-too-late' } as const;
+/** Past its time a soak dries the plate and the skin; it is opened within minutes (common practice). */
+const SOAKED = { guide_s: 120, most_s: 300 } as const;
 /** Done just before the base, on the nails that get it together. */
 const PRIMING: readonly string[] = ['dehydrate', 'prime'];
 /** Wiping one sticky nail in passing. */
@@ -38,19 +40,22 @@ export interface NailWork {
 export function problemOf(
   set: SetDocument,
   nails: readonly NailWork[],
-  precedences: readonly { first: string; then: string }[] = [],
+  precedences: readonly Precedence[] = [],
 ): Problem {
   const own = set.practice.wearer === 'own';
   const products = new Map(set.kit.products.map((product) => [product.id, product]));
   const product = (id: string) => products.get(id)!;
   const worked = nails.filter((work) => work.operations.length > 0);
   const apart = new Set(precedences.flatMap(({ first, then }) => [first, then]));
-  const chains = worked.map((work): Chain => ({
-    nail: work.nail,
-    hand: handOf(work.nail),
-    thumb: fingerOf(work.nail) === 'thumb',
-    tasks: tasksOf(work, product, set.practice.thumbs !== 'with-fingers', apart),
-  }));
+  const chains = fallApart(
+    worked.map((work): Chain => ({
+      nail: work.nail,
+      hand: handOf(work.nail),
+      thumb: fingerOf(work.nail) === 'thumb',
+      tasks: tasksOf(work, product, set.practice.thumbs !== 'with-fingers', apart),
+    })),
+    precedences,
+  );
   return {
     chains,
     // Without a lamp the plan is stopped by a rule; its order is still shown, for any light there may be.
@@ -71,7 +76,7 @@ export function problemOf(
     },
     changeover_s: CHANGEOVER_S,
     wipe: { class: `wipe:${set.kit.roles.cleanser}`, seconds: HAND_WIPE_S },
-    precedences: [...precedences, ...preparedFirst(worked, precedences)],
+    precedences: [...precedences, ...preparedFirst(worked, chains, precedences)],
   };
 }
 
@@ -90,6 +95,8 @@ function tasksOf(
   let dust = false;
   let flashed = false;
   let lit = false;
+  let form = false;
+  let soaks = false;
   return operations.map((operation, i): Task => {
     const next = operations[i + 1];
     if (operation.deposit) lit = false;
@@ -100,6 +107,9 @@ function tasksOf(
     if (rowOf(operation.verb).dusty) dust = true;
     if (operation.verb === 'wipe' || (operation.verb === 'dust-off' && next?.verb !== 'wipe')) dust = false;
     if (operation.lamp) flashed = operation.lamp.mode === 'flash';
+    form = rowOf(operation.verb).wears ?? form;
+    if (operation.verb === 'soak') soaks = true;
+    else if (rowOf(operation.verb).bares) soaks = false;
     const task: Task = {
       operation: operation.id,
       hand_s: operation.hand_s,
@@ -110,16 +120,30 @@ function tasksOf(
       wet,
       tacky,
     };
+    if (operation.fixed_s !== undefined) task.fixed_s = operation.fixed_s;
+    if (wet || flashed || form || soaks) task.unfit = true;
+    if (form) task.form = true;
     if (operation.lamp) task.light = operation.lamp;
     if (operation.open_s !== undefined) {
       const most_s = operation.open_s <= RUNNY_S ? operation.open_s : operation.open_s * CREEPS;
       task.open = { guide_s: operation.open_s, most_s };
     }
-    if (operation.verb === 'prime') task.due = PRIMED;
+    if (PRIMING.includes(operation.verb)) task.due = PRIMED;
+    if (operation.verb === 'soak') {
+      const soak_s = operation.wait_s ?? 0;
+      task.due = {
+        guide_s: soak_s + SOAKED.guide_s,
+        most_s: soak_s + SOAKED.most_s,
+        to: 'next',
+        kind: 'soaked-too-long',
+      };
+    }
     const setting = operation.product ? settingOf(product(operation.product)) : undefined;
+    if (setting && !form && (operation.wait_s ?? 0) >= setting.dry_s) task.settles = true;
     if (setting && next?.verb === 'pinch') {
       const most_s = setting.dry_s - next.hand_s;
-      task.due = { guide_s: Math.max(setting.working_s, most_s - STIFF_S), most_s, to: 'next' };
+      const guide_s = Math.max(setting.working_s, most_s - STIFF_S);
+      task.due = { guide_s, most_s, to: 'next', kind: 'pinched-too-late' };
     }
     if (flashed && operation.lamp && next?.verb === 'pinch') task.due = AT_ONCE;
     if (dust) task.dust = true;
@@ -169,30 +193,25 @@ function holdsWiped(
 
 /**
  * Both hands are prepared before either is dehydrated and primed: each nail's preparation goes before the
- * other hand's. Left out as a whole where the artist's own statements say otherwise.
+ * other hand's. Not asked of a nail whose own order, or a statement of the artist's, says otherwise.
  */
 function preparedFirst(
   nails: readonly NailWork[],
-  precedences: readonly { first: string; then: string }[],
-): { first: string; then: string }[] {
+  chains: readonly Chain[],
+  precedences: readonly Precedence[],
+): Precedence[] {
   const split = nails.flatMap(({ nail, operations }) => {
-    const at = operations.findIndex((one) => one.verb === 'dehydrate' || one.verb === 'prime');
+    const at = operations.findIndex((one) => PRIMING.includes(one.verb));
     return at > 0 ? [{ nail, first: operations[at - 1]!.id, then: operations[at]!.id }] : [];
   });
-  const wanted = split.flatMap((a) =>
-    split.filter((b) => handOf(b.nail) !== handOf(a.nail)).map((b) => ({ first: a.first, then: b.then })),
-  );
-  if (precedences.length === 0) return wanted;
-  const index = new Map(nails.flatMap((work) => work.operations).map((one, i) => [one.id, i]));
-  const edges: Edge[] = [
-    ...inTurn(
-      nails.map((work) => work.operations),
-      index,
-    ),
-    ...[...precedences, ...wanted].flatMap(({ first, then }) => {
-      const [a, b] = [index.get(first), index.get(then)];
-      return a === undefined || b === undefined ? [] : [{ first: a, then: b }];
-    }),
-  ];
-  return lineUp(index.size, edges) ? wanted : [];
+  const between = (a: (typeof split)[number]) =>
+    split
+      .filter((b) => handOf(b.nail) !== handOf(a.nail))
+      .map((b): Precedence => ({ first: a.first, then: b.then }));
+  const all = split.flatMap(between);
+  if (canLineUp(chains, [...precedences, ...all])) return all;
+  return split.reduce<Precedence[]>((kept, one) => {
+    const more = [...kept, ...between(one)];
+    return canLineUp(chains, [...precedences, ...more]) ? more : kept;
+  }, []);
 }

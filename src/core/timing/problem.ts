@@ -1,3 +1,4 @@
+import type { Precedence } from '../compile/acrossNails';
 import type { Hand } from '../model/names';
 
 /**
@@ -7,6 +8,8 @@ import type { Hand } from '../model/names';
 export interface Task {
   operation: string;
   hand_s: number;
+  /** How much of it no hand hastens or slows: a hold until something has set or gathered. */
+  fixed_s?: number;
   /** Work of the same class needs no change of brush or product. */
   class: string;
   /** Smaller ranks are done first where nothing else decides: the order of the craft across nails. */
@@ -18,13 +21,19 @@ export interface Task {
   /** How long the film just laid may wait for its light: past `guide_s` it gathers lint, past `most_s` it runs. */
   open?: { guide_s: number; most_s: number };
   /**
-   * What must follow within the same two limits, to its start: on a plate primed by this the next work that is
-   * wet, on beads that set the very next work, their pinch.
+   * What must follow within the same two limits, to its start: on a plate dehydrated or primed by this the next
+   * primer or wet work, on beads that set the very next work, their pinch.
    */
-  due?: { guide_s: number; most_s: number; to: 'wet' | 'next' };
+  due?: { guide_s: number; most_s: number; to: 'wet' | 'next'; kind: Broken['kind'] };
   /** What the nail is like afterwards. */
   wet: boolean;
   tacky: boolean;
+  /** Nothing that its hand may do work with: wet, only flashed, or with a form or mould on it. */
+  unfit?: boolean;
+  /** What keeps its hand from working is over with this wait: lacquer dries, acrylic sets. */
+  settles?: boolean;
+  /** A form or mould is on the nail. */
+  form?: boolean;
   /** Dust lies on the nail, and so on its hand, until a later task has cleaned it. */
   dust?: boolean;
   /** Soft and still to be worked on: no light may reach it before its own. */
@@ -60,7 +69,7 @@ export interface Problem {
   /** Wiping one sticky nail so that another of its hand can be filed; undefined: never done. */
   wipe?: { class: string; seconds: number };
   /** Operations that must be done before others, across chains; together with the chains they make no circle. */
-  precedences?: readonly { first: string; then: string }[];
+  precedences?: readonly Precedence[];
 }
 
 export interface Stroke {
@@ -100,7 +109,13 @@ export function handWipeId(nail: string, count: number): string {
 /** What the schedule could not keep. */
 export interface Broken {
   operation: string;
-  kind: 'dust-beside-wet' | 'open-too-long' | 'primed-too-long' | 'pinched-too-late';
+  kind:
+    | 'dust-beside-wet'
+    | 'open-too-long'
+    | 'primed-too-long'
+    | 'pinched-too-late'
+    | 'soaked-too-long'
+    | 'hand-at-work';
   seconds: number;
 }
 
@@ -109,7 +124,14 @@ export interface Schedule {
   loads: Load[];
   wipes: HandWipe[];
   broken: Broken[];
+  /** Operations that found no place: a fault of the program, told as such. */
+  missing: string[];
   total_s: number;
+}
+
+/** Seconds that a task keeps the artist's hands busy on a nail of this chain. */
+export function handSeconds(problem: Problem, chain: Chain, { hand_s, fixed_s = 0 }: Task): number {
+  return (hand_s - fixed_s) * problem.slower[chain.hand] + fixed_s;
 }
 
 /** What goes into a lamp together, by name: a hand, its fingers or thumb alone, or both thumbs. */

@@ -1,5 +1,5 @@
 import { without } from '../model/without';
-import type { Board, Part } from './board';
+import type { Board } from './board';
 import { handWipeId, type Broken, type HandWipe, type Load, type Schedule, type Stroke } from './problem';
 
 const byStart = (a: { start_s: number }, b: { start_s: number }) => a.start_s - b.start_s;
@@ -22,6 +22,7 @@ export class SittingRecord {
       loads: this.loads.sort(byStart),
       wipes: this.wipes.sort(byStart),
       broken: this.broken,
+      missing: this.missing(),
       total_s,
     };
   }
@@ -31,26 +32,13 @@ export class SittingRecord {
     this.changeover_s = does ? this.board.problem.changeover_s : 0;
   }
 
-  /** The work of a part; light held at its end is a load of its own. */
-  part(part: Part, start_s: number): void {
-    const { problem, from } = this.board;
-    const chain = problem.chains[part.chain]!;
-    let start = start_s;
-    for (let step = part.step; step < part.step + part.steps; step += 1) {
-      const task = chain.tasks[step - from[part.chain]!]!;
-      if (task.light || task.hand_s === 0) continue;
-      const end = start + task.hand_s * problem.slower[chain.hand];
-      this.strokes.push({
-        operation: task.operation,
-        nail: chain.nail,
-        hand: chain.hand,
-        start_s: start,
-        end_s: end,
-        changeover_s: this.changeover_s,
-      });
-      this.changeover_s = 0;
-      start = end;
-    }
+  /** Work of one step. */
+  stroke(step: number, start_s: number, end_s: number): void {
+    const { problem, chainOf } = this.board;
+    const { nail, hand } = problem.chains[chainOf[step]!]!;
+    const { changeover_s } = this;
+    this.strokes.push({ operation: this.operation(step), nail, hand, start_s, end_s, changeover_s });
+    this.changeover_s = 0;
   }
 
   /** A nail wiped after a step so that another of its hand can be filed. */
@@ -93,6 +81,19 @@ export class SittingRecord {
 
   broke(step: number, kind: Broken['kind'], seconds: number): void {
     this.broken.push({ operation: this.operation(step), kind, seconds });
+  }
+
+  /** What asks for hands or light and has got none. */
+  private missing(): string[] {
+    const placed = new Set([
+      ...this.strokes.map((stroke) => stroke.operation),
+      ...this.loads.flatMap((load) => load.operations),
+    ]);
+    return this.board.problem.chains.flatMap((chain) =>
+      chain.tasks.flatMap((task) =>
+        (task.light || task.hand_s > 0) && !placed.has(task.operation) ? [task.operation] : [],
+      ),
+    );
   }
 
   private operation(step: number): string {

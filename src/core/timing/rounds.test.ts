@@ -46,6 +46,7 @@ const sitting = (strokes: Stroke[], loads: Load[] = []): Schedule => ({
   loads,
   wipes: [],
   broken: [],
+  missing: [],
   total_s: Math.max(...strokes.map((one) => one.end_s), ...loads.map((one) => one.end_s)),
 });
 

@@ -27,6 +27,7 @@ export const WEIGHTS: Record<Flow, Weights> = {
 const LATE = 200;
 const LATE_S = 5;
 const DUST = 2000;
+const UNFIT = 2000;
 
 export function costOf(tally: Tally, weights: Weights): number {
   return (
@@ -39,7 +40,8 @@ export function costOf(tally: Tally, weights: Weights): number {
     weights.lint * tally.lint_s +
     LATE * tally.late +
     LATE_S * tally.late_s +
-    DUST * tally.dust
+    DUST * tally.dust +
+    UNFIT * tally.unfit
   );
 }
 
@@ -122,8 +124,8 @@ export function search(board: Board, effort: Effort): Sequence {
   return alongTheHand(board, best.sequence, player, cost);
 
   function faults(sequence: Sequence): number {
-    const { late, dust } = player.play(sequence);
-    return late + dust;
+    const { late, dust, unfit } = player.play(sequence);
+    return late + dust + unfit;
   }
 
   function anneal(from: Costed, count: number, onProgress?: Effort['onProgress']): Costed {

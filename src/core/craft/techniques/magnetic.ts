@@ -149,6 +149,7 @@ function magnetDraft(element: Magnetic, place: Place, shimmer: Shimmer, nail: Na
     words: magnetWords(element, shimmer, nail),
     place,
     hand_s: element.hold_s * (element.form === 'sides' ? 2 : 1),
+    fixed_s: element.hold_s * (element.form === 'sides' ? 2 : 1),
     held: true,
     reason: 'The shimmer goes where the magnet holds it, and wanders from the moment it is gone.',
   };

@@ -21,6 +21,7 @@ import { muddyMiddle } from './muddyMiddle';
 import { oilEarly } from './oilEarly';
 import { sealed } from './sealed';
 import { sittingKept } from './sittingKept';
+import { sittingWhole } from './sittingWhole';
 import { strength } from './strength';
 import { surfaces } from './surfaces';
 import { systems } from './systems';
@@ -56,6 +57,7 @@ export const SET_RULES: readonly SetRule[] = [
   lengthsAlike,
   bareNails,
   lamps,
+  sittingWhole,
   sittingKept,
   oilEarly,
   hotLoad,

@@ -28,11 +28,20 @@ const WORDS: Record<Broken['kind'], Words> = {
     reason: 'Dull beads take the C-curve for a few minutes; hard ones crack, or spring back.',
     figure: 'over its time',
   },
+  'soaked-too-long': {
+    says: (what) => `${what}: the remover has been on longer than it is meant to.`,
+    reason: 'Past its time a soak dries out plate and skin, and softens nothing more.',
+    figure: 'over its time',
+  },
+  'hand-at-work': {
+    says: (what) => `${what}: the hand that does it has a nail that is wet, only flashed, or on a form.`,
+    reason: 'On your own hands the one at work must be safe: what is soft on it is smeared or knocked.',
+  },
 };
 
 /** What no order of work could keep: dust beside wet nails, films and primer that wait too long. */
 export const sittingKept: SetRule = {
-  codes: ['dust-beside-wet', 'open-too-long', 'primed-too-long', 'pinched-too-late'],
+  codes: Object.keys(WORDS),
   asks: 'Can the sitting be run as the craft asks?',
   check: ({ sitting, operations }) =>
     sitting.broken.map((broken) => {
