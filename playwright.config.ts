@@ -1,18 +1,33 @@
 import { defineConfig } from '@playwright/test';
 
 const PORT = 4310;
+const ADDRESS = `http://localhost:${PORT}`;
+
+/** What keeps a server or a browser of its own busy, counts memory, or kills tabs: one at a time, after all else. */
+const ALONE = /(server|offline|kept)\.spec\.ts$/;
 
 export default defineConfig({
   testDir: 'tests',
+  // Slow machines are slow, not wrong.
   timeout: 300_000,
   expect: { timeout: 60_000 },
-  workers: 1,
+  fullyParallel: true,
+  workers: 2,
   retries: 0,
+  projects: [
+    { name: 'side by side', testIgnore: ALONE },
+    { name: 'alone', testMatch: ALONE, fullyParallel: false, workers: 1, dependencies: ['side by side'] },
+  ],
   use: {
-    baseURL: `http://localhost:${PORT}`,
+    baseURL: ADDRESS,
     // Pages come from the server, so that tests can break what they ask for; offline tests let it stand.
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
+    // The first plan is the last; tests of ways out and of what a long search finds say so (tests/helpers.ts).
+    storageState: {
+      cookies: [],
+      origins: [{ origin: ADDRESS, localStorage: [{ name: 'search-iterations', value: '0' }] }],
+    },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -1,10 +1,10 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import { DEMO_SETS } from '../src/core/demo';
 import { parseSetText, writeSetText } from '../src/core/document/parse';
 import { drawNail } from '../src/core/picture/nailPicture';
 import { planNail } from '../src/core/plan/nailPlan';
 import { planSet } from '../src/core/plan/planSet';
 import { brokenFile } from '../src/core/testing/brokenFiles';
+import { oldFiles } from '../src/core/testing/oldFiles';
 import { chance } from '../src/core/model/chance';
 import { randomSet } from '../src/core/testing/randomLooks';
 import { shortest_s } from '../src/core/testing/exact';
@@ -21,10 +21,9 @@ import { lowerBound_s } from '../src/core/timing/bound';
 const [files = 10_000, looks = 2_000, seed = 1, spoils = 200, tiny = 1000] = process.argv
   .slice(2)
   .map(Number);
-const folder = new URL('../tests/files/v1/', import.meta.url);
 type Json = Parameters<typeof brokenFile>[0];
 const sources: Json[] = [
-  ...readdirSync(folder).map((name) => JSON.parse(readFileSync(new URL(name, folder), 'utf8')) as Json),
+  ...(oldFiles() as Json[]),
   ...DEMO_SETS.map((demo) => JSON.parse(writeSetText(demo.make())) as Json),
 ];
 

@@ -1,20 +1,39 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Locator, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
+import { DEMO_SETS } from '../src/core/demo';
 
-/** Opens a demo set in a fresh browser and waits until it is planned and drawn. */
+const DEMO = new Map(DEMO_SETS.map(({ id, make }) => [make().title, id]));
+
+/** Goes to a view of a demo set in a fresh browser and waits until it is planned and drawn. */
 export async function openDemo(page: Page, title: string, view = 'Design'): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('heading', { name: title }).click();
+  await page.goto(`/set/${DEMO.get(title)}/${addressOf(view)}`);
   await planned(page);
-  if (view !== 'Design') {
-    await page
-      .getByRole('navigation', { name: 'Views of this set' })
-      .getByRole('link', { name: view })
-      .click();
-    await expect(page).toHaveURL(new RegExp(`/${view === 'How I work' ? 'practice' : view.toLowerCase()}$`));
-  }
 }
+
+/** For tests of what a long search finds: without it they see the first plan only. */
+export const SEARCH_AT_LENGTH = { storageState: { cookies: [], origins: [] } };
+
+/** For tests of ways out: they are tried, and the sitting is searched for shortly. */
+export const WAYS_OUT = {
+  storageState: {
+    cookies: [],
+    origins: [
+      {
+        origin: 'http://localhost:4310',
+        localStorage: [{ name: 'search-iterations', value: '200' }],
+      },
+    ],
+  },
+};
+
+/** To another view of the open set, as an artist goes: nothing is loaded anew. */
+export async function goTo(page: Page, view: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Views of this set' }).getByRole('link', { name: view }).click();
+  await expect(page).toHaveURL(new RegExp(`/${addressOf(view)}$`));
+}
+
+const addressOf = (view: string) => (view === 'How I work' ? 'practice' : view.toLowerCase());
 
 export async function planned(page: Page): Promise<void> {
   await expect(page.getByTestId('plan-sum')).toBeVisible();

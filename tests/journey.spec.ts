@@ -1,6 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { execFileSync, spawnSync } from 'node:child_process';
-import { drag, drawnAnew, exported, middleOf, openDemo, pixels, planned } from './helpers';
+import { execFileSync } from 'node:child_process';
+import { drag, drawnAnew, exported, middleOf, openDemo, pixels, planned, SEARCH_AT_LENGTH } from './helpers';
+
+test.use(SEARCH_AT_LENGTH);
 
 test('from the demo to a mended, exported and reopened set', async ({ page, request }) => {
   await openDemo(page, 'Curtain Up');
@@ -87,21 +89,4 @@ test('from the demo to a mended, exported and reopened set', async ({ page, requ
     headers: { 'content-type': 'application/json' },
   });
   expect(await server.json()).toEqual(inBrowser);
-});
-
-test('the plan taken away from the page is the one the command line makes', async ({ page }) => {
-  await openDemo(page, 'Curtain Up', 'Card');
-  const file = await exported(page);
-  const plan = await exported(page, 'Plan as file');
-  const line = execFileSync('npx', ['tsx', 'src/cli/plan.ts', file.path], {
-    encoding: 'utf8',
-    maxBuffer: 1e8,
-  });
-  expect(JSON.parse(plan.text)).toEqual(JSON.parse(line));
-});
-
-test('Understudy through the command line stops with exit 1', async ({ page }) => {
-  await openDemo(page, 'Understudy');
-  const file = await exported(page);
-  expect(spawnSync('npx', ['tsx', 'src/cli/plan.ts', file.path], { maxBuffer: 1e8 }).status).toBe(1);
 });

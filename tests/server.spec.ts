@@ -121,6 +121,12 @@ test('other methods are told the right one, other kinds of content are refused',
     const { status, headers } = await asked(method, '/api/plan');
     expect([method, status, headers.allow]).toEqual([method, 405, 'POST']);
   }
+  for (const method of ['TRACE', 'PROPFIND', 'SEARCH'])
+    expect([method, (await asked(method, '/api/plan')).status, (await asked(method, '/')).status]).toEqual([
+      method,
+      405,
+      405,
+    ]);
   const text = await asked('POST', '/api/plan', writeSetText(matinee()), { 'content-type': 'text/plain' });
   expect(text.status).toBe(415);
   const bad = await asked('POST', '/api/plan', '{"format":"merry-lacquer-set","version":99}');

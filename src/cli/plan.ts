@@ -6,16 +6,20 @@ import { hasStop, planSet } from '../core/plan/planSet';
 import { AT_LENGTH } from '../core/timing/search';
 
 /**
- * `plan FILE [--pretty]`: the plan of a set file as JSON on standard output.
+ * `plan FILE [--pretty] [--iterations=N]`: the plan of a set file as JSON on standard output; N shortens the search
+ * for a good sitting.
  * Exit 0: nothing stops it. 1: something does. 2: the file cannot be read; faults with their path on standard
  * error. 3: a fault of the program itself, with one line on standard error.
  */
 function run(args: readonly string[]): number {
   const pretty = args.includes('--pretty');
-  const unknown = args.find((arg) => arg.startsWith('--') && arg !== '--pretty');
+  const asked = args.map((arg) => /^--iterations=([0-9]{1,5})$/.exec(arg)?.[1]).find((n) => n !== undefined);
+  const unknown = args.find(
+    (arg) => arg.startsWith('--') && arg !== '--pretty' && !/^--iterations=[0-9]{1,5}$/.test(arg),
+  );
   const files = args.filter((arg) => !arg.startsWith('--'));
   if (unknown || files.length !== 1) {
-    process.stderr.write(`${unknown ? `unknown option ${unknown}\n` : ''}usage: plan FILE [--pretty]\n`);
+    process.stderr.write(`${unknown ? `unknown option ${unknown}\n` : ''}usage: plan FILE [--pretty] [--iterations=N]\n`);
     return 2;
   }
   const parsed = read(files[0]!);
@@ -23,7 +27,7 @@ function run(args: readonly string[]): number {
     for (const fault of parsed.faults) process.stderr.write(`${files[0]}: ${faultLine(fault)}\n`);
     return 2;
   }
-  const plan = planSet(parsed.value, { effort: { iterations: AT_LENGTH.iterations } });
+  const plan = planSet(parsed.value, { effort: { iterations: Math.min(Number(asked ?? Infinity), AT_LENGTH.iterations) } });
   process.stdout.write(`${JSON.stringify(plan, null, pretty ? 2 : 0)}\n`);
   return hasStop(plan) ? 1 : 0;
 }

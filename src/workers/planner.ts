@@ -7,6 +7,7 @@ import type { Raster } from '@/core/picture/raster';
 import type { Plan } from '@/core/plan/planSet';
 import type { Shortening } from '@/core/plan/shorten';
 import type { HandWipe } from '@/core/timing/problem';
+import { AT_LENGTH } from '@/core/timing/search';
 import { Desk, type Hire } from './desk';
 import { WorkQueue } from './workQueue';
 import type { Wishes } from '@/core/compose/compose';
@@ -48,7 +49,7 @@ const PICTURES_FIRST_MS = 900;
 
 export async function planOf(set: SetDocument): Promise<Planned> {
   await pictures.quiet(PICTURES_FIRST_MS);
-  return planner.ask((api) => api.plan(set), PLAN_LIMIT_S);
+  return planner.ask((api) => api.plan(set, searchLength() === 0), PLAN_LIMIT_S);
 }
 
 export function shorteningsOf(set: SetDocument): Promise<Shortening[]> {
@@ -141,8 +142,25 @@ export function stageOf(
 }
 
 /** Plans a set at length: a long search and ways out tried. Fails as stopped when it is stopped. */
-export function polish(set: SetDocument, onProgress: (share: number) => void): Promise<Plan> {
-  return polisher.ask((api) => api.polish(set, proxy(onProgress)), POLISH_LIMIT_S);
+export async function polish(set: SetDocument, onProgress: (share: number) => void): Promise<Plan> {
+  const iterations = searchLength();
+  // A test that looks at something else: the first plan is the last.
+  if (iterations === 0) return (await planner.ask((api) => api.plan(set, true), PLAN_LIMIT_S)).plan;
+  return polisher.ask((api) => api.polish(set, iterations, proxy(onProgress)), POLISH_LIMIT_S);
+}
+
+/** Sequences to try; `search-iterations` in the page's local storage makes them fewer, or none, for tests. */
+function searchLength(): number {
+  const asked = readLocal('search-iterations');
+  return asked === null ? AT_LENGTH.iterations : Math.min(Number(asked) || 0, AT_LENGTH.iterations);
+}
+
+function readLocal(key: string): string | null {
+  try {
+    return localStorage.getItem(key);
+  } catch {
+    return null;
+  }
 }
 
 export function stopPolishing(): void {

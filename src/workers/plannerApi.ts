@@ -25,7 +25,6 @@ import { shorten, type Shortening } from '@/core/plan/shorten';
 import type { Rerun } from '@/core/simulate/rerun';
 import { nominalSteps, simulateNail } from '@/core/simulate/simulate';
 import type { HandWipe } from '@/core/timing/problem';
-import { AT_LENGTH } from '@/core/timing/search';
 
 export interface Planned {
   plan: Plan;
@@ -69,9 +68,10 @@ export interface FingerAsked {
 
 /** What pages ask of a worker. Everything it computes comes from core. */
 export interface PlannerApi {
-  plan: (set: SetDocument) => Planned;
+  /** A plan as it is made while an artist edits; `shortly`: with hardly a search. */
+  plan: (set: SetDocument, shortly: boolean) => Planned;
   /** The same at length; `onProgress` hears the share of the search that is done. */
-  polish: (set: SetDocument, onProgress: (share: number) => void) => Plan;
+  polish: (set: SetDocument, iterations: number, onProgress: (share: number) => void) => Plan;
   shorten: (set: SetDocument) => Shortening[];
   /** One nail in its finished look, its finger turned so under the lamp. */
   picture: (set: SetDocument, name: NailName, px_per_mm: number, turn_deg: number) => NailPicture;
@@ -97,6 +97,9 @@ export interface PlannerApi {
   ) => Stage;
 }
 
+/** Sequences tried where nobody looks at the sitting. */
+const SHORTLY = 60;
+
 export function plannerApi(): PlannerApi {
   const memo = newMemo();
   const nails = new Map<string, NailPlan>();
@@ -110,15 +113,16 @@ export function plannerApi(): PlannerApi {
   let before: { name: NailName; run: Rerun; painted: Painted; picture: NailPicture } | undefined;
 
   return {
-    plan: (set) => {
+    plan: (set, shortly) => {
       const start = performance.now();
-      return { plan: planSet(set, { memo, fixes: false }), took_ms: performance.now() - start };
+      const effort = shortly ? { iterations: SHORTLY } : {};
+      return { plan: planSet(set, { memo, fixes: false, effort }), took_ms: performance.now() - start };
     },
-    polish: (set, onProgress) =>
+    polish: (set, iterations, onProgress) =>
       planSet(set, {
         memo,
         effort: {
-          iterations: AT_LENGTH.iterations,
+          iterations,
           onProgress: (share) => {
             onProgress(share);
             return true;

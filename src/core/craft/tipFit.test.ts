@@ -4,6 +4,7 @@ import { NAILS } from '../model/names';
 import { CURVES, type TipBox } from '../model/product';
 import { assign } from './assign';
 import { curveClassOf, fitTips, tipWords, type WantsTip } from './tipFit';
+import { runs } from '../testing/runs';
 
 const box = (id: string, arcs: number[], counts: number[], curve: TipBox['curve'] = 'normal'): TipBox => ({
   id,
@@ -122,7 +123,7 @@ describe('fitting tips', () => {
       fc.property(anyNails(4), fc.array(anyBox, { minLength: 1, maxLength: 2 }), (nails, boxes) => {
         expect(costOf(nails, boxes)).toBeCloseTo(cheapest(nails, boxes), 6);
       }),
-      { numRuns: 150 },
+      { numRuns: runs(50, 150) },
     );
   });
 
@@ -135,7 +136,7 @@ describe('fitting tips', () => {
           expect(costOf(nails, boxes)).toBeCloseTo(await byProgramme(nails, boxes), 3);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: runs(30, 60) },
     );
   });
 

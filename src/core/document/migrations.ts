@@ -64,23 +64,23 @@ const fromVersion1: Migration = (file) => {
         // Kept for the program's own steps now.
         let next = 'body-1';
         while (ids.has(next)) next = `${next}-1`;
-        renamed.set(String(look.id), next);
+        renamed.set(text(look.id), next);
         element.id = next;
       }
-      kinds.set(`${String(look.id)}/${String(element.id)}`, String(element.kind));
+      kinds.set(`${text(look.id)}/${text(element.id)}`, text(element.kind));
       if (isObject(element.region) && element.region.kind !== 'whole') {
-        if (ELEMENT_CHANGES[String(element.kind)]?.drop.includes('region'))
-          unused.push(`${String(element.id)} named a ${String(element.region.kind)} that it never used`);
+        if (own(ELEMENT_CHANGES, text(element.kind))?.drop.includes('region'))
+          unused.push(`${text(element.id)} named a ${text(element.region.kind)} that it never used`);
       }
-      changeElement(element, String(element.kind), true);
+      changeElement(element, text(element.kind), true);
     }
   }
   const nails = isObject(file.nails) ? file.nails : {};
   for (const nail of Object.values(nails).filter(isObject)) {
     if (isObject(nail.start) && nail.start.kind === 'bare') nail.start.dull = false;
     for (const change of list(nail.changes)) {
-      if (change.element === 'body') change.element = renamed.get(String(nail.look)) ?? 'body';
-      const kind = kinds.get(`${String(nail.look)}/${String(change.element)}`);
+      if (change.element === 'body') change.element = renamed.get(text(nail.look)) ?? 'body';
+      const kind = kinds.get(`${text(nail.look)}/${text(change.element)}`);
       if (kind && isObject(change.options)) changeElement(change.options, kind, false);
     }
   }
@@ -91,8 +91,8 @@ const fromVersion1: Migration = (file) => {
     const parts = typeof id === 'string' ? /^([^/]*)\/([^/]*)\/([^/#]*)(#\d+)$/.exec(id) : null;
     if (!parts) return id;
     const [, name, old, step, pass] = parts as unknown as [string, string, string, string, string];
-    const nail = nails[name];
-    const look = isObject(nail) ? String(nail.look) : '';
+    const nail = own(nails, name);
+    const look = isObject(nail) ? text(nail.look) : '';
     const element = old === 'body' ? (renamed.get(look) ?? old) : old;
     const shared = kinds.get(`${look}/${element}`) === 'inlay' && BODY_STEPS.includes(step);
     return `${name}/${shared ? 'body' : element}/${step}${pass}`;
@@ -108,10 +108,10 @@ const fromVersion1: Migration = (file) => {
 };
 
 function changeElement(element: Json, kind: string, whole: boolean): void {
-  const known = ELEMENT_CHANGES[kind];
+  const known = own(ELEMENT_CHANGES, kind);
   if (!known) return;
   for (const key of known.drop) Reflect.deleteProperty(element, key);
-  if (typeof element.fit === 'string') element.fit = known.fit[element.fit] ?? element.fit;
+  if (typeof element.fit === 'string') element.fit = own(known.fit, element.fit) ?? element.fit;
   if (whole) Object.assign(element, known.gains);
 }
 
@@ -123,7 +123,7 @@ function fillRole(kit: Json, roles: Json, role: string, plain: Json): void {
     roles[role] = known.id;
     return;
   }
-  let id = String(plain.family);
+  let id = text(plain.family);
   while (products.some((product) => product.id === id)) id = `${id}-1`;
   kit.products = [...products, { id, ...plain }];
   roles[role] = id;
@@ -164,7 +164,7 @@ const fromVersion3: Migration = (file) => {
   for (const nail of Object.values(isObject(file.nails) ? file.nails : {}).filter(isObject)) {
     const { condition } = nail;
     Reflect.deleteProperty(nail, 'condition');
-    nail.conditions = CONDITIONS_OF[String(condition)] ?? condition;
+    nail.conditions = own(CONDITIONS_OF, text(condition)) ?? condition;
     nail.own_free_mm = null;
     nail.own_shape = null;
   }
@@ -275,11 +275,30 @@ const STEPS: readonly Migration[] = [
 export function migrate(file: Json, version: number): Result<Json> {
   let current = version < STEPS.length ? (structuredClone(file) as Json) : file;
   for (let v = version; v < STEPS.length; v += 1) {
-    const next = STEPS[v]!(current);
+    const next = guarded(STEPS[v]!, current, v);
     if (!next.ok) return next;
     current = { ...next.value, version: v + 1 };
   }
   return ok(current);
+}
+
+/** A step over what may be built like nothing that the version ever wrote. */
+function guarded(step: Migration, file: Json, version: number): Result<Json> {
+  try {
+    return step(file);
+  } catch {
+    return fail('version', `is ${version}, but the file is not built as files of that version are`);
+  }
+}
+
+/** What a table itself holds under a name out of a file: never what every object inherits. */
+function own<T>(table: Record<string, T>, name: string): T | undefined {
+  return Object.hasOwn(table, name) ? table[name] : undefined;
+}
+
+/** A word of a file; what is none is left to the schema to refuse. */
+function text(value: unknown): string {
+  return typeof value === 'string' ? value : '';
 }
 
 function isObject(value: unknown): value is Json {

@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { compileNail } from '../compile/compile';
 import { NAILS } from '../model/names';
 import { curtainUp } from '../demo/curtainUp';
+import { oldFiles } from '../testing/oldFiles';
 import { newSet } from '../starter/newSet';
 import { MAX_FILE_BYTES, parseSet, parseSetText, writeSetText } from './parse';
 import type { Kit } from '../model/product';
@@ -40,6 +41,8 @@ describe('reading a set', () => {
 
   it.each<[string, string, RegExp]>([
     ['no JSON', '{"format": ', /this is not JSON/],
+    ['a second byte order mark', '\ufeff{}', /begins with a second byte order mark/],
+    ['a no-break space', ' \u00a0{}', /begins with a no-break space/],
     ['a list', '[]', /one JSON object/],
     ['nothing', 'null', /one JSON object/],
     ['another format', '{"format":"recipe","version":1}', /^format: must be/],
@@ -418,4 +421,34 @@ describe('older files', () => {
     const parsed = parseSet({ ...version0(), practice: 7 });
     expect(!parsed.ok && faultLine(parsed.faults[0]!)).toBe('practice: must be an object');
   });
+});
+
+describe('files whose words are no words', () => {
+  const old = oldFiles() as Record<string, unknown>[];
+  const odd: unknown[] = ['constructor', '__proto__', 'toString', { toString: 1 }, [['x']], null, 7];
+
+  it.each(odd.map((value) => [JSON.stringify(value), value] as const))(
+    'a kind, a look, a condition of %s in a file of any version is refused with its place, and nothing throws',
+    (_words, value) => {
+      for (const file of old) {
+        const broken = structuredClone(file) as {
+          looks?: { id: unknown; elements: Record<string, unknown>[] }[];
+          nails?: Record<string, Record<string, unknown>>;
+          builds?: Record<string, unknown>[];
+        };
+        for (const spoil of [
+          () => broken.looks?.[0]?.elements[0] && (broken.looks[0].elements[0].kind = value),
+          () => broken.looks?.[0]?.elements[0] && (broken.looks[0].elements[0].fit = value),
+          () => broken.nails?.['left-ring'] && (broken.nails['left-ring'].condition = value),
+          () => broken.nails?.['left-ring'] && (broken.nails['left-ring'].look = value),
+          () => broken.builds?.[0] && (broken.builds[0].kind = value),
+        ]) {
+          spoil();
+          const parsed = parseSet(structuredClone(broken));
+          if (!parsed.ok) expect(parsed.faults[0]!.path).not.toBe('');
+        }
+        expect(parseSet(broken).ok).toBe(false);
+      }
+    },
+  );
 });

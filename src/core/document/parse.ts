@@ -1,5 +1,6 @@
 import { FORMAT, referenceFaults, SetShape, VERSION, type SetDocument } from './document';
 import { migrate } from './migrations';
+import { messageOf } from '../model/messageOf';
 import { fail, ok, type Fault, type Result } from '../model/result';
 
 /** Larger files are refused before they are read. */
@@ -15,9 +16,26 @@ export function parseSetText(text: string): Result<SetDocument> {
   try {
     content = JSON.parse(text);
   } catch (error) {
-    return fail('', `this is not JSON: ${error instanceof Error ? error.message : 'it cannot be read'}`);
+    return fail('', `this is not JSON: ${beforeTheFirst(text) ?? messageOf(error)}`);
   }
   return parseSet(content);
+}
+
+/** Signs that no editor shows: a file may begin with them and look all right. */
+const UNSEEN: Record<string, string> = {
+  '\ufeff': 'a second byte order mark',
+  '\u00a0': 'a no-break space',
+  '\u200b': 'a space of no width',
+  '\u2060': 'a word joiner',
+  '\u0000': 'a zero byte',
+};
+
+/** What stands before the first sign of a file's JSON where it cannot be seen. */
+function beforeTheFirst(text: string): string | undefined {
+  const first = text.trimStart() === text ? text.charAt(0) : (/[^ \t\r\n]/.exec(text)?.[0] ?? '');
+  return Object.hasOwn(UNSEEN, first)
+    ? `it begins with ${UNSEEN[first]}, which no editor shows; take it out, or save the file anew`
+    : undefined;
 }
 
 export function tooLarge(bytes: number): string {

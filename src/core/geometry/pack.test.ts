@@ -3,6 +3,7 @@ import { hullOf, meets, pack, type Packing } from './pack';
 import { polygonDistance_mm } from './regions';
 import { overlap_mm2 } from './polygons';
 import { makeFrame, outlineDistance_mm, outlinePolygon } from './frame';
+import { runs } from '../testing/runs';
 
 const frame = makeFrame({
   width_mm: 12,
@@ -47,7 +48,7 @@ describe('packing', () => {
           });
         });
       }),
-      { numRuns: 40 },
+      { numRuns: runs(16, 40) },
     );
   });
 

@@ -10,6 +10,7 @@ import { element, findingsOn, setWearing, QUICK } from '../testing/sets';
 import { compileNail } from '../compile/compile';
 import { planNail } from './nailPlan';
 import { planSet } from './planSet';
+import { runs } from '../testing/runs';
 
 /* Looks as an artist might put them together, in any order, on any nail, in any school. */
 
@@ -116,7 +117,7 @@ describe('any look, listed in any order', () => {
           if (finding.severity === 'stop') expect(listed).toContain(finding.element);
         }
       }),
-      { numRuns: 200 },
+      { numRuns: runs(80, 200) },
     );
   });
 
@@ -129,7 +130,7 @@ describe('any look, listed in any order', () => {
         const { operations } = compileNail(one, name);
         expect(operations[operations.length - 1]!.verb).toBe('oil');
       }),
-      { numRuns: 60 },
+      { numRuns: runs(30, 60) },
     );
   });
 
@@ -158,7 +159,7 @@ describe('any look, listed in any order', () => {
           planNail(one, 'left-ring').compiled.operations,
         );
       }),
-      { numRuns: 40 },
+      { numRuns: runs(20, 40) },
     );
   });
 
@@ -170,7 +171,7 @@ describe('any look, listed in any order', () => {
         expect(sitting.total_s).toBeLessThanOrEqual(sitting.hand_after_hand_s + 1e-3);
         expect(sitting.broken.filter((broken) => broken.kind === 'dust-beside-wet')).toEqual([]);
       }),
-      { numRuns: 12 },
+      { numRuns: runs(6, 12) },
     );
   });
 });

@@ -11,6 +11,7 @@ import { NAILS, type NailName } from '../model/names';
 import { randomSet } from '../testing/randomLooks';
 import { rerun, type Rerun } from './rerun';
 import { nominalSteps, simulateNail, type Simulated } from './simulate';
+import { runs } from '../testing/runs';
 
 function edgeOf(set: SetDocument, name: NailName) {
   return buildKindOf(set.builds.find((build) => build.id === set.nails[name].build)!.kind).edge;
@@ -57,7 +58,7 @@ function* moved(start: SetDocument, name: NailName, by: Chance): Generator<SetDo
 describe('a run begun where the last one was alike', () => {
   it('ends bit for bit as a whole one, whatever a hand moves', () => {
     let [moves, resumed] = [0, 0];
-    for (let seed = 1; seed <= 60; seed += 1) {
+    for (let seed = 1; seed <= runs(25, 60); seed += 1) {
       const by = chance(seed);
       const set = by.below(4) === 0 ? by.pick([curtainUp, flyTower])() : randomSet(by);
       const name = by.pick(NAILS);

@@ -25,6 +25,12 @@ const ODD: readonly Json[] = [
   '#aabbcc',
   'whole',
   'usual',
+  // What every object inherits.
+  'constructor',
+  '__proto__',
+  'toString',
+  { toString: 1, valueOf: 1 },
+  { constructor: null, hasOwnProperty: [] },
   [],
   {},
   [[[[]]]],
@@ -86,6 +92,19 @@ const GENTLE: readonly Breakage[] = [
   },
 ];
 
+/** Statements over the steps that a file's own edits name, and some any nail has: circles among them. */
+function circles(file: Json, by: Chance): void {
+  if (file === null || typeof file !== 'object' || Array.isArray(file)) return;
+  const named = new Set(JSON.stringify(file.edits ?? []).match(/[a-z]+-[a-z]+\/[a-z0-9-]+\/[a-z0-9-]+#\d+/g));
+  for (const nail of ['left-ring', 'left-index', 'right-thumb', 'right-ring'])
+    for (const step of ['prep/sanitise', 'prep/brush', 'prep/prime', 'build/base', 'top/coat', 'care/oil'])
+      named.add(`${nail}/${step}#1`);
+  const ids = [...named];
+  const before = (): Json => ({ kind: 'before', a: by.pick(ids), b: by.pick(ids) });
+  const more = Array.from({ length: 1 + by.below(6) }, before);
+  file.edits = [...(Array.isArray(file.edits) ? file.edits : []), ...more];
+}
+
 /** A copy of a file with a few things broken at random places of its structure: half of them hardly to be seen. */
 export function brokenFile(file: Json, by: Chance): Json {
   const copy = structuredClone(file);
@@ -95,5 +114,6 @@ export function brokenFile(file: Json, by: Chance): Json {
     const all = spots(copy);
     if (all.length > 0) by.pick(ways)(by.pick(all), all, by);
   }
+  if (by.below(6) === 0) circles(copy, by);
   return copy;
 }

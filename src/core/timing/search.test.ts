@@ -5,6 +5,7 @@ import { boardOf } from './board';
 import { Player } from './play';
 import { search } from './search';
 import { programme_s, type Chain, type Problem, type Schedule, type Task } from './problem';
+import { runs } from '../testing/runs';
 
 const paint = (id: string, seconds: number, open_s?: number): Task => ({
   operation: id,
@@ -261,7 +262,7 @@ describe('any sitting', () => {
         checkFeasible(p, schedule);
         expect(schedule.total_s).toBeGreaterThanOrEqual(lowerBound_s(p) - 1e-6);
       }),
-      { numRuns: 300 },
+      { numRuns: runs(120, 300) },
     );
   });
 
@@ -295,7 +296,7 @@ describe('any sitting', () => {
           }
         }
       }),
-      { numRuns: 150 },
+      { numRuns: runs(60, 150) },
     );
   });
 });
@@ -344,7 +345,7 @@ describe('statements across nails', () => {
         }
         expect(schedule.total_s).toBeGreaterThanOrEqual(lowerBound_s(p) - 1e-6);
       }),
-      { numRuns: 200 },
+      { numRuns: runs(80, 200) },
     );
   });
 });

@@ -4,6 +4,7 @@ import { compileNail } from '../../compile/compile';
 import { colourOn, element, findingsOn, setWearing } from '../../testing/sets';
 import { buildOf } from '../../compile/prepare';
 import { Build, BUILDS, buildKindOf } from './index';
+import { runs } from '../../testing/runs';
 
 /** Hands as they come (from memory), and lengths that are worn. */
 const plate = fc.record({
@@ -59,7 +60,7 @@ describe('every build on any hand', () => {
         );
         expect(stops.map((one) => [one.code, one.message])).toEqual([]);
       }),
-      { numRuns: 150 },
+      { numRuns: runs(60, 150) },
     );
   });
 
