@@ -13,7 +13,7 @@ import {
 import { HAND_S } from '../craft/handwork';
 import { levelling_um } from '../craft/structures';
 import type { Structure } from '../craft/build';
-import { FAMILIES } from '../craft/families';
+import { FAMILIES, lampOf } from '../craft/families';
 import type { Draft } from '../craft/operation';
 import type { Inlaid } from '../craft/technique';
 import type { Product } from '../model/product';
@@ -134,7 +134,10 @@ function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Str
     asks.length === 0 ? levelling_um(cap_um) : Math.max(...asks.map((one) => one.filing_um));
   const whole = wholePlace();
   const shape: Draft[] = [
-    wipeDraft(context, 'wipe', STICKY_OFF, 'The sticky layer clogs the file: off with it first.'),
+    // What sets by itself leaves no sticky layer.
+    ...(lampOf(clear)
+      ? [wipeDraft(context, 'wipe', STICKY_OFF, 'The sticky layer clogs the file: off with it first.')]
+      : []),
     {
       step: 'file',
       verb: 'file',

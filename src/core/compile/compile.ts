@@ -104,7 +104,7 @@ function complete({ element, stage, draft, moved }: Placed, context: NailContext
   if (laid?.open_s !== undefined) operation.open_s = laid.open_s;
   else if (laid && draft.open_s === undefined && lampOf(laid)) operation.open_s = LEVELLING_OPEN_S;
   if (moved) operation.moved = moved;
-  const caution = draft.in_tip ? inTipCaution(draft.verb) : CAUTIONS[draft.verb];
+  const caution = draft.in_tip ? inTipCaution(draft.verb) : (draft.caution ?? CAUTIONS[draft.verb]);
   if (caution) operation.caution = caution;
   if (operation.deposit?.kind === 'pieces') {
     operation.deposit = { ...operation.deposit, pieces: operation.deposit.pieces.map(roundPlaces) };

@@ -88,6 +88,18 @@ export function hardened(surface: Surface, film: Product | undefined, phase: 'ge
   return { ...surface, phase, finish };
 }
 
+/** Powder is closed by a top before anything else comes over it. */
+function closed(surface: Surface): Surface {
+  return surface.finish === 'powdered' && surface.phase === 'cured'
+    ? { ...surface, finish: 'slick', soil: 'clean' }
+    : surface;
+}
+
+/** Burnished powder: nothing but a top holds on it. */
+export function isPowder(drafts: readonly Draft[]): boolean {
+  return drafts.some((draft) => draft.verb === 'burnish');
+}
+
 /** Whether it can only be set into a wet film of another element. */
 export function wantsHost(drafts: readonly Draft[], product: (id: string) => Product): boolean {
   const first = drafts[0];
@@ -106,7 +118,7 @@ export function settle(
   const facts = new Map(
     seated.map((one) => [
       one.listed,
-      { leaves: surfaceAfter(one.drafts, product), hosted: wantsHost(one.drafts, product) },
+      { leaves: closed(surfaceAfter(one.drafts, product)), hosted: wantsHost(one.drafts, product) },
     ]),
   );
   const canFollow = (below: Seated, above: Seated): boolean => {

@@ -11,7 +11,7 @@ import { composeBody, type Body } from './body';
 import type { Placed } from './placed';
 import { composeInTip, darkOver } from './inTip';
 import { coverer, meet, type Cover } from './lattice';
-import { isLacquer, seatElements, settle, surfaceAfter, wantsHost, type Seated } from './seats';
+import { isLacquer, isPowder, seatElements, settle, surfaceAfter, wantsHost, type Seated } from './seats';
 import { keepsOld, stagesOf } from './stages';
 
 /** The whole order of one nail, stage by stage, before the artist's edits. */
@@ -135,15 +135,33 @@ function finished(
     one.technique.around && standing.length > 0
       ? one.technique.plan(one.element, { ...context, standing: [...standing] })
       : one.drafts;
-  for (const one of art) {
+  let powders: Seated[] = [];
+  const closed = new Set<Seated>();
+  art.forEach((one, i) => {
+    const under = powders.filter((below) => meet(cover(below.drafts), cover(one.drafts)));
+    const asksClosed = under.length > 0 && !one.technique.seals?.(one.element) && !isPowder(one.drafts);
+    if (asksClosed)
+      line.push(
+        ...work('top', 'surface', sealDrafts(partOf(under), context, standing)).map((placed) => ({
+          ...placed,
+          draft: { ...placed.draft, pass: CLOSING_PASS + i, reason: CLOSES },
+        })),
+      );
+    if (asksClosed) under.forEach((below) => closed.add(below));
+    if (asksClosed || one.technique.seals?.(one.element))
+      powders = powders.filter((below) => !under.includes(below));
+    if (isPowder(one.drafts)) powders.push(one);
     lay(
       one,
       'surface',
       plan(one),
       guests.filter((guest) => hosts.get(guest) === one),
     );
-  }
-  const open = sealGuests.length > 0 ? WHOLE : openAfterTop(art, lastTop, body);
+  });
+  const open =
+    sealGuests.length > 0
+      ? WHOLE
+      : openAfterTop(art, lastTop, body, (one) => closed.has(one) || isFinished(one, product));
   if (open) {
     line.push(...withGuests(work('top', 'seal', sealDrafts(open, context, standing)), sealGuests, context));
     sealGuests.forEach(stand);
@@ -153,6 +171,10 @@ function finished(
   for (const one of over) lay(one, 'over', cured(one.drafts, context), []);
   return { line, intoBody };
 }
+
+/** Passes of the tops that close powder below art; the seal of the whole nail is the first. */
+const CLOSING_PASS = 11;
+const CLOSES = 'Nothing grips on powder: a top closes it before the art comes.';
 
 /** How many elements at the end of the surface are so: finishes of a part, or lacquer, which go on the seal. */
 function trailing(surface: readonly Seated[], are: (one: Seated) => boolean): number {
@@ -177,10 +199,23 @@ type Part = Pick<ReturnType<typeof gloss>, 'region' | 'fit' | 'hand'>;
 const WHOLE: Part = { region: { kind: 'whole' }, fit: 'keep', hand: 'same' };
 
 /** What the artist's own tops leave open: the whole nail, the part of the one element over them, or nothing. */
-function openAfterTop(art: readonly Seated[], lastTop: number, body: Body): Part | undefined {
+function openAfterTop(
+  art: readonly Seated[],
+  lastTop: number,
+  body: Body,
+  isClosed: (one: Seated) => boolean,
+): Part | undefined {
   if (lastTop < 0 && !body.topped) return WHOLE;
-  const over = art.slice(lastTop + 1).filter((one) => !one.technique.around && !one.technique.stands);
+  const over = art
+    .slice(lastTop + 1)
+    .filter((one) => !one.technique.around && !one.technique.stands && !isClosed(one));
   return over.length === 0 ? undefined : partOf(over);
+}
+
+/** Art gel cures slick, as its artist wants it: no gloss is laid over it on a nail that has its top. */
+function isFinished({ drafts }: Seated, product: NailContext['product']): boolean {
+  const { finish, phase } = surfaceAfter(drafts, product);
+  return phase === 'cured' && (finish === 'slick' || finish === 'matte');
 }
 
 /** The part that one element lies on; the whole nail for several. */

@@ -22,7 +22,7 @@ export function cureOf(product: Product, t_um: number, place: Place, step = 'cur
   };
 }
 
-/** A short cure that makes the product hold its place. */
+/** A short cure that makes the product hold its place; what sets by itself is left until it is dull. */
 export function flashOf(
   product: Product,
   t_um: number,
@@ -31,6 +31,18 @@ export function flashOf(
   step = 'flash',
   pass = 1,
 ): Draft {
+  const setting = lampOf(product) ? undefined : settingOf(product);
+  if (setting)
+    return {
+      step,
+      pass,
+      verb: 'rest',
+      words: `Let ${product.name} go dull`,
+      place,
+      hand_s: HAND_S.rest,
+      wait_s: setting.working_s,
+      reason: `${product.name} sets by itself; no lamp hastens it.`,
+    };
   return {
     step,
     pass,
@@ -43,11 +55,24 @@ export function flashOf(
   };
 }
 
-/** A cure, or what glue holds is held by hand until it has set. What else hardens by itself only waits. */
+/** A cure; what glue holds is held by hand until it has set, acrylic is left to. What dries waits after its coat. */
 export function hardenOf(product: Product, t_um: number, place: Place, step = 'cure', pass = 1): Draft[] {
   if (lampOf(product)) return [cureOf(product, t_um, place, step, pass)];
   const setting = settingOf(product);
-  if (!setting || !FAMILIES[product.family].held) return [];
+  if (!setting || dries_s(product) !== undefined) return [];
+  if (!FAMILIES[product.family].held)
+    return [
+      {
+        step,
+        pass,
+        verb: 'rest',
+        words: `Let ${product.name} set until it rings`,
+        place,
+        hand_s: HAND_S.rest,
+        wait_s: setting.dry_s,
+        reason: 'Filed or knocked before it is hard, it takes dents and lifts.',
+      },
+    ];
   return [
     {
       step,
@@ -122,21 +147,31 @@ export function baseDraft(context: NailContext, why: string, role: 'base' | 'pee
       reason: why,
     },
     ...hardenOf(base, coatOf(base), place, 'cure-base'),
+    ...(lampOf(base) && context.practice.base === 'wipe'
+      ? [wipeDraft(context, 'wipe-base', STICKY_OFF, 'Wiped base lifts less, says this school.')]
+      : []),
   ];
 }
 
 /** Base over a filed build, where the practice does not lay colour straight on it. */
 export function baseOver(context: NailContext): Draft[] {
   if (context.practice.filed === 'colour') return [];
-  const [base, ...light] = baseDraft(context, 'A filed build drinks colour unevenly, says this school.');
-  return [{ ...base!, step: 'base-over' }, ...light.map((draft) => ({ ...draft, step: 'cure-base-over' }))];
+  return baseDraft(context, 'A filed build drinks colour unevenly, says this school.').map((draft) => ({
+    ...draft,
+    step: `${draft.step}-over`,
+  }));
 }
 
-/** What levelling a build is done with, and takes, by the practice. */
+/** What levelling a build is done with, and takes as a share of the guide, by the practice (common practice). */
+const LEVELLING = {
+  '100-180': { words: 'Levelled with 100 then 180 grit', share: 1 },
+  '100': { words: 'Levelled with 100 grit alone', share: 0.75 },
+  '180': { words: 'Levelled with 180 grit alone', share: 1.2 },
+} as const;
+
 export function levelling({ practice }: NailContext): { words: string; hand_s: number } {
-  return practice.grit === '100'
-    ? { words: 'Levelled with 100 grit alone', hand_s: Math.round(HAND_S.file * 0.75) }
-    : { words: 'Levelled with 100 then 180 grit', hand_s: HAND_S.file };
+  const { words, share } = LEVELLING[practice.grit];
+  return { words, hand_s: Math.round(HAND_S.file * share) };
 }
 
 /** Coats of one film, each hardened before the next. `draft` gives the words of one pass. */

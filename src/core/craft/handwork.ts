@@ -86,7 +86,7 @@ export function workSeconds(verb: Verb, guide_s: number, area_mm2: number, pace:
 export const PACE = { new: 1.5, usual: 1, practised: 0.75 } as const;
 
 const SKIN = 'Keep uncured gel off the skin; wipe any that touches it before the lamp.';
-const DUST = 'Use extraction and a mask; dust from the file irritates skin and lungs.';
+export const DUST = 'Use extraction and a mask; dust from the file irritates skin and lungs.';
 
 /** The same inside a tip that nobody wears yet: no plate is thinned and no nail heats, dust and wet gel are as they are. */
 export function inTipCaution(verb: Verb): string | undefined {

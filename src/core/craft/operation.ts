@@ -144,10 +144,12 @@ export interface Operation {
   /** Why it does not stand where the look lists it. */
   moved?: string;
   caution?: string;
+  /** Why a nail is worse for leaving just this step out, where its verb alone does not say. */
+  missed?: { words: string; grave?: boolean };
 }
 
-/** What techniques and builds write; the compiler adds id, nail, element, stage, class and caution. */
-export type Draft = Omit<Operation, 'id' | 'nail' | 'element' | 'stage' | 'pass' | 'class' | 'caution'> & {
+/** What techniques and builds write; the compiler adds id, nail, element, stage, class and the caution of its verb. */
+export type Draft = Omit<Operation, 'id' | 'nail' | 'element' | 'stage' | 'pass' | 'class'> & {
   pass?: number;
 };
 

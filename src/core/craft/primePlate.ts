@@ -49,17 +49,24 @@ export function primePlate(context: NailContext, primes?: Primes): Draft[] {
       wait_s: primer.dry_s,
       reason: 'Acid-free primer on the dehydrated plate; left to dry.',
     });
-    if (primes === 'always' && context.practice.acrylic_primer === 'dry-and-wet')
-      drafts.push({
-        step: 'prime',
-        pass: 2,
-        verb: 'prime',
-        words: `Prime again with ${primer.name}, and bead into it while it is wet`,
-        product: primer.id,
-        place,
-        hand_s: HAND_S.prime,
-        reason: 'The first coat is drawn into the plate; the bead takes hold in the second.',
-      });
   }
   return drafts;
+}
+
+/** The second primer of a school, wet: after form or tip is on, just before the first bead. */
+export function wetPrimer(context: NailContext): Draft[] {
+  if (context.practice.acrylic_primer !== 'dry-and-wet') return [];
+  const primer = context.role('primer');
+  return [
+    {
+      step: 'prime',
+      pass: 2,
+      verb: 'prime',
+      words: `Prime again with ${primer.name}, and bead into it while it is wet`,
+      product: primer.id,
+      place: wholePlace(),
+      hand_s: HAND_S.prime,
+      reason: 'The first coat is drawn into the plate; the bead takes hold in the second.',
+    },
+  ];
 }

@@ -3,6 +3,7 @@ import type { Structure } from './build';
 import { wholePlace, type NailContext } from './context';
 import { baseOver, dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, levelling, wipeDraft } from './drafts';
 import { settingOf } from './families';
+import { wetPrimer } from './primePlate';
 import { HAND_S } from './handwork';
 import type { Draft } from './operation';
 
@@ -23,15 +24,18 @@ export function pouredStructure(product: Product, apex_um: number, rod = false):
           ? 'A thin slip layer first, then the bead with its apex over the stress area; it levels itself over the pieces.'
           : 'A thin slip layer first, then the bead: its apex over the stress area, where nails break.',
       },
-      flashOf(
-        product,
-        t_um,
-        wholePlace(),
-        rod
-          ? 'A rod under the free edge keeps it from curling in; nail by nail, before it runs to the skin.'
-          : 'Nail by nail, before it runs to the skin.',
-        'flash-cap',
-      ),
+      {
+        ...flashOf(
+          product,
+          t_um,
+          wholePlace(),
+          rod
+            ? 'A rod under the free edge keeps it from curling in; nail by nail, before it runs to the skin.'
+            : 'Nail by nail, before it runs to the skin.',
+          'flash-cap',
+        ),
+        held: true,
+      },
       ...hardenOf(product, t_um, wholePlace(), 'cure-cap'),
     ],
   };
@@ -50,7 +54,10 @@ export function puttyStructure(product: Product, apex_um: number): Structure {
         reason:
           'A ball at the stress area, moved with a brush damp with slip liquid: tip, apex, then thin at the cuticle.',
       },
-      flashOf(product, t_um, wholePlace(), 'Nail by nail: warm hands make it slump.', 'flash-cap'),
+      {
+        ...flashOf(product, t_um, wholePlace(), 'Nail by nail: warm hands make it slump.', 'flash-cap'),
+        held: true,
+      },
       ...hardenOf(product, t_um, wholePlace(), 'cure-cap'),
     ],
   };
@@ -152,6 +159,7 @@ export function sculpted(
   const { working_s, dry_s } = settingOf(product)!;
   const pinched = free && context.practice.pinch === 'pinch';
   return [
+    ...wetPrimer(context),
     {
       step: 'sculpt',
       verb: 'sculpt',
@@ -167,10 +175,14 @@ export function sculpted(
     },
     ...(pinched
       ? [
-          {
-            ...pinchDraft('Dull, and not hard yet: now it takes the C-curve and keeps it.'),
-            wait_s: Math.max(1, dry_s - working_s - HAND_S.pinch),
-          },
+          pinchDraft('Dull, and not hard yet: now it takes the C-curve and keeps it.'),
+          // A step of its own: whoever leaves the pinch out still lets the acrylic set.
+          restDraft(
+            'set',
+            `Let ${product.name} set until it rings`,
+            dry_s - working_s,
+            'Filed or knocked before it is hard, it takes dents and lifts.',
+          ),
         ]
       : []),
     {
@@ -184,6 +196,11 @@ export function sculpted(
     ...between,
     ...filedGround(context, 'File the acrylic to shape and level it', apex_um),
   ];
+}
+
+/** Time that only passes on a nail, while the artist is free. */
+function restDraft(step: string, words: string, wait_s: number, reason: string): Draft {
+  return { step, verb: 'rest', words, place: wholePlace(), hand_s: HAND_S.rest, wait_s, reason };
 }
 
 /** Three beads for a short nail, four and five for longer ones (common practice). */

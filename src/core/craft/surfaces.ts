@@ -54,7 +54,8 @@ function film(_s: Surface, laid: Laid): Surface {
   return {
     material: LAID_MATERIAL.get(laid) ?? 'gel',
     phase: 'wet',
-    finish: 'tacky',
+    // What sets by itself has no layer that air keeps from curing: once it is dull nothing clings to it.
+    finish: laid === 'acrylic' ? 'shine' : 'tacky',
     soil: 'clean',
     prep: 'none',
   };
@@ -78,6 +79,8 @@ const ON_PLATE: readonly Laid[] = ['base', 'two-stage', 'structure', 'acrylic', 
 const ON_FORM: readonly Laid[] = ['structure', 'acrylic'];
 /** What takes hold of itself without a key. */
 const MELTS: readonly Laid[] = ['acrylic', 'dip'];
+/** What melts into its own kind while that is soft. */
+const WET_IN_WET: readonly Laid[] = ['acrylic'];
 /** What lifts from a plate that was only dehydrated. */
 const WANTS_PRIMER: readonly Laid[] = ['acrylic'];
 
@@ -115,6 +118,9 @@ function ground(s: Surface, laid: Laid, drawn: boolean): Reason | undefined {
 /** A film laid over a surface. */
 function filmOver(s: Surface, laid: Laid): Reason | undefined {
   if (s.material === 'stone') return 'top-over-stones';
+  // Beads are laid wet in wet: a wet neighbour of the same kind melts in.
+  if (WET_IN_WET.includes(laid) && s.material === laid && s.phase !== 'cured' && s.soil === 'clean')
+    return undefined;
   return oilOrWet(s) ?? ground(s, laid, false) ?? dust(s);
 }
 
@@ -179,7 +185,8 @@ export const TABLE = {
   soak: {
     wants: 'the old product',
     refuses: (s) => dryWork(s) ?? (s.material === 'old' && s.finish === 'shine' ? 'still-sealed' : undefined),
-    leaves: (s) => (s.material === 'old' ? { ...s, phase: 'gelled', soil: 'clean' } : s),
+    // The remover takes the dust of the opened seal along.
+    leaves: (s) => ({ ...s, soil: 'clean', ...(s.material === 'old' ? { phase: 'gelled' } : {}) }),
     missed: {
       words: OLD_LEFT,
       grave: true,
@@ -251,8 +258,8 @@ export const TABLE = {
     dusty: true,
   },
   'dust-off': {
-    wants: 'a dry surface',
-    refuses: dryWork,
+    wants: 'a dry surface, or one that is covered with powder',
+    refuses: (s) => (s.finish === 'powdered' ? undefined : dryWork(s)),
     leaves: (s) => ({ ...s, soil: s.soil === 'dust' ? 'clean' : s.soil }),
   },
   wipe: {
@@ -392,13 +399,15 @@ export const TABLE = {
     wants: 'a prepared plate, keyed hard dip, or the powder of the layer before',
     refuses: (s, laid) => {
       if (s.soil === 'oil') return 'oil-before-layer';
-      return s.material === 'dip' && s.phase === 'wet' ? undefined : filmOver(s, laid);
+      if (s.material === 'dip' && s.phase === 'wet') return dust(s);
+      return filmOver(s, laid);
     },
-    leaves: (s, laid) => ({ ...film(s, laid), finish: 'powdered' }),
+    // Loose powder lies on it until it is brushed off.
+    leaves: (s, laid) => ({ ...film(s, laid), finish: 'powdered', soil: 'dust' }),
   },
   activate: {
     wants: 'layers of dip that have taken their powder',
-    refuses: (s) => (s.material === 'dip' || s.material === 'form' ? undefined : 'needs-wet'),
+    refuses: (s) => (s.material === 'dip' ? dust(s) : s.material === 'form' ? undefined : 'needs-wet'),
     leaves: same,
     missed: { words: 'Dip without activator stays soft below for hours.', grave: true },
   },
@@ -415,7 +424,8 @@ export const TABLE = {
   burnish: {
     wants: 'a slick no-wipe top, straight from the lamp',
     refuses: filmOver,
-    leaves: (s) => ({ ...s, finish: 'powdered', soil: 'clean' }),
+    // What the top has not taken lies loose on it.
+    leaves: (s) => ({ ...s, finish: 'powdered', soil: 'dust' }),
   },
   bed: {
     wants: 'a tacky or wiped film, or a keyed and clean one',

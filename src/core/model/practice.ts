@@ -14,7 +14,7 @@ export const Practice = z.strictObject({
   /** Whether an extension is pinched to its C-curve while it still gives. */
   pinch: z.enum(['pinch', 'leave']),
   /** What a build is levelled with. */
-  grit: z.enum(['100-180', '100']),
+  grit: z.enum(['100-180', '100', '180']),
   /** Colour straight on a filed build, or base first. */
   filed: z.enum(['colour', 'base']),
   /** Ready tips cut and filed to shape before they are fixed, or on the finger. */

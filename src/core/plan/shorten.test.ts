@@ -26,7 +26,7 @@ describe('what would shorten the sitting', () => {
     expect(list.length).toBeGreaterThan(0);
     expect(list.map((one) => one.saves_s)).toEqual(list.map((one) => one.saves_s).sort((a, b) => b - a));
     const total = (one: SetDocument) =>
-      planSet(one, { effort: { iterations: 1500 }, fixes: false }).sitting.total_s;
+      planSet(one, { effort: { iterations: 2500 }, fixes: false }).sitting.total_s;
     const now = total(set);
     for (const one of list.slice(0, 3)) {
       const next = applyChange(set, one.change);

@@ -29,7 +29,7 @@ export function shorten(set: SetDocument): Shortening[] {
 }
 
 /** Sets are compared by searches of equal length, short enough for a dozen of them. */
-const ROUGHLY = 1500;
+const ROUGHLY = 2500;
 
 function total_s(set: SetDocument): number {
   const works = NAILS.map((nail) => {

@@ -72,7 +72,7 @@ describe('a run begun where the last one was alike', () => {
         last = run;
       }
     }
-    expect(moves).toBeGreaterThan(100);
+    expect(moves).toBeGreaterThan(runs(60, 150));
     expect(resumed).toBeGreaterThan(moves / 3);
   });
 

@@ -69,14 +69,22 @@ export function beginRun({ context, found }: Compiled, edge: Edge, covers: Cover
 export function goOn(run: Run, step: Step): void {
   const { field, product, states } = run;
   if ('operation' in step) {
-    apply(run, step.operation, step.light_s);
     const { deposit: laid, hand_s } = step.operation;
     const elapsed_s = step.elapsed_s ?? ownSeconds(step.operation);
-    // What is laid begins to set when the hand leaves it, and is wet until then.
-    const passed_s = laid ? elapsed_s - hand_s : elapsed_s;
-    if (laid) states.push(stateOf(run));
-    for (const one of [field, ...(run.tip ? [run.tip] : [])]) passTime(one, passed_s, product);
-    if (!laid) states.push(stateOf(run));
+    const pass = (seconds: number) => {
+      for (const one of [field, ...(run.tip ? [run.tip] : [])]) passTime(one, seconds, product);
+    };
+    apply(run, step.operation, step.light_s);
+    if (laid) {
+      // What is laid begins to set when the hand leaves it, and is wet until then; what lies below goes on meanwhile.
+      const fresh = laidBy(step.operation, product) === 'nothing' ? undefined : step.operation.id;
+      for (const one of [field, ...(run.tip ? [run.tip] : [])]) passTime(one, hand_s, product, fresh);
+      states.push(stateOf(run));
+      pass(elapsed_s - hand_s);
+    } else {
+      pass(elapsed_s);
+      states.push(stateOf(run));
+    }
   } else {
     shine(field, step.light_s, product);
     if (run.tip) shine(run.tip, step.light_s, product);

@@ -7,7 +7,8 @@ import type { Facts, Need } from './sittingChecker';
 /** Verbs after which dust flies, read from the trade and not from the program's table (common practice). */
 const DUSTY = ['shape', 'buff', 'file', 'open-seal', 'file-down', 'file-back', 'blend'];
 /** What is flashed before the next nail is begun: a tip that is held, what slumps or runs to the skin. */
-const NAIL_BY_NAIL = ['press-on'];
+const NAIL_BY_NAIL = ['press-on', 'press-mould', 'sprinkle'];
+const SLUMPS = ['builder-gel', 'putty-gel'];
 /** What is done for a whole hand, or for both, in one go. */
 const HAND_WORK = ['sanitise', 'soak', 'dust-off'];
 
@@ -52,6 +53,7 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             unfit: worn || (state.wet && !lit && !(one.wait_s && !one.lamp)) || light?.verb === 'flash',
             ...(state.wet && one.wait_s ? { settles: true } : {}),
             ...(one.verb === 'soak' ? { opened_within_s: (one.wait_s ?? 0) + 300 } : {}),
+            ...(one.lamp && next?.verb === 'burnish' ? { warm_within_s: 75 } : {}),
             ...(one.lamp ? { light_s: one.lamp.seconds } : { hand_s: one.hand_s }),
             wait_s: one.wait_s ?? 0,
             wet: state.wet && !lit,
@@ -69,6 +71,7 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
               : {}),
             held:
               (one.verb === 'flash' && NAIL_BY_NAIL.includes(own[i - 1]?.verb ?? '')) ||
+              (one.step === 'flash-cap' && SLUMPS.includes(product(own[i - 1]?.product)?.family ?? '')) ||
               (one.verb === 'pinch' && own[i - 1]?.verb === 'flash') ||
               isHold(one.words),
             ...((prepared && HAND_WORK.includes(one.verb)) || one.verb === 'oil'

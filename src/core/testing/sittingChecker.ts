@@ -35,6 +35,8 @@ export interface Need {
   settles?: boolean;
   /** A form or mould is on it. */
   form?: boolean;
+  /** Light that powder follows: the next work on the nail begins within this of its end. */
+  warm_within_s?: number;
   /** A soak: the next work on the nail begins within this of its end. */
   opened_within_s?: number;
 }
@@ -81,6 +83,7 @@ export interface Fault {
     | 'forms-on-both'
     | 'filed-beside-primed'
     | 'soaked-too-long'
+    | 'cooled'
     | 'torch-idle';
   id: string;
 }
@@ -195,6 +198,7 @@ interface NailNow {
   form: boolean;
   settledAt: number;
   openedBy: number;
+  warmUntil: number;
 }
 
 /** The clock, event by event: what each nail is like, and what may not lie beside it. */
@@ -219,6 +223,7 @@ function walk(
         form: false,
         settledAt: 0,
         openedBy: Infinity,
+        warmUntil: Infinity,
       },
     ]),
   );
@@ -249,7 +254,8 @@ function walk(
           if (need.dusty && beside(name, hand).some((one) => one.coveredBy < Infinity))
             add('filed-beside-primed', need.id);
           if (works && at.start > nail.openedBy + EPS) add('soaked-too-long', need.id);
-          if (works) nail.openedBy = Infinity;
+          if (works && at.start > nail.warmUntil + EPS) add('cooled', need.id);
+          if (works) nail.openedBy = nail.warmUntil = Infinity;
           if ((need.wet || need.covered_within_s !== undefined) && need.light_s === undefined) {
             if (at.start > nail.coveredBy + EPS) add('primed-too-long', need.id);
             nail.coveredBy = Infinity;
@@ -274,6 +280,7 @@ function walk(
           nail.unfit = need.unfit ?? false;
           nail.form = need.form ?? false;
           nail.settledAt = need.settles ? at.end + (need.wait_s ?? 0) : 0;
+          if (need.warm_within_s !== undefined) nail.warmUntil = at.end + need.warm_within_s;
           if (need.opened_within_s !== undefined) nail.openedBy = at.end + need.opened_within_s;
           if (need.clean) nail.dust = false;
           // It waited for its light; what is still wet after that is the films' matter, not the clock's.

@@ -29,6 +29,7 @@ describe('sittings, by a checker of their own', () => {
       'pinched-too-late': 'pinched-too-late',
       'soaked-too-long': 'soaked-too-long',
       'hand-at-work': 'hand-at-work',
+      cooled: 'cooled',
     };
     let found = 0;
     for (let seed = 1; seed <= runs(12, 200); seed += 1) {

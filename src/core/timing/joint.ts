@@ -49,7 +49,7 @@ function inCircles(chains: readonly Chain[], precedences: readonly Precedence[])
 /** What is left when everything is taken away that nothing left comes before, or after. */
 function trimmed(count: number, edges: readonly Edge[]): Set<number> {
   const left = new Set(Array.from({ length: count }, (_, i) => i));
-  for (let before = -1; before !== left.size; ) {
+  for (let before = -1; before !== left.size;) {
     before = left.size;
     const among = edges.filter(({ first, then }) => left.has(first) && left.has(then));
     const follow = new Set(among.map(({ then }) => then));

@@ -232,7 +232,7 @@ export class Player {
    */
   private finishPlainly(): void {
     this.plain = true;
-    for (let moved = true; moved; ) {
+    for (let moved = true; moved;) {
       moved = false;
       for (let c = 0; c < this.pos.length; c += 1) {
         if (this.ended(c)) continue;

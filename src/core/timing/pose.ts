@@ -23,6 +23,8 @@ const PRIMED = { guide_s: 180, most_s: 240, to: 'wet', kind: 'primed-too-long' }
 const STIFF_S = 45;
 /** Flashed gel gives until its cure; it is pinched at once all the same, while that nail is in the hand. */
 const AT_ONCE = { guide_s: 5, most_s: Infinity, to: 'next', kind: 'pinched-too-late' } as const;
+/** Powder takes on a top that is warm from the lamp; some tens of seconds later it takes poorly (common practice). */
+const WARM = { guide_s: 30, most_s: 75, to: 'next', kind: 'cooled' } as const;
 /** Past its time a soak dries the plate and the skin; it is opened within minutes (common practice). */
 const SOAKED = { guide_s: 120, most_s: 300 } as const;
 /** Done just before the base, on the nails that get it together. */
@@ -51,7 +53,8 @@ export function problemOf(
     worked.map((work): Chain => ({
       nail: work.nail,
       hand: handOf(work.nail),
-      thumb: fingerOf(work.nail) === 'thumb',
+      // A tip on its stand is no hand, and faces the light as it is laid in.
+      thumb: fingerOf(work.nail) === 'thumb' && !onStand(work),
       tasks: tasksOf(work, product, set.practice.thumbs !== 'with-fingers', apart),
     })),
     precedences,
@@ -78,6 +81,10 @@ export function problemOf(
     wipe: { class: `wipe:${set.kit.roles.cleanser}`, seconds: HAND_WIPE_S },
     precedences: [...precedences, ...preparedFirst(worked, chains, precedences)],
   };
+}
+
+function onStand({ operations }: NailWork): boolean {
+  return operations.some((one) => rowOf(one.verb).lengthens === 'stand');
 }
 
 function tasksOf(
@@ -146,6 +153,7 @@ function tasksOf(
       task.due = { guide_s, most_s, to: 'next', kind: 'pinched-too-late' };
     }
     if (flashed && operation.lamp && next?.verb === 'pinch') task.due = AT_ONCE;
+    if (operation.lamp && next?.verb === 'burnish') task.due = WARM;
     if (dust) task.dust = true;
     // No light hastens what sets by itself.
     if ((wet || flashed) && next && !setting && wantsSoft(next, product)) task.soft = true;

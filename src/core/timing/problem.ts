@@ -115,6 +115,7 @@ export interface Broken {
     | 'primed-too-long'
     | 'pinched-too-late'
     | 'soaked-too-long'
+    | 'cooled'
     | 'hand-at-work';
   seconds: number;
 }

@@ -47,7 +47,8 @@ const problem = (chains: Chain[], over: Partial<Problem> = {}): Problem => ({
 
 /** The best sitting found; every second counts, friction hardly. */
 const construct = (p: Problem, iterations = 600): Schedule => {
-  if (p.chains.length === 0) return { strokes: [], loads: [], wipes: [], broken: [], missing: [], total_s: 0 };
+  if (p.chains.length === 0)
+    return { strokes: [], loads: [], wipes: [], broken: [], missing: [], total_s: 0 };
   const board = boardOf(p);
   return new Player(board).schedule(search(board, { iterations, seed: 1, flow: 'quick' }));
 };

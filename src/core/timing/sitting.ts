@@ -27,7 +27,8 @@ const COMPARED = 200;
 
 /** The best sitting found. Pure, and the same for the same iterations and seed. */
 export function bestSchedule(problem: Problem, effort: Effort): Schedule {
-  if (problem.chains.length === 0) return { strokes: [], loads: [], wipes: [], broken: [], missing: [], total_s: 0 };
+  if (problem.chains.length === 0)
+    return { strokes: [], loads: [], wipes: [], broken: [], missing: [], total_s: 0 };
   const board = boardOf(problem);
   return new Player(board).schedule(search(board, effort));
 }

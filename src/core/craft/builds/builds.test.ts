@@ -1,3 +1,4 @@
+import { goldenCard } from '../../testing/goldenCard';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { curtainUp } from '../../demo/curtainUp';
@@ -91,9 +92,7 @@ describe.each(WORKED)('%s', (name, kind, options) => {
       lamp ? `${words}: ${lamp.seconds} s` : wait_s ? `${words} … ${wait_s} s` : words,
     );
     expect(codesOn(set)).toEqual([]);
-    expect(card.join('\n')).toBe(
-      readFileSync(join(process.cwd(), `tests/cards/${name}.txt`), 'utf8').trimEnd(),
-    );
+    expect(card.join('\n')).toBe(goldenCard(name, card.join('\n')));
   });
 
   it('carries the art of an opening night without a stop or a warning, and its sitting keeps every rule', () => {
@@ -156,8 +155,15 @@ it.each<[build: string, options: object, wrong: string, edits: Edit[], code: str
     'sculpted-form',
     { material: 'acrylic' },
     'acrylic is tapped before it was pinched, while it still gives',
-    [move('build/pinch#1', 'after', 'build/tap#1')],
+    [move('build/tap#1', 'before', 'build/pinch#1')],
     'wet-touched',
+  ],
+  [
+    'sculpted-form',
+    { material: 'acrylic' },
+    'acrylic is pinched when it rings',
+    [move('build/pinch#1', 'after', 'build/tap#1')],
+    'needs-wet',
   ],
   [
     'sculpted-form',

@@ -6,7 +6,7 @@ import { Smile } from '../../model/region';
 import { wholePlace, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
-import { HAND_S } from '../handwork';
+import { DUST, HAND_S } from '../handwork';
 import type { Draft, Place } from '../operation';
 import { filedGround } from '../structures';
 import { prepPlate } from './prep';
@@ -83,22 +83,38 @@ function layers(
   context: NailContext,
   where = '',
 ): Draft[] {
-  return Array.from({ length: count }, (_, i): Draft => ({
-    step,
-    pass: i + 1,
-    verb: 'dip',
-    words: `${product.name}${where}, layer ${i + 1} of ${count}: base, into the powder, tap off`,
-    product: product.id,
-    place,
-    ...(product.colour ? { paint: { kind: 'product' as const } } : {}),
-    deposit: { kind: 'conformal', t_um: coatOf(product) },
-    hand_s: HAND_S.dip,
-    reason:
-      i === 0
-        ? `Within seconds the base is too dry to take powder; short of the skin.${context.inlaid ? THIN : ''}`
-        : 'Loose powder off first: it spoils the bottle that the brush goes back into.',
-  }));
+  return Array.from({ length: count }, (_, i): Draft[] => [
+    {
+      step,
+      pass: i + 1,
+      verb: 'dip',
+      words: `${product.name}${where}, layer ${i + 1} of ${count}: base, into the powder, tap off`,
+      product: product.id,
+      place,
+      ...(product.colour ? { paint: { kind: 'product' as const } } : {}),
+      deposit: { kind: 'conformal', t_um: coatOf(product) },
+      hand_s: HAND_S.dip,
+      reason:
+        i === 0
+          ? `Within seconds the base is too dry to take powder; short of the skin.${context.inlaid ? THIN : ''}`
+          : 'Short of the skin, and as even as the layer before.',
+    },
+    {
+      step: `${step}-brush`,
+      pass: i + 1,
+      verb: 'dust-off',
+      words: 'Brush the loose powder off well, and let the layer dry',
+      place,
+      hand_s: BRUSH_S,
+      wait_s: LAYER_DRY_S,
+      reason: 'What is left goes into the bottle with the next brush, and lumps there.',
+    },
+  ]).flat();
 }
+
+/** Powder off a layer, and the time that it takes to dry (common practice). */
+const BRUSH_S = 6;
+const LAYER_DRY_S = 30;
 
 function activated(step: string, context: NailContext, place = wholePlace()): Draft {
   const activator = context.role('activator');
@@ -131,6 +147,8 @@ function reversedFrench(
       words: 'File the bed to a crisp ledge at the smile line',
       place: bed,
       hand_s: 60,
+      caution: DUST,
+      missed: { words: 'Without a ledge the tip is filled against a slope, and the smile line blurs.' },
       reason: 'With the edge of a thin file, straight down: the tip is filled against it.',
     },
     dustOffDraft('brush-ledge', 'Dust at the ledge shows as a grey line.'),

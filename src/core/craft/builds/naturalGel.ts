@@ -1,6 +1,5 @@
 import * as z from 'zod';
 import { BUILD_BASE, defineBuild } from '../build';
-import { STICKY_OFF, wipeDraft } from '../drafts';
 import { overBase } from './overBase';
 
 const schema = z.strictObject({
@@ -28,16 +27,10 @@ export const naturalGel = defineBuild({
   edge: 'plate',
   seats: ['under', 'inside', 'surface', 'over'],
   stages: (build, context) => {
-    const stages = overBase.stages(
+    return overBase.stages(
       build.base,
       context,
       'Thin, short of the skin, and run over the tip: colour peels on a bare plate.',
     );
-    if (stages.foundation.length > 0 && context.practice.base === 'wipe') {
-      stages.foundation.push(
-        wipeDraft(context, 'wipe-base', STICKY_OFF, 'Wiped base lifts less, says this school.'),
-      );
-    }
-    return stages;
   },
 });

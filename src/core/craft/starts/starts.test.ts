@@ -1,5 +1,4 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { goldenCard } from '../../testing/goldenCard';
 import { compileNail } from '../../compile/compile';
 import { curtainUp } from '../../demo/curtainUp';
 import type { SetDocument } from '../../document/document';
@@ -50,9 +49,7 @@ describe('how a nail’s work begins', () => {
     ['infill-acrylic', wearing(infill, { material: 'acrylic' }, 'sculpted-form')],
     ['finished', wearing({ kind: 'finished' })],
   ])('%s reads on its card as it is done at a table', (name, set) => {
-    expect(card(set)).toBe(
-      readFileSync(join(process.cwd(), `tests/cards/start-${name}.txt`), 'utf8').trimEnd(),
-    );
+    expect(card(set)).toBe(goldenCard(`start-${name}`, card(set)));
   });
 
   it.each(STARTS.map((start) => [start.kind, start] as const))(

@@ -61,8 +61,8 @@ export const colour = defineTechnique({
     const place = placeOf(context, element);
     const passes = passesOf(product, element.passes);
     const powder = FAMILIES[product.family].laid === 'powder';
-    return coats(product, passes, 'coat', 'cure', (pass) => ({
-      verb: powder ? 'burnish' : 'coat',
+    const laid = coats(product, passes, 'coat', 'cure', (pass) => ({
+      verb: powder ? 'burnish' : product.family === 'liner-gel' ? 'draw' : 'coat',
       words: powder ? `Burnish ${product.name}` : `${product.name}, coat ${pass} of ${passes}`,
       place,
       paint: { kind: 'product' },
@@ -73,6 +73,18 @@ export const colour = defineTechnique({
           ? `It covers in ${product.coats_to_cover ?? 2} coats; thin coats cure through.`
           : `${passes === 1 ? 'One coat' : `${passes} coats`}, as chosen for this look.`,
     }));
+    if (!powder) return laid;
+    return [
+      ...laid,
+      {
+        step: 'loose-off',
+        verb: 'dust-off',
+        words: 'Brush the loose rest off, strays off the plain part with alcohol',
+        place,
+        hand_s: HAND_S['dust-off'] * 4,
+        reason: 'Loose powder under the top dulls the mirror, and gets into the bottle of the top.',
+      },
+    ];
   },
 });
 

@@ -31,7 +31,8 @@ export const artHidden: NailRule = {
       if (lost === undefined || lost <= MAX_LOST) return [];
       const films = nail.field.films.filter(own);
       const last = films[films.length - 1]!.operation;
-      const over = hiddenBy(nail, last);
+      const over = hiddenBy(nail, last, colourAt);
+      if (over && isMeantToHide(nail, over)) return [];
       return [
         {
           severity: 'warn',
@@ -111,14 +112,49 @@ function lostFinish(nail: NailCase, own: (film: Film) => boolean): number | unde
   return all > 0 ? lost / all : undefined;
 }
 
-/** The next painted film of another element over it: what most likely hides it. */
-function hiddenBy(nail: NailCase, last: string): Operation | undefined {
-  const laid = new Map(nail.operations.map((one) => [one.id, one]));
-  const from = laid.get(last)!.element;
-  const above = nail.field.films.slice(nail.field.films.findIndex((film) => film.operation === last) + 1);
-  const later = above.flatMap((film) => laid.get(film.operation) ?? []).filter((one) => one.element !== from);
-  return [...later].reverse().find((one) => one.paint) ?? later[later.length - 1];
+/** Shimmer and mirror powder are laid over a ground that is there for them (common practice). */
+function isMeantToHide({ context }: NailCase, { verb, product }: Operation): boolean {
+  return verb === 'burnish' || (product !== undefined && context.product(product).family === 'magnetic-gel');
 }
+
+/** Of what other elements lay over it, the one without which most of it would be seen. */
+function hiddenBy(
+  nail: NailCase,
+  last: string,
+  colourAt: ReturnType<typeof pileColours>,
+): Operation | undefined {
+  const { field } = nail;
+  const laid = new Map(nail.operations.map((one) => [one.id, one]));
+  const elementOf = (film: Film) => laid.get(film.operation)?.element;
+  const from = laid.get(last)!.element;
+  const index = field.films.findIndex((film) => film.operation === last);
+  const above = field.films
+    .slice(index + 1)
+    .flatMap((film) => laid.get(film.operation) ?? [])
+    .filter((one) => one.element !== from);
+  const cells: number[] = [];
+  field.films[index]!.phase.forEach((phase, cell) => {
+    if (phase !== NONE) cells.push(cell);
+  });
+  const some = cells.filter((_, i) => i % Math.max(1, Math.floor(cells.length / TAKEN_SAMPLES)) === 0);
+  let best: { operation: Operation; back: number } | undefined;
+  for (const element of new Set(above.map((one) => one.element))) {
+    const own = above.filter((one) => one.element === element);
+    const operation = own.findLast((one) => one.paint) ?? own[own.length - 1]!;
+    let back = 0;
+    for (const cell of some) {
+      const [x, y] = [field.grid.x[cellX(cell)]!, field.grid.y[cellY(cell)]!];
+      const bare = colourAt(x, y, { without: (film) => elementOf(film) === element });
+      const neither = colourAt(x, y, { without: (film) => [element, from].includes(elementOf(film) ?? '') });
+      back += difference(bare, neither);
+    }
+    if (!best || back > best.back) best = { operation, back };
+  }
+  return best?.operation;
+}
+
+/** Points at which what hides an element is looked for. */
+const TAKEN_SAMPLES = 24;
 
 /** Cells that an operation's films lie on. */
 function laidOn(field: NailField, operation: string): number {

@@ -5,6 +5,7 @@ import { coatOf } from '../../craft/cure';
 import type { Operation } from '../../craft/operation';
 import type { Element } from '../../craft/techniques';
 import type { Product } from '../../model/product';
+import type { Region } from '../../model/region';
 import { rounded } from '../../model/rounded';
 import { CELLS_X, cellX, cellY } from '../../simulate/field';
 import { pileColours } from '../../simulate/pile';
@@ -26,8 +27,9 @@ export function contrastOnNail(product: Product, t_um: number): number {
 }
 
 /**
- * Whether the nail shows through a colour, judged on what really lies below it: over a film that hides the nail
- * any glaze or fade is meant. Sheers are meant to show their ground, and magnetic gel where its shimmer is not.
+ * Whether the nail shows through a colour, judged on what the eye finally sees: another coat of the look may cover, and
+ * over a film that hides the nail any glaze or fade is meant. Sheers are meant to show their ground, what has no colour
+ * is clear, magnetic gel is clear where its shimmer is not, and a mark of tenths of a millimetre is no coat.
  */
 export const hiding: NailRule = {
   codes: ['see-through'],
@@ -37,17 +39,15 @@ export const hiding: NailRule = {
     const findings: FindingDraft[] = [];
     for (const element of nail.elements) {
       const coats = nail.operations.filter(
-        (one) => one.element === element.id && covers(one.paint) && one.deposit,
+        (one) => one.element === element.id && covers(one.paint) && one.deposit && !isMark(one.place.region),
       );
       const worst = new Map<string, { ratio: number; last: Operation }>();
       for (const step of new Set(coats.map((one) => one.step))) {
         const own = coats.filter((one) => one.step === step);
         const last = own[own.length - 1]!;
-        // Inside a tip the last coat lies lowest.
-        const until = Math.max(...own.map((one) => filmIndex(nail.field, one.id))) + 1;
         for (const { x, y, product } of samples(nail, last)) {
-          if (product.effect === 'sheer') continue;
-          const seenOver = (ground: number) => luminance(colourAt(x, y, { until, ground: grey(ground) }));
+          if (product.effect === 'sheer' || product.colour === undefined) continue;
+          const seenOver = (ground: number) => luminance(colourAt(x, y, { ground: grey(ground) }));
           const ratio = seenOver(GROUNDS.nail.dark) / seenOver(GROUNDS.nail.pale);
           if (ratio < (worst.get(product.id)?.ratio ?? SHOWS_THROUGH)) worst.set(product.id, { ratio, last });
         }
@@ -62,6 +62,14 @@ export const hiding: NailRule = {
 
 function covers(paint: Operation['paint']): boolean {
   return paint !== undefined && paint.kind !== 'shimmer';
+}
+
+/** A line, dot or letter finer than this is drawn, not laid (common practice). */
+const MARK_MM = 0.8;
+
+function isMark(region: Region): boolean {
+  if (region.kind === 'dots') return region.dot_mm <= MARK_MM;
+  return 'width_mm' in region && region.kind !== 'oval' && region.width_mm <= MARK_MM;
 }
 
 /** Up to a dozen points well inside the film an operation laid, with the product that lies there. */

@@ -7,8 +7,9 @@ export const missedWork: NailRule = {
   asks: 'Is any work left out that the nail will tell of only after days?',
   check: ({ compiled, operations }) =>
     compiled.skipped.flatMap((left) => {
-      const { missed } = rowOf(left.verb);
-      if (!missed || operations.some((one) => one.verb === left.verb)) return [];
+      const missed = left.missed ?? rowOf(left.verb).missed;
+      const done = left.missed === undefined && operations.some((one) => one.verb === left.verb);
+      if (!missed || done) return [];
       return [
         {
           severity: missed.grave ? ('stop' as const) : ('warn' as const),

@@ -33,6 +33,11 @@ const WORDS: Record<Broken['kind'], Words> = {
     reason: 'Past its time a soak dries out plate and skin, and softens nothing more.',
     figure: 'over its time',
   },
+  cooled: {
+    says: (what) => `${what} comes when the top below has cooled.`,
+    reason: 'Powder takes to a top that is warm from the lamp; later it takes in patches.',
+    figure: 'over its time',
+  },
   'hand-at-work': {
     says: (what) => `${what}: the hand that does it has a nail that is wet, only flashed, or on a form.`,
     reason: 'On your own hands the one at work must be safe: what is soft on it is smeared or knocked.',

@@ -22,7 +22,8 @@ export const sittingWhole: SetRule = {
             left.length === 1
               ? `“${first.words}” has found no place in the sitting.`
               : `“${first.words}” and ${left.length - 1} more steps have found no place in the sitting.`,
-          reason: 'The times and the card are not whole: this is a fault of the program. Take the last change to the order back.',
+          reason:
+            'The times and the card are not whole: this is a fault of the program. Take the last change to the order back.',
         },
       ];
     if (sitting.total_s >= bound_s - SLACK_S) return [];

@@ -19,7 +19,7 @@ const WORDS: Record<
   'no-grip': {
     severity: 'stop',
     says: (what) => `${what} does not hold there.`,
-    reason: 'Without a tacky or keyed ground the film lies loose and peels off in one piece.',
+    reason: 'A film that its ground does not hold lies loose and peels off in one piece.',
   },
   'unprepared-plate': {
     severity: 'stop',
@@ -49,7 +49,7 @@ const WORDS: Record<
   'dust-under-layer': {
     severity: 'warn',
     says: (what) => `${what} goes onto dust.`,
-    reason: 'Dust under a film shows as grit and starts lifting.',
+    reason: 'Dust and loose powder under a film show as grit, start lifting and spoil the bottle.',
   },
   'tacky-filed': {
     severity: 'warn',
@@ -67,8 +67,9 @@ const WORDS: Record<
     says: (what) => `${what}: nothing that is hard stands on it yet.`,
     reason: 'A form carries the extension until it is hard; pulled before, the extension hangs or tears off.',
   },
+  // A way of working, slow as it is: some soak for longer instead.
   'still-sealed': {
-    severity: 'stop',
+    severity: 'warn',
     says: (what) => `${what}: the old top is still closed.`,
     reason: 'Remover does not get through a sealed top: it is filed open first.',
   },
