@@ -2,6 +2,7 @@ import { clearToCover_mm, edgeLift_mm } from '../geometry/curve';
 import type { NailFrame, Point } from '../geometry/frame';
 import { rectangle } from '../geometry/figures';
 import { polygonDistance_mm } from '../geometry/regions';
+import { rounded } from '../model/rounded';
 import type { PlacedPiece } from './operation';
 
 /** The footprint of a piece, stone or charm as a closed curve in mm. */
@@ -83,4 +84,39 @@ export function pieceLift_mm(frame: NailFrame, piece: LyingPiece, pressed: boole
 /** Clear needed over the ground to reach a piece's worst corner, in mm. */
 export function pieceStands_mm(frame: NailFrame, piece: LyingPiece, pressed: boolean): number {
   return piece.height_mm + pieceLift_mm(frame, piece, pressed);
+}
+
+/** More kinds than this are read from the map. */
+const MOST_KINDS = 3;
+
+/** "5 slivers and 2 leaves": like with like, in the order they are listed; `size` tells kinds apart where it matters. */
+export function countWords(pieces: readonly PlacedPiece[], size: (piece: PlacedPiece) => string): string {
+  const kinds = countedBy(pieces, (piece) => [piece.words, size(piece)].filter(Boolean).join(' '));
+  if (kinds.length <= MOST_KINDS) return joined(kinds.map(({ one, count }) => said(one, count, size(one))));
+  const words = countedBy(pieces, (piece) => piece.words);
+  return `${joined(words.map(({ one, count }) => said(one, count, '')))} of ${kinds.length} sizes, as on the map`;
+}
+
+/** "4 × 1 mm". */
+export function sizeOf({ length_mm, width_mm }: PlacedPiece): string {
+  return `${rounded(length_mm, 1)} × ${rounded(width_mm, 1)} mm`;
+}
+
+function countedBy(pieces: readonly PlacedPiece[], key: (piece: PlacedPiece) => string) {
+  const counts = new Map<string, { one: PlacedPiece; count: number }>();
+  for (const one of pieces) {
+    const known = counts.get(key(one));
+    if (known) known.count += 1;
+    else counts.set(key(one), { one, count: 1 });
+  }
+  return [...counts.values()];
+}
+
+function said({ words }: PlacedPiece, count: number, size: string): string {
+  const many = words.endsWith('leaf') ? `${words.slice(0, -4)}leaves` : `${words}s`;
+  return `${count} ${count === 1 ? words : many}${size ? ` ${size}` : ''}`;
+}
+
+function joined(parts: readonly string[]): string {
+  return parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)!}`;
 }

@@ -1,7 +1,8 @@
+import { lowerFirst } from '../model/letters';
 import type { NailName } from '../model/names';
 import { nailsWords, type Round } from './rounds';
 
-/** A line of the sheet to work from: some work, and the light that follows at once. */
+/** A line of the sheet to work from: some work and the light that follows at once, or a time in which nothing can be done. */
 export interface CardLine {
   number: number;
   /** To 10 s: nobody's hands are more exact than that. */
@@ -10,21 +11,32 @@ export interface CardLine {
   nails: string;
   words: string;
   light?: { seconds: number; mode: 'cure' | 'flash'; held: boolean; nails?: string };
+  /** How long each of its nails then rests; the work goes on elsewhere. */
+  wait_s?: number;
+  /** Nothing can be done meanwhile. */
+  idle?: true;
   /** Said where it first matters. */
   caution?: string;
 }
 
 /** A load that begins no later than this after the work before it is one line with that work. */
 const AT_ONCE_S = 2;
+/** Shorter waits are the pause of a breath, and no line. */
+const BREATH_S = 12;
+/** A rest that is shorter than taking the next nail in hand is not worth a word. */
+const SHORTEST_REST_S = 5;
 
-/** The rounds of a sitting as lines to read from first to last. */
+/** The rounds of a sitting as lines to read from first to last; no stretch of it is left without one. */
 export function benchCard(rounds: readonly Round[], worked: readonly NailName[]): CardLine[] {
   const told = new Set<string>();
   const joined = new Set<Round>();
   const words = (nails: readonly NailName[]) => nailsWords(nails, worked);
   const loads = rounds.filter((round) => round.kind === 'load');
   const lines: Omit<CardLine, 'number'>[] = [];
+  let covered_s = 0;
   for (const round of rounds) {
+    if (round.start_s > covered_s + BREATH_S) lines.push(waiting(rounds, covered_s, round.start_s, words));
+    covered_s = Math.max(covered_s, round.end_s);
     if (joined.has(round)) continue;
     const line: Omit<CardLine, 'number'> = {
       start_s: tens(round.start_s),
@@ -33,6 +45,8 @@ export function benchCard(rounds: readonly Round[], worked: readonly NailName[])
       words:
         round.kind === 'load' ? `Into the lamp: ${round.words.replace(/^(Cure|Flash) /, '')}` : round.words,
     };
+    if (round.kind === 'work' && round.light && round.nails.length > 1)
+      line.words = `Nail by nail: ${lowerFirst(line.words)}`;
     const load = round.kind === 'load' ? round : round.light ? undefined : followed(round, loads);
     if (load) joined.add(load);
     const light = round.kind === 'work' && round.light ? round.light : load?.light;
@@ -40,6 +54,8 @@ export function benchCard(rounds: readonly Round[], worked: readonly NailName[])
       line.light = { seconds: light.seconds, mode: light.mode, held: !load };
       if (load && load !== round && words(load.nails) !== line.nails) line.light.nails = words(load.nails);
     }
+    const wait_s = Math.max(round.wait_s ?? 0, load?.wait_s ?? 0);
+    if (wait_s >= SHORTEST_REST_S) line.wait_s = wait_s;
     for (const one of [round, load]) {
       if (!one?.caution || told.has(one.caution) || line.caution) continue;
       told.add(one.caution);
@@ -48,6 +64,25 @@ export function benchCard(rounds: readonly Round[], worked: readonly NailName[])
     lines.push(line);
   }
   return lines.map((line, i) => ({ number: i + 1, ...line }));
+}
+
+/** A stretch in which neither hand nor lamp does anything: what it waits for is what rests the longest into it. */
+function waiting(
+  rounds: readonly Round[],
+  from_s: number,
+  to_s: number,
+  words: (nails: readonly NailName[]) => string,
+): Omit<CardLine, 'number'> {
+  const resting = rounds.filter((one) => one.end_s <= from_s + 0.01 && one.end_s + (one.wait_s ?? 0) > from_s);
+  const last = resting.sort((a, b) => b.end_s + b.wait_s! - (a.end_s + a.wait_s!))[0];
+  return {
+    start_s: tens(from_s),
+    hand: last?.hand ?? 'both',
+    nails: last ? words(last.nails) : 'all',
+    words: last ? `Wait for: ${lowerFirst(last.words)}` : 'Rest',
+    wait_s: Math.round(to_s - from_s),
+    idle: true,
+  };
 }
 
 function tens(seconds: number): number {

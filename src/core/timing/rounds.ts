@@ -1,5 +1,6 @@
 import type { Operation } from '../craft/operation';
 import { lowerFirst } from '../model/letters';
+import { rounded } from '../model/rounded';
 import { fingerOf, FINGERS, type Hand, type NailName } from '../model/names';
 import type { Load, Schedule, Stroke } from './problem';
 
@@ -17,6 +18,8 @@ export interface Round {
   words: string;
   reason: string;
   caution?: string;
+  /** Each of its nails rests afterwards: until something has dried, soaked or set. */
+  wait_s?: number;
   /** Light of a load, or held by hand within the work, on each nail. */
   light?: { mode: 'cure' | 'flash'; seconds: number; lamp: string };
   operations: string[];
@@ -41,17 +44,19 @@ interface Piece {
   operations: Operation[];
   held?: Load;
   end_s: number;
+  wait_s: number;
 }
 
 /** The rounds of a sitting, by their start. */
 export function roundsOf(sitting: Schedule, operations: readonly Operation[]): Round[] {
   const byId = new Map(operations.map((operation) => [operation.id, operation]));
+  const rests = restsAfter(operations);
   const rounds: Omit<Round, 'number'>[] = [];
   let last: Omit<Round, 'number'> | undefined;
   let lastMark = '';
-  for (const piece of pieces(sitting, byId)) {
+  for (const piece of pieces(sitting, byId, rests)) {
     const first = piece.operations[0]!;
-    const mark = piece.operations.map((one) => `${one.class} ${one.words}`).join('|');
+    const mark = piece.operations.map((one) => `${one.class} ${ownOf(one)} ${one.words}`).join('|');
     const { hand } = piece.strokes[0]!;
     // What is done for the whole set goes on over both hands.
     const goesOn = last?.hand === hand || first.scope === 'set';
@@ -75,12 +80,14 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
     const cautions = new Set(piece.operations.flatMap((one) => one.caution ?? []));
     if (cautions.size > 0) last.caution = [...cautions].join(' ');
     if (piece.held) last.light = lightOf(piece.held);
+    if (piece.wait_s > 0) last.wait_s = piece.wait_s;
     lastMark = mark;
     rounds.push(last);
   }
   for (const load of sitting.loads) {
     if (load.held) continue;
     const served = load.operations.map((id) => byId.get(id)!);
+    const after = served.flatMap((one) => rests.get(one.id) ?? []);
     const nails = served.map((one) => one.nail);
     const round: Omit<Round, 'number'> = {
       kind: 'load',
@@ -88,12 +95,14 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
       end_s: load.end_s,
       hand: new Set(nails.map((nail) => nail.split('-')[0])).size > 1 ? 'both' : load.hand,
       nails,
-      words: loadWords(load, served),
+      words: [loadWords(load, served), ...new Set(after.map((one) => lowerFirst(one.words)))].join(', '),
       reason: served[0]!.reason,
       light: lightOf(load),
       operations: load.operations,
     };
     if (served[0]!.caution) round.caution = served[0]!.caution;
+    const wait_s = Math.max(0, ...[...served, ...after].map((one) => one.wait_s ?? 0));
+    if (wait_s > 0) round.wait_s = wait_s;
     rounds.push(round);
   }
   return rounds
@@ -101,7 +110,30 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
     .map((round, i) => ({ number: i + 1, ...round }));
 }
 
-function pieces(sitting: Schedule, byId: ReadonlyMap<string, Operation>): Piece[] {
+/** By operation: what only passes time right after it on its nail, and so leaves no stroke of its own. */
+function restsAfter(operations: readonly Operation[]): Map<string, Operation[]> {
+  const rests = new Map<string, Operation[]>();
+  let last: Operation | undefined;
+  for (const one of operations) {
+    const passes = one.hand_s === 0 && !one.lamp;
+    if (!passes) last = one;
+    else if (last?.nail === one.nail) rests.set(last.id, [...(rests.get(last.id) ?? []), one]);
+  }
+  return rests;
+}
+
+/** What is drawn, strewn or set is its element's own: two of them are two lines, alike as their words may be. */
+const DRAWN: readonly Operation['verb'][] = ['draw', 'place', 'press', 'bead', 'set-in-top', 'set-in-bead'];
+
+function ownOf(operation: Operation): string {
+  return DRAWN.includes(operation.verb) ? operation.element : '';
+}
+
+function pieces(
+  sitting: Schedule,
+  byId: ReadonlyMap<string, Operation>,
+  rests: ReadonlyMap<string, readonly Operation[]>,
+): Piece[] {
   const held = new Map(
     sitting.loads.filter((load) => load.held).map((load) => [load.nails[0]!, [] as Load[]]),
   );
@@ -111,12 +143,12 @@ function pieces(sitting: Schedule, byId: ReadonlyMap<string, Operation>): Piece[
     const operation = byId.get(stroke.operation);
     if (!operation) continue;
     const before = out[out.length - 1];
-    if (operation.held && before && before.operations[0]!.nail === operation.nail && !before.held) {
+    if (operation.held && before && before.operations[0]!.nail === operation.nail) {
       before.strokes.push(stroke);
       before.operations.push(operation);
       before.end_s = stroke.end_s;
     } else {
-      out.push({ strokes: [stroke], operations: [operation], end_s: stroke.end_s });
+      out.push({ strokes: [stroke], operations: [operation], end_s: stroke.end_s, wait_s: 0 });
     }
     const piece = out[out.length - 1]!;
     const light = held.get(stroke.nail)?.find((load) => Math.abs(load.start_s - stroke.end_s) < 0.01);
@@ -124,6 +156,11 @@ function pieces(sitting: Schedule, byId: ReadonlyMap<string, Operation>): Piece[
       piece.held = light;
       piece.end_s = light.end_s;
     }
+  }
+  for (const piece of out) {
+    const last = piece.held ? byId.get(piece.held.operations[0]!)! : piece.operations.at(-1)!;
+    piece.operations.push(...(rests.get(last.id) ?? []));
+    piece.wait_s = Math.max(last.wait_s ?? 0, ...piece.operations.map((one) => one.wait_s ?? 0));
   }
   return out;
 }
@@ -148,7 +185,7 @@ function loadWords(load: Load, served: readonly Operation[]): string {
 }
 
 function lightOf(load: Load): NonNullable<Round['light']> {
-  return { mode: load.mode, seconds: load.end_s - load.start_s, lamp: load.lamp };
+  return { mode: load.mode, seconds: rounded(load.end_s - load.start_s, 1), lamp: load.lamp };
 }
 
 /** Nails in words: "all ten", "all five", "four fingers", or each by its name; both hands of one finger as one. */

@@ -63,7 +63,9 @@ export const colour = defineTechnique({
     const powder = FAMILIES[product.family].laid === 'powder';
     const laid = coats(product, passes, 'coat', 'cure', (pass) => ({
       verb: powder ? 'burnish' : product.family === 'liner-gel' ? 'draw' : 'coat',
-      words: powder ? `Burnish ${product.name}` : `${product.name}, coat ${pass} of ${passes}`,
+      words: powder
+        ? `Burnish ${product.name}`
+        : `${product.name}${passes > 1 ? `, coat ${pass} of ${passes}` : ''}`,
       place,
       paint: { kind: 'product' },
       deposit: { kind: 'conformal', t_um: coatOf(product) },

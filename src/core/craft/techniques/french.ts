@@ -72,7 +72,7 @@ export const french = defineTechnique({
     const passes = passesOf(product, element.passes);
     const drafts = coats(product, passes, 'tip', 'cure-tip', (pass) => ({
       verb: 'draw',
-      words: `French tip in ${product.name}, pass ${pass} of ${passes}`,
+      words: `French tip in ${product.name}${passes > 1 ? `, pass ${pass} of ${passes}` : ''}`,
       place: tip,
       paint: { kind: 'product' },
       deposit: { kind: 'conformal', t_um: coatOf(product) },

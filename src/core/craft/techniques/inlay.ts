@@ -9,7 +9,7 @@ import { bodyHandles, onPart, spotOf } from '../handle';
 import { seedOf } from '../../model/chance';
 import { HAND_S } from '../handwork';
 import { layPiece } from '../laying';
-import { pieceStands_mm, type LyingPiece } from '../pieces';
+import { countWords, pieceStands_mm, sizeOf, type LyingPiece } from '../pieces';
 import type { Draft, PlacedPiece } from '../operation';
 import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD } from '../technique';
 
@@ -304,7 +304,7 @@ export const inlay = defineTechnique({
       {
         step: 'place',
         verb: 'place',
-        words: `Place ${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'}`,
+        words: `Place ${countWords(pieces, (piece) => (element.fit === 'keep' ? sizeOf(piece) : ''))}`,
         place,
         deposit: { kind: 'pieces', pieces, pressed: element.press },
         hand_s: HAND_S.place * pieces.length,

@@ -91,7 +91,7 @@ export const ombre = defineTechnique({
     const slowest = products.reduce((a, b) => (light(b) > light(a) ? b : a));
     return coats(slowest, element.passes, 'blend', 'cure', (pass) => ({
       verb: 'coat',
-      words: `Ombre ${products.map((product) => product.name).join(' to ')}, pass ${pass} of ${element.passes}`,
+      words: `Ombre ${products.map((product) => product.name).join(' to ')}${element.passes > 1 ? `, pass ${pass} of ${element.passes}` : ''}`,
       place,
       paint: {
         kind: 'blend',

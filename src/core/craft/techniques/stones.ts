@@ -5,6 +5,7 @@ import { STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
 import { flashOf } from '../drafts';
 import { HAND_S } from '../handwork';
 import type { Draft, Place, PlacedPiece } from '../operation';
+import { countWords } from '../pieces';
 import type { Field } from '../technique';
 
 /**
@@ -82,6 +83,11 @@ export function stonePiece(at: Point, size_mm: number, colour: string): PlacedPi
   };
 }
 
+/** "SS9", where a stone is of a stock size. */
+function stoneSize({ width_mm }: PlacedPiece): string {
+  return STONE_SIZES.find((size) => Math.abs(STONE_SIZES_MM[size] - width_mm) < 0.01) ?? '';
+}
+
 /** A stone with the gap that a fine brush leaves around it. */
 export function withClearance(stone: PlacedPiece): Disc {
   return { x: stone.x_mm, y: stone.y_mm, r_mm: stone.width_mm / 2 + STONE_CLEARANCE_MM };
@@ -93,7 +99,7 @@ export function setStones(stones: PlacedPiece[], bedding: StoneBedding, context:
   const set: Draft = {
     step: 'set',
     verb: 'set-in-top',
-    words: `Set ${stones.length} ${stones.length === 1 ? 'stone' : 'stones'}`,
+    words: `Set ${countWords(stones, stoneSize)}`,
     place,
     deposit: { kind: 'pieces', pieces: stones, pressed: true },
     hand_s: HAND_S['set-in-top'] * stones.length,
