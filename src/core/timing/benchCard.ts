@@ -5,6 +5,8 @@ import { nailsWords, type Round } from './rounds';
 /** A line of the sheet to work from: some work and the light that follows at once, or a time in which nothing can be done. */
 export interface CardLine {
   number: number;
+  /** Stable while the work is: the first operation of the line, or what it waits after. */
+  id: string;
   /** To 10 s: nobody's hands are more exact than that. */
   start_s: number;
   hand: Round['hand'];
@@ -39,6 +41,7 @@ export function benchCard(rounds: readonly Round[], worked: readonly NailName[])
     covered_s = Math.max(covered_s, round.end_s);
     if (joined.has(round)) continue;
     const line: Omit<CardLine, 'number'> = {
+      id: round.operations[0]!,
       start_s: tens(round.start_s),
       hand: round.hand,
       nails: words(round.nails),
@@ -76,13 +79,20 @@ function waiting(
   const resting = rounds.filter((one) => one.end_s <= from_s + 0.01 && one.end_s + (one.wait_s ?? 0) > from_s);
   const last = resting.sort((a, b) => b.end_s + b.wait_s! - (a.end_s + a.wait_s!))[0];
   return {
+    id: `after ${last?.operations[0] ?? from_s}`,
     start_s: tens(from_s),
     hand: last?.hand ?? 'both',
     nails: last ? words(last.nails) : 'all',
-    words: last ? `Wait for: ${lowerFirst(last.words)}` : 'Rest',
+    words: last ? waitWords(last.words) : 'Wait',
     wait_s: Math.round(to_s - from_s),
     idle: true,
   };
+}
+
+/** "Let the acrylic set" says itself what is waited for; of other work it is said whose time it is. */
+function waitWords(words: string): string {
+  const lets = words.split(', ').find((part) => /^let /i.test(part));
+  return lets ? `Wait: ${lowerFirst(lets)}` : `Wait until this has had its time: ${lowerFirst(words)}`;
 }
 
 function tens(seconds: number): number {

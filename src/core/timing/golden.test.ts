@@ -33,6 +33,7 @@ const PREPARED = [
   'all: Dehydrate with dehydrator',
   // Primed only now: the base follows within minutes.
   'all: Prime with acid-free primer',
+  'all: Wait until this has had its time: prime with acid-free primer',
   'all: Base A → cure 60',
 ];
 
@@ -59,7 +60,7 @@ describe('golden sittings', () => {
       'all: Shorten the free edge',
       ...PREPARED.slice(3),
       // Held until it is flashed; the next finger only then.
-      'all: Press the tip on with Fixing gel A → flash 10 each, held',
+      'all: Nail by nail: press the tip on with Fixing gel A → flash 10 each, held',
       'all: Wipe the spill off → cure 60',
       // Nothing wet lies on the hand while dust flies.
       'all: Key the tip with a fine buffer',
@@ -78,16 +79,18 @@ describe('golden sittings', () => {
         set.nails[name].start = { kind: 'removal', product: 'gel', stones: false, soak_s: 600 };
     });
     const lines = oneHand(removal);
-    expect(lines.slice(0, 7)).toEqual([
+    expect(lines.slice(0, 9)).toEqual([
       'all: Sanitise both people’s hands',
       'all: File the top open all over',
       'all: Wrap each nail with remover',
+      'all: Wait until this has had its time: wrap each nail with remover',
       'all: Half-way: open one wrap and look, wrap it again',
+      'all: Wait until this has had its time: half-way: open one wrap and look, wrap it again',
       'all: Push off what has come loose, rub the rest off',
       'all: Push back and clear the cuticle',
       'all: File the free edge round',
     ]);
-    expect(lines.slice(7)).toEqual([
+    expect(lines.slice(9)).toEqual([
       ...PREPARED.slice(3),
       'all: Velvet 04, coat 1 of 2 → cure 60',
       'all: Velvet 04, coat 2 of 2 → cure 60',

@@ -159,7 +159,11 @@ describe('the card', () => {
         NAILS,
       );
     expect(at(15)).toMatchObject([{ light: { seconds: 60, mode: 'cure', held: false } }]);
-    expect(at(40).map((line) => line.words)).toEqual(['Velvet 04, coat 1 of 1', 'Into the lamp: Velvet 04']);
+    expect(at(40).map((line) => line.words)).toEqual([
+      'Velvet 04, coat 1 of 1',
+      'Wait',
+      'Into the lamp: Velvet 04',
+    ]);
   });
 
   it('gives hand times to ten seconds and each caution once', () => {

@@ -1,6 +1,7 @@
 'use client';
 import { Button } from '@mantine/core';
 import { IconDownload, IconPrinter } from '@tabler/icons-react';
+import { useLocalStorage } from '@mantine/hooks';
 import { useMemo } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { upperFirst } from '@/core/model/letters';
@@ -10,6 +11,7 @@ import { countedOut, type CountedOut } from '@/core/plan/countedOut';
 import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
 import type { Plan } from '@/core/plan/planSet';
 import { benchCard, type CardLine } from '@/core/timing/benchCard';
+import { useClients } from '../clients/useClients';
 import { downloadText } from '../kit/download';
 import { HandsSpread } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
@@ -34,6 +36,10 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
   const fresh = useStudio((s) => s.planning === 'fresh');
   const searched = useStudio((s) => s.searched);
   const searchFailed = useStudio((s) => s.searchFailed);
+  // Two cards of one set must not differ: what is printed is what a long search has found.
+  const final = fresh && (searched >= 1 || searchFailed);
+  const client = useClients().clients?.find((one) => one.sets.includes(set.id));
+  const { isTicked, tick } = useTicks(set.id);
   const worked = NAILS.filter((name) => set.nails[name].in_work);
   const operations = NAILS.flatMap((name) => plan.operations[name]);
   const lines = benchCard(plan.rounds, worked);
@@ -56,6 +62,9 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
           <div>
             <h2>{set.title}</h2>
             <p>
+              {client ? `${client.name} · ` : ''}
+              {TODAY.format(new Date())}
+              <br />
               {timeWords(plan.sitting.total_s)}, between {timeWords(plan.sitting.low_s)} and{' '}
               {timeWords(plan.sitting.high_s)}
               <br />
@@ -64,6 +73,12 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
                 <>
                   <br />
                   Into the lamp: the client moves, you work on.
+                </>
+              )}
+              {client?.sensitivities && (
+                <>
+                  <br />
+                  <b>Not on these hands: {client.sensitivities}</b>
                 </>
               )}
             </p>
@@ -75,7 +90,8 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
             <Button
               h={44}
               leftSection={<IconPrinter size={18} />}
-              disabled={!fresh}
+              disabled={!final}
+              title={final ? undefined : 'Printed once the search for the best order is done'}
               onClick={() => window.print()}
             >
               Print
@@ -92,9 +108,18 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
             </Button>
           </div>
         </header>
+        <section className={classes.table}>
+          <h3>On the table, in order of use</h3>
+          <ol className={classes.products}>
+            {products.map((product) => (
+              <li key={product.id}>{upperFirst(product.name)}</li>
+            ))}
+          </ol>
+          <CountedList counted={counted} />
+        </section>
         <ol className={classes.lines}>
           {lines.map((line) => (
-            <Line key={line.number} line={line} />
+            <Line key={line.number} line={line} ticked={isTicked(line.id)} tick={() => tick(line.id)} />
           ))}
         </ol>
         <section className={classes.foot}>
@@ -108,18 +133,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
               </div>
             </div>
           )}
-          <div>
-            <h3>On the table, in order of use</h3>
-            <ol className={classes.products}>
-              {products.map((product) => (
-                <li key={product.id}>{upperFirst(product.name)}</li>
-              ))}
-            </ol>
-            <CountedList counted={counted} />
-            <p>
-              Follow each product’s directions, your local code and your licence; they go before this card.
-            </p>
-          </div>
+          <p>Follow each product’s directions, your local code and your licence; they go before this card.</p>
         </section>
       </article>
     </div>
@@ -146,17 +160,49 @@ function CountedList({ counted }: { counted: readonly CountedOut[] }) {
   );
 }
 
-function Line({ line }: { line: CardLine }) {
+const TODAY = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' });
+
+/** Lines that are done, kept in this browser until they are taken back. */
+function useTicks(set: string) {
+  const [ticked, setTicked] = useLocalStorage<string[]>({ key: `ticked ${set}`, defaultValue: [] });
+  return {
+    isTicked: (id: string) => ticked.includes(id),
+    tick: (id: string) =>
+      setTicked((all) => (all.includes(id) ? all.filter((one) => one !== id) : [...all, id])),
+  };
+}
+
+function Line({ line, ticked, tick }: { line: CardLine; ticked: boolean; tick: () => void }) {
   return (
-    <li className={classes.line} data-hand={line.hand}>
-      <span className={classes.box} aria-hidden />
-      <span className={classes.at}>{clockWords(line.start_s)}</span>
+    <li
+      className={classes.line}
+      data-hand={line.hand}
+      data-idle={line.idle}
+      data-ticked={ticked || undefined}
+    >
+      <label className={classes.tick}>
+        <span className={classes.box}>
+          <input
+            type="checkbox"
+            checked={ticked}
+            onChange={tick}
+            aria-label={`Done: ${line.words}, ${clockWords(line.start_s)}`}
+          />
+        </span>
+        <span className={classes.at}>{clockWords(line.start_s)}</span>
+      </label>
       <span className={classes.what}>
         <b>
           {handWords(line.hand)}
           {line.hand === 'both' ? upperFirst(line.nails) : line.nails}
         </b>{' '}
         {line.words}
+        {line.wait_s !== undefined && (
+          <span className={classes.rest}>
+            {line.idle ? ', ' : ' – rests '}
+            {timeWords(line.wait_s)}
+          </span>
+        )}
         {line.caution && <small className={classes.caution}>{line.caution}</small>}
       </span>
       <span className={classes.light}>
