@@ -4,16 +4,25 @@ import type { NailName } from '@/core/model/names';
 import type { Contrast } from '@/core/picture/contrast';
 import type { NailPicture } from '@/core/picture/nailPicture';
 import type { Raster } from '@/core/picture/raster';
-import type { Plan } from '@/core/plan/planSet';
 import type { Shortening } from '@/core/plan/shorten';
 import type { HandWipe } from '@/core/timing/problem';
 import { AT_LENGTH } from '@/core/timing/search';
+import type { Found } from '@/core/timing/sitting';
 import { Desk, type Hire } from './desk';
 import { WorkQueue } from './workQueue';
 import type { Wishes } from '@/core/compose/compose';
 import type { Product } from '@/core/model/product';
 import type { Result } from '@/core/model/result';
-import type { Composed, FingerAsked, MatchedColour, Palette, Planned, PlannerApi, Stage } from './plannerApi';
+import type {
+  Composed,
+  FingerAsked,
+  MatchedColour,
+  Palette,
+  Planned,
+  PlannerApi,
+  Polished,
+  Stage,
+} from './plannerApi';
 
 /** Ample for a set on a slow machine; whoever needs more has lost the thread. */
 const PLAN_LIMIT_S = 30;
@@ -47,9 +56,9 @@ export function openPainter(): void {
 /** Pictures come first: an eye waits for them. */
 const PICTURES_FIRST_MS = 900;
 
-export async function planOf(set: SetDocument): Promise<Planned> {
+export async function planOf(set: SetDocument, known?: Found): Promise<Planned> {
   await pictures.quiet(PICTURES_FIRST_MS);
-  return planner.ask((api) => api.plan(set, searchLength() === 0), PLAN_LIMIT_S);
+  return planner.ask((api) => api.plan(set, searchLength() === 0, known), PLAN_LIMIT_S);
 }
 
 export function shorteningsOf(set: SetDocument): Promise<Shortening[]> {
@@ -142,11 +151,15 @@ export function stageOf(
 }
 
 /** Plans a set at length: a long search and ways out tried. Fails as stopped when it is stopped. */
-export async function polish(set: SetDocument, onProgress: (share: number) => void): Promise<Plan> {
+export async function polish(
+  set: SetDocument,
+  onProgress: (share: number) => void,
+  known?: Found,
+): Promise<Pick<Polished, 'plan'> & Partial<Polished>> {
   const iterations = searchLength();
   // A test that looks at something else: the first plan is the last.
-  if (iterations === 0) return (await planner.ask((api) => api.plan(set, true), PLAN_LIMIT_S)).plan;
-  return polisher.ask((api) => api.polish(set, iterations, proxy(onProgress)), POLISH_LIMIT_S);
+  if (iterations === 0) return planner.ask((api) => api.plan(set, true), PLAN_LIMIT_S);
+  return polisher.ask((api) => api.polish(set, iterations, proxy(onProgress), known), POLISH_LIMIT_S);
 }
 
 /** Sequences to try; `search-iterations` in the page's local storage makes them fewer, or none, for tests. */

@@ -25,10 +25,19 @@ import { shorten, type Shortening } from '@/core/plan/shorten';
 import type { Rerun } from '@/core/simulate/rerun';
 import { nominalSteps, simulateNail } from '@/core/simulate/simulate';
 import type { HandWipe } from '@/core/timing/problem';
+import type { Found } from '@/core/timing/sitting';
 
 export interface Planned {
   plan: Plan;
   took_ms: number;
+  /** Its sitting is one that was found at length before. */
+  settled: boolean;
+}
+
+/** A plan made at length, and what its sitting was found by. */
+export interface Polished {
+  plan: Plan;
+  found: Found;
 }
 
 /** A nail part-way through its operations: the picture and both cuts. */
@@ -69,9 +78,14 @@ export interface FingerAsked {
 /** What pages ask of a worker. Everything it computes comes from core. */
 export interface PlannerApi {
   /** A plan as it is made while an artist edits; `shortly`: with hardly a search. */
-  plan: (set: SetDocument, shortly: boolean) => Planned;
+  plan: (set: SetDocument, shortly: boolean, known?: Found) => Planned;
   /** The same at length; `onProgress` hears the share of the search that is done. */
-  polish: (set: SetDocument, iterations: number, onProgress: (share: number) => void) => Plan;
+  polish: (
+    set: SetDocument,
+    iterations: number,
+    onProgress: (share: number) => void,
+    known?: Found,
+  ) => Polished;
   shorten: (set: SetDocument) => Shortening[];
   /** One nail in its finished look, its finger turned so under the lamp. */
   picture: (set: SetDocument, name: NailName, px_per_mm: number, turn_deg: number) => NailPicture;
@@ -113,14 +127,20 @@ export function plannerApi(): PlannerApi {
   let before: { name: NailName; run: Rerun; painted: Painted; picture: NailPicture } | undefined;
 
   return {
-    plan: (set, shortly) => {
+    plan: (set, shortly, known) => {
       const start = performance.now();
       const effort = shortly ? { iterations: SHORTLY } : {};
-      return { plan: planSet(set, { memo, fixes: false, effort }), took_ms: performance.now() - start };
+      let settled = false;
+      const onFound = (_: Found, wasKnown: boolean) => (settled = wasKnown);
+      const plan = planSet(set, { memo, fixes: false, effort, known, onFound });
+      return { plan, took_ms: performance.now() - start, settled };
     },
-    polish: (set, iterations, onProgress) =>
-      planSet(set, {
+    polish: (set, iterations, onProgress, known) => {
+      let found: Found | undefined;
+      const plan = planSet(set, {
         memo,
+        known,
+        onFound: (one) => (found = one),
         effort: {
           iterations,
           onProgress: (share) => {
@@ -128,7 +148,9 @@ export function plannerApi(): PlannerApi {
             return true;
           },
         },
-      }),
+      });
+      return { plan, found: found! };
+    },
     shorten,
     picture: (set, name, px_per_mm, turn_deg) => {
       const picture = drawNail(planned(set, name).nominal.field, productIn(set), px_per_mm, turn_deg);

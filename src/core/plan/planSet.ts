@@ -6,7 +6,7 @@ import { lowerBound_s } from '../timing/bound';
 import { isTimed, replaySteps } from '../timing/replay';
 import { problemOf } from '../timing/pose';
 import { EDITING, type Effort } from '../timing/search';
-import { bestSchedule, compared, type Sitting } from '../timing/sitting';
+import { compared, settle, type Found, type Sitting } from '../timing/sitting';
 import type { Problem, Schedule } from '../timing/problem';
 import { roundsOf, type Round } from '../timing/rounds';
 import { withHandWipes } from './handWipes';
@@ -41,6 +41,10 @@ export interface PlanOptions {
   effort?: Partial<Effort>;
   /** Whether ways out are tried; that plans the set many times over. */
   fixes?: boolean;
+  /** What an earlier search has found for this set: where the work is still the same, the sitting is the same. */
+  known?: Found | undefined;
+  /** Told what the sitting was found by, and whether it was known before. */
+  onFound?: (found: Found, wasKnown: boolean) => void;
 }
 
 /** Keeps what was planned, so that an edit to one nail replans that nail only. Results are the same without it. */
@@ -64,7 +68,8 @@ const TRYING = { iterations: 200 };
  */
 export function planSet(set: SetDocument, options: PlanOptions = {}): Plan {
   const memo = options.memo ?? newMemo();
-  const drawn = draw(set, memo, options.effort);
+  const drawn = draw(set, memo, options.effort, options.known);
+  options.onFound?.(drawn.found, drawn.wasKnown);
   const { told, operations } = drawn;
   const list = causes(sortFindings(told, drawn.all));
   const fixes =
@@ -87,10 +92,12 @@ interface Drawn {
   all: Operation[];
   problem: Problem;
   schedule: Schedule;
+  found: Found;
+  wasKnown: boolean;
   told: Told[];
 }
 
-function draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>): Drawn {
+function draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>, known?: Found): Drawn {
   const keys = nailKeys(set);
   const planned = record((name) => recall(memo.nails, keys[name], () => planNail(set, name)));
   const works = NAILS.map((nail) => ({
@@ -103,7 +110,7 @@ function draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>): Drawn
     works.map((work) => work.operations),
   );
   const problem = problemOf(set, works, precedences);
-  const schedule = bestSchedule(problem, searchFor(set, effort));
+  const { schedule, found, wasKnown } = settle(problem, searchFor(set, effort), known);
   const sitting = roundTimes(schedule);
   const operations = record((name) => withHandWipes(planned[name].compiled, sitting.wipes));
   const startOf = new Map(sitting.strokes.map((stroke) => [stroke.operation, stroke.start_s]));
@@ -133,7 +140,7 @@ function draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>): Drawn
     ...NAILS.filter((name) => set.nails[name].in_work).flatMap((name) => judged[name].told),
     ...diagnoseSet({ set, sitting, bound_s: lowerBound_s(problem), operations: all, circular }),
   ];
-  return { planned, judged, operations, all, problem, schedule, told };
+  return { planned, judged, operations, all, problem, schedule, found, wasKnown, told };
 }
 
 function searchFor(set: SetDocument, effort: Partial<Effort> = {}): Effort {

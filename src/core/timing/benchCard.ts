@@ -76,7 +76,9 @@ function waiting(
   to_s: number,
   words: (nails: readonly NailName[]) => string,
 ): Omit<CardLine, 'number'> {
-  const resting = rounds.filter((one) => one.end_s <= from_s + 0.01 && one.end_s + (one.wait_s ?? 0) > from_s);
+  const resting = rounds.filter(
+    (one) => one.end_s <= from_s + 0.01 && one.end_s + (one.wait_s ?? 0) > from_s,
+  );
   const last = resting.sort((a, b) => b.end_s + b.wait_s! - (a.end_s + a.wait_s!))[0];
   return {
     id: `after ${last?.operations[0] ?? from_s}`,

@@ -130,6 +130,11 @@ export class Player {
     );
   }
 
+  /** What the last sequence took to play, in tries an activity: 1 where each was done when its turn came. */
+  get effort(): number {
+    return this.tries / Math.max(1, this.busy.length);
+  }
+
   /** Plays a sequence to its end; the tally says what it comes to. */
   play(sequence: Sequence): Tally {
     this.reset();

@@ -82,6 +82,8 @@ const LONGEST_CYCLE = 10_000;
 /** Activities of a set with ten busy nails. */
 const USUAL_SIZE = 136;
 const MOST_FOR_SMALL = 2;
+/** Where statements tie a sitting up, each sequence takes many tries: then fewer are played, by count and not by the clock. */
+const DEAREST = 1.5;
 const RUNNERS = 4;
 const SHORT = 1000;
 
@@ -96,6 +98,7 @@ export function search(board: Board, effort: Effort): Sequence {
   const weights = WEIGHTS[effort.flow];
   const cost = (sequence: Sequence) => costOf(player.play(sequence), weights);
   const random = randomly(effort.seed);
+  let dear = false;
   const starts = ROUNDS.map((rounds) => {
     const sequence = {
       order: inRounds(board, rounds),
@@ -113,7 +116,7 @@ export function search(board: Board, effort: Effort): Sequence {
   runners.sort((a, b) => a.cost - b.cost);
   const best = anneal(runners[0]!, iterations - short * RUNNERS, effort.onProgress);
   // Where a short search leaves a film too late or dust beside wet, the others run on too, as long as that helps.
-  let worst = iterations < LONGEST_CYCLE ? faults(best.sequence) : 0;
+  let worst = iterations < LONGEST_CYCLE && !dear ? faults(best.sequence) : 0;
   for (let r = 1; r < runners.length && worst > 0; r += 1) {
     const other = anneal(runners[r]!, iterations);
     const left = faults(other.sequence);
@@ -133,7 +136,8 @@ export function search(board: Board, effort: Effort): Sequence {
     const now = { sequence: copy(from.sequence), cost: from.cost };
     const next = copy(from.sequence);
     const cycle = Math.min(count, LONGEST_CYCLE);
-    for (let i = 0; i < count; i += 1) {
+    let spent = 0;
+    for (let i = 0; i < count && spent < count * DEAREST; i += 1) {
       if (onProgress && i % 500 === 0 && !onProgress(i / count)) break;
       const heat = 1 - (i % cycle) / cycle;
       const threshold =
@@ -141,6 +145,8 @@ export function search(board: Board, effort: Effort): Sequence {
       assign(next, now.sequence);
       move(board, next, random);
       const value = cost(next);
+      spent += player.effort;
+      dear ||= spent >= count * DEAREST;
       if (value > now.cost + threshold) continue;
       assign(now.sequence, next);
       now.cost = value;

@@ -12,7 +12,7 @@ import { problemOf } from './pose';
 import { EDITING, search } from './search';
 import type { Chain, Problem } from './problem';
 import { replaySteps } from './replay';
-import { bestSchedule } from './sitting';
+import { bestSchedule, settle, type Found } from './sitting';
 
 const planSitting = (problem: Problem) => bestSchedule(problem, { ...EDITING, iterations: 800 });
 
@@ -184,5 +184,29 @@ describe('replaying a nail', () => {
     expect(replaySteps('left-ring', operations, [], new Map())).toEqual(
       operations.map((operation) => ({ operation })),
     );
+  });
+});
+
+describe('a sitting that was found before', () => {
+  const problem = problemFor(matinee());
+  const effort = { ...EDITING, iterations: 300 };
+  const first = settle(problem, effort);
+
+  it('is the same again without a search, kept as text between', () => {
+    const known = JSON.parse(JSON.stringify(first.found)) as Found;
+    const again = settle(problem, { ...effort, iterations: 0 }, known);
+    expect(again.wasKnown).toBe(true);
+    expect(again.schedule).toEqual(first.schedule);
+  });
+
+  it.each<[string, Partial<Found>]>([
+    ['of another problem', { mark: 'other' }],
+    ['with a step twice', { order: [0, ...first.found.order.slice(0, -1)] }],
+    ['with marks missing', { keep: [] }],
+    ['with no numbers', { order: first.found.order.map(() => 0.5) }],
+  ])('%s it is searched for anew', (_words, spoiled) => {
+    const again = settle(problem, effort, { ...first.found, ...spoiled });
+    expect(again.wasKnown).toBe(false);
+    expect(again.schedule).toEqual(first.schedule);
   });
 });

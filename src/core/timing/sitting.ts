@@ -1,7 +1,7 @@
 import { HANDS } from '../model/names';
 import { boardOf } from './board';
 import { leastLoads, lowerBound_s } from './bound';
-import { Player } from './play';
+import { Player, type Sequence } from './play';
 import type { Problem, Schedule } from './problem';
 import { search, type Effort } from './search';
 
@@ -27,10 +27,65 @@ const COMPARED = 200;
 
 /** The best sitting found. Pure, and the same for the same iterations and seed. */
 export function bestSchedule(problem: Problem, effort: Effort): Schedule {
-  if (problem.chains.length === 0)
-    return { strokes: [], loads: [], wipes: [], broken: [], missing: [], total_s: 0 };
+  return settle(problem, effort).schedule;
+}
+
+/** An order of work that a search has found for one problem. Plain data. */
+export interface Found {
+  /** Of the problem and the way it was weighed. */
+  mark: string;
+  order: number[];
+  close: number[];
+  keep: number[];
+}
+
+export interface Settled {
+  schedule: Schedule;
+  found: Found;
+  /** It is what was known before. */
+  wasKnown: boolean;
+}
+
+/** The best sitting, with what it was found by; what is `known` of just this problem is played, not searched for again. */
+export function settle(problem: Problem, effort: Effort, known?: Found): Settled {
+  const mark = markOf(problem, effort.flow);
+  if (problem.chains.length === 0) {
+    const schedule = { strokes: [], loads: [], wipes: [], broken: [], missing: [], total_s: 0 };
+    return { schedule, found: { mark, order: [], close: [], keep: [] }, wasKnown: false };
+  }
   const board = boardOf(problem);
-  return new Player(board).schedule(search(board, effort));
+  const wasKnown = known !== undefined && fits(known, mark, board.activities.length);
+  const sequence = wasKnown ? sequenceOf(known) : search(board, effort);
+  const { order, close, keep } = sequence;
+  const found = { mark, order: [...order], close: [...close], keep: [...keep] };
+  return { schedule: new Player(board).schedule(sequence), found, wasKnown };
+}
+
+/** A sequence kept anywhere may be of an older program, or broken. */
+function fits({ mark, order, close, keep }: Found, wanted: string, size: number): boolean {
+  return (
+    mark === wanted &&
+    close.length === size &&
+    keep.length === size &&
+    new Set(order).size === size &&
+    order.every((one) => Number.isInteger(one) && one >= 0 && one < size)
+  );
+}
+
+function sequenceOf({ order, close, keep }: Found): Sequence {
+  return { order: Int32Array.from(order), close: Uint8Array.from(close), keep: Uint8Array.from(keep) };
+}
+
+/** A mark of 64 bits for a problem and the flow it is weighed by (FNV-1a, from both ends). */
+function markOf(problem: Problem, flow: Effort['flow']): string {
+  const text = `${flow} ${JSON.stringify(problem)}`;
+  let a = 0x811c9dc5;
+  let b = 0x01000193;
+  for (let i = 0; i < text.length; i += 1) {
+    a = Math.imul(a ^ text.charCodeAt(i), 0x01000193);
+    b = Math.imul(b ^ text.charCodeAt(text.length - 1 - i), 0x85ebca6b);
+  }
+  return `${(a >>> 0).toString(36)}${(b >>> 0).toString(36)}`;
 }
 
 /** A schedule with what it is compared with. */

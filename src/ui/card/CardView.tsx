@@ -37,7 +37,8 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
   const searched = useStudio((s) => s.searched);
   const searchFailed = useStudio((s) => s.searchFailed);
   // Two cards of one set must not differ: what is printed is what a long search has found.
-  const final = fresh && (searched >= 1 || searchFailed);
+  const settled = useStudio((s) => s.settled);
+  const final = fresh && (settled || searchFailed);
   const client = useClients().clients?.find((one) => one.sets.includes(set.id));
   const { isTicked, tick } = useTicks(set.id);
   const worked = NAILS.filter((name) => set.nails[name].in_work);

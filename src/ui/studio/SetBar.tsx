@@ -56,6 +56,7 @@ export function SetBar() {
   const planning = useStudio((s) => s.planning);
   const planned_ms = useStudio((s) => s.planned_ms);
   const searched = useStudio((s) => s.searched);
+  const settled = useStudio((s) => s.settled);
   const undo = useUndo((s) => s.undo);
   const redo = useUndo((s) => s.redo);
   const canUndo = useUndo((s) => s.pastStates.length > 0);
@@ -83,7 +84,7 @@ export function SetBar() {
           onClick={() => setFound(true)}
         >
           {planning === 'fresh'
-            ? `${timeWords(plan.sitting.total_s)} · ${countWords(plan.findings)}`
+            ? `${settled ? '' : 'about '}${timeWords(plan.sitting.total_s)} · ${countWords(plan.findings)}`
             : `${timeWords(plan.sitting.total_s)} before · ${PLANNING_WORDS[planning]}`}
         </Button>
       )}

@@ -1,6 +1,7 @@
 import { curtainUp } from '@/core/demo/curtainUp';
 import type { SetDocument } from '@/core/document/document';
 import type { Plan } from '@/core/plan/planSet';
+import type { Found } from '@/core/timing/sitting';
 import type { Planned } from '@/workers/plannerApi';
 import { keepPlanned, type Planner } from './keepPlanned';
 import { createStudio } from './studio';
@@ -8,18 +9,29 @@ import { createStudio } from './studio';
 /** A plan that is only known by the title of the set it is of. */
 const planOfTitle = (title: string) => ({ title }) as unknown as Plan;
 
+const FOUND: Found = { mark: 'x', order: [0], close: [0], keep: [0] };
+
 /** Someone who plans when told to. */
 function hands() {
   const asked: { set: SetDocument; answer: (planned: Planned) => void; fail: (error: Error) => void }[] = [];
   const polished: { set: SetDocument; answer: (plan: Plan) => void; fail: (error: Error) => void }[] = [];
+  const known: (Found | undefined)[] = [];
   let stops = 0;
   const planner: Planner = {
-    planOf: (set) => new Promise((answer, fail) => asked.push({ set, answer, fail })),
-    polish: (set) => new Promise((answer, fail) => polished.push({ set, answer, fail })),
+    planOf: (set, found) =>
+      new Promise((answer, fail) => {
+        known.push(found);
+        asked.push({ set, answer, fail });
+      }),
+    polish: (set) =>
+      new Promise((answer, fail) =>
+        polished.push({ set, answer: (plan) => answer({ plan, found: FOUND }), fail }),
+      ),
     stopPolishing: () => (stops += 1),
   };
-  const answer = (i: number) => asked[i]!.answer({ plan: planOfTitle(asked[i]!.set.title), took_ms: 1 });
-  return { planner, asked, polished, answer, stops: () => stops };
+  const answer = (i: number) =>
+    asked[i]!.answer({ plan: planOfTitle(asked[i]!.set.title), took_ms: 1, settled: false });
+  return { planner, asked, polished, known, answer, stops: () => stops };
 }
 
 const settled = () => jest.advanceTimersByTimeAsync(1000);
@@ -32,7 +44,11 @@ describe('a set that is kept planned', () => {
   async function open() {
     const by = hands();
     const store = createStudio(curtainUp());
-    const stop = keepPlanned(store, by.planner);
+    const kept = new Map<string, Found>();
+    const stop = keepPlanned(store, by.planner, {
+      of: (id) => kept.get(id),
+      keep: (id, found) => void kept.set(id, found),
+    });
     // The view comes first.
     expect(by.asked).toEqual([]);
     await settled();
@@ -48,6 +64,20 @@ describe('a set that is kept planned', () => {
     polished[0]!.answer(planOfTitle('at length'));
     await settled();
     expect(state()).toMatchObject({ planning: 'fresh', plan: { title: 'at length' }, searched: 1 });
+  });
+
+  it('what was found at length is taken up by the next plan, and only a found sitting is final', async () => {
+    const { state, store, answer, polished, known } = await open();
+    answer(0);
+    await settled();
+    expect(state().settled).toBe(false);
+    polished[0]!.answer(planOfTitle('at length'));
+    await settled();
+    expect(state().settled).toBe(true);
+    store.getState().change(rename('Second'));
+    expect(state().settled).toBe(false);
+    await settled();
+    expect(known).toEqual([undefined, FOUND]);
   });
 
   it('a change makes the plan an old one at once, until its own is there', async () => {

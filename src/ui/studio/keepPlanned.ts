@@ -2,8 +2,10 @@
 import type { SetDocument } from '@/core/document/document';
 import { messageOf } from '@/core/model/messageOf';
 import type { Plan } from '@/core/plan/planSet';
+import type { Found } from '@/core/timing/sitting';
 import type { Planned } from '@/workers/plannerApi';
 import { planOf, polish, stopPolishing } from '@/workers/planner';
+import { knownSittings, type KnownSittings } from './knownSittings';
 import type { StudioStore } from './studio';
 
 /** The picture of the changed nail comes first: planning starts once it is likely to be drawn. */
@@ -15,8 +17,12 @@ const QUIET_MS = 500;
 
 /** Who plans; the workers, where nothing else is said. */
 export interface Planner {
-  planOf: (set: SetDocument) => Promise<Planned>;
-  polish: (set: SetDocument, onProgress: (share: number) => void) => Promise<Plan>;
+  planOf: (set: SetDocument, known?: Found) => Promise<Planned>;
+  polish: (
+    set: SetDocument,
+    onProgress: (share: number) => void,
+    known?: Found,
+  ) => Promise<{ plan: Plan; found?: Found }>;
   stopPolishing: () => void;
 }
 
@@ -25,7 +31,11 @@ export interface Planner {
  * planned once more, at length: the view shows the first plan meanwhile. A plan that fails is told, never taken
  * for one of the set as it is.
  */
-export function keepPlanned(store: StudioStore, by: Planner = { planOf, polish, stopPolishing }): () => void {
+export function keepPlanned(
+  store: StudioStore,
+  by: Planner = { planOf, polish, stopPolishing },
+  sittings: KnownSittings = knownSittings,
+): () => void {
   let running = false;
   let again = false;
   let stopped = false;
@@ -48,10 +58,10 @@ export function keepPlanned(store: StudioStore, by: Planner = { planOf, polish, 
 
   async function planNow(set: SetDocument): Promise<void> {
     try {
-      const { plan, took_ms } = await by.planOf(set);
+      const { plan, took_ms, settled } = await by.planOf(set, sittings.of(set.id));
       if (stopped) return;
       const planning = isNow(set) ? 'fresh' : 'making';
-      store.setState({ plan, planned_ms: took_ms, searched: 0, planning, planFault: undefined });
+      store.setState({ plan, planned_ms: took_ms, searched: 0, settled, planning, planFault: undefined });
       clearTimeout(quiet);
       quiet = setTimeout(() => void atLength(), QUIET_MS);
     } catch (error) {
@@ -62,10 +72,13 @@ export function keepPlanned(store: StudioStore, by: Planner = { planOf, polish, 
   async function atLength(): Promise<void> {
     const { set } = store.getState();
     try {
-      const plan = await by.polish(set, (share) => {
+      const progress = (share: number) => {
         if (isNow(set)) store.setState({ searched: share });
-      });
-      if (isNow(set)) store.setState({ plan, searched: 1, planning: 'fresh' });
+      };
+      const { plan, found } = await by.polish(set, progress, sittings.of(set.id));
+      if (!isNow(set)) return;
+      if (found) sittings.keep(set.id, found);
+      store.setState({ plan, searched: 1, settled: true, planning: 'fresh' });
     } catch {
       // Stopped by a change, it is begun again after it; else the first plan stands, without ways out.
       if (isNow(set)) store.setState({ searchFailed: true });
@@ -86,7 +99,7 @@ export function keepPlanned(store: StudioStore, by: Planner = { planOf, polish, 
       clearTimeout(timer);
       clearTimeout(quiet);
       by.stopPolishing();
-      store.setState({ planning: 'making', searchFailed: false, searched: 0 });
+      store.setState({ planning: 'making', searchFailed: false, searched: 0, settled: false });
     }
     // What a hand still moves is planned once it is let go: until then the picture needs the machine.
     const letGo = before.heldFrom !== undefined && state.set !== before.heldFrom;

@@ -49,6 +49,8 @@ export interface Studio {
   planned_ms: number | undefined;
   /** Share of the long search done; ways out are offered once it is whole. */
   searched: number;
+  /** The sitting shown is one that a long search has found. */
+  settled: boolean;
   saving: Saving;
   /** Why a save failed, in words. */
   savingFault: string | undefined;
@@ -103,6 +105,7 @@ export function createStudio(set: SetDocument, history?: UndoHistory): StudioSto
         replan: () => undefined,
         planned_ms: undefined,
         searched: 0,
+        settled: false,
         saving: 'saved',
         savingFault: undefined,
         selected: ['left-ring'],
