@@ -15,7 +15,9 @@ for (const scheme of ['light', 'dark'] as const)
       const { violations } = await new AxeBuilder({ page }).analyze();
       expect([
         view,
-        ...violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(' | ')}`),
+        ...violations.map(
+          (one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(' | ')}`,
+        ),
       ]).toEqual([view]);
     }
   });

@@ -28,8 +28,7 @@ beforeAll(() => {
     logLevel: 'error',
   });
 });
-const node = (...args: string[]) =>
-  spawnSync(process.execPath, args, { encoding: 'utf8', maxBuffer: 1e8 });
+const node = (...args: string[]) => spawnSync(process.execPath, args, { encoding: 'utf8', maxBuffer: 1e8 });
 const run = (...args: string[]) => node(program, ...args);
 
 describe('plan FILE', () => {

@@ -19,7 +19,9 @@ function run(args: readonly string[]): number {
   );
   const files = args.filter((arg) => !arg.startsWith('--'));
   if (unknown || files.length !== 1) {
-    process.stderr.write(`${unknown ? `unknown option ${unknown}\n` : ''}usage: plan FILE [--pretty] [--iterations=N]\n`);
+    process.stderr.write(
+      `${unknown ? `unknown option ${unknown}\n` : ''}usage: plan FILE [--pretty] [--iterations=N]\n`,
+    );
     return 2;
   }
   const parsed = read(files[0]!);
@@ -27,7 +29,9 @@ function run(args: readonly string[]): number {
     for (const fault of parsed.faults) process.stderr.write(`${files[0]}: ${faultLine(fault)}\n`);
     return 2;
   }
-  const plan = planSet(parsed.value, { effort: { iterations: Math.min(Number(asked ?? Infinity), AT_LENGTH.iterations) } });
+  const plan = planSet(parsed.value, {
+    effort: { iterations: Math.min(Number(asked ?? Infinity), AT_LENGTH.iterations) },
+  });
   process.stdout.write(`${JSON.stringify(plan, null, pretty ? 2 : 0)}\n`);
   return hasStop(plan) ? 1 : 0;
 }

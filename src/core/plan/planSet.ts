@@ -168,7 +168,8 @@ function trialsOf(set: SetDocument, drawn: Drawn, memo: PlanMemo, effort: Partia
     whole: (next, thorough) => draw(next, memo, thorough ? { iterations: longest } : TRYING).told,
     touched: (next) => {
       const after = nailKeys(next);
-      return NAILS.filter((name) => before[name] !== after[name]);
+      // A nail that is left out of the work is neither tried nor judged.
+      return NAILS.filter((name) => next.nails[name].in_work && before[name] !== after[name]);
     },
     operations: (name) => drawn.operations[name],
     skipped: (name) => drawn.planned[name].compiled.skipped,

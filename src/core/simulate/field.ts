@@ -188,6 +188,21 @@ export function cellY(cell: number): number {
   return Math.floor(cell / CELLS_X);
 }
 
+/** A fault over more than this share of what it is about lies all over it. */
+const ALL_OVER = 0.7;
+const MOST_OF_A_NAIL = 0.5;
+
+/** "at the tip, left", or how far it reaches: where on the nail a fault of some area has its middle. */
+export function extentWords(
+  { frame, grid }: Pick<NailField, 'frame' | 'grid'>,
+  fault: { x_mm: number; y_mm: number; area_mm2: number; of_mm2: number },
+): string {
+  const inside = grid.inside.reduce((sum, one) => sum + one, 0) * grid.cell_mm2;
+  if (fault.area_mm2 > ALL_OVER * fault.of_mm2 && fault.area_mm2 > MOST_OF_A_NAIL * inside)
+    return 'over the whole nail';
+  return placeWords(frame, fault.x_mm, fault.y_mm);
+}
+
 /** "at the tip, left": where on the nail a point lies, as one says it. */
 export function placeWords(frame: NailFrame, x_mm: number, y_mm: number): string {
   const free = frame.length_mm - frame.bed_mm;

@@ -5,7 +5,7 @@ import { lookup, REASONS, rowOf, type Reason } from '../craft/surfaces';
 import { outlineDistance_mm } from '../geometry/frame';
 import type { Product } from '../model/product';
 import type { Cover } from './cover';
-import { cellX, cellY, NONE, placeWords, type NailField } from './field';
+import { cellX, cellY, extentWords, NONE, type NailField } from './field';
 import { isFixed } from './mount';
 
 /** Smaller faults are not reported: a brush is not a ruler. */
@@ -70,7 +70,12 @@ export function judgeGrip(
         operation: operation.id,
         reason,
         area_mm2: area[r]!,
-        where: placeWords(field.frame, sumX[r]! / area[r]!, sumY[r]! / area[r]!),
+        where: extentWords(field, {
+          x_mm: sumX[r]! / area[r]!,
+          y_mm: sumY[r]! / area[r]!,
+          area_mm2: area[r]!,
+          of_mm2: covered,
+        }),
         found: found[r]!,
         wants: rowOf(operation.verb).wants,
       },

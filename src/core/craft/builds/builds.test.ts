@@ -1,6 +1,4 @@
 import { goldenCard } from '../../testing/goldenCard';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { curtainUp } from '../../demo/curtainUp';
 import type { SetDocument } from '../../document/document';
 import { applyChange } from '../../document/changes';
@@ -352,9 +350,7 @@ it.each<[card: string, kind: string, options: object, elements: Element[]]>([
   const lines = compileNail(set, 'left-ring').operations.map(({ words, lamp, wait_s }) =>
     lamp ? `${words}: ${lamp.seconds} s` : wait_s ? `${words} … ${wait_s} s` : words,
   );
-  expect(lines.join('\n')).toBe(
-    readFileSync(join(process.cwd(), `tests/cards/${card}.txt`), 'utf8').trimEnd(),
-  );
+  expect(lines.join('\n')).toBe(goldenCard(card, lines.join('\n')));
 });
 
 it('families change by zone of one nail: an acrylic edge, a putty bed, clear over both, lacquer on the tip alone', () => {

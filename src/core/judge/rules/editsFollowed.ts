@@ -1,7 +1,7 @@
-import { parseOperationId } from '../../craft/operation';
+import { parseOperationId, RESERVED_ELEMENTS } from '../../craft/operation';
 import { editNail, isAcrossNails, pointers } from '../../document/edits';
 import type { EditFault } from '../../compile/followEdits';
-import { NAILS, type NailName } from '../../model/names';
+import { NAILS, nailWords, type NailName } from '../../model/names';
 import type { FindingDraft } from '../finding';
 import type { NailRule, SetRule } from '../rule';
 
@@ -22,31 +22,31 @@ const WORDS: Record<EditFault['kind'], Words> = {
   'points-nowhere': {
     code: 'edit-lost',
     severity: 'note',
-    says: (step) => `A change to the order is about "${step}", which this nail does not have.`,
+    says: (step) => `A change to the order is about the ${step}, which is not there.`,
     reason: 'It does nothing until that step is back; drop it if it is not meant any more.',
   },
   'id-twice': {
     code: 'edit-lost',
     severity: 'warn',
-    says: (step) => `Two inserted steps are both called "${step}"; the second is left out.`,
+    says: (step) => `Two inserted steps are both called ${step}; the second is left out.`,
     reason: 'Each step needs a name of its own, or nothing could be said about it.',
   },
   'follows-left-out': {
     code: 'edit-lost',
     severity: 'note',
-    says: (step) => `An inserted step follows "${step}", which is left out; it stands where that would.`,
+    says: (step) => `An inserted step follows the ${step}, which is left out; it stands where that would.`,
     reason: 'It may have lost its point with the step it belongs to.',
   },
   'follows-later': {
     code: 'edit-lost',
     severity: 'note',
-    says: (step) => `An inserted step follows "${step}", which is inserted only after it is named.`,
+    says: (step) => `An inserted step follows the ${step}, which is inserted only after it is named.`,
     reason: 'It stands right after that step; said in the other order the list reads as it is done.',
   },
   'other-nail': {
     code: 'edit-lost',
     severity: 'warn',
-    says: (step) => `A step is inserted on one nail after "${step}" of another; it is left out.`,
+    says: (step) => `A step is inserted after the ${step}, which is another nail; it is left out.`,
     reason: 'An inserted step follows a step of its own nail.',
   },
 };
@@ -100,7 +100,7 @@ export const editsAcross: SetRule = {
           message: circle
             ? 'A statement across two nails contradicts their own order; it is left out.'
             : missing
-              ? `A statement across two nails is about "${stepWords(missing)}", which is not done.`
+              ? `A statement across two nails is about the ${stepWords(missing)}, which is not done.`
               : 'A step can be moved only among the steps of its own nail.',
           reason: 'It does nothing until both steps are there and can be done in that order.',
           fix,
@@ -110,7 +110,15 @@ export const editsAcross: SetRule = {
   },
 };
 
+/** A step that is not there, in words: what of it, of which element, and on which nail. */
 function stepWords(id: string): string {
   const parts = parseOperationId(id);
-  return parts ? `${parts.element}, ${parts.step}` : id;
+  if (!parts) return id;
+  const nail = (NAILS as readonly string[]).includes(parts.nail)
+    ? nailWords(parts.nail as NailName)
+    : parts.nail;
+  const step = parts.step.replaceAll('-', ' ');
+  const pass = parts.pass > 1 ? ` ${parts.pass}` : '';
+  const of = (RESERVED_ELEMENTS as readonly string[]).includes(parts.element) ? '' : ` of “${parts.element}”`;
+  return `${step}${pass}${of} on the ${nail}`;
 }

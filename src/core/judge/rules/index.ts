@@ -27,7 +27,10 @@ import { surfaces } from './surfaces';
 import { systems } from './systems';
 import { tipSize } from './tipSize';
 import { topped } from './topped';
+import { thumbsTurned } from './thumbsTurned';
 import { underCured } from './underCured';
+import { magnetHeld } from './magnetHeld';
+import { worn } from './worn';
 
 /** Every judgement on one nail: one file and one line each. */
 export const NAIL_RULES: readonly NailRule[] = [
@@ -35,6 +38,8 @@ export const NAIL_RULES: readonly NailRule[] = [
   surfaces,
   underCured,
   missedWork,
+  worn,
+  magnetHeld,
   topped,
   sealed,
   clearOverPieces,
@@ -64,5 +69,6 @@ export const SET_RULES: readonly SetRule[] = [
   tipSize,
   systems,
   directions,
+  thumbsTurned,
   editsAcross,
 ];

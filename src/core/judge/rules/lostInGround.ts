@@ -39,16 +39,18 @@ export const lostInGround: NailRule = {
       const at = filmIndex(field, operation.id);
       if (at < 0) continue;
       if (operation.deposit?.kind === 'pieces') {
-        const differences = operation.deposit.pieces
-          .filter((piece) => piece.kind === 'inlay')
-          .map((piece) =>
-            difference(linearOf(piece.colour), colourAt(piece.x_mm, piece.y_mm, { until: at })),
-          );
+        const { pieces } = operation.deposit;
+        const seen = pieces.filter((piece) => piece.kind !== 'charm');
+        const differences = seen.map((piece) =>
+          difference(linearOf(piece.colour), colourAt(piece.x_mm, piece.y_mm, { until: at })),
+        );
         const lost = differences.filter((d) => d < MIN_DIFFERENCE);
         if (lost.length > 0) {
           add(
             operation,
-            lost.length === 1 ? 'A piece' : `${lost.length} of ${differences.length} pieces`,
+            lost.length === 1
+              ? `A ${seen[0]!.kind === 'stone' ? 'stone' : 'piece'}`
+              : `${lost.length} of ${differences.length} ${seen[0]!.kind === 'stone' ? 'stones' : 'pieces'}`,
             Math.min(...lost),
           );
         }
