@@ -4,7 +4,7 @@ import { drawNail } from '../src/core/picture/nailPicture';
 import { planNail } from '../src/core/plan/nailPlan';
 import { planSet } from '../src/core/plan/planSet';
 import { brokenFile } from '../src/core/testing/brokenFiles';
-import { oldFiles } from '../src/core/testing/oldFiles';
+import { oldFiles } from '../tests/oldFiles';
 import { chance } from '../src/core/model/chance';
 import { randomSet } from '../src/core/testing/randomLooks';
 import { shortest_s } from '../src/core/testing/exact';

@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { compileNail } from '../compile/compile';
 import { NAILS } from '../model/names';
 import { curtainUp } from '../demo/curtainUp';
-import { oldFiles } from '../testing/oldFiles';
+import { oldFiles } from '../../../tests/oldFiles';
 import { newSet } from '../starter/newSet';
 import { MAX_FILE_BYTES, parseSet, parseSetText, writeSetText } from './parse';
 import type { Kit } from '../model/product';

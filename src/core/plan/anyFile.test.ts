@@ -3,7 +3,7 @@ import { parseSet, parseSetText, writeSetText } from '../document/parse';
 import { NAILS } from '../model/names';
 import { drawNail } from '../picture/nailPicture';
 import { brokenFile } from '../testing/brokenFiles';
-import { oldFiles } from '../testing/oldFiles';
+import { oldFiles } from '../../../tests/oldFiles';
 import { chance } from '../model/chance';
 import { setAtEveryLimit, QUICK } from '../testing/sets';
 import { randomSet } from '../testing/randomLooks';

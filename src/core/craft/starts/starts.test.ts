@@ -1,4 +1,4 @@
-import { goldenCard } from '../../testing/goldenCard';
+import { goldenCard } from '../../../../tests/goldenCard';
 import { compileNail } from '../../compile/compile';
 import { curtainUp } from '../../demo/curtainUp';
 import type { SetDocument } from '../../document/document';
