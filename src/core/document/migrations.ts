@@ -259,6 +259,9 @@ const fromVersion6: Migration = (file) => {
 /** All that version 7 knew reads the same: since then there are letters, dots, waves and magnetic gel. */
 const fromVersion7: Migration = (file) => ok(file);
 
+/** All that version 8 knew reads the same: since then a build may be levelled with 180 grit alone. */
+const fromVersion8: Migration = (file) => ok(file);
+
 /** The step that leads away from each version. */
 const STEPS: readonly Migration[] = [
   fromVersion0,
@@ -269,6 +272,7 @@ const STEPS: readonly Migration[] = [
   fromVersion5,
   fromVersion6,
   fromVersion7,
+  fromVersion8,
 ];
 
 /** Brings a file of an older version forward. The input is left as it is. */

@@ -50,7 +50,7 @@ describe('reading a set', () => {
     [
       'a newer version',
       '{"format":"merry-lacquer-set","version":99}',
-      /^version: is 99; this program reads up to 8/,
+      /^version: is 99; this program reads up to 9/,
     ],
   ])('refuses %s', (_words, text, message) => {
     const parsed = parseSetText(text);
@@ -285,11 +285,17 @@ describe('older files', () => {
     }
   });
 
-  it('of version 7 open as they are', () => {
-    const folder7 = join(process.cwd(), 'tests/files/v7');
-    expect(readdirSync(folder7)).toHaveLength(4);
-    for (const name of readdirSync(folder7)) {
-      const text = readFileSync(join(folder7, name), 'utf8');
+  it('the version that docs/format.md speaks of is the one that is written', () => {
+    const text = readFileSync(join(process.cwd(), 'docs/format.md'), 'utf8');
+    expect(text).toContain(`\`"merry-lacquer-set"\`, \`${VERSION}\``);
+    expect(text).toContain(`- **${VERSION}**: this one.`);
+  });
+
+  it.each(['v7', 'v8'])('of %s open as they are', (version) => {
+    const kept = join(process.cwd(), 'tests/files', version);
+    expect(readdirSync(kept)).toHaveLength(4);
+    for (const name of readdirSync(kept)) {
+      const text = readFileSync(join(kept, name), 'utf8');
       const parsed = parseSetText(text);
       if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
       expect(parsed.value).toEqual({ ...(JSON.parse(text) as Json), version: VERSION });
