@@ -264,7 +264,8 @@ export const TABLE = {
   },
   wipe: {
     wants: 'a cured or dry surface',
-    refuses: dryWork,
+    // A tip is hard itself, whatever lies below it: its spill is wiped while that is wet.
+    refuses: (s) => (s.material === 'tip' ? undefined : dryWork(s)),
     leaves: (s) => ({ ...s, finish: s.finish === 'tacky' ? 'wiped' : s.finish, soil: 'clean' }),
   },
   dehydrate: {

@@ -166,6 +166,51 @@ describe('the checker itself', () => {
         f.loads.push({ lamp: 'b', nails: ['left-ring'], serves: ['y'], start_s: 21, end_s: 22 });
       },
     ],
+    [
+      'a hand that works while it wears wet product',
+      'hand-at-work',
+      (f) => {
+        f.own = true;
+        f.nails[1]!.hand = 'right';
+        f.nails[0]!.needs[1]!.unfit = true;
+      },
+    ],
+    [
+      'a hand that works while its lacquer dries',
+      'hand-at-work',
+      (f) => {
+        f.own = true;
+        f.nails[1]!.hand = 'right';
+        Object.assign(f.nails[0]!.needs[0]!, { settles: true, wait_s: 90 });
+      },
+    ],
+    [
+      'forms on both hands',
+      'forms-on-both',
+      (f) => {
+        f.nails[1]!.hand = 'right';
+        f.nails[0]!.needs[0]!.form = f.nails[0]!.needs[1]!.form = true;
+        f.nails[1]!.needs[1]!.form = true;
+      },
+    ],
+    [
+      'filed beside a primed nail',
+      'filed-beside-primed',
+      (f) => {
+        f.nails[1]!.needs[0]!.dusty = true;
+      },
+    ],
+    ['a soak that is opened late', 'soaked-too-long', (f) => (f.nails[1]!.needs[2]!.opened_within_s = 1)],
+    ['powder on a top that has cooled', 'cooled', (f) => (f.nails[1]!.needs[2]!.warm_within_s = 1)],
+    [
+      'a flash of one nail in the table lamp beside a torch',
+      'torch-idle',
+      (f) => {
+        f.torch = 't';
+        f.nails[0]!.needs.push({ id: 'left-ring/f', light_s: 5, flash: true });
+        f.loads.push({ lamp: 'a', nails: ['left-ring'], serves: ['left-ring/f'], start_s: 130, end_s: 135 });
+      },
+    ],
   ])('%s: %s', (_words, rule, spoil) => {
     const facts = right();
     spoil(facts);
