@@ -3,8 +3,8 @@ import { defineConfig } from '@playwright/test';
 const PORT = 4310;
 const ADDRESS = `http://localhost:${PORT}`;
 
-/** What keeps a server or a browser of its own busy, counts memory, or kills tabs: one at a time, after all else. */
-const ALONE = /(server|offline|kept)\.spec\.ts$/;
+/** What keeps a server or a browser of its own busy, counts memory, or kills tabs: one at a time, in a run of its own. */
+const ALONE = /(server|offline|kept|journey)\.spec\.ts$/;
 
 export default defineConfig({
   testDir: 'tests',
@@ -16,7 +16,7 @@ export default defineConfig({
   retries: 0,
   projects: [
     { name: 'side by side', testIgnore: ALONE },
-    { name: 'alone', testMatch: ALONE, fullyParallel: false, workers: 1, dependencies: ['side by side'] },
+    { name: 'alone', testMatch: ALONE, fullyParallel: false, workers: 1 },
   ],
   use: {
     baseURL: ADDRESS,

@@ -82,10 +82,10 @@ const unit = () =>
     failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
   }));
 
-const browser = () =>
+const browser = (words, project) =>
   counted(
-    'browser tests',
-    ['playwright', 'test', '--reporter=list,json'],
+    words,
+    ['playwright', 'test', `--project=${project}`, '--reporter=list,json'],
     browserReport,
     (report) => ({ passed: report.stats.expected, failed: report.stats.unexpected + report.stats.flaky }),
     { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport }, live: true },
@@ -94,7 +94,10 @@ const browser = () =>
 const built = await check('build', 'node', ['scripts/build.mjs']);
 await Promise.all([statics(), unit()]);
 // Browsers want the machine for themselves.
-if (built) await browser();
+if (built) {
+  await browser('browser tests', 'side by side');
+  await browser('browser tests alone', 'alone');
+}
 
 const longest = Math.max(...took.map(([words]) => words.length));
 console.log('\nSeconds by part (some run side by side):');

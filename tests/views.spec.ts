@@ -129,8 +129,7 @@ test('the slider plays the nail up, and the bench card prints its lines', async 
   await expect(page.getByRole('navigation', { name: 'Views of this set' })).toBeHidden();
   const lines = page
     .getByRole('region', { name: 'Bench card' })
-    .getByRole('list')
-    .first()
+    .getByRole('list', { name: 'In order' })
     .getByRole('listitem');
   await expect(lines.nth(1)).toBeVisible();
   expect(await lines.count()).toBeGreaterThan(40);

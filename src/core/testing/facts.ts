@@ -54,6 +54,7 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             ...(state.wet && one.wait_s ? { settles: true } : {}),
             ...(one.verb === 'soak' ? { opened_within_s: (one.wait_s ?? 0) + 300 } : {}),
             ...(one.lamp && next?.verb === 'burnish' ? { warm_within_s: 75 } : {}),
+            ...(one.verb === 'flash' && next?.step === 'spill' ? { wiped_within_s: 300 } : {}),
             ...(one.lamp ? { light_s: one.lamp.seconds } : { hand_s: one.hand_s }),
             wait_s: one.wait_s ?? 0,
             wet: state.wet && !lit,

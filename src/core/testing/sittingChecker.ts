@@ -37,6 +37,8 @@ export interface Need {
   form?: boolean;
   /** Light that powder follows: the next work on the nail begins within this of its end. */
   warm_within_s?: number;
+  /** What was only flashed: the next work on the nail begins within this of its end. */
+  wiped_within_s?: number;
   /** A soak: the next work on the nail begins within this of its end. */
   opened_within_s?: number;
 }
@@ -84,6 +86,7 @@ export interface Fault {
     | 'filed-beside-primed'
     | 'soaked-too-long'
     | 'cooled'
+    | 'spill-left'
     | 'torch-idle';
   id: string;
 }
@@ -199,6 +202,7 @@ interface NailNow {
   settledAt: number;
   openedBy: number;
   warmUntil: number;
+  spillUntil: number;
 }
 
 /** The clock, event by event: what each nail is like, and what may not lie beside it. */
@@ -224,6 +228,7 @@ function walk(
         settledAt: 0,
         openedBy: Infinity,
         warmUntil: Infinity,
+        spillUntil: Infinity,
       },
     ]),
   );
@@ -255,7 +260,8 @@ function walk(
             add('filed-beside-primed', need.id);
           if (works && at.start > nail.openedBy + EPS) add('soaked-too-long', need.id);
           if (works && at.start > nail.warmUntil + EPS) add('cooled', need.id);
-          if (works) nail.openedBy = nail.warmUntil = Infinity;
+          if (works && at.start > nail.spillUntil + EPS) add('spill-left', need.id);
+          if (works) nail.openedBy = nail.warmUntil = nail.spillUntil = Infinity;
           if ((need.wet || need.covered_within_s !== undefined) && need.light_s === undefined) {
             if (at.start > nail.coveredBy + EPS) add('primed-too-long', need.id);
             nail.coveredBy = Infinity;
@@ -280,6 +286,7 @@ function walk(
           nail.unfit = need.unfit ?? false;
           nail.form = need.form ?? false;
           nail.settledAt = need.settles ? at.end + (need.wait_s ?? 0) : 0;
+          if (need.wiped_within_s !== undefined) nail.spillUntil = at.end + need.wiped_within_s;
           if (need.warm_within_s !== undefined) nail.warmUntil = at.end + need.warm_within_s;
           if (need.opened_within_s !== undefined) nail.openedBy = at.end + need.opened_within_s;
           if (need.clean) nail.dust = false;

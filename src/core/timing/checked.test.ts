@@ -30,6 +30,7 @@ describe('sittings, by a checker of their own', () => {
       'soaked-too-long': 'soaked-too-long',
       'hand-at-work': 'hand-at-work',
       cooled: 'cooled',
+      'spill-left': 'spill-left',
     };
     let found = 0;
     for (let seed = 1; seed <= runs(12, 200); seed += 1) {
@@ -201,6 +202,7 @@ describe('the checker itself', () => {
       },
     ],
     ['a soak that is opened late', 'soaked-too-long', (f) => (f.nails[1]!.needs[2]!.opened_within_s = 1)],
+    ['a spill that is left', 'spill-left', (f) => (f.nails[1]!.needs[2]!.wiped_within_s = 1)],
     ['powder on a top that has cooled', 'cooled', (f) => (f.nails[1]!.needs[2]!.warm_within_s = 1)],
     [
       'a flash of one nail in the table lamp beside a torch',

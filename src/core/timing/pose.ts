@@ -23,6 +23,8 @@ const PRIMED = { guide_s: 180, most_s: 240, to: 'wet', kind: 'primed-too-long' }
 const STIFF_S = 45;
 /** Flashed gel gives until its cure; it is pinched at once all the same, while that nail is in the hand. */
 const AT_ONCE = { guide_s: 5, most_s: Infinity, to: 'next', kind: 'pinched-too-late' } as const;
+/** A flashed spill is wiped off skin and nail within minutes, and the tip cured after it (common practice). */
+const SPILL = { guide_s: 120, most_s: 300, to: 'next', kind: 'spill-left' } as const;
 /** Powder takes on a top that is warm from the lamp; some tens of seconds later it takes poorly (common practice). */
 const WARM = { guide_s: 30, most_s: 75, to: 'next', kind: 'cooled' } as const;
 /** Past its time a soak dries the plate and the skin; it is opened within minutes (common practice). */
@@ -154,6 +156,7 @@ function tasksOf(
     }
     if (flashed && operation.lamp && next?.verb === 'pinch') task.due = AT_ONCE;
     if (operation.lamp && next?.verb === 'burnish') task.due = WARM;
+    if (flashed && operation.lamp && next?.step === 'spill') task.due = SPILL;
     if (dust) task.dust = true;
     // No light hastens what sets by itself.
     if ((wet || flashed) && next && !setting && wantsSoft(next, product)) task.soft = true;

@@ -116,6 +116,7 @@ export interface Broken {
     | 'pinched-too-late'
     | 'soaked-too-long'
     | 'cooled'
+    | 'spill-left'
     | 'hand-at-work';
   seconds: number;
 }

@@ -43,6 +43,8 @@ interface Piece {
   strokes: Stroke[];
   operations: Operation[];
   held?: Load;
+  /** How many of its operations come before that light. */
+  litAfter?: number;
   end_s: number;
   wait_s: number;
 }
@@ -154,6 +156,7 @@ function pieces(
     const light = held.get(stroke.nail)?.find((load) => Math.abs(load.start_s - stroke.end_s) < 0.01);
     if (light) {
       piece.held = light;
+      piece.litAfter = piece.operations.length;
       piece.end_s = light.end_s;
     }
   }
@@ -170,7 +173,10 @@ function ids(piece: Piece): string[] {
 }
 
 function wordsOf(piece: Piece): string {
-  const [first, ...rest] = piece.operations.map((one) => one.words);
+  const words = piece.operations.map((one) => one.words);
+  // Light that more work follows is said where it comes.
+  if (piece.held && piece.litAfter! < words.length) words.splice(piece.litAfter!, 0, piece.held.mode);
+  const [first, ...rest] = words;
   return [first!, ...rest.map(lowerFirst)].join(', ');
 }
 

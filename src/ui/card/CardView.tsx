@@ -118,7 +118,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
           </ol>
           <CountedList counted={counted} />
         </section>
-        <ol className={classes.lines}>
+        <ol className={classes.lines} aria-label="In order">
           {lines.map((line) => (
             <Line key={line.number} line={line} ticked={isTicked(line.id)} tick={() => tick(line.id)} />
           ))}

@@ -38,6 +38,11 @@ const WORDS: Record<Broken['kind'], Words> = {
     reason: 'Powder takes to a top that is warm from the lamp; later it takes in patches.',
     figure: 'over its time',
   },
+  'spill-left': {
+    says: (what) => `${what} comes minutes after its flash.`,
+    reason: 'A flashed spill wipes off cleanly while it is fresh; on skin it is uncured gel all the while.',
+    figure: 'over its time',
+  },
   'hand-at-work': {
     says: (what) => `${what}: the hand that does it has a nail that is wet, only flashed, or on a form.`,
     reason: 'On your own hands the one at work must be safe: what is soft on it is smeared or knocked.',
