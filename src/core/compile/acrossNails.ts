@@ -1,4 +1,4 @@
-import type { Operation } from '../craft/operation';
+import { isHeldAfter, type Operation } from '../craft/operation';
 import { isAcrossNails, type Edit } from '../document/edits';
 import type { SetDocument } from '../document/document';
 import { lineUp, type Edge } from './lineUp';
@@ -14,7 +14,10 @@ function numbered(chains: readonly (readonly Operation[])[]): Map<string, number
   const index = new Map<string, number>();
   let count = 0;
   for (const chain of chains)
-    for (const operation of chain) index.set(operation.id, operation.held && count > 0 ? count - 1 : count++);
+    chain.forEach((operation, i) => {
+      if (!isHeldAfter(chain[i - 1], operation)) count += 1;
+      index.set(operation.id, count - 1);
+    });
   return index;
 }
 

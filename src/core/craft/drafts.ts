@@ -32,17 +32,11 @@ export function flashOf(
   pass = 1,
 ): Draft {
   const setting = lampOf(product) ? undefined : settingOf(product);
-  if (setting)
-    return {
-      step,
-      pass,
-      verb: 'rest',
-      words: `Let ${product.name} go dull`,
-      place,
-      hand_s: HAND_S.rest,
-      wait_s: setting.working_s,
-      reason: `${product.name} sets by itself; no lamp hastens it.`,
-    };
+  if (setting) {
+    const words = `Let ${product.name} go dull`;
+    const reason = `${product.name} sets by itself; no lamp hastens it.`;
+    return restDraft({ step, pass, words, place, wait_s: setting.working_s, reason });
+  }
   return {
     step,
     pass,
@@ -55,24 +49,28 @@ export function flashOf(
   };
 }
 
+/** Time that only passes on a nail, while the artist is free. */
+function restDraft(rest: Omit<Draft, 'verb' | 'hand_s'>): Draft {
+  return { ...rest, verb: 'rest', hand_s: HAND_S.rest };
+}
+
+/** Acrylic left until it is hard. */
+export function setDraft(product: Product, wait_s: number, step: string, place: Place): Draft {
+  return restDraft({
+    step,
+    words: `Let ${product.name} set until it rings`,
+    place,
+    wait_s,
+    reason: 'Filed or knocked before it is hard, it takes dents and lifts.',
+  });
+}
+
 /** A cure; what glue holds is held by hand until it has set, acrylic is left to. What dries waits after its coat. */
 export function hardenOf(product: Product, t_um: number, place: Place, step = 'cure', pass = 1): Draft[] {
   if (lampOf(product)) return [cureOf(product, t_um, place, step, pass)];
   const setting = settingOf(product);
   if (!setting || dries_s(product) !== undefined) return [];
-  if (!FAMILIES[product.family].held)
-    return [
-      {
-        step,
-        pass,
-        verb: 'rest',
-        words: `Let ${product.name} set until it rings`,
-        place,
-        hand_s: HAND_S.rest,
-        wait_s: setting.dry_s,
-        reason: 'Filed or knocked before it is hard, it takes dents and lifts.',
-      },
-    ];
+  if (!FAMILIES[product.family].held) return [{ ...setDraft(product, setting.dry_s, step, place), pass }];
   return [
     {
       step,

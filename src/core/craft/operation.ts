@@ -171,6 +171,11 @@ export function laidBy(
     : 'nothing';
 }
 
+/** Whether an operation is one piece of work with what stands before it on its nail. */
+export function isHeldAfter(before: Operation | undefined, operation: Operation): boolean {
+  return operation.held === true && before?.element === operation.element;
+}
+
 export function operationId(nail: NailName, element: string, step: string, pass: number): string {
   return `${nail}/${element}/${step}#${pass}`;
 }

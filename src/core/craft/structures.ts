@@ -1,7 +1,16 @@
 import type { Product } from '../model/product';
 import type { Structure } from './build';
 import { wholePlace, type NailContext } from './context';
-import { baseOver, dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, levelling, wipeDraft } from './drafts';
+import {
+  baseOver,
+  dustOffDraft,
+  flashOf,
+  hardenOf,
+  LAST_DUST_OFF,
+  levelling,
+  setDraft,
+  wipeDraft,
+} from './drafts';
 import { settingOf } from './families';
 import { wetPrimer } from './primePlate';
 import { HAND_S } from './handwork';
@@ -177,12 +186,7 @@ export function sculpted(
       ? [
           pinchDraft('Dull, and not hard yet: now it takes the C-curve and keeps it.'),
           // A step of its own: whoever leaves the pinch out still lets the acrylic set.
-          restDraft(
-            'set',
-            `Let ${product.name} set until it rings`,
-            dry_s - working_s,
-            'Filed or knocked before it is hard, it takes dents and lifts.',
-          ),
+          setDraft(product, dry_s - working_s, 'set', wholePlace()),
         ]
       : []),
     {
@@ -196,11 +200,6 @@ export function sculpted(
     ...between,
     ...filedGround(context, 'File the acrylic to shape and level it', apex_um),
   ];
-}
-
-/** Time that only passes on a nail, while the artist is free. */
-function restDraft(step: string, words: string, wait_s: number, reason: string): Draft {
-  return { step, verb: 'rest', words, place: wholePlace(), hand_s: HAND_S.rest, wait_s, reason };
 }
 
 /** Three beads for a short nail, four and five for longer ones (common practice). */

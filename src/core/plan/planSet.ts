@@ -74,7 +74,8 @@ export function planSet(set: SetDocument, options: PlanOptions = {}): Plan {
   const list = causes(sortFindings(told, drawn.all));
   const fixes =
     options.fixes === false ? [] : tryFixes(set, told, list, trialsOf(set, drawn, memo, options.effort));
-  const sitting = roundSitting(compared(drawn.problem, drawn.schedule, searchFor(set, options.effort)));
+  const { problem, schedule, bound_s } = drawn;
+  const sitting = roundSitting(compared(problem, schedule, bound_s, searchFor(set, options.effort)));
   return {
     operations,
     surfaces: record((name) => drawn.judged[name].replayed.states.map((state) => state.surface)),
@@ -92,6 +93,7 @@ interface Drawn {
   all: Operation[];
   problem: Problem;
   schedule: Schedule;
+  bound_s: number;
   found: Found;
   wasKnown: boolean;
   told: Told[];
@@ -110,6 +112,7 @@ function draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>, known?
     works.map((work) => work.operations),
   );
   const problem = problemOf(set, works, precedences);
+  const bound_s = lowerBound_s(problem);
   const { schedule, found, wasKnown } = settle(problem, searchFor(set, effort), known);
   const sitting = roundTimes(schedule);
   const operations = record((name) => withHandWipes(planned[name].compiled, sitting.wipes));
@@ -138,9 +141,9 @@ function draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>, known?
   const all = NAILS.flatMap((name) => operations[name]);
   const told = [
     ...NAILS.filter((name) => set.nails[name].in_work).flatMap((name) => judged[name].told),
-    ...diagnoseSet({ set, sitting, bound_s: lowerBound_s(problem), operations: all, circular }),
+    ...diagnoseSet({ set, sitting, bound_s, operations: all, circular }),
   ];
-  return { planned, judged, operations, all, problem, schedule, found, wasKnown, told };
+  return { planned, judged, operations, all, problem, schedule, bound_s, found, wasKnown, told };
 }
 
 function searchFor(set: SetDocument, effort: Partial<Effort> = {}): Effort {

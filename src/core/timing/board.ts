@@ -232,9 +232,9 @@ function followPrecedences(board: Board, tasks: readonly Task[]): void {
     if (a === undefined || b === undefined) continue;
     const activity = board.act[b]!;
     if (activity >= 0) {
-      const { needs, parts } = board.activities[activity]!;
+      const { needs } = board.activities[activity]!;
       // Held work and what it is held after are one.
-      if (!needs.includes(a) && board.act[a] !== activity && parts.length > 0) needs.push(a);
+      if (!needs.includes(a) && board.act[a] !== activity) needs.push(a);
       continue;
     }
     board.lightNeeds.set(b, [...(board.lightNeeds.get(b) ?? []), a]);

@@ -1,5 +1,5 @@
 import { settingOf } from '../craft/families';
-import { laidBy, type Operation } from '../craft/operation';
+import { isHeldAfter, laidBy, type Operation } from '../craft/operation';
 import { rowOf } from '../craft/surfaces';
 import type { Precedence } from '../compile/acrossNails';
 import type { SetDocument } from '../document/document';
@@ -163,7 +163,7 @@ function tasksOf(
     // Only what its light has hardened: stones that were just set would be smeared.
     if (tacky && lit && !states[i]!.wet && !flashed && holdsWiped(operations, i + 1, product))
       task.wipeable = true;
-    if (operation.held && operations[i - 1]?.element === operation.element) task.held = true;
+    if (isHeldAfter(operations[i - 1], operation)) task.held = true;
     const scope = operation.scope === 'set' ? 'set' : PRIMING.includes(operation.verb) ? primedWith : hand;
     if ((early.has(operation.id) || late.has(operation.id)) && !apart.has(operation.id))
       task.together = `${scope}/${operation.element}/${operation.step}#${operation.pass}`;

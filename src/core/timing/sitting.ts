@@ -1,6 +1,6 @@
 import { HANDS } from '../model/names';
 import { boardOf } from './board';
-import { leastLoads, lowerBound_s } from './bound';
+import { leastLoads } from './bound';
 import { Player, type Sequence } from './play';
 import type { Problem, Schedule } from './problem';
 import { search, type Effort } from './search';
@@ -89,7 +89,12 @@ function markOf(problem: Problem, flow: Effort['flow']): string {
 }
 
 /** A schedule with what it is compared with. */
-export function compared(problem: Problem, schedule: Schedule, effort: Effort): Sitting {
+export function compared(
+  problem: Problem,
+  schedule: Schedule,
+  lower_bound_s: number,
+  effort: Effort,
+): Sitting {
   const handWork = schedule.strokes.reduce((sum, s) => sum + s.end_s - s.start_s + s.changeover_s, 0);
   const lamp = schedule.loads.reduce((sum, load) => sum + load.end_s - load.start_s, 0);
   const plain = HANDS.reduce((sum, hand) => {
@@ -106,7 +111,7 @@ export function compared(problem: Problem, schedule: Schedule, effort: Effort): 
     ...schedule,
     low_s: schedule.total_s - (1 - QUICK) * handWork,
     high_s: schedule.total_s + (SLOW - 1) * handWork,
-    lower_bound_s: lowerBound_s(problem),
+    lower_bound_s,
     least_loads: leastLoads(problem),
     hand_after_hand_s: plain,
     hand_work_s: handWork,
