@@ -25,7 +25,7 @@ const TOWER = [
 /** Rooms that stand beside the tower, each with the rooms it needs. A new room is placed here on purpose. */
 const BESIDE = {
   picture: ['model', 'geometry', 'colour', 'craft', 'document', 'compile', 'simulate'],
-  compose: ['model', 'colour', 'craft', 'document', 'compile', 'simulate', 'plan'],
+  compose: ['model', 'colour', 'craft', 'document', 'compile', 'simulate', 'judge', 'plan'],
   files: ['model', 'document'],
   starter: ['model', 'geometry', 'colour', 'craft', 'document'],
   demo: ['model', 'craft', 'document', 'starter'],

@@ -5,6 +5,7 @@ import { CAUTIONS, inTipCaution, PACE, workSeconds } from '../craft/handwork';
 import { placeWords } from '../craft/placeWords';
 import { polygonArea_mm2 } from '../geometry/polygons';
 import { operationId, type Draft, type Operation, type Place, type PlacedPiece } from '../craft/operation';
+import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
 import { editNail, type Edit } from '../document/edits';
@@ -83,7 +84,7 @@ function complete({ element, stage, draft, moved }: Placed, context: NailContext
     element,
     stage,
     pass,
-    class: `${draft.verb}${draft.product ? `:${draft.product}` : ''}`,
+    class: `${rowOf(draft.verb).as ?? draft.verb}${draft.product ? `:${draft.product}` : ''}`,
   };
   const where = FILM_WORK.includes(draft.verb)
     ? placeWords(draft.place.region, draft.place.mirror, context.name)

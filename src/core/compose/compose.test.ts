@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { curtainUp } from '../demo/curtainUp';
 import { FINGERS, NAILS, type NailName } from '../model/names';
-import { balanceWords, HEAVY } from './balance';
+import { balanceWords, HEAVY } from '../judge/balance';
 import { compose, costOf, type Wishes } from './compose';
-import { profilesOf, type LookProfile } from './profile';
+import type { LookProfile } from '../judge/profile';
+import { profilesOf } from './profile';
 
 const colour = fc.tuple(
   fc.double({ min: 0, max: 1, noNaN: true }),

@@ -1,6 +1,6 @@
 import { FINGERS, handNails, type Hand, type NailName } from '../model/names';
-import { handCost, pairCost, spotCost, wholeCost, type HandWorn } from './balance';
-import type { LookProfile } from './profile';
+import { handCost, pairCost, spotCost, wholeCost, type HandWorn } from '../judge/balance';
+import type { LookProfile } from '../judge/profile';
 
 export interface Wishes {
   /** Looks to choose from, by id. */

@@ -109,6 +109,12 @@ export function wipeDraft(
   };
 }
 
+/** What a tip or mould pressed out, wiped while it is only flashed. */
+export function spillDraft(context: NailContext, words: string, place: Place): Draft {
+  const why = 'A flashed spill wipes off cleanly; a cured one lifts.';
+  return { ...wipeDraft(context, 'spill', words, why, place), verb: 'wipe-spill' };
+}
+
 /** The wipe that a top asks for, or nothing where it leaves no sticky layer. */
 export function wipedTop(top: Product, context: NailContext, place = wholePlace()): Draft[] {
   if (top.family !== 'top-wipe') return [];

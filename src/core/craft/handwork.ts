@@ -19,6 +19,7 @@ export const HAND_S: Record<Verb, number> = {
   buff: 20,
   'dust-off': 2,
   wipe: 5,
+  'wipe-spill': 5,
   dehydrate: 3,
   prime: 3,
   base: 18,
@@ -132,5 +133,6 @@ export const CAUTIONS: Partial<Record<Verb, string>> = {
   activate: 'Activator heats the layers as it hardens them, and is kept off the skin.',
   cure: "Follow the lamp maker's directions; cover the skin around the nail.",
   flash: "Follow the lamp maker's directions; cover the skin around the nail.",
+  'wipe-spill': 'A spill on skin is uncured gel: wiped before the cure, away from the skin.',
   wipe: 'Alcohol needs air; the wiped-off residue is uncured gel: fold the wipe inwards.',
 };

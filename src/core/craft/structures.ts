@@ -43,12 +43,19 @@ export function pouredStructure(product: Product, apex_um: number, rod = false):
             : 'Nail by nail, before it runs to the skin.',
           'flash-cap',
         ),
+        ...(rod ? OVER_A_ROD(product) : {}),
         held: true,
       },
       ...hardenOf(product, t_um, wholePlace(), 'cure-cap'),
     ],
   };
 }
+
+/** Builder shrinks as it cures: a long natural edge curls in under its first light unless it is held. */
+const OVER_A_ROD = (product: Product) => ({
+  words: `Flash ${product.name} with a rod under the free edge`,
+  missed: { words: 'Not held over a rod in its first light, a long free edge curls in.' },
+});
 
 /** Putty: pressed and brushed to shape, nail by nail, for it slumps in warm hands and does not set until it is lit. */
 export function puttyStructure(product: Product, apex_um: number): Structure {

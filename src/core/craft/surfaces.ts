@@ -44,6 +44,8 @@ export interface Row {
   wears?: boolean;
   /** Takes the old product off. */
   bares?: true;
+  /** Done with what another verb is done with: no change of grip between the two. */
+  as?: 'wipe';
 }
 
 const LAID_MATERIAL = new Map<Laid, Material>(
@@ -267,6 +269,17 @@ export const TABLE = {
     // A tip is hard itself, whatever lies below it: its spill is wiped while that is wet.
     refuses: (s) => (s.material === 'tip' ? undefined : dryWork(s)),
     leaves: (s) => ({ ...s, finish: s.finish === 'tacky' ? 'wiped' : s.finish, soil: 'clean' }),
+  },
+  'wipe-spill': {
+    wants: 'a spill that is flashed and not yet cured',
+    as: 'wipe',
+    // A tip is hard itself, whatever lies below it: its spill is wiped while that is wet.
+    refuses: (s) => (s.material === 'tip' ? undefined : dryWork(s)),
+    leaves: (s) => ({ ...s, finish: s.finish === 'tacky' ? 'wiped' : s.finish, soil: 'clean' }),
+    missed: {
+      words:
+        'What is pressed out hardens on skin and at the walls: a pocket that lifts, and a road to allergy.',
+    },
   },
   dehydrate: {
     wants: 'a buffed, clean plate',

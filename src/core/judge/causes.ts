@@ -73,5 +73,12 @@ export function causes(findings: readonly Told[]): Cause[] {
 function sameFault(told: Told): string {
   const parts = told.operation ? parseOperationId(told.operation) : undefined;
   const step = parts ? `${parts.element}/${parts.step}#${parts.pass}` : '';
-  return [told.code, told.severity, told.element ?? '', step, told.nail ? '' : told.id].join(' ');
+  return [
+    told.code,
+    told.severity,
+    told.about ?? '',
+    told.element ?? '',
+    step,
+    told.nail ? '' : told.id,
+  ].join(' ');
 }

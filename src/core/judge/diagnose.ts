@@ -21,7 +21,7 @@ export function diagnoseSet(set: SetCase): Told[] {
 function told(draft: FindingDraft, codes: readonly string[], nail: NailName | undefined): Told {
   const { fix, tries, ...rest } = draft;
   const code = draft.code ?? codes[0]!;
-  const about = draft.operation ?? draft.element ?? (fix ? JSON.stringify(fix.change) : '');
+  const about = draft.about ?? draft.operation ?? draft.element ?? (fix ? JSON.stringify(fix.change) : '');
   return {
     ...rest,
     code,

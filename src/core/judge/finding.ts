@@ -30,6 +30,8 @@ export interface Finding {
   nails?: NailName[];
   element?: string;
   operation?: string;
+  /** What it is about where neither element nor operation says it: findings that differ here are two. */
+  about?: string;
   /** What is wrong, for the artist. */
   message: string;
   /** Why it matters on the nail. */

@@ -11,6 +11,7 @@ import type { Edit } from '../document/edits';
 import type { NailChange } from '../model/nail';
 import type { Operation } from '../craft/operation';
 import type { Verdict } from '../simulate/grips';
+import type { LookProfile } from './profile';
 import type { Schedule } from '../timing/problem';
 
 /** One nail, planned and simulated as the sitting runs it. */
@@ -32,6 +33,8 @@ export interface SetCase {
   /** No order of work can be quicker. */
   bound_s: number;
   operations: readonly Operation[];
+  /** What a nail of the set is to the eye; undefined where it wears nothing. */
+  seen: (nail: NailName) => LookProfile | undefined;
   /** Statements across two nails that no order of work can keep. */
   circular: readonly Edit[];
 }

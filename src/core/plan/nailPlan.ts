@@ -5,7 +5,8 @@ import type { NailName } from '../model/names';
 import { compileNail, type Compiled } from '../compile/compile';
 import { diagnoseNail } from '../judge/diagnose';
 import type { Told } from '../judge/finding';
-import { buildOf } from '../compile/prepare';
+import { buildOf, lookOf } from '../compile/prepare';
+import { seenOf, type LookProfile } from '../judge/profile';
 import type { Edge } from '../simulate/field';
 import { newCovers, type Covers } from '../simulate/cover';
 import { rerun, type Rerun } from '../simulate/rerun';
@@ -44,6 +45,20 @@ function edgeOf(set: SetDocument, name: NailName): Edge {
 /** Runs a planned nail once more, as the sitting treats it. */
 export function replayNail(plan: NailPlan, steps: readonly Step[]): Simulated {
   return simulateNail(plan.compiled, plan.edge, steps, plan.covers);
+}
+
+const seen = new WeakMap<NailPlan, ReturnType<typeof seenOf>>();
+
+/** What a planned nail is to the eye; worked out once. Undefined where it wears nothing. */
+export function seenNail(set: SetDocument, name: NailName, plan: NailPlan): LookProfile | undefined {
+  const look = lookOf(set, set.nails[name]);
+  if (!look || plan.compiled.elements.length === 0) return undefined;
+  let weighed = seen.get(plan);
+  if (!weighed) {
+    weighed = seenOf(plan.nominal.field, plan.compiled.elements, plan.compiled.context.product);
+    seen.set(plan, weighed);
+  }
+  return { look: look.id, name: look.name, ...weighed };
 }
 
 export function judgeNail(

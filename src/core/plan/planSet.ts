@@ -16,7 +16,7 @@ import { without } from '../model/without';
 import { causes, type Cause } from '../judge/causes';
 import { nailsOf, type Finding, type Told } from '../judge/finding';
 import { kitKey, nailKey, nailKeys } from './nailKey';
-import { judgeNail, planNail, replayNail, type NailPlan } from './nailPlan';
+import { judgeNail, planNail, seenNail, replayNail, type NailPlan } from './nailPlan';
 import type { Operation } from '../craft/operation';
 import { tryFixes, type Trials, type WaysOut } from './fixes';
 import type { Simulated } from '../simulate/simulate';
@@ -141,7 +141,14 @@ function draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>, known?
   const all = NAILS.flatMap((name) => operations[name]);
   const told = [
     ...NAILS.filter((name) => set.nails[name].in_work).flatMap((name) => judged[name].told),
-    ...diagnoseSet({ set, sitting, bound_s, operations: all, circular }),
+    ...diagnoseSet({
+      set,
+      sitting,
+      bound_s,
+      operations: all,
+      circular,
+      seen: (name) => seenNail(set, name, planned[name]),
+    }),
   ];
   return { planned, judged, operations, all, problem, schedule, bound_s, found, wasKnown, told };
 }

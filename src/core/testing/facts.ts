@@ -60,7 +60,10 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             wet: state.wet && !lit,
             tacky: state.tacky,
             dusty: DUSTY.includes(one.verb),
-            clean: one.verb === 'wipe' || (one.verb === 'dust-off' && next?.verb !== 'wipe'),
+            clean:
+              one.verb === 'wipe' ||
+              one.verb === 'wipe-spill' ||
+              (one.verb === 'dust-off' && next?.verb !== 'wipe'),
             // Glue and lacquer harden by themselves.
             ...(one.deposit && state.wet && product(one.product)?.lamp
               ? { lit_within_s: product(one.product)?.runny ? 40 : 180 }

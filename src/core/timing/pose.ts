@@ -31,6 +31,8 @@ const WARM = { guide_s: 30, most_s: 75, to: 'next', kind: 'cooled' } as const;
 const SOAKED = { guide_s: 120, most_s: 300 } as const;
 /** Done just before the base, on the nails that get it together. */
 const PRIMING: readonly string[] = ['dehydrate', 'prime'];
+/** After these a nail is clean of dust. */
+const WIPES: readonly string[] = ['wipe', 'wipe-spill'];
 /** Wiping one sticky nail in passing. */
 const HAND_WIPE_S = 5;
 
@@ -114,7 +116,8 @@ function tasksOf(
     const wet = states[i]!.wet && !lit;
     const { tacky } = states[i]!;
     if (rowOf(operation.verb).dusty) dust = true;
-    if (operation.verb === 'wipe' || (operation.verb === 'dust-off' && next?.verb !== 'wipe')) dust = false;
+    if (WIPES.includes(operation.verb) || (operation.verb === 'dust-off' && next?.verb !== 'wipe'))
+      dust = false;
     if (operation.lamp) flashed = operation.lamp.mode === 'flash';
     form = rowOf(operation.verb).wears ?? form;
     if (operation.verb === 'soak') soaks = true;
@@ -156,7 +159,7 @@ function tasksOf(
     }
     if (flashed && operation.lamp && next?.verb === 'pinch') task.due = AT_ONCE;
     if (operation.lamp && next?.verb === 'burnish') task.due = WARM;
-    if (flashed && operation.lamp && next?.step === 'spill') task.due = SPILL;
+    if (flashed && operation.lamp && next?.verb === 'wipe-spill') task.due = SPILL;
     if (dust) task.dust = true;
     // No light hastens what sets by itself.
     if ((wet || flashed) && next && !setting && wantsSoft(next, product)) task.soft = true;

@@ -4,7 +4,7 @@ import type { Draft } from '../operation';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace, type NailContext } from '../context';
 import { coatOf, through_s } from '../cure';
-import { baseDraft, flashOf, hardenOf, wipeDraft } from '../drafts';
+import { baseDraft, flashOf, hardenOf, spillDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import { prepPlate } from './prep';
 import { FULL_TIP_UM, keyedTip } from './readyTip';
@@ -132,13 +132,7 @@ function fixed(context: NailContext): Draft[] {
       ),
       held: true,
     },
-    wipeDraft(
-      context,
-      'spill',
-      'Wipe the spill off',
-      'A flashed spill wipes off cleanly; a cured one lifts.',
-      place,
-    ),
+    spillDraft(context, 'Wipe the spill off', place),
     ...hardenOf(fixing, fixing_um, place, 'cure-tip').map(lit),
   ];
 }

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { mm } from '../../model/primitives';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace } from '../context';
-import { baseDraft, flashOf, hardenOf, wipeDraft } from '../drafts';
+import { baseDraft, flashOf, hardenOf, spillDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import { EXTENSION_UM, filedGround, pouredStructure } from '../structures';
 import { APEX_UM, apexField } from './material';
@@ -64,13 +64,7 @@ export const upperMould = defineBuild({
           ...flashOf(builder, t_um, place, 'Held by hand while a flash fixes it.', 'flash-mould'),
           held: true,
         },
-        wipeDraft(
-          context,
-          'spill',
-          'Wipe what was pressed out',
-          'A flashed spill wipes off cleanly; a cured one lifts.',
-          place,
-        ),
+        spillDraft(context, 'Wipe what was pressed out', place),
         ...hardenOf(builder, t_um, place, 'cure-mould'),
         {
           step: 'mould-off',

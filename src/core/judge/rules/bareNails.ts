@@ -1,4 +1,5 @@
 import type { SetRule } from '../rule';
+import { lookOf } from '../../compile/prepare';
 import { NAILS, nailWords } from '../../model/names';
 
 /** A nail that carries nothing beside dressed ones looks unfinished (from memory). */
@@ -7,12 +8,12 @@ export const bareNails: SetRule = {
   asks: 'Does every nail wear something?',
   check: ({ set }) => {
     const worked = NAILS.filter((nail) => set.nails[nail].in_work);
-    const bare = worked.filter((nail) => set.nails[nail].look === null);
+    const bare = worked.filter((nail) => (lookOf(set, set.nails[nail])?.elements.length ?? 0) === 0);
     if (bare.length === 0 || bare.length === worked.length) return [];
     return bare.map((nail) => ({
       severity: 'note' as const,
       nail,
-      message: `The ${nailWords(nail)} wears no look yet: base and gloss only.`,
+      message: `The ${nailWords(nail)} wears nothing yet: base and gloss only.`,
       reason: 'One plain nail beside dressed ones looks unfinished.',
     }));
   },

@@ -7,6 +7,7 @@ import { condition } from './condition';
 import { directions } from './directions';
 import { editsAcross, editsFollowed } from './editsFollowed';
 import { fit } from './fit';
+import { fixingGel } from './fixingGel';
 import { freeEdge } from './freeEdge';
 import { handsAlike } from './handsAlike';
 import { heat } from './heat';
@@ -30,6 +31,16 @@ import { topped } from './topped';
 import { thumbsTurned } from './thumbsTurned';
 import { underCured } from './underCured';
 import { magnetHeld } from './magnetHeld';
+import { eye } from './eye';
+import { plateEdge } from './plateEdge';
+import { needlessCoat } from './needlessCoat';
+import { paleAfterDark } from './paleAfterDark';
+import { noRepeat } from './noRepeat';
+import { lineTooFine } from './lineTooFine';
+import { lengthsOnHand } from './lengthsOnHand';
+import { fadeShort } from './fadeShort';
+import { thickSides } from './thickSides';
+import { coloursRun } from './coloursRun';
 import { worn } from './worn';
 
 /** Every judgement on one nail: one file and one line each. */
@@ -43,12 +54,20 @@ export const NAIL_RULES: readonly NailRule[] = [
   topped,
   sealed,
   clearOverPieces,
+  fixingGel,
   fit,
   hiding,
   lostInGround,
+  fadeShort,
   muddyMiddle,
+  paleAfterDark,
+  coloursRun,
+  lineTooFine,
+  needlessCoat,
   artHidden,
   freeEdge,
+  thickSides,
+  plateEdge,
   strength,
   heat,
   leftSticky,
@@ -60,7 +79,10 @@ export const NAIL_RULES: readonly NailRule[] = [
 export const SET_RULES: readonly SetRule[] = [
   handsAlike,
   lengthsAlike,
+  lengthsOnHand,
   bareNails,
+  eye,
+  noRepeat,
   lamps,
   sittingWhole,
   sittingKept,

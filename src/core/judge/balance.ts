@@ -46,26 +46,51 @@ export function handCost(hand: HandWorn, wanted: readonly string[], accents: num
   );
 }
 
-const FINGER_WORDS = ['little finger', 'ring finger', 'middle finger', 'index finger', 'thumb'] as const;
+/** As a hand is counted here, little finger to thumb. */
+export const FINGER_WORDS = [
+  'little finger',
+  'ring finger',
+  'middle finger',
+  'index finger',
+  'thumb',
+] as const;
+
+/** What the eye finds between the fingers of a hand; each with the fingers it is about, by place from the little one. */
+export interface Seen {
+  kind: 'two-ask' | 'nearly-one' | 'none-leads';
+  fingers: readonly number[];
+  /** Of `nearly-one`: how far apart the two are (CIEDE2000); of `none-leads`: how many stand out. */
+  value: number;
+}
+
+export function seenOn(hand: readonly (LookProfile | undefined)[]): Seen[] {
+  const stands = hand.flatMap((one, i) => (one && one.weight >= HEAVY ? [i] : []));
+  const found: Seen[] = [];
+  hand.forEach((one, i) => {
+    const next = hand[i + 1];
+    if (!one || !next || one.look === next.look) return;
+    if (stands.length <= MOST_ACCENTS && one.weight >= HEAVY && next.weight >= HEAVY)
+      found.push({ kind: 'two-ask', fingers: [i, i + 1], value: 2 });
+    const apart = difference(one.mean, next.mean);
+    if (apart > NEAR_MISS.from && apart < NEAR_MISS.to)
+      found.push({ kind: 'nearly-one', fingers: [i, i + 1], value: apart });
+  });
+  if (stands.length > MOST_ACCENTS) found.push({ kind: 'none-leads', fingers: stands, value: stands.length });
+  return found;
+}
 
 /** What the eye finds on a hand, in words; the fingers from little finger to thumb, `whose`: "left", "each". */
 export function balanceWords(hand: readonly (LookProfile | undefined)[], whose: string): string[] {
-  const worn = hand.filter((one): one is LookProfile => one !== undefined);
-  const heavy = worn.filter((one) => one.weight >= HEAVY).length;
-  const says: string[] = [];
-  hand.forEach((one, i) => {
-    if (!one) says.push(`The ${FINGER_WORDS[i]} of ${whose} hand is empty.`);
-    const next = hand[i + 1];
-    if (!one || !next || one.look === next.look) return;
-    const pair = `${FINGER_WORDS[i]} and ${FINGER_WORDS[i + 1]} of ${whose} hand`;
-    if (heavy <= MOST_ACCENTS && one.weight >= HEAVY && next.weight >= HEAVY)
-      says.push(`${upperFirst(pair)} ask for the eye at once.`);
-    const apart = difference(one.mean, next.mean);
-    if (apart > NEAR_MISS.from && apart < NEAR_MISS.to)
-      says.push(`${upperFirst(pair)} are nearly one colour, and not quite (ΔE ${apart.toFixed(1)}).`);
-  });
-  if (worn.length === 5 && heavy === 0) says.push(`No finger of ${whose} hand stands out.`);
-  if (heavy > MOST_ACCENTS) says.push(`${heavy} fingers of ${whose} hand stand out: none of them leads.`);
+  const says = hand.flatMap((one, i) => (one ? [] : [`The ${FINGER_WORDS[i]} of ${whose} hand is empty.`]));
+  for (const seen of seenOn(hand)) {
+    const [a, b] = seen.fingers;
+    const pair = `${upperFirst(FINGER_WORDS[a!]!)} and ${FINGER_WORDS[b!]} of ${whose} hand`;
+    if (seen.kind === 'two-ask') says.push(`${pair} ask for the eye at once.`);
+    else if (seen.kind === 'nearly-one')
+      says.push(`${pair} are nearly one colour, and not quite (ΔE ${seen.value.toFixed(1)}).`);
+    else says.push(`${seen.value} fingers of ${whose} hand stand out: none of them leads.`);
+  }
+  if (hand.every((one) => one && one.weight < HEAVY)) says.push(`No finger of ${whose} hand stands out.`);
   return says;
 }
 

@@ -1,0 +1,62 @@
+import { rounded } from '../../model/rounded';
+import type { FindingDraft } from '../finding';
+import { trying, type NailCase, type NailRule } from '../rule';
+import type { Operation } from '../../craft/operation';
+
+/** Two colours that meet over less than this read as a line, not as a fade (common practice). */
+const LEAST_MM = 2.5;
+
+/** The stretch over which two colours of a fade are brushed into each other. */
+export const fadeShort: NailRule = {
+  codes: ['fade-short'],
+  asks: 'Do the colours of a fade overlap enough to melt into each other?',
+  check: (nail) => {
+    const told = new Set<string>();
+    return nail.operations.flatMap((operation): FindingDraft[] => {
+      const { paint } = operation;
+      if (paint?.kind !== 'blend' || told.has(operation.element)) return [];
+      const run_mm = paint.direction === 'along' ? nail.context.frame.length_mm : nail.context.frame.arc_mm;
+      const gaps = paint.stops.slice(1).map((stop, i) => (stop.at - paint.stops[i]!.at) * run_mm);
+      const least = Math.min(...gaps);
+      if (least >= LEAST_MM) return [];
+      told.add(operation.element);
+      const i = gaps.indexOf(least);
+      const name = (at: number) => nail.context.product(paint.stops[at]!.product).name;
+      return [
+        {
+          severity: 'warn',
+          operation: operation.id,
+          element: operation.element,
+          message: `${name(i)} and ${name(i + 1)} overlap too little: they meet in a line.`,
+          reason: 'A fade needs room to be brushed out; over two millimetres it stays an edge.',
+          figure: {
+            words: 'stretch they blend over',
+            value: rounded(least, 1),
+            limit: LEAST_MM,
+            is: 'at least',
+            unit: 'mm',
+          },
+          tries: widened(nail, operation, run_mm),
+        },
+      ];
+    });
+  },
+};
+
+/** The colours laid evenly over what they span, or over the whole nail where that is not enough. */
+function widened(nail: NailCase, { element: id, paint }: Operation, run_mm: number) {
+  const element = nail.elements.find((one) => one.id === id);
+  if (element?.kind !== 'ombre' || paint?.kind !== 'blend') return [];
+  const { stops } = element;
+  const needed = (LEAST_MM / run_mm) * 1.1;
+  const spread = (from: number, to: number) =>
+    stops.map((stop, i) => ({ ...stop, at: rounded(from + ((to - from) * i) / (stops.length - 1), 3) }));
+  const [first, last] = [stops[0]!.at, stops[stops.length - 1]!.at];
+  const own = (last - first) / (stops.length - 1) >= needed;
+  return trying(
+    nail,
+    id,
+    { stops: own ? spread(first, last) : spread(0.15, 0.85) },
+    own ? 'Lay the colours evenly between the first and the last' : 'Spread the colours over the nail',
+  );
+}
