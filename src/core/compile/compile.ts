@@ -27,6 +27,8 @@ export interface Compiled {
   elements: Element[];
   context: NailContext;
   found: Found;
+  /** Ids of the whole order, what is left out in the place where it would stand. */
+  order: readonly string[];
   editFaults: EditFault[];
 }
 
@@ -38,7 +40,8 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
   );
   const build = buildOf(set, context.nail);
   const found = foundOn(build, context);
-  if (!context.nail.in_work) return { operations: [], skipped: [], elements, context, found, editFaults: [] };
+  if (!context.nail.in_work)
+    return { operations: [], skipped: [], order: [], elements, context, found, editFaults: [] };
   const line = lineOf(build, context, elements).map((placed) => complete(placed, context));
   const cover = coverer(context.frame);
   const followed = followEdits(
@@ -53,6 +56,7 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
   return {
     operations: followed.operations,
     skipped: followed.skipped,
+    order: followed.order,
     elements,
     context,
     found,

@@ -16,6 +16,8 @@ export interface Followed {
   operations: Operation[];
   /** Left out by the artist; kept to be named and brought back. */
   skipped: Operation[];
+  /** The whole order, with what is left out in the place where it would stand: ids. */
+  order: string[];
   faults: EditFault[];
 }
 
@@ -35,7 +37,9 @@ interface Craft {
 export function followEdits(line: readonly Operation[], edits: readonly Edit[], craft: Craft): Followed {
   const faults: EditFault[] = [];
   const gone = new Set(edits.flatMap((edit) => (edit.kind === 'skip' ? [edit.a] : [])));
-  let list = comeIn(line, edits, gone, craft, faults);
+  const came = comeIn(line, edits, gone, craft, faults);
+  let { list } = came;
+  const work: Moving = { ...craft, follows: came.anchors };
   const known = new Set(list.map((one) => one.id));
   const kept: Extract<Edit, { kind: 'before' }>[] = [];
   for (const edit of edits) {
@@ -45,7 +49,7 @@ export function followEdits(line: readonly Operation[], edits: readonly Edit[], 
       faults.push({ edit, kind: 'points-nowhere', missing });
       continue;
     }
-    if (edit.kind === 'hold') list = held(list, edit.a, craft);
+    if (edit.kind === 'hold') list = held(list, edit.a, work);
     if (edit.kind !== 'before' && edit.kind !== 'move') continue;
     if (edit.a === edit.b) {
       faults.push({ edit, kind: 'circle' });
@@ -55,8 +59,8 @@ export function followEdits(line: readonly Operation[], edits: readonly Edit[], 
       edit.kind === 'before'
         ? isBefore(list, edit.a, edit.b)
           ? list
-          : moved(list, edit.a, 'before', edit.b, craft)
-        : moved(list, edit.a, edit.side, edit.b, craft);
+          : moved(list, edit.a, 'before', edit.b, work)
+        : moved(list, edit.a, edit.side, edit.b, work);
     if (edit.kind === 'before') kept.push(edit);
     if (kept.every((one) => isBefore(next, one.a, one.b))) {
       list = next;
@@ -73,8 +77,14 @@ export function followEdits(line: readonly Operation[], edits: readonly Edit[], 
   return {
     operations: list.filter((one) => !gone.has(one.id)),
     skipped: list.filter((one) => gone.has(one.id)),
+    order: list.map((one) => one.id),
     faults,
   };
+}
+
+interface Moving extends Craft {
+  /** What was put in by hand, and the operation each follows. */
+  follows: ReadonlyMap<string, string>;
 }
 
 /** The order with the artist's insertions, each right after its step and after what was inserted there before. */
@@ -84,7 +94,7 @@ function comeIn(
   gone: ReadonlySet<string>,
   craft: Craft,
   faults: EditFault[],
-): Operation[] {
+): { list: Operation[]; anchors: Map<string, string> } {
   const list = [...line];
   const anchors = new Map<string, string>();
   let waiting = edits.flatMap((edit) => (edit.kind === 'insert' ? [edit] : []));
@@ -119,7 +129,7 @@ function comeIn(
     for (const edit of left) later.add(edit);
     waiting = left;
   }
-  return list;
+  return { list, anchors };
 }
 
 function isBefore(list: readonly Operation[], a: string, b: string): boolean {
@@ -132,10 +142,10 @@ function moved(
   a: string,
   side: 'before' | 'after',
   b: string,
-  craft: Craft,
+  work: Moving,
 ): Operation[] {
   const from = list.findIndex((one) => one.id === a);
-  let count = blockLength(list, from, craft);
+  let count = withFollowers(list, from, blockLength(list, from, work), work);
   const target = list.findIndex((one) => one.id === b);
   // A step moved among its own flash and cure moves alone.
   if (target > from && target < from + count) count = 1;
@@ -165,16 +175,27 @@ function blockLength(list: readonly Operation[], from: number, craft: Craft): nu
   return length;
 }
 
+/** The same with what was put in by hand after any of them, as long as it still stands there. */
+function withFollowers(list: readonly Operation[], from: number, count: number, { follows }: Moving): number {
+  const block = new Set(list.slice(from, from + count).map((one) => one.id));
+  let to = from + count;
+  while (to < list.length && block.has(follows.get(list[to]!.id) ?? '')) {
+    block.add(list[to]!.id);
+    to += 1;
+  }
+  return to - from;
+}
+
 /** The order with an operation as late as nothing that works on the same part of the nail is passed. */
-function held(list: readonly Operation[], a: string, craft: Craft): Operation[] {
+function held(list: readonly Operation[], a: string, work: Moving): Operation[] {
   const from = list.findIndex((one) => one.id === a);
-  const count = blockLength(list, from, craft);
+  const count = withFollowers(list, from, blockLength(list, from, work), work);
   const block = list.slice(from, from + count);
   let to = from + count;
   while (
     to < list.length &&
     list[to]!.stage !== 'care' &&
-    block.every((one) => one.element !== list[to]!.element && !craft.touch(one, list[to]!))
+    block.every((one) => one.element !== list[to]!.element && !work.touch(one, list[to]!))
   ) {
     to += 1;
   }

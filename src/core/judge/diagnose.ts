@@ -19,7 +19,7 @@ export function diagnoseSet(set: SetCase): Told[] {
 }
 
 function told(draft: FindingDraft, codes: readonly string[], nail: NailName | undefined): Told {
-  const { fix, tries, ...rest } = draft;
+  const { fix, tries, ...rest } = graded(draft);
   const code = draft.code ?? codes[0]!;
   const about = draft.about ?? draft.operation ?? draft.element ?? (fix ? JSON.stringify(fix.change) : '');
   return {
@@ -29,6 +29,19 @@ function told(draft: FindingDraft, codes: readonly string[], nail: NailName | un
     id: `${code}:${nail ?? 'set'}:${about}`,
     tries: [...(tries ?? []), ...(fix ? [fix] : [])],
   };
+}
+
+/** So near its limit a fault is a matter of the hand, not of the plan (common practice: guide figures are rough). */
+const HARDLY = 0.04;
+
+/** A warning whose figure hardly misses its limit is a note, and says so; a stop stays what it is. */
+function graded(draft: FindingDraft): FindingDraft {
+  const { severity, figure, reason } = draft;
+  if (severity !== 'warn' || !figure || figure.limit <= 0) return draft;
+  const missed = Math.abs(figure.value - figure.limit) / figure.limit;
+  return missed > HARDLY
+    ? draft
+    : { ...draft, severity: 'note', reason: `${reason} It hardly misses its limit.` };
 }
 
 /** Two findings of one id are told apart by their count: a list on the screen needs keys of its own. */

@@ -1,12 +1,13 @@
 import { STICKY_OFF } from '../craft/drafts';
 import { applyChange, type Change } from '../document/changes';
+import { difference } from '../document/difference';
 import type { SetDocument } from '../document/document';
 import { editNail, pointers, type Edit, type INSERTABLE_VERBS } from '../document/edits';
 import type { Cause } from '../judge/causes';
 import type { Fix, Told } from '../judge/finding';
 import { sittingKept } from '../judge/rules/sittingKept';
 import { mergeChanges } from './mergeChanges';
-import { parseOperationId, type Operation } from '../craft/operation';
+import { operationId, parseOperationId, type Operation } from '../craft/operation';
 import { lowerFirst } from '../model/letters';
 import type { NailName } from '../model/names';
 
@@ -19,12 +20,14 @@ export interface Trials {
   touched: (next: SetDocument) => readonly NailName[];
   operations: (name: NailName) => readonly Operation[];
   skipped: (name: NailName) => readonly Operation[];
+  /** Ids of all a nail's work, what is left out in the place where it would stand. */
+  order: (name: NailName) => readonly string[];
 }
 
 /** Nails planned in search of fixes, at most; with so many mistakes the later ones wait for the first. */
 const MOST_NAILS = 240;
 const MOST_WHOLE = 40;
-/** Of the artist's edits those nearest to a fault are tried. */
+/** Of the artist's own moves and insertions those nearest to a fault are tried. */
 const NEAREST = 6;
 
 /**
@@ -50,14 +53,27 @@ export function tryFixes(
       // It ends this and brings one thing else, which may have a way out of its own.
       const [brought, ...more] = first.brings;
       if (!brought || more.length > 0) continue;
-      for (const next of brought.tries) {
+      for (const next of [...brought.tries, ...insertions(brought, trials)]) {
         const change: Change = { kind: 'many', changes: [fix.change, next.change] };
+        if (sayTwice(fix.change, next.change)) continue;
         if (!once(change, cause).good) continue;
         return { words: `${fix.words}, and ${lowerFirst(next.words)}`, change };
       }
     }
     return undefined;
   });
+  /** Whether the second of two changes alters what the first has just set: one of their sentences would not hold. */
+  function sayTwice(first: Change, second: Change): boolean {
+    const between = applyChange(set, first);
+    const after = between.ok ? applyChange(between.value, second) : between;
+    if (!between.ok || !after.ok) return true;
+    // Edits are statements: one more takes nothing from another.
+    const places = (from: SetDocument, to: SetDocument) =>
+      difference(from, to).flatMap(({ at }) => (at[0] === 'edits' ? [] : [at.join('/')]));
+    const before = new Set(places(set, between.value));
+    return places(between.value, after.value).some((at) => before.has(at));
+  }
+
   const together = allAtOnce(list, single);
   return single.map((fix, i) => ({ fix, all: together.get(i) }));
 
@@ -144,9 +160,7 @@ function grave(findings: readonly Told[]): Told[] {
 function candidates(set: SetDocument, cause: Cause, trials: Trials): Fix[] {
   const each = cause.told.map((told) => [
     ...told.tries,
-    ...(told.operation && told.nail && told.severity !== 'note'
-      ? [...undone(set, told, trials), ...insertions(told, trials)]
-      : []),
+    ...(told.operation && told.nail && told.severity !== 'note' ? usual(set, told, trials) : []),
   ]);
   const count = Math.max(0, ...each.map((one) => one.length));
   const fixes: Fix[] = [];
@@ -160,11 +174,21 @@ function candidates(set: SetDocument, cause: Cause, trials: Trials): Fix[] {
   return fixes;
 }
 
+/** What was left out done after all; what is usually missing; then the artist's other changes taken back, the nearest. */
+function usual(set: SetDocument, told: Told, trials: Trials): Fix[] {
+  const isBack = ({ change }: Fix) => change.kind === 'remove-edit' && change.edit.kind === 'skip';
+  const all = undone(set, told, trials);
+  const back = all.filter(isBack);
+  const others = all.filter((one) => !isBack(one)).slice(0, NEAREST);
+  const missing = insertions(told, trials);
+  return REMEDIES[told.code]?.last ? [...back, ...others, ...missing] : [...back, ...missing, ...others];
+}
+
 /** The artist's own edits on a nail, nearest to the fault first: each may be what made it. */
 function undone(set: SetDocument, told: Told, trials: Trials): Fix[] {
   const name = told.nail!;
   const operations = [...trials.operations(name), ...trials.skipped(name)];
-  const place = new Map(operations.map((operation, i) => [operation.id, i]));
+  const place = new Map(trials.order(name).map((id, i) => [id, i]));
   const at = place.get(told.operation!) ?? 0;
   const away = (edit: Edit) => Math.min(...pointers(edit).map((id) => Math.abs((place.get(id) ?? 1e6) - at)));
   const say = (id: string) => {
@@ -175,7 +199,6 @@ function undone(set: SetDocument, told: Told, trials: Trials): Fix[] {
   return set.edits
     .filter((edit) => editNail(edit) === name)
     .sort((a, b) => away(a) - away(b))
-    .slice(0, NEAREST)
     .map((edit) => ({ words: undoWords(edit, say), change: { kind: 'remove-edit' as const, edit } }));
 }
 
@@ -192,9 +215,16 @@ type Insertable = (typeof INSERTABLE_VERBS)[number];
 /** What is usually missing, by the kind of fault: it goes right before the operation at fault, or right after. */
 const REMEDIES: Record<
   string,
-  { verbs: readonly Insertable[]; words: string; seconds: number; after?: true }
+  {
+    verbs: readonly Insertable[];
+    words: string;
+    seconds: number;
+    after?: true;
+    /** Only where no change of the artist's can be taken back. */
+    last?: true;
+  }
 > = {
-  'oil-before-layer': { verbs: ['wipe'], words: 'Wipe the oil off', seconds: 6 },
+  'oil-before-layer': { verbs: ['wipe'], words: 'Wipe the oil off', seconds: 6, last: true },
   'dust-under-layer': { verbs: ['dust-off', 'wipe'], words: 'Brush the dust off', seconds: 5 },
   'tacky-filed': { verbs: ['wipe'], words: STICKY_OFF, seconds: 5 },
   'uncured-covered': { verbs: ['cure'], words: 'Cure what is wet', seconds: 60 },
@@ -210,19 +240,27 @@ function insertions(told: Told, trials: Trials): Fix[] {
   const at = operations.findIndex((one) => one.id === told.operation);
   const anchor = operations[remedy?.after ? at : at - 1];
   if (!remedy || at < 0 || !anchor) return [];
-  return remedy.verbs.map((verb) => ({
-    words: `${remedy.words} ${remedy.after ? 'after it' : 'first'}`,
-    change: {
-      kind: 'add-edit' as const,
+  return remedy.verbs.map((verb) => {
+    const id = `${verb}-${told.code}`.slice(0, 40);
+    const put: Change = {
+      kind: 'add-edit',
       edit: {
-        kind: 'insert' as const,
-        id: `${verb}-${told.code}`.slice(0, 40),
+        kind: 'insert',
+        id,
         nail: told.nail!,
         after: anchor.id,
         verb,
         seconds: remedy.seconds,
         words: remedy.words,
       },
-    },
-  }));
+    };
+    const own = operationId(told.nail!, 'own', id, 1);
+    // What was put in at the same place before stands before it: what it remedies must not.
+    const first: Change = { kind: 'add-edit', edit: { kind: 'before', a: own, b: told.operation! } };
+    const crowded = !remedy.after && operations[at]!.element === 'own';
+    return {
+      words: `${remedy.words} ${remedy.after ? 'after it' : 'first'}`,
+      change: crowded ? { kind: 'many', changes: [put, first] } : put,
+    };
+  });
 }

@@ -183,6 +183,7 @@ function trialsOf(set: SetDocument, drawn: Drawn, memo: PlanMemo, effort: Partia
     },
     operations: (name) => drawn.operations[name],
     skipped: (name) => drawn.planned[name].compiled.skipped,
+    order: (name) => drawn.planned[name].compiled.order,
   };
 }
 

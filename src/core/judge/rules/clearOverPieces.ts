@@ -1,5 +1,6 @@
 import { adjusting, filmIndex, trying, type NailCase, type NailRule } from '../rule';
 import type { Operation } from '../../craft/operation';
+import type { Element } from '../../craft/techniques';
 import { pieceOutline } from '../../craft/pieces';
 import { rounded } from '../../model/rounded';
 import { cellAt, height_um } from '../../simulate/field';
@@ -16,6 +17,8 @@ const MOST_CAP_UM = 3000;
 const THIN_BED_UM = 80;
 
 interface Corner {
+  /** Which piece, in the order they are laid. */
+  piece: number;
   /** Clear over the worst corner of one piece: the level the cap settled to, less the corner's height. */
   clear_um: number;
   /** How much of what is added at the apex lies there. */
@@ -28,13 +31,14 @@ function corners(nail: NailCase, laid: Operation, level_um: Float32Array): Corne
   if (deposit?.kind !== 'pieces') return [];
   const { field } = nail;
   const first = field.films.findIndex((film) => film.operation === laid.id);
-  return deposit.pieces.flatMap((piece): Corner[] => {
+  return deposit.pieces.flatMap((piece, i): Corner[] => {
     const stands_um = pieceStands_mm(field.frame, piece, deposit.pressed) * 1000;
     const all = pieceOutline(piece).flatMap((point): Corner[] => {
       const cell = cellAt(field, point.x, point.y);
       if (cell < 0 || level_um[cell] === 0) return [];
       return [
         {
+          piece: i,
           clear_um: level_um[cell]! - height_um(field, cell, first) - stands_um,
           share: beadShare(field.frame, point.x, point.y),
         },
@@ -67,6 +71,15 @@ function judgeCover(nail: NailCase, laid: Operation): FindingDraft[] {
   const proud = worst.clear_um < 0;
   if (!proud && worst.clear_um >= allowance_um) return [];
   const thicker = thickerCap_um(nail, cap.operation, all, allowance_um);
+  const moreClear =
+    thicker === undefined
+      ? []
+      : trying(nail, laid.element, { cap_um: thicker }, `Lay the cap ${thicker} µm thick`);
+  const laidBetter = turned(
+    nail,
+    laid.element,
+    all.flatMap((one) => (one.clear_um < allowance_um ? [one.piece] : [])),
+  );
   const count = all.filter((one) => one.clear_um < 0).length;
   return [
     {
@@ -95,10 +108,13 @@ function judgeCover(nail: NailCase, laid: Operation): FindingDraft[] {
             is: 'at least',
             unit: 'µm',
           },
-      tries: lower(nail, laid.element),
-      ...(thicker === undefined
-        ? {}
-        : adjusting(nail, laid.element, { cap_um: thicker }, `Lay the cap ${thicker} µm thick`)),
+      // What lies flat wants more clear; what stands up is turned or trimmed first.
+      tries: [
+        ...(proud ? laidBetter : []),
+        ...moreClear,
+        ...(proud ? [] : laidBetter),
+        ...lower(nail, laid.element),
+      ],
     },
   ];
 }
@@ -107,18 +123,52 @@ function judgeCover(nail: NailCase, laid: Operation): FindingDraft[] {
 const GIVES = 0.3;
 const FOIL_MM = 0.05;
 
-/** Pieces that lie lower: thinner, softer or turned along the nail, before any thicker cap. */
+/** The pieces that stand out turned along the nail, or trimmed across it: they are as they were bought. */
+function turned(nail: NailCase, id: string, out: readonly number[]): Fix[] {
+  const element = nail.elements.find((one) => one.id === id);
+  if (element?.kind !== 'inlay') return [];
+  const those = (change: (one: Piece) => Piece) =>
+    element.pieces.map((one, i) => (out.includes(i) ? change(one) : one));
+  const which = out.length === 1 ? 'the piece that stands out' : 'the pieces that stand out';
+  return [
+    ...trying(
+      nail,
+      id,
+      { pieces: those((one) => ({ ...one, turn_deg: one.width_mm > one.length_mm ? 90 : 0 })) },
+      `Turn ${which} along the nail`,
+    ),
+    ...[0.7, 0.5].flatMap((share) =>
+      trying(
+        nail,
+        id,
+        { pieces: those((one) => trimmed(one, share)) },
+        `Trim ${which} to ${Math.round(share * 100)} % across the nail`,
+      ),
+    ),
+  ];
+}
+
+type Piece = Extract<Element, { kind: 'inlay' }>['pieces'][number];
+
+/** Shorter in the direction in which the nail curves more: across it. */
+function trimmed(piece: Piece, share: number): Piece {
+  const turn = (piece.turn_deg * Math.PI) / 180;
+  const across = piece.width_mm * Math.abs(Math.cos(turn)) > piece.length_mm * Math.abs(Math.sin(turn));
+  return across
+    ? { ...piece, width_mm: Math.max(0.1, rounded(piece.width_mm * share, 2)) }
+    : { ...piece, length_mm: Math.max(0.2, rounded(piece.length_mm * share, 2)) };
+}
+
+/** Other pieces, where more clear does not do: softer ones, thinner ones, both. */
 function lower(nail: NailCase, id: string): Fix[] {
   const element = nail.elements.find((one) => one.id === id);
   if (element?.kind !== 'inlay') return [];
   const thin = element.pieces.map((one) => ({ ...one, thickness_mm: Math.min(one.thickness_mm, FOIL_MM) }));
   const soft = element.pieces.map((one) => ({ ...one, stiffness: Math.min(one.stiffness, GIVES) }));
-  const turned = element.pieces.map((one) => ({ ...one, turn_deg: one.width_mm > one.length_mm ? 90 : 0 }));
   const both = soft.map((one, i) => ({ ...one, thickness_mm: thin[i]!.thickness_mm }));
   return [
-    ...trying(nail, id, { pieces: thin }, `Take pieces no thicker than ${FOIL_MM} mm`),
     ...trying(nail, id, { pieces: soft }, 'Take pieces that give, so that they drape over the curve'),
-    ...trying(nail, id, { pieces: turned }, 'Turn the pieces along the nail'),
+    ...trying(nail, id, { pieces: thin }, `Take pieces no thicker than ${FOIL_MM} mm`),
     ...trying(nail, id, { pieces: both }, 'Take thinner pieces that give'),
   ];
 }

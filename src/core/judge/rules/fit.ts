@@ -1,4 +1,6 @@
 import { areaOf } from '../../craft/area';
+import type { Element } from '../../craft/techniques';
+import type { Region } from '../../model/region';
 import { trying, type NailCase, type NailRule } from '../rule';
 import { outlinePolygon } from '../../geometry/frame';
 import { overlap_mm2, polygonArea_mm2, spill_mm2 } from '../../geometry/polygons';
@@ -103,6 +105,7 @@ export const fit: NailRule = {
           ...(element.fit === 'keep'
             ? trying(nail, element.id, { fit: 'scale' }, 'Shrink it on smaller nails')
             : []),
+          ...cutToTheNail(nail, element),
           leaveOff(context.name, element.id, 'Leave it off this nail'),
         ],
       });
@@ -113,6 +116,30 @@ export const fit: NailRule = {
 
 /** What is drawn to a size of its own, and can be too large for a nail. */
 const DRAWN: readonly string[] = ['oval', 'outline', 'path', 'letters'];
+
+/** So far in a region is cut: the margin at the skin. */
+const CUT_AT = { across: 0.96, from: 0.02, to: 1.98 };
+
+/** What is drawn past the sidewall cut there; what has a middle laid nearer to that of the nail. */
+function cutToTheNail(nail: NailCase, element: Element & { region: Region }): Fix[] {
+  const { region } = element;
+  const within = (value: number, least: number, most: number) => Math.max(least, Math.min(most, value));
+  if (region.kind === 'outline' || region.kind === 'path') {
+    const points = region.points.map(({ across, along }) => ({
+      across: within(across, -CUT_AT.across, CUT_AT.across),
+      along: within(along, CUT_AT.from, CUT_AT.to),
+    }));
+    return trying(nail, element.id, { region: { ...region, points } }, 'Cut it at the edge of the nail');
+  }
+  if (region.kind !== 'oval' && region.kind !== 'letters') return [];
+  return [0.6, 0.3, 0].flatMap((share) => {
+    const near = {
+      across: rounded(region.across * share, 3),
+      along: rounded(0.9 + (region.along - 0.9) * Math.max(share, 0.3), 3),
+    };
+    return trying(nail, element.id, { region: { ...region, ...near } }, 'Lay it nearer to the middle');
+  });
+}
 
 /** A charm of the same kind that fits with a little room. */
 function smaller(nail: NailCase, laid: Laid, share: number): Fix[] {

@@ -4,6 +4,7 @@ import { bareNails } from './bareNails';
 import { changes } from './changes';
 import { clearOverPieces } from './clearOverPieces';
 import { condition } from './condition';
+import { curedShort } from './curedShort';
 import { directions } from './directions';
 import { editsAcross, editsFollowed } from './editsFollowed';
 import { fit } from './fit';
@@ -31,6 +32,7 @@ import { topped } from './topped';
 import { thumbsTurned } from './thumbsTurned';
 import { underCured } from './underCured';
 import { magnetHeld } from './magnetHeld';
+import { magnetNear } from './magnetNear';
 import { eye } from './eye';
 import { plateEdge } from './plateEdge';
 import { needlessCoat } from './needlessCoat';
@@ -48,6 +50,7 @@ export const NAIL_RULES: readonly NailRule[] = [
   condition,
   surfaces,
   underCured,
+  curedShort,
   missedWork,
   worn,
   magnetHeld,
@@ -92,5 +95,6 @@ export const SET_RULES: readonly SetRule[] = [
   systems,
   directions,
   thumbsTurned,
+  magnetNear,
   editsAcross,
 ];

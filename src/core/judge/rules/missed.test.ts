@@ -108,6 +108,39 @@ describe('colour', () => {
   });
 });
 
+it('a base that gets 15 of its 60 s in a light put in by hand', () => {
+  const lit = (seconds: number) =>
+    setWearing([element('colour')], (set) => {
+      set.edits = [
+        { kind: 'skip', a: 'left-ring/build/cure-base#1' },
+        {
+          kind: 'insert',
+          id: 'short',
+          nail: 'left-ring',
+          after: 'left-ring/build/base#1',
+          verb: 'cure',
+          seconds,
+          words: 'Cure it',
+        },
+      ];
+    });
+  expect(told(lit(15), 'cured-short')).toMatchObject([{ figure: { value: 15, limit: 60, unit: 's' } }]);
+  expect(codesOn(lit(60))).toEqual([]);
+});
+
+describe('magnetic gel', () => {
+  it('a magnet beside a nail whose shimmer is still wet', () => {
+    const set = setWearing([element('magnetic')]);
+    expect(ofSet(set, 'magnet-near-wet')).toEqual([]);
+    set.edits = NAILS.map((nail) => ({ kind: 'skip', a: `${nail}/magnetic/flash#1` }));
+    expect(ofSet(set, 'magnet-near-wet').length).toBeGreaterThan(0);
+  });
+
+  it('one that an opaque colour covers is work nobody sees', () => {
+    expect(codesOn(setWearing([element('magnetic'), element('colour')]))).toContain('art-hidden');
+  });
+});
+
 describe('the body of a nail', () => {
   it('is thick at the cuticle or the walls as a profile, even where each layer is allowed', () => {
     const high = on('natural-builder', [element('colour')], (build) => {
@@ -122,13 +155,16 @@ describe('the body of a nail', () => {
   });
 
   it('a thick first coat on a thin plate burns below what a cap may have', () => {
-    const base = (thickness_mm: number) =>
+    const base = (thickness_mm: number, coat_um = 260) =>
       setWearing([element('colour')], (set) => {
-        set.kit.products.find((one) => one.id === set.kit.roles.base)!.coat_um = 260;
+        set.kit.products.find((one) => one.id === set.kit.roles.base)!.coat_um = coat_um;
         for (const nail of NAILS) set.nails[nail].plate.thickness_mm = thickness_mm;
       });
     expect(told(base(0.3), 'heat')).toMatchObject([{ figure: { value: 260, limit: 200 } }]);
     expect(codesOn(base(0.5))).not.toContain('heat');
+    // The same fault by degrees: hardly past its limit it is a note, and says so.
+    expect(told(base(0.3, 205), 'heat')).toMatchObject([{ severity: 'note' }]);
+    expect(told(base(0.3, 205), 'heat')[0]!.reason).toMatch(/hardly/);
   });
 
   it('a squared plate edge below what is clear is told; under a colour, or filed round, it is not', () => {

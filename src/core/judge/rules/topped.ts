@@ -1,6 +1,9 @@
 import { decode } from '../../craft/surface';
 import { rounded } from '../../model/rounded';
-import type { NailRule } from '../rule';
+import { lookOf } from '../../compile/prepare';
+import type { Element } from '../../craft/techniques';
+import type { Fix } from '../finding';
+import type { NailCase, NailRule } from '../rule';
 
 /** More than this share of a nail without top is no gap of the brush. */
 const MAX_OPEN_SHARE = 0.15;
@@ -9,7 +12,8 @@ const MAX_OPEN_SHARE = 0.15;
 export const topped: NailRule = {
   codes: ['no-top'],
   asks: 'Is the finished nail topped?',
-  check: ({ field, operations }) => {
+  check: (nail) => {
+    const { field, operations } = nail;
     let all = 0;
     let open = 0;
     let sticky = 0;
@@ -37,7 +41,32 @@ export const topped: NailRule = {
           is: 'at most' as const,
           unit: 'mm²',
         },
+        tries: glossed(nail),
       },
     ];
   },
 };
+
+/** A gloss over the whole nail, the last of its look. */
+function glossed({ set, context }: NailCase): Fix[] {
+  const look = lookOf(set, context.nail);
+  if (!look) return [];
+  const taken = new Set(look.elements.map((one) => one.id));
+  const id = ['gloss', ...Array.from({ length: look.elements.length }, (_, i) => `gloss-${i + 2}`)].find(
+    (one) => !taken.has(one),
+  )!;
+  const element: Element = {
+    id,
+    kind: 'finish',
+    finish: 'gloss',
+    region: { kind: 'whole' },
+    fit: 'scale',
+    hand: 'mirror',
+  };
+  return [
+    {
+      words: 'Close it with a gloss over the whole nail',
+      change: { kind: 'put-element', look: look.id, element },
+    },
+  ];
+}
