@@ -20,10 +20,6 @@ export interface Area {
   /** Closed curves, in mm; more than one where the region falls apart, as beads under stones do. */
   polygons: Point[][];
   distance_mm: (x: number, y: number) => number;
-  /** What is drawn past this curve is not laid: the nail without its margin to the skin. */
-  within?: Point[];
-  /** Discs cut out of it, such as the stones a top coat is taken around. */
-  holes?: Disc[];
 }
 
 export interface Disc {
@@ -296,7 +292,7 @@ function clampTo(frame: NailFrame, point: Point): number {
 /** Lays a region of a look on one nail. */
 export function layRegion(frame: NailFrame, region: Region, laying: Laying = AS_DRAWN): Area {
   const layer = LAYERS[region.kind] as Layer<Kind>;
-  return { ...layer(frame, region as never, laying), within: offSkinPolygon(frame, laying.margin_mm) };
+  return layer(frame, region as never, laying);
 }
 
 /** An area with discs left free, each with `clearance_mm` around it. */
@@ -305,7 +301,6 @@ export function leaveFree(area: Area, discs: readonly Disc[], clearance_mm: numb
   const holes = discs.map((disc) => ({ ...disc, r_mm: disc.r_mm + clearance_mm }));
   return {
     ...area,
-    holes,
     distance_mm: (x, y) => {
       let distance = area.distance_mm(x, y);
       for (const hole of holes) {

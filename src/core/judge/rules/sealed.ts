@@ -1,21 +1,21 @@
 import { areaOf } from '../../craft/area';
+import type { Area } from '../../geometry/regions';
 import type { NailRule } from '../rule';
-import { covered, uncovered_mm2 } from '../../geometry/polygons';
+import { polygonArea_mm2, uncovered_mm2 } from '../../geometry/polygons';
 import { rounded } from '../../model/rounded';
 import { pieceOutline } from '../../craft/pieces';
 
 /** A sliver as wide as a hair is not worth a word. */
 const OPEN_MM2 = 0.1;
-/** So many doubtful pieces are cut out of the cover on one nail; they tell as much as all of them. */
-const MOST_CUT = 60;
+/** So many doubtful pieces are looked at closely on one nail; they tell as much as all of them. */
+const MOST_LOOKED_AT = 60;
 
 /** Pieces need a film over the whole of them; judged on their curves, not on the grid. */
 export const sealed: NailRule = {
   codes: ['not-sealed'],
   asks: 'Is every inlaid piece covered to its edges?',
   check: ({ operations, context }) => {
-    let left = MOST_CUT;
-    const covers = new Map<string, ReturnType<typeof covered>>();
+    let left = MOST_LOOKED_AT;
     return operations.flatMap((operation, i) => {
       const pieces = operation.deposit?.kind === 'pieces' ? operation.deposit.pieces : [];
       const inlaid = pieces.filter((piece) => piece.kind === 'inlay');
@@ -24,18 +24,18 @@ export const sealed: NailRule = {
         .slice(i + 1)
         .filter((later) => later.deposit && later.deposit.kind !== 'pieces');
       const places = new Map(above.map((later) => [JSON.stringify(later.place), later.place]));
-      const areas = [...places.values()].map((place) => areaOf(context.frame, place));
-      // Most pieces lie well inside one film; only the others are cut out of the whole cover.
+      const areas = [...places.values()]
+        .map((place) => areaOf(context.frame, place))
+        .sort((a, b) => sizeOf(b) - sizeOf(a));
+      // Most pieces lie well inside one film; only the others are looked at spot by spot.
       const outside = inlaid
         .map(pieceOutline)
         .filter((outline) => !areas.some((area) => outline.every((p) => area.distance_mm(p.x, p.y) > 0)));
       if (outside.length === 0) return [];
-      const key = [...places.keys()].join();
-      const cover = covers.get(key) ?? covered(areas);
-      covers.set(key, cover);
-      const cut = outside.slice(0, Math.max(1, left));
-      left -= cut.length;
-      const open = cut.map((outline) => uncovered_mm2(outline, cover));
+      const some = outside.slice(0, Math.max(1, left));
+      left -= some.length;
+      const covers = areas.map((area) => area.distance_mm);
+      const open = some.map((outline) => uncovered_mm2(outline, covers));
       const total = open.reduce((sum, one) => sum + one, 0);
       const count = open.filter((one) => one > OPEN_MM2).length;
       if (count === 0) return [];
@@ -58,3 +58,7 @@ export const sealed: NailRule = {
     });
   },
 };
+
+function sizeOf({ polygons }: Area): number {
+  return polygons.reduce((sum, polygon) => sum + polygonArea_mm2(polygon), 0);
+}
