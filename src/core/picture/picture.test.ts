@@ -57,6 +57,19 @@ describe('a nail’s picture', () => {
     expect(at(picture, 0.25, 0.2)[0]).toBeGreaterThan(at(picture, 0.25, 0.8)[0] + 40);
   });
 
+  it('a mirror at the tip leaves the flakes of a cat-eye below it as coarse as they are', () => {
+    const band = (from: number, to: number) => ({ kind: 'band' as const, from, to });
+    const mirror = element('colour', { id: 'mirror', product: 'mirror-silver', region: band(1.5, 2) });
+    const shimmer = [element('colour', { product: 'night-blue' }), element('magnetic', { width_mm: 8 })];
+    const [plain, both] = [draw(setWearing(shimmer)), draw(setWearing([...shimmer, mirror]))];
+    const grainAt = (picture: NailPicture) => {
+      // From pixel to pixel flakes differ, a mirror does not.
+      const row = [...Array(40).keys()].map((i) => at(picture, -0.4 + i * 0.02, 0.5)[2]);
+      return row.slice(1).reduce((sum, one, i) => sum + Math.abs(one - row[i]!), 0);
+    };
+    expect(grainAt(both.picture)).toBe(grainAt(plain.picture));
+  });
+
   it('lets the bed show through one coat of a colour that needs three', () => {
     const one = at(
       draw(setWearing([element('colour', { product: 'ivory-02', passes: 1 })])).picture,

@@ -25,6 +25,8 @@ export interface Row {
   /** The colour so far, in linear light. */
   colour: [Float64Array, Float64Array, Float64Array];
   metal: Float64Array;
+  /** How coarse that metal is. */
+  grain: Float64Array;
   matte: Float64Array;
   /** How much of a pixel lies in each of the scene's places. */
   shares: Float64Array[];
@@ -63,6 +65,7 @@ export function newRow(
     cover: array(),
     colour: [array(), array(), array()],
     metal: array(),
+    grain: array(),
     matte: array(),
     shares: Array.from({ length: places }, array),
     stands: Array.from<Drawn | undefined>({ length: width }),
@@ -111,6 +114,7 @@ export function layGround(row: Row, field: NailField, bareMatte: number, from: n
     blue[i] = ground[2];
   }
   row.metal.fill(0, from, to);
+  row.grain.fill(1, from, to);
   row.matte.fill(bareMatte, from, to);
 }
 
@@ -129,7 +133,7 @@ function layPlace(row: Row, place: Lies, shares: Float64Array, from: number, to:
 }
 
 /** A coat over what is there (Kubelka–Munk). */
-export function layCoat(row: Row, { place, layerAt, metalAt }: Coat, from: number, to: number): void {
+export function layCoat(row: Row, { place, layerAt, metalAt, grain }: Coat, from: number, to: number): void {
   const shares = row.shares[place]!;
   const [red, green, blue] = row.colour;
   const { metal } = row;
@@ -143,6 +147,7 @@ export function layCoat(row: Row, { place, layerAt, metalAt }: Coat, from: numbe
     metal[i] = metalAt
       ? metal[i]! + share * (Math.max(metal[i]!, metalAt(row.x[i]!, row.y)) - metal[i]!)
       : metal[i]! * (1 - share);
+    if (metalAt) row.grain[i] = row.grain[i]! + share * (grain - row.grain[i]!);
   }
 }
 
@@ -202,6 +207,7 @@ export function lightRow(
     }
     spot.matte = row.matte[i]!;
     spot.metal = row.metal[i]!;
+    spot.grain = row.grain[i]!;
     colour[0] = red[i]!;
     colour[1] = green[i]!;
     colour[2] = blue[i]!;

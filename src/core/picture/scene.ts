@@ -21,6 +21,8 @@ export interface Coat {
   layerAt: (x: number, y: number) => Layer;
   /** How much of it mirrors as metal does; nothing, where it is no metal. */
   metalAt?: (x: number, y: number) => number;
+  /** How coarse its metal is: 1 flakes, towards 0 a mirror. */
+  grain: number;
 }
 
 export interface Sheen {
@@ -35,8 +37,6 @@ export interface Scene {
   sheens: Sheen[];
   standing: Drawn[];
   bareMatte: number;
-  /** How coarse the metal is: flakes, or a mirror. */
-  grain: number;
 }
 
 export function sceneOf(field: NailField, product: (id: string) => Product, px_per_mm: number): Scene {
@@ -57,7 +57,6 @@ export function sceneOf(field: NailField, product: (id: string) => Product, px_p
     sheens: [],
     standing: [],
     bareMatte: field.films.length === 0 ? 0.6 : 0,
-    grain: 1,
   };
   for (const film of field.films) {
     if (film.kind === 'hollow') continue;
@@ -82,14 +81,18 @@ export function sceneOf(field: NailField, product: (id: string) => Product, px_p
           : made?.effect === 'metallic'
             ? { metalAt: always(1) }
             : {};
-      scene.pile.push({ coat: { place: placeOf(film), layerAt, ...metal } });
+      const grain = made?.family === 'mirror-powder' ? MIRROR_GRAIN : 1;
+      scene.pile.push({ coat: { place: placeOf(film), layerAt, ...metal, grain } });
     }
-    if (made?.family === 'mirror-powder') scene.grain = 0.04;
     // Powder keeps the gloss of the top it is burnished on.
-    else scene.sheens.push({ place: placeOf(film), matte: made?.family === 'top-matte' });
+    if (made?.family !== 'mirror-powder')
+      scene.sheens.push({ place: placeOf(film), matte: made?.family === 'top-matte' });
   }
   return scene;
 }
+
+/** Burnished powder is too fine for its flakes to be told apart (by the look of it). */
+const MIRROR_GRAIN = 0.04;
 
 function always<T>(value: T): () => T {
   return () => value;
