@@ -16,6 +16,16 @@ export default tseslint.config(
   },
   ...tseslint.configs.strict,
   {
+    files: ['src/**/*.{ts,tsx}', 'tests/**/*.ts'],
+    ignores: ['src/offline/**'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      // A promise that nobody awaits fails in silence.
+      '@typescript-eslint/no-floating-promises': ['error', { ignoreVoid: false }],
+      '@typescript-eslint/no-misused-promises': 'error',
+    },
+  },
+  {
     files: ['src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks, '@next/next': next },
     rules: {

@@ -71,7 +71,7 @@ function asked(
         if (over) next(false);
         else asking.write(chunk, () => next(!over));
       });
-    void body(write).then(() => asking.end());
+    body(write).then(() => asking.end(), reject);
   });
 }
 const page = () => asked('GET', '/');

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Dialog, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { exported, noViolations, openDemo, planned, titleOf } from './helpers';
 
@@ -44,8 +44,9 @@ const takeOver = (page: Page) =>
       }),
   );
 
-test('a disk without room is told, held back, tried again; export holds all', async ({ page }) => {
-  await page.addInitScript(() => {
+/** From here on `window.full` says whether there is room. */
+const mayBeFull = (page: Page) =>
+  page.addInitScript(() => {
     window.full = false;
     for (const method of ['add', 'put'] as const) {
       const real = IDBObjectStore.prototype[method];
@@ -55,6 +56,46 @@ test('a disk without room is told, held back, tried again; export holds all', as
       };
     }
   });
+
+const accepted = (dialog: Dialog) => {
+  dialog.accept().catch(() => undefined);
+};
+
+test('what cannot be kept is told wherever it is asked for, and so is what nobody foresaw', async ({
+  page,
+}) => {
+  await mayBeFull(page);
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Matinée' })).toBeVisible();
+  const told = page.getByRole('alert').filter({ hasText: /It was not kept/ });
+  const refused = async (doing: () => Promise<void>) => {
+    await page.evaluate(() => (window.full = true));
+    await doing();
+    await expect(told.first()).toBeVisible();
+    await page.evaluate(() => (window.full = false));
+    for (const close of await told.getByRole('button', { name: 'Close' }).all()) await close.click();
+    await expect(told).toHaveCount(0);
+  };
+  const menu = async (of: string, entry: string) => {
+    await page.getByRole('button', { name: of, exact: true }).click();
+    await page.getByRole('menuitem', { name: entry, exact: true }).click();
+  };
+  await refused(() => page.getByRole('button', { name: 'New set' }).click());
+  await refused(() => menu('More for Matinée', 'Make a copy'));
+  await refused(() => menu('More for Matinée', 'Remove'));
+  await page.getByRole('link', { name: 'Clients' }).click();
+  await refused(() => page.getByRole('button', { name: 'New client' }).first().click());
+  await page.evaluate(() => {
+    setTimeout(() => {
+      throw new Error('a fault that nobody foresaw');
+    });
+  });
+  await expect(page.getByRole('alert').filter({ hasText: 'a fault that nobody foresaw' })).toBeVisible();
+  await noViolations(page);
+});
+
+test('a disk without room is told, held back, tried again; export holds all', async ({ page }) => {
+  await mayBeFull(page);
   await openDemo(page, 'Matinée');
   await page.evaluate(() => (window.full = true));
   await titleOf(page).fill('No room');
@@ -119,7 +160,7 @@ test('a store that a newer program takes over is let go, then only read; what wa
   await expect(news).toContainText('What you made is kept; from here on nothing is');
   await titleOf(page).fill('Made after');
   await expect(saving(page, /^Not saved, the browser has closed its store/)).toBeVisible();
-  page.once('dialog', (dialog) => void dialog.accept());
+  page.once('dialog', accepted);
   const before = await stored(page);
   await page.reload();
   await expect(news).toContainText('nothing is changed');
@@ -129,7 +170,7 @@ test('a store that a newer program takes over is let go, then only read; what wa
   await expect(saving(page, 'Not kept here: export it to keep it')).toBeVisible();
   await noViolations(page);
   expect((await exported(page)).text).toContain('"title": "Only looked at"');
-  page.once('dialog', (dialog) => void dialog.accept());
+  page.once('dialog', accepted);
   await page.goto('/');
   for (const name of ['Curtain Up', 'Made before', 'Understudy'])
     await expect(page.getByRole('heading', { name })).toBeVisible();

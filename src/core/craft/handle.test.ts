@@ -4,6 +4,8 @@ import { NAILS } from '../model/names';
 import { chance } from '../model/chance';
 import { randomSet } from '../testing/randomLooks';
 import { element, setWearing } from '../testing/sets';
+import { readPath } from './fieldPath';
+import type { Field } from './technique';
 import { Element, techniqueOf } from './techniques';
 
 const on = (name: (typeof NAILS)[number]) => contextOf(setWearing([]), name);
@@ -11,6 +13,19 @@ const handlesOf = (one: Element, name: (typeof NAILS)[number] = 'left-middle') =
   techniqueOf(one.kind).handles?.(one, on(name)) ?? [];
 const handle = (one: Element, id: string, name: (typeof NAILS)[number] = 'left-middle') =>
   handlesOf(one, name).find((each) => each.id === id)!;
+
+/** Figures that stand outside what their field lets in, by path. */
+function pastTheirFields(fields: readonly Field[], value: unknown): string[] {
+  return fields.flatMap((field): string[] => {
+    const at = 'path' in field ? readPath(value, field.path) : undefined;
+    if (field.kind === 'list' && Array.isArray(at))
+      return at.flatMap((item, i) =>
+        pastTheirFields(field.item, item).map((path) => `${field.path}.${i}.${path}`),
+      );
+    if (field.kind !== 'number' || typeof at !== 'number') return [];
+    return at < field.min - 1e-9 || at > field.max + 1e-9 ? [field.path] : [];
+  });
+}
 
 describe('what is taken hold of on the nail', () => {
   it('a piece lies where it is put, to a twentieth of a mm: 2.5 mm left of the middle, 4 past the cuticle', () => {
@@ -144,6 +159,7 @@ describe('what is taken hold of on the nail', () => {
             const parsed = Element.safeParse(moved);
             expect(parsed.success ? [] : parsed.error.issues).toEqual([]);
             expect(moved).toMatchObject({ id: one.id, kind: one.kind });
+            expect(pastTheirFields(technique.fields, moved)).toEqual(pastTheirFields(technique.fields, one));
           }
         }
       }),

@@ -1,3 +1,4 @@
+import { SMILE_MM } from './smileFields';
 import type { NailFrame, Point } from '../geometry/frame';
 import { smileLine } from '../geometry/regions';
 import { rounded } from '../model/rounded';
@@ -74,8 +75,8 @@ export function smileHandles(smile: Smile, context: NailContext, fitting: Fittin
     const tilt = even ? 0 : (side * (left - right)) / END_SHARE;
     return {
       ...smile,
-      depth_mm: mm(clamp((left + right) / 2 / END_SHARE ** 2, 0, 15)),
-      tilt_mm: mm(clamp(tilt, -6, 6)),
+      depth_mm: mm(clamp((left + right) / 2 / END_SHARE ** 2, ...SMILE_MM.depth)),
+      tilt_mm: mm(clamp(tilt, ...SMILE_MM.tilt)),
     };
   };
   const says = `rise ${smile.rise_mm.toFixed(1)}, depth ${smile.depth_mm.toFixed(1)}, tilt ${smile.tilt_mm.toFixed(1)} mm`;
@@ -85,7 +86,7 @@ export function smileHandles(smile: Smile, context: NailContext, fitting: Fittin
       words: 'smile line, its middle',
       at: { x: 0, y: middle },
       says,
-      move: ({ y }) => ({ ...smile, rise_mm: mm(clamp((y - frame.bed_mm) / scale, -15, 20)) }),
+      move: ({ y }) => ({ ...smile, rise_mm: mm(clamp((y - frame.bed_mm) / scale, ...SMILE_MM.rise)) }),
     },
     {
       id: 'smile-left',

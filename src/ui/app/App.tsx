@@ -3,6 +3,8 @@ import { usePathname } from 'next/navigation';
 import { useEffect, useSyncExternalStore } from 'react';
 import { openStore, storeState, watchStore, type StoreState } from '@/data/store';
 import { late } from '../kit/late';
+import { notDone } from '../kit/notify';
+import { catchTheRest, unforeseen } from '../kit/unforeseen';
 import { Lost } from './Lost';
 import { NotThere } from './NotThere';
 import { NewVersion } from './NewVersion';
@@ -46,7 +48,8 @@ export function App() {
   useEffect(() => {
     // What the address names is fetched while the store opens.
     void bringFor(routeOfPath(window.location.pathname)).catch(() => undefined);
-    void openStore();
+    openStore().catch(unforeseen);
+    return catchTheRest(notDone);
   }, []);
   return (
     <div className={classes.frame}>

@@ -18,7 +18,9 @@ export function StoreTrouble({ store }: { store: Extract<StoreState, { kind: 'fa
       <Button
         h={44}
         variant="default"
-        onClick={() => workInMemory().catch((error: unknown) => setFault(messageOf(error)))}
+        onClick={() => {
+          workInMemory().catch((error: unknown) => setFault(messageOf(error)));
+        }}
       >
         Go on without it
       </Button>

@@ -44,8 +44,16 @@ export function keepOffline(onVersions: (versions: Versions) => void): () => voi
       () => undefined,
     );
   // The first pictures come before what is kept for later.
-  const first = setTimeout(register, hadOne ? 0 : AFTER_MS);
-  const timer = setInterval(() => void registration?.update().catch(() => undefined), LOOK_MS);
+  const first = setTimeout(
+    () => {
+      register().catch(() => undefined);
+    },
+    hadOne ? 0 : AFTER_MS,
+  );
+  const timer = setInterval(() => {
+    // Without a network there is nothing newer to be had.
+    if (registration) registration.update().catch(() => undefined);
+  }, LOOK_MS);
   return () => {
     clearTimeout(first);
     clearInterval(timer);

@@ -20,11 +20,13 @@ export function ClientsView({ id }: { id?: string }) {
   const { clients, fault } = useClients();
   const here = clients?.find((one) => one.id === id) ?? (id === undefined ? clients?.[0] : undefined);
   const add = () =>
-    addClient('New client').then((made) => go(pathOf({ kind: 'clients', id: made.id })), notKept);
+    addClient('New client')
+      .then((made) => go(pathOf({ kind: 'clients', id: made.id })))
+      .catch(notKept);
   return (
     <main className={classes.page}>
       <PageHead words="Clients">
-        <Button h={44} leftSection={<IconPlus size={18} />} onClick={() => void add()}>
+        <Button h={44} leftSection={<IconPlus size={18} />} onClick={() => void add().catch(notKept)}>
           New client
         </Button>
       </PageHead>

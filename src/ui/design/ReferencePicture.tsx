@@ -25,6 +25,7 @@ import { useStudio } from '../studio/studio';
 import { useTaking } from './useTaking';
 import { openElementOf, openLookOf, useEditing } from './useEditing';
 import classes from './Desk.module.css';
+import { notKept } from '../kit/notify';
 
 /** What a set is designed after: a picture kept beside the desk, its colours, and what of the shelf comes near them. */
 export function ReferencePicture() {
@@ -155,7 +156,7 @@ export function ReferencePicture() {
                   setColours(undefined);
                   setMoves(false);
                   read.current = undefined;
-                  void takeAway();
+                  void takeAway().catch(notKept);
                 },
               },
             ]}

@@ -12,6 +12,7 @@ import type { Field } from '@/core/craft/technique';
 import { WRITABLE, type Region } from '@/core/model/region';
 import { without } from '@/core/model/without';
 import { useGesture } from '../kit/useGesture';
+import { smileFields } from '@/core/craft/smileFields';
 import { useStudioStore } from '../studio/studio';
 import { lineOfSvg } from './lineOfSvg';
 import { usePen } from './usePen';
@@ -22,11 +23,7 @@ type Figure = Omit<Extract<Field, { kind: 'number' }>, 'kind' | 'where'>;
 
 const PLACES = { min: 0, max: 2, step: 0.05 } as const;
 
-const SMILE: readonly Figure[] = [
-  { path: 'smile.rise_mm', words: 'Rise', unit: 'mm', min: -8, max: 8, step: 0.1 },
-  { path: 'smile.depth_mm', words: 'Depth', unit: 'mm', min: 0, max: 8, step: 0.1 },
-  { path: 'smile.tilt_mm', words: 'Tilt', unit: 'mm', min: -4, max: 4, step: 0.1 },
-];
+const SMILE: readonly Figure[] = smileFields();
 
 const LINES: readonly Figure[] = [
   { path: 'count', words: 'Lines', min: 1, max: 30, step: 1 },

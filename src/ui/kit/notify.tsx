@@ -57,6 +57,11 @@ export function notify(message: ReactNode, title?: string, id?: string): void {
   );
 }
 
+/** Says that something that was asked for did not happen, and why. */
+export function notDone(error: unknown): void {
+  notify(messageOf(error), 'That did not work');
+}
+
 /** Says that what was just made could not be written, and why. */
 export function notKept(error: unknown): void {
   notify(messageOf(error), 'It was not kept');

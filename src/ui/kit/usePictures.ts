@@ -8,6 +8,7 @@ import { without } from '@/core/model/without';
 import { kitKey, nailKey, nailKeys } from '@/core/plan/nailKey';
 import { pictureOf, RANK, type PictureAsked } from '@/workers/planner';
 import { notDrawn } from './notDrawn';
+import { unforeseen } from './unforeseen';
 
 export type Pictures = Partial<Record<NailName, NailPicture>>;
 
@@ -86,7 +87,7 @@ export function usePicture(
     wanted.current = { set: latest.current, name, px_per_mm, rank, turn_deg };
     if (drawing.current) return;
     drawing.current = true;
-    void (async () => {
+    const drawAll = async () => {
       while (wanted.current && !gone.current) {
         const now: Wanted = wanted.current;
         wanted.current = undefined;
@@ -102,7 +103,8 @@ export function usePicture(
         }
       }
       drawing.current = false;
-    })();
+    };
+    drawAll().catch(unforeseen);
   }, [name, px_per_mm, rank, turn_deg, mark, tries]);
   return picture;
 }

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { messageOf } from '@/core/model/messageOf';
 import { faultLine } from '@/core/model/result';
 import { takeIn } from '@/data/backup';
-import { notify } from '../kit/notify';
+import { notify, notKept } from '../kit/notify';
 import type { ReadBackup } from './readFile';
 import classes from './SetsView.module.css';
 
@@ -96,7 +96,7 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
         </Radio.Group>
       )}
       {fault && <p role="alert">Nothing was taken in: {fault}.</p>}
-      <Button fullWidth h={44} disabled={!more} onClick={() => void take()}>
+      <Button fullWidth h={44} disabled={!more} onClick={() => void take().catch(notKept)}>
         {more ? `Take in ${more}` : 'Nothing to take in'}
       </Button>
     </Modal>

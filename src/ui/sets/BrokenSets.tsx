@@ -6,6 +6,7 @@ import { asText } from '@/data/backup';
 import { downloadText } from '../kit/download';
 import { removeAndOffer } from './removeAndOffer';
 import classes from './SetsView.module.css';
+import { notKept } from '../kit/notify';
 
 type Broken = Extract<Listed, { kind: 'broken' }>;
 
@@ -33,7 +34,7 @@ export function BrokenSets({ broken }: { broken: readonly Broken[] }) {
             <Button
               variant="default"
               h={44}
-              onClick={() => void removeAndOffer(one.title, (one.record as { id: string }).id)}
+              onClick={() => void removeAndOffer(one.title, (one.record as { id: string }).id).catch(notKept)}
             >
               Remove
             </Button>

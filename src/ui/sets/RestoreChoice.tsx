@@ -1,6 +1,7 @@
 'use client';
 import { Button, Modal, Text } from '@mantine/core';
 import { restoreDemo } from '@/data/starting';
+import { notKept } from '../kit/notify';
 
 /** Restoring the demo sets where some were edited: which, and what becomes of them. */
 export function RestoreChoice({ edited, onClose }: { edited: readonly string[]; onClose: () => void }) {
@@ -10,7 +11,7 @@ export function RestoreChoice({ edited, onClose }: { edited: readonly string[]; 
         Edited since: {edited.map((title) => `“${title}”`).join(', ')}. Your edited{' '}
         {edited.length === 1 ? 'set is kept as a copy' : 'sets are kept as copies'} beside the restored.
       </Text>
-      <Button fullWidth h={44} onClick={() => void restoreDemo().then(onClose)}>
+      <Button fullWidth h={44} onClick={() => void restoreDemo().then(onClose).catch(notKept)}>
         Restore, and keep mine as {edited.length === 1 ? 'a copy' : 'copies'}
       </Button>
     </Modal>

@@ -25,6 +25,7 @@ import { readFile, type ReadBackup } from './readFile';
 import { LittleHands } from './LittleHands';
 import { removeAndOffer } from './removeAndOffer';
 import classes from './SetsView.module.css';
+import { notDone, notKept } from '../kit/notify';
 
 const RestoreChoice = late(
   () => import('./RestoreChoice').then((module) => module.RestoreChoice),
@@ -105,7 +106,7 @@ export function SetsView() {
         <Button
           h={44}
           leftSection={<IconPlus size={18} />}
-          onClick={async () => openDesign(await addNewSet())}
+          onClick={() => void addNewSet().then(openDesign).catch(notKept)}
         >
           New set
         </Button>
@@ -121,7 +122,7 @@ export function SetsView() {
           input={input}
           accept=".json,.zip,application/json,application/zip"
           label="Set file"
-          onFile={(file) => void open(file)}
+          onFile={(file) => void open(file).catch(notKept)}
         />
         <Button component={Go} href="/clients" h={44} variant="default" leftSection={<IconUsers size={18} />}>
           Clients
@@ -132,10 +133,10 @@ export function SetsView() {
         <MoreMenu
           label="More"
           entries={[
-            { key: 'backup', words: 'Back up everything', onPick: () => void backUp() },
+            { key: 'backup', words: 'Back up everything', onPick: () => void backUp().catch(notDone) },
             { key: 'take-in', words: 'Take in a backup', onPick: () => input.current?.click() },
             { key: 'bin', words: 'Bin', onPick: () => setBin(true) },
-            { key: 'demo', words: 'Restore the demo sets', onPick: () => void restore() },
+            { key: 'demo', words: 'Restore the demo sets', onPick: () => void restore().catch(notKept) },
           ]}
         />
         <SchemeButton />
@@ -174,7 +175,9 @@ export function SetsView() {
                     key: 'copy',
                     words: 'Make a copy',
                     onPick: () =>
-                      void addSet({ ...stored.document, title: wordsWith(stored.title, '(copy)') }),
+                      void addSet({ ...stored.document, title: wordsWith(stored.title, '(copy)') }).catch(
+                        notKept,
+                      ),
                   },
                   {
                     key: 'export',
@@ -185,7 +188,7 @@ export function SetsView() {
                     key: 'remove',
                     words: 'Remove',
                     danger: true,
-                    onPick: () => void removeAndOffer(stored.title, stored.id),
+                    onPick: () => void removeAndOffer(stored.title, stored.id).catch(notKept),
                   },
                 ]}
               />
@@ -194,7 +197,7 @@ export function SetsView() {
         ))}
       </ul>
       {broken && broken.length > 0 && <BrokenSets broken={broken} />}
-      <Keeping onBackUp={() => void backUp()} />
+      <Keeping onBackUp={() => void backUp().catch(notDone)} />
       {backup && <BackupChoice read={backup} onClose={() => setBackup(undefined)} />}
       {bin && <BinPanel onClose={() => setBin(false)} />}
       {replacing && <RestoreChoice edited={replacing} onClose={() => setReplacing(undefined)} />}

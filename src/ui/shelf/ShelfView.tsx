@@ -19,7 +19,7 @@ import { downloadBlob } from '../kit/download';
 import { FileInput } from '../kit/FileInput';
 import { Faults } from '../kit/Faults';
 import { late } from '../kit/late';
-import { notify, notKept } from '../kit/notify';
+import { notDone, notify, notKept } from '../kit/notify';
 import { PageHead } from '../kit/PageHead';
 import { useTitle } from '../kit/useTitle';
 import { BulkEdit } from './BulkEdit';
@@ -59,12 +59,14 @@ export function ShelfView() {
   }, [ended]);
   const found = useMemo(() => sorted(items ?? [], wanted, family, order), [items, wanted, family, order]);
 
-  const put = (changed: readonly ShelfItem[]) => putOnShelf(changed).catch(notKept);
+  const put = (changed: readonly ShelfItem[]): void => void putOnShelf(changed).catch(notKept);
 
   function duplicate({ product }: ShelfItem) {
     const taken = new Set(items?.map((one) => one.product.id));
     const made = recoloured(product, `${product.name} 2`, product.colour ?? '#b0303a', taken);
-    void put([{ product: made, count: null, price: null, opened_on: null }]).then(() => setOpen(made.id));
+    putOnShelf([{ product: made, count: null, price: null, opened_on: null }])
+      .then(() => setOpen(made.id))
+      .catch(notKept);
   }
 
   async function remove(gone: readonly ShelfItem[]) {
@@ -74,7 +76,7 @@ export function ShelfView() {
     notify(
       <>
         {what} off the shelf. Sets that use {gone.length === 1 ? 'it' : 'them'} keep their own copy.{' '}
-        <Button variant="default" h={44} onClick={() => void put(gone)}>
+        <Button variant="default" h={44} onClick={() => put(gone)}>
           Put {gone.length === 1 ? 'it' : 'them'} back
         </Button>
       </>,
@@ -133,7 +135,7 @@ export function ShelfView() {
               variant="default"
               h={44}
               leftSection={<IconDownload size={18} />}
-              onClick={() => void save()}
+              onClick={() => void save().catch(notDone)}
             >
               Save as CSV
             </Button>
@@ -149,7 +151,7 @@ export function ShelfView() {
               input={input}
               accept=".csv,text/csv"
               label="CSV file"
-              onFile={(file) => void read(file)}
+              onFile={(file) => void read(file).catch(notDone)}
             />
           </>
         )}
@@ -225,7 +227,7 @@ export function ShelfView() {
                   }
                   chosen={chosen.has(one.product.id)}
                   onChoose={(on) => choose([one.product.id], on)}
-                  onRemove={() => void remove([one])}
+                  onRemove={() => void remove([one]).catch(notKept)}
                 />
               ))}
             </Table.Tbody>
@@ -239,8 +241,8 @@ export function ShelfView() {
           {picked.length > 0 && (
             <BulkEdit
               chosen={picked}
-              onPut={(changed) => void put(changed)}
-              onRemove={() => void remove(picked)}
+              onPut={(changed) => put(changed)}
+              onRemove={() => void remove(picked).catch(notKept)}
               onNone={() => setChosen(new Set())}
             />
           )}
@@ -251,7 +253,7 @@ export function ShelfView() {
           name={list.name}
           items={list.items}
           shelf={items ?? []}
-          onTake={(changed) => void put(changed)}
+          onTake={(changed) => put(changed)}
           onClose={() => setList(undefined)}
         />
       )}

@@ -51,7 +51,7 @@ export function SuppliesList({ kind, supplies }: { kind: Supply['kind']; supplie
               onOpen={() => setOpen(open === one.id ? undefined : one.id)}
             >
               <SupplyFields one={one} fields={fields} onChange={changeOf(one.id)} />
-              <Button variant="subtle" color="red" h={44} onClick={() => void remove(one)}>
+              <Button variant="subtle" color="red" h={44} onClick={() => void remove(one).catch(notKept)}>
                 Take off the shelf
               </Button>
             </SupplyRows>

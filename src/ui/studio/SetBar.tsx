@@ -13,6 +13,7 @@ import { countWords, timeWords } from '../kit/words';
 import { late } from '../kit/late';
 import { MoreMenu } from '../kit/MoreMenu';
 import { notify } from '../kit/notify';
+import { unforeseen } from '../kit/unforeseen';
 import { useStudio, useStudioStore, useUndo } from './studio';
 import type { WayOut } from './takeOut';
 import classes from './SetBar.module.css';
@@ -130,7 +131,7 @@ export function SetBar() {
         entries={WAYS_OUT.map(({ key, words }) => ({
           key,
           words,
-          onPick: () => void waysOut(key, store.getState().set),
+          onPick: () => void waysOut(key, store.getState().set).catch(unforeseen),
         }))}
       />
       <SchemeButton />

@@ -6,7 +6,7 @@ import { addSet, openSet, type OpenedSet } from '@/data/sets';
 import { openPainter } from '@/workers/planner';
 import { go, Go } from '../kit/Go';
 import { late } from '../kit/late';
-import { notify } from '../kit/notify';
+import { notify, notKept } from '../kit/notify';
 import { pathOf, type SetView } from '../kit/route';
 import { useTitle } from '../kit/useTitle';
 import { keepPlanned } from './keepPlanned';
@@ -57,7 +57,7 @@ export function StudioShell({ id, view }: { id: string; view: SetView }) {
   useEffect(() => {
     // While the store is read, what is needed next comes as well; what fails is told where it is needed.
     openPainter();
-    void Promise.allSettled([VIEW[view].bring()]);
+    VIEW[view].bring().catch(() => undefined);
   }, [view]);
   useEffect(() => {
     let stale = false;
@@ -134,7 +134,7 @@ function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
     // The views still to come are fetched while nothing else is asked for, so that going there needs no server.
     const bring = () => {
       setQuiet(true);
-      void Promise.allSettled(Object.values(VIEW).map((one) => one.bring()));
+      for (const one of Object.values(VIEW)) one.bring().catch(() => undefined);
     };
     const timer = setTimeout(bring, BRING_MS);
     return () => clearTimeout(timer);
@@ -168,7 +168,11 @@ function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
         <div className={classes.work}>
           <SetBar />
           <div>
-            <Gone onPutBack={() => void keeper.current?.putAgain()} />
+            <Gone
+              onPutBack={() => {
+                keeper.current?.putAgain().catch(notKept);
+              }}
+            />
             <PlanFailed />
             {quiet && <KitAsk />}
           </div>
@@ -187,7 +191,7 @@ function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
             keeper.current?.rebase(conflict.theirs.revision);
             setConflict(undefined);
           }}
-          onKeepBoth={() => void keepMineAsCopy(conflict.theirs)}
+          onKeepBoth={() => void keepMineAsCopy(conflict.theirs).catch(notKept)}
         />
       )}
     </StudioContext.Provider>

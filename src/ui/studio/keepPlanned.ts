@@ -6,6 +6,7 @@ import type { Found } from '@/core/timing/sitting';
 import type { Planned } from '@/workers/plannerApi';
 import { planOf, polish, stopPolishing } from '@/workers/planner';
 import { knownSittings, type KnownSittings } from './knownSittings';
+import { unforeseen } from '../kit/unforeseen';
 import type { StudioStore } from './studio';
 
 /** The picture of the changed nail comes first: planning starts once it is likely to be drawn. */
@@ -63,7 +64,7 @@ export function keepPlanned(
       const planning = isNow(set) ? 'fresh' : 'making';
       store.setState({ plan, planned_ms: took_ms, searched: 0, settled, planning, planFault: undefined });
       clearTimeout(quiet);
-      quiet = setTimeout(() => void atLength(), QUIET_MS);
+      quiet = setTimeout(() => void atLength().catch(unforeseen), QUIET_MS);
     } catch (error) {
       if (isNow(set)) store.setState({ planning: 'failed', planFault: messageOf(error) });
     }
@@ -90,7 +91,7 @@ export function keepPlanned(
     clearTimeout(quiet);
     by.stopPolishing();
     store.setState({ planning: 'making', planFault: undefined, searchFailed: false });
-    void run();
+    void run().catch(unforeseen);
   }
 
   const unsubscribe = store.subscribe((state, before) => {
@@ -105,10 +106,10 @@ export function keepPlanned(
     const letGo = before.heldFrom !== undefined && state.set !== before.heldFrom;
     if (state.heldFrom || !(changed || letGo)) return;
     clearTimeout(timer);
-    timer = setTimeout(() => void run(), PICTURE_FIRST_MS);
+    timer = setTimeout(() => void run().catch(unforeseen), PICTURE_FIRST_MS);
   });
   store.setState({ replan });
-  timer = setTimeout(() => void run(), OPENING_MS);
+  timer = setTimeout(() => void run().catch(unforeseen), OPENING_MS);
   return () => {
     stopped = true;
     clearTimeout(timer);

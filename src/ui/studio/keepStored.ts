@@ -5,6 +5,7 @@ import { append, keepLate, newKey } from '@/data/journal';
 import { saveSet, opened, storeAgain, watchSet, type OpenedSet } from '@/data/sets';
 import { askToKeep, storeState } from '@/data/store';
 import { messageOf } from '@/core/model/messageOf';
+import { unforeseen } from '../kit/unforeseen';
 import type { Saving, StudioStore } from './studio';
 import { packHistory } from './undoHistory';
 
@@ -100,7 +101,7 @@ export function keepStored(
 
   /** A save that is due is not put off by the next change. */
   function schedule(delay_ms = SAVE_DELAY_MS): void {
-    if (!stopped) timer ??= setTimeout(() => void save(), delay_ms);
+    if (!stopped) timer ??= setTimeout(() => void save().catch(unforeseen), delay_ms);
   }
 
   function record(from: SetDocument, to: SetDocument): void {
@@ -192,7 +193,7 @@ export function keepStored(
   }
   return {
     stop: () => {
-      if (timer) void save();
+      if (timer) void save().catch(unforeseen);
       stopped = true;
       clearTimeout(timer);
       window.removeEventListener('pagehide', flush);

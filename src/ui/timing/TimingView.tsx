@@ -85,16 +85,18 @@ export function TimingView() {
 
 /** What would shorten it, most first; each can be taken at once and undone. */
 function Shorter({ set }: { set: SetDocument }) {
-  const [list, setList] = useState<Shortening[] | 'failed'>();
+  const [tried, setTried] = useState<{ set: SetDocument; list: Shortening[] | 'failed' }>();
+  // What was offered for the set before is not true of this one.
+  const list = tried?.set === set ? tried.list : undefined;
   const store = useStudioStore();
   useEffect(() => {
     let stale = false;
     shorteningsOf(set).then(
       (made) => {
-        if (!stale) setList(made);
+        if (!stale) setTried({ set, list: made });
       },
       () => {
-        if (!stale) setList('failed');
+        if (!stale) setTried({ set, list: 'failed' });
       },
     );
     return () => {

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { smileFields } from '../smileFields';
 import { BUILD_BASE, defineBuild } from '../build';
 import { Id } from '../../model/primitives';
 import type { Product } from '../../model/product';
@@ -43,8 +44,8 @@ export const dip = defineBuild({
     },
     { kind: 'product', path: 'french.product', words: 'Bed', families: ['dip'] },
     { kind: 'product', path: 'french.filler', words: 'Tip', families: ['dip'] },
-    { kind: 'number', path: 'french.smile.rise_mm', words: 'Rise', unit: 'mm', min: -8, max: 8, step: 0.1 },
-    { kind: 'number', path: 'french.smile.depth_mm', words: 'Depth', unit: 'mm', min: 0, max: 8, step: 0.1 },
+    // A ledge is filed level: it has no tilt.
+    ...smileFields('french.smile').slice(0, 2),
   ],
   fresh: (id) => ({
     id,

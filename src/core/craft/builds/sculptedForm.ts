@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { smileFields } from '../smileFields';
 import { Id, mm } from '../../model/primitives';
 import { Smile } from '../../model/region';
 import { BUILD_BASE, defineBuild } from '../build';
@@ -43,9 +44,7 @@ export const sculptedForm = defineBuild({
       fresh: (products) => ({ product: products.cover, smile: { rise_mm: 0, depth_mm: 2.5, tilt_mm: 0 } }),
     },
     { kind: 'product', path: 'french.product', words: 'Bed', families: ['builder-gel', 'putty-gel'] },
-    { kind: 'number', path: 'french.smile.rise_mm', words: 'Rise', unit: 'mm', min: -8, max: 8, step: 0.1 },
-    { kind: 'number', path: 'french.smile.depth_mm', words: 'Depth', unit: 'mm', min: 0, max: 8, step: 0.1 },
-    { kind: 'number', path: 'french.smile.tilt_mm', words: 'Tilt', unit: 'mm', min: -4, max: 4, step: 0.1 },
+    ...smileFields('french.smile'),
   ],
   fresh: (id) => ({
     id,

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { smileFields } from '../smileFields';
 import { Id, mm } from '../../model/primitives';
 import { Smile } from '../../model/region';
 import type { Place } from '../operation';
@@ -38,9 +39,7 @@ export const french = defineTechnique({
   ...FILM_SEATS,
   fields: [
     { kind: 'product', path: 'product', words: 'Tip', families: ['gel-colour', 'liner-gel'] },
-    { kind: 'number', path: 'smile.rise_mm', words: 'Rise', unit: 'mm', min: -8, max: 8, step: 0.1 },
-    { kind: 'number', path: 'smile.depth_mm', words: 'Depth', unit: 'mm', min: 0, max: 8, step: 0.1 },
-    { kind: 'number', path: 'smile.tilt_mm', words: 'Tilt', unit: 'mm', min: -4, max: 4, step: 0.1 },
+    ...smileFields(),
     {
       kind: 'optional',
       path: 'liner',
