@@ -1,4 +1,4 @@
-export type Body =
+export type ReadBody =
   | { kind: 'whole'; bytes: Uint8Array<ArrayBuffer> }
   /** More than is taken; slower than is waited for; broken off; the server holds as much as it may. */
   | { kind: 'too-large' | 'too-slow' | 'broken' | 'full' };
@@ -11,7 +11,7 @@ let held = 0;
  * Receives a request's body, counting while it streams: what is over the limit is not kept, whatever length was
  * announced.
  */
-export async function readBody(request: Request, limits: { bytes: number; ms: number }): Promise<Body> {
+export async function readBody(request: Request, limits: { bytes: number; ms: number }): Promise<ReadBody> {
   const announced = Number(request.headers.get('content-length') ?? 0);
   if (announced > limits.bytes) return { kind: 'too-large' };
   const reader = request.body?.getReader();

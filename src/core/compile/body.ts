@@ -17,7 +17,7 @@ import { FAMILIES, lampOf } from '../craft/families';
 import type { Draft } from '../craft/operation';
 import type { Inlaid } from '../craft/technique';
 import type { Product } from '../model/product';
-import { meet, type Cover } from './lattice';
+import { meet, type CoveredCells } from './lattice';
 import type { Placed } from './placed';
 import type { Seated } from './seats';
 
@@ -29,7 +29,7 @@ export interface Layer {
 }
 
 /** The body of a nail: its operations, and whether its cap is a top of its own. */
-export interface Body {
+export interface NailClear {
   placed: Placed[];
   topped: boolean;
 }
@@ -42,9 +42,9 @@ export interface Body {
 export function composeBody(
   inside: readonly Seated[],
   context: NailContext,
-  cover: (drafts: readonly Draft[]) => Cover,
+  cover: (drafts: readonly Draft[]) => CoveredCells,
   structure?: Structure,
-): Body {
+): NailClear {
   const asks = inside.flatMap((one) => {
     const asked = one.technique.inlaid?.(one.element, context);
     return asked ? [asked] : [];
@@ -98,7 +98,7 @@ export function bedded(layer: Layer, pass: number): Placed[] {
 export function layersOf(
   inside: readonly Seated[],
   context: NailContext,
-  cover: (drafts: readonly Draft[]) => Cover,
+  cover: (drafts: readonly Draft[]) => CoveredCells,
 ): (Layer | Seated)[] {
   const parts: (Layer | Seated)[] = [];
   let layer: Layer | undefined;

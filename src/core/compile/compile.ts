@@ -12,7 +12,7 @@ import { editNail, type Edit } from '../document/edits';
 import type { Disc } from '../geometry/regions';
 import type { NailName } from '../model/names';
 import { rounded } from '../model/rounded';
-import type { Found } from '../craft/start';
+import type { FoundOn } from '../craft/start';
 import { followEdits, type EditFault } from './followEdits';
 import { coverer, meet } from './lattice';
 import type { Placed } from './placed';
@@ -26,7 +26,7 @@ export interface Compiled {
   skipped: Operation[];
   elements: Element[];
   context: NailContext;
-  found: Found;
+  found: FoundOn;
   /** Ids of the whole order, what is left out in the place where it would stand. */
   order: readonly string[];
   editFaults: EditFault[];

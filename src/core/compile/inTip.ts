@@ -6,9 +6,9 @@ import type { Draft, PlacedPiece } from '../craft/operation';
 import type { Product } from '../model/product';
 import { layersOf, bedded, ownWork } from './body';
 import { beddedByHalves } from './halves';
-import type { Cover } from './lattice';
+import type { CoveredCells } from './lattice';
 import type { Placed } from './placed';
-import { settle, type Seated } from './seats';
+import { inSeatOrder, type Seated } from './seats';
 
 /** The layer that closes pieces inside a tip (common practice: thin, or the tip stands off its nail). */
 const CLOSE_UM = 80;
@@ -20,11 +20,11 @@ const CLOSE_UM = 80;
 export function composeInTip(
   seated: readonly Seated[],
   context: NailContext,
-  cover: (drafts: readonly Draft[]) => Cover,
+  cover: (drafts: readonly Draft[]) => CoveredCells,
   byHalves = false,
 ): Placed[] {
   if (seated.length === 0) return [];
-  const order = settle([...seated].reverse(), cover, context.product);
+  const order = inSeatOrder([...seated].reverse(), cover, context.product);
   const parts = layersOf(order, context, cover);
   let beds = 0;
   const art = parts.flatMap((part): Placed[] => {

@@ -8,19 +8,21 @@ const LATTICE_X = 19;
 const LATTICE_Y = 32;
 
 /** A sampled cover: one byte a lattice point. */
-export type Cover = Uint8Array;
+export type CoveredCells = Uint8Array;
 
-const sampled = perFrame<Cover>();
+const sampled = perFrame<CoveredCells>();
 
 /** Gives the sampled cover of drafts on one nail; each place, and each list of drafts, is worked out once. */
-export function coverer(frame: NailFrame): (drafts: readonly Pick<Draft, 'place' | 'deposit'>[]) => Cover {
-  const one = (draft: Pick<Draft, 'place' | 'deposit'>): Cover => {
+export function coverer(
+  frame: NailFrame,
+): (drafts: readonly Pick<Draft, 'place' | 'deposit'>[]) => CoveredCells {
+  const one = (draft: Pick<Draft, 'place' | 'deposit'>): CoveredCells => {
     const pieces = draft.deposit?.kind === 'pieces' ? draft.deposit.pieces : undefined;
     return sampled(frame, JSON.stringify(pieces ?? draft.place), () =>
       sample(frame, pieces ? piecesDistance(pieces) : areaOf(frame, draft.place).distance_mm),
     );
   };
-  const together = new WeakMap<readonly object[], Cover>();
+  const together = new WeakMap<readonly object[], CoveredCells>();
   return (drafts) => {
     const asked = together.get(drafts);
     if (asked) return asked;
@@ -31,7 +33,7 @@ export function coverer(frame: NailFrame): (drafts: readonly Pick<Draft, 'place'
   };
 }
 
-function sample(frame: NailFrame, distance_mm: (x: number, y: number) => number): Cover {
+function sample(frame: NailFrame, distance_mm: (x: number, y: number) => number): CoveredCells {
   const cover = new Uint8Array(LATTICE_X * LATTICE_Y);
   // Any point of the nail is nearer than this to a point of the lattice, so nothing falls between.
   const reach = 0.75 * Math.max(frame.arc_mm / LATTICE_X, frame.length_mm / LATTICE_Y);
@@ -46,6 +48,6 @@ function sample(frame: NailFrame, distance_mm: (x: number, y: number) => number)
 }
 
 /** Whether two covers share any point. */
-export function meet(a: Cover, b: Cover): boolean {
+export function meet(a: CoveredCells, b: CoveredCells): boolean {
   return a.some((value, i) => value === 1 && b[i] === 1);
 }

@@ -4,12 +4,12 @@ import { SEATS } from '../craft/operation';
 import { element, setWearing } from '../testing/sets';
 import { coverer } from './lattice';
 import { contextOf } from './prepare';
-import { seatElements, settle, surfaceAfter, wantsHost } from './seats';
+import { seatElements, inSeatOrder, surfaceAfter, wantsHost } from './seats';
 
 const context = contextOf(setWearing([]), 'left-middle');
 const seated = (...elements: Element[]) => seatElements(elements, context, SEATS);
 const settled = (...elements: Element[]) =>
-  settle(seated(...elements), coverer(context.frame), context.product).map((one) => one.element.id);
+  inSeatOrder(seated(...elements), coverer(context.frame), context.product).map((one) => one.element.id);
 const spot = (across: number) =>
   ({ kind: 'oval', across, along: 0.8, width_mm: 2, length_mm: 2, turn_deg: 0 }) as const;
 
@@ -86,12 +86,12 @@ describe('the order inside a seat', () => {
     fc.assert(
       fc.property(fc.shuffledSubarray(parts), (list) => {
         const all = seated(...list);
-        const order = settle(all, coverer(context.frame), context.product);
+        const order = inSeatOrder(all, coverer(context.frame), context.product);
         expect(order.map((one) => one.element.id).sort()).toEqual(list.map((one) => one.id).sort());
         const still = order.filter((one) => !one.moved).map((one) => one.listed);
         expect(still).toEqual([...still].sort((a, b) => a - b));
         // Settled once, it is settled: nothing more would move.
-        const again = settle(
+        const again = inSeatOrder(
           order.map((one, listed) => ({ ...one, listed })),
           coverer(context.frame),
           context.product,

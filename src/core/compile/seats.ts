@@ -6,7 +6,7 @@ import type { NailContext } from '../craft/context';
 import type { Technique } from '../craft/technique';
 import { techniqueOf, type Element } from '../craft/techniques';
 import type { Product } from '../model/product';
-import type { Cover } from './lattice';
+import type { CoveredCells } from './lattice';
 import { meet } from './lattice';
 
 /** An element with the seat it has on this nail, and its operations as if nothing stood on the nail. */
@@ -110,9 +110,9 @@ export function wantsHost(drafts: readonly Draft[], product: (id: string) => Pro
  * The order inside a seat: as the look lists it. Where two overlap and the listed order cannot be done while
  * the reverse can, the reverse, with the reason.
  */
-export function settle(
+export function inSeatOrder(
   seated: readonly Seated[],
-  cover: (drafts: readonly Draft[]) => Cover,
+  cover: (drafts: readonly Draft[]) => CoveredCells,
   product: (id: string) => Product,
 ): Seated[] {
   const facts = new Map(

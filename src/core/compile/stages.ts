@@ -2,7 +2,7 @@ import type { BuildKind, BuildStages, Structure } from '../craft/build';
 import { buildKindOf, type Build } from '../craft/builds';
 import type { NailContext } from '../craft/context';
 import { baseDraft } from '../craft/drafts';
-import type { BuildAnew, Found } from '../craft/start';
+import type { BuildAnew, FoundOn } from '../craft/start';
 import { startKindOf } from '../craft/starts';
 import { pouredStructure } from '../craft/structures';
 
@@ -59,7 +59,7 @@ export function stagesOf(
 }
 
 /** What is found on a nail before any work. */
-export function foundOn(build: Build, context: NailContext): Found {
+export function foundOn(build: Build, context: NailContext): FoundOn {
   const kind = buildKindOf(build.kind);
   const start = startOf(kind, context);
   return startKindOf(start.kind).found(start, anew(build, kind, context).worn_um);

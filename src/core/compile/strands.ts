@@ -7,11 +7,19 @@ import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
 import { finish, gloss } from '../craft/techniques/finish';
 import type { Disc } from '../geometry/regions';
-import { composeBody, type Body } from './body';
+import { composeBody, type NailClear } from './body';
 import type { Placed } from './placed';
 import { composeInTip, darkOver } from './inTip';
-import { coverer, meet, type Cover } from './lattice';
-import { isLacquer, isPowder, seatElements, settle, surfaceAfter, wantsHost, type Seated } from './seats';
+import { coverer, meet, type CoveredCells } from './lattice';
+import {
+  isLacquer,
+  isPowder,
+  seatElements,
+  inSeatOrder,
+  surfaceAfter,
+  wantsHost,
+  type Seated,
+} from './seats';
 import { keepsOld, stagesOf } from './stages';
 
 /** The whole order of one nail, stage by stage, before the artist's edits. */
@@ -30,7 +38,7 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
   const { stages, structure } = stagesOf(build, context);
   const { ahead = [], arrive = [], prepare = [], foundation = [] } = stages;
   const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
-  const body = composeBody(settle(within('inside'), cover, context.product), context, cover, structure);
+  const body = composeBody(inSeatOrder(within('inside'), cover, context.product), context, cover, structure);
   const upper = finished(
     seated.filter((one) => one.seat === 'surface' || one.seat === 'over'),
     body,
@@ -43,7 +51,7 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
     ...work('prep', 'arrive', arrive),
     ...work('prep', 'prepare', prepare),
     ...work('build', 'foundation', foundation),
-    ...settle(within('under'), cover, context.product).flatMap((one) => own(one, 'body', one.drafts)),
+    ...inSeatOrder(within('under'), cover, context.product).flatMap((one) => own(one, 'body', one.drafts)),
     ...withGuests(roomFor(upper.line, body.placed), upper.intoBody, context),
     ...upper.line,
     ...(kind.offHand ? [] : work('care', 'care', [oilDraft(context)])),
@@ -91,13 +99,13 @@ function own(one: Seated, stage: Stage, drafts: readonly Draft[]): Placed[] {
  */
 function finished(
   seated: readonly Seated[],
-  body: Body,
+  body: NailClear,
   context: NailContext,
-  cover: (drafts: readonly Draft[]) => Cover,
+  cover: (drafts: readonly Draft[]) => CoveredCells,
 ): { line: Placed[]; intoBody: Seated[] } {
   const { product } = context;
   const guests = seated.filter((one) => wantsHost(one.drafts, product));
-  const surface = settle(
+  const surface = inSeatOrder(
     seated.filter((one) => one.seat === 'surface' && !guests.includes(one)),
     cover,
     product,
@@ -202,7 +210,7 @@ const WHOLE: Part = { region: { kind: 'whole' }, fit: 'keep', hand: 'same' };
 function openAfterTop(
   art: readonly Seated[],
   lastTop: number,
-  body: Body,
+  body: NailClear,
   isClosed: (one: Seated) => boolean,
 ): Part | undefined {
   if (lastTop < 0 && !body.topped) return WHOLE;

@@ -10,7 +10,7 @@ export interface Handle<E> {
   id: string;
   /** What it moves: "piece 2", "smile line, middle". */
   words: string;
-  /** Where it lies on the unrolled nail, in mm. */
+  /** Where it lies on the unrolled nail, in toMm. */
   at: Point;
   /** Its figures as they are. */
   says: string;
@@ -26,9 +26,9 @@ export function onPart<P, E>(handles: readonly Handle<P>[], whole: (part: P) => 
 }
 
 export const clamp = (value: number, least: number, most: number) => Math.max(least, Math.min(most, value));
-/** Shares to a thousandth, mm to a hundredth: finer than a hand is. */
+/** Shares to a thousandth, toMm to a hundredth: finer than a hand is. */
 export const share = (value: number) => rounded(value, 3);
-export const mm = (value: number) => rounded(value, 2);
+export const toMm = (value: number) => rounded(value, 2);
 
 /** Mm from the cuticle as a landmark: 0 cuticle, 1 free edge, 2 tip, and on past them. */
 export function alongAt(frame: NailFrame, y_mm: number): number {
@@ -49,10 +49,10 @@ function acrossOf(context: NailContext, fitting: Fitting, x_mm: number): number 
   return share(clamp(acrossAt(context, fitting, x_mm), -1, 1));
 }
 
-/** "2.5 mm left, 4.0 up": a place on the nail as it is said, seen from above. */
+/** "2.5 toMm left, 4.0 up": a place on the nail as it is said, seen from above. */
 export function placeSays({ x, y }: Point): string {
-  const off = Math.abs(x) < 0.05 ? 'middle' : `${Math.abs(x).toFixed(1)} mm ${x < 0 ? 'left' : 'right'}`;
-  return `${off}, ${y.toFixed(1)} mm from the cuticle`;
+  const off = Math.abs(x) < 0.05 ? 'middle' : `${Math.abs(x).toFixed(1)} toMm ${x < 0 ? 'left' : 'right'}`;
+  return `${off}, ${y.toFixed(1)} toMm from the cuticle`;
 }
 
 /** Where the ends of a smile line are taken hold of, as a share of half the arc. */
@@ -75,18 +75,18 @@ export function smileHandles(smile: Smile, context: NailContext, fitting: Fittin
     const tilt = even ? 0 : (side * (left - right)) / END_SHARE;
     return {
       ...smile,
-      depth_mm: mm(clamp((left + right) / 2 / END_SHARE ** 2, ...SMILE_MM.depth)),
-      tilt_mm: mm(clamp(tilt, ...SMILE_MM.tilt)),
+      depth_mm: toMm(clamp((left + right) / 2 / END_SHARE ** 2, ...SMILE_MM.depth)),
+      tilt_mm: toMm(clamp(tilt, ...SMILE_MM.tilt)),
     };
   };
-  const says = `rise ${smile.rise_mm.toFixed(1)}, depth ${smile.depth_mm.toFixed(1)}, tilt ${smile.tilt_mm.toFixed(1)} mm`;
+  const says = `rise ${smile.rise_mm.toFixed(1)}, depth ${smile.depth_mm.toFixed(1)}, tilt ${smile.tilt_mm.toFixed(1)} toMm`;
   return [
     {
       id: 'smile-middle',
       words: 'smile line, its middle',
       at: { x: 0, y: middle },
       says,
-      move: ({ y }) => ({ ...smile, rise_mm: mm(clamp((y - frame.bed_mm) / scale, ...SMILE_MM.rise)) }),
+      move: ({ y }) => ({ ...smile, rise_mm: toMm(clamp((y - frame.bed_mm) / scale, ...SMILE_MM.rise)) }),
     },
     {
       id: 'smile-left',
@@ -105,7 +105,7 @@ export function smileHandles(smile: Smile, context: NailContext, fitting: Fittin
   ];
 }
 
-interface Body {
+interface Sized {
   across: number;
   along: number;
   width_mm: number;
@@ -115,14 +115,14 @@ interface Body {
 
 /** A thing with a middle, a length and a width: it is moved, turned and drawn longer by its end, wider by its side. */
 export function bodyHandles(
-  body: Body & { id: string; words: string; scale: number; least_mm: number; most_mm: [number, number] },
+  body: Sized & { id: string; words: string; scale: number; least_mm: number; most_mm: [number, number] },
   context: NailContext,
   fitting: Fitting,
   sizes: 'sized' | 'fixed' = 'sized',
-): Handle<Body>[] {
+): Handle<Sized>[] {
   const side = sideOf(context, fitting);
   const { id, words, scale, least_mm, most_mm } = body;
-  const bare: Body = {
+  const bare: Sized = {
     across: body.across,
     along: body.along,
     width_mm: body.width_mm,
@@ -142,7 +142,7 @@ export function bodyHandles(
       of: id,
       words: sizes === 'sized' ? `${words}: turn, and length` : `${words}: turn`,
       at: { x: at.x + long.x * end, y: at.y + long.y * end },
-      says: `${Math.round(body.turn_deg)}°, ${body.length_mm.toFixed(1)} × ${body.width_mm.toFixed(1)} mm`,
+      says: `${Math.round(body.turn_deg)}°, ${body.length_mm.toFixed(1)} × ${body.width_mm.toFixed(1)} toMm`,
       move: ({ x, y }) => {
         const reach = Math.hypot(x - at.x, y - at.y);
         // Drawn onto its own middle it points nowhere.
@@ -151,7 +151,7 @@ export function bodyHandles(
         return {
           ...bare,
           turn_deg: Math.round(turned),
-          ...(sizes === 'sized' ? { length_mm: mm(clamp((2 * reach) / scale, least_mm, most_mm[1])) } : {}),
+          ...(sizes === 'sized' ? { length_mm: toMm(clamp((2 * reach) / scale, least_mm, most_mm[1])) } : {}),
         };
       },
     },
@@ -162,10 +162,10 @@ export function bodyHandles(
             of: id,
             words: `${words}: width`,
             at: { x: at.x + wide.x * flank, y: at.y + wide.y * flank },
-            says: `${body.length_mm.toFixed(1)} × ${body.width_mm.toFixed(1)} mm`,
-            move: ({ x, y }: Point): Body => {
+            says: `${body.length_mm.toFixed(1)} × ${body.width_mm.toFixed(1)} toMm`,
+            move: ({ x, y }: Point): Sized => {
               const across = Math.abs((x - at.x) * wide.x + (y - at.y) * wide.y);
-              return { ...bare, width_mm: mm(clamp((2 * across) / scale, least_mm, most_mm[0])) };
+              return { ...bare, width_mm: toMm(clamp((2 * across) / scale, least_mm, most_mm[0])) };
             },
           },
         ]

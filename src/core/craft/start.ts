@@ -13,7 +13,7 @@ export interface OldProductOn {
 }
 
 /** What is found on a nail before any work. */
-export interface Found {
+export interface FoundOn {
   dull: boolean;
   old?: OldProductOn;
 }
@@ -38,7 +38,7 @@ export interface StartKind<S> {
   /** The start after one of its fields was changed: other figures may follow it. */
   follow?: (start: S, path: string) => S;
   fresh: () => S;
-  found: (start: S, worn_um: number) => Found;
+  found: (start: S, worn_um: number) => FoundOn;
   /** Work on old product that comes off, once the hands are sanitised. */
   clear?: (start: S, context: NailContext) => Draft[];
   /** The plate still has its shine. */

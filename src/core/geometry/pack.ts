@@ -2,14 +2,14 @@ import type { Point } from './frame';
 import { chance } from '../model/chance';
 
 /** A convex thing to be laid, as half sizes in mm; an oval is taken as its eight-cornered hull. */
-export interface Body {
+export interface Packable {
   half_width_mm: number;
   half_length_mm: number;
   round: boolean;
 }
 
-export interface Laid extends Point {
-  body: Body;
+export interface Packed extends Point {
+  body: Packable;
   turn_deg: number;
 }
 
@@ -20,9 +20,9 @@ export interface Packing {
   /** Free room between any two, and to the region's edge. */
   margin_mm: number;
   /** What is laid, in turn; sizes repeat until nothing fits. */
-  bodies: readonly Body[];
+  bodies: readonly Packable[];
   /** Whether a thing may lie just so; `kind`: which of the bodies it is. */
-  accepts?: (one: Laid, kind: number) => boolean;
+  accepts?: (one: Packed, kind: number) => boolean;
   /** How far a thing may turn off the nail's length. */
   turn_deg: number;
   most: number;
@@ -35,17 +35,17 @@ export interface Packing {
  * Things strewn over a region without any lying over another: random sequential addition, each laid where, of the
  * places tried, it leaves the least room beside what lies there already. The same seed lays the same.
  */
-export function pack(wanted: Packing): Laid[] {
+export function pack(wanted: Packing): Packed[] {
   const { into_mm, box, margin_mm, bodies, accepts, turn_deg, most, tries, seed } = wanted;
   const by = chance(seed);
-  const laid: Laid[] = [];
+  const laid: Packed[] = [];
   const hulls: Point[][] = [];
   while (laid.length < most) {
     const kind = laid.length % bodies.length;
     const body = bodies[kind]!;
-    let best: { one: Laid; hull: Point[]; room: number } | undefined;
+    let best: { one: Packed; hull: Point[]; room: number } | undefined;
     for (let t = 0; t < tries; t += 1) {
-      const one: Laid = {
+      const one: Packed = {
         x: box.left + by.next() * (box.right - box.left),
         y: box.low + by.next() * (box.high - box.low),
         body,
@@ -72,12 +72,12 @@ export function pack(wanted: Packing): Laid[] {
   return laid;
 }
 
-function reach({ half_width_mm, half_length_mm }: Body): number {
+function reach({ half_width_mm, half_length_mm }: Packable): number {
   return Math.min(half_width_mm, half_length_mm);
 }
 
 /** The corners of a thing as it lies, grown by a margin. */
-export function hullOf({ x, y, body, turn_deg }: Laid, grown_mm = 0): Point[] {
+export function hullOf({ x, y, body, turn_deg }: Packed, grown_mm = 0): Point[] {
   const turn = (turn_deg * Math.PI) / 180;
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
   const w = body.half_width_mm + grown_mm;

@@ -50,7 +50,7 @@ export function nailsWords(nails: readonly NailName[]): string {
 }
 
 /** The key that selects this nail: 1–9, then 0. */
-export function nailKey(nail: NailName): string {
+export function digitOf(nail: NailName): string {
   return String((NAILS.indexOf(nail) + 1) % 10);
 }
 

@@ -7,7 +7,7 @@ import { buildOf, frameOf } from '../compile/prepare';
 export const PICTURE_PAD_MM = 0.6;
 
 /** One nail as it lies on the spread: its cuticle's middle, in mm from the upper left, and how it is turned. */
-export interface Laid {
+export interface LaidNail {
   name: NailName;
   x_mm: number;
   cuticle_mm: number;
@@ -20,7 +20,7 @@ export interface Laid {
 }
 
 export interface Spread {
-  nails: Laid[];
+  nails: LaidNail[];
   width_mm: number;
   height_mm: number;
 }
@@ -50,7 +50,7 @@ export function spreadOf(set: SetDocument): Spread {
   const reach =
     Math.max(...NAILS.map((name, i) => frames[i]!.length_mm - REST[fingerOf(name)].drop_mm)) + 1.5;
   let x = 3;
-  const nails = NAILS.map((name, i): Laid => {
+  const nails = NAILS.map((name, i): LaidNail => {
     const frame = frames[i]!;
     const finger = fingerOf(name);
     const finger_mm = frame.width_mm * FINGER_SHARE;

@@ -1,6 +1,6 @@
 import type { BuildKind } from '../craft/build';
 import { wholePlace } from '../craft/context';
-import type { Found, OldProductOn } from '../craft/start';
+import type { FoundOn, OldProductOn } from '../craft/start';
 import type { NailFrame } from '../geometry/frame';
 import type { Plate } from '../model/nail';
 import { encode, type Surface } from '../craft/surface';
@@ -78,7 +78,7 @@ export function makeField(
   frame: NailFrame,
   edge: Edge,
   plate: Pick<Plate, 'thickness_mm' | 'free_edge_mm'>,
-  found: Found,
+  found: FoundOn,
 ): NailField {
   const dx = frame.arc_mm / CELLS_X;
   const dy = frame.length_mm / CELLS_Y;
@@ -200,11 +200,11 @@ export function extentWords(
   const inside = grid.inside.reduce((sum, one) => sum + one, 0) * grid.cell_mm2;
   if (fault.area_mm2 > ALL_OVER * fault.of_mm2 && fault.area_mm2 > MOST_OF_A_NAIL * inside)
     return 'over the whole nail';
-  return placeWords(frame, fault.x_mm, fault.y_mm);
+  return spotWords(frame, fault.x_mm, fault.y_mm);
 }
 
 /** "at the tip, left": where on the nail a point lies, as one says it. */
-export function placeWords(frame: NailFrame, x_mm: number, y_mm: number): string {
+export function spotWords(frame: NailFrame, x_mm: number, y_mm: number): string {
   const free = frame.length_mm - frame.bed_mm;
   const along =
     y_mm < frame.bed_mm * 0.3

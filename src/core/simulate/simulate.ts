@@ -5,7 +5,7 @@ import { lookup, rowOf } from '../craft/surfaces';
 import type { Product } from '../model/product';
 import type { Compiled } from '../compile/compile';
 import { coverOf, newCovers, type Cover, type Covers } from './cover';
-import { CELLS_X, CELLS_Y, cellX, cellY, CURED, makeField, newFilm, placeWords, WET } from './field';
+import { CELLS_X, CELLS_Y, cellX, cellY, CURED, makeField, newFilm, spotWords, WET } from './field';
 import type { Edge, Film, NailField } from './field';
 import { file, type FiledInto } from './filing';
 import { judgeGrip, MIN_FAULT_MM2, type Verdict } from './grips';
@@ -228,7 +228,7 @@ function fileDown(run: Run, operation: Operation, cover: Cover): void {
       operation: operation.id,
       reason: 'filed-through',
       area_mm2,
-      where: placeWords(
+      where: spotWords(
         field.frame,
         middle((cell) => field.grid.x[cellX(cell)]!),
         middle((cell) => field.grid.y[cellY(cell)]!),

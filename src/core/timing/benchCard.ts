@@ -1,6 +1,6 @@
 import { lowerFirst } from '../model/letters';
 import type { NailName } from '../model/names';
-import { nailsWords, type Round } from './rounds';
+import { whoseWords, type Round } from './rounds';
 
 /** A line of the sheet to work from: some work and the light that follows at once, or a time in which nothing can be done. */
 export interface CardLine {
@@ -32,7 +32,7 @@ const SHORTEST_REST_S = 5;
 export function benchCard(rounds: readonly Round[], worked: readonly NailName[]): CardLine[] {
   const told = new Set<string>();
   const joined = new Set<Round>();
-  const words = (nails: readonly NailName[]) => nailsWords(nails, worked);
+  const words = (nails: readonly NailName[]) => whoseWords(nails, worked);
   const loads = rounds.filter((round) => round.kind === 'load');
   const lines: Omit<CardLine, 'number'>[] = [];
   let covered_s = 0;

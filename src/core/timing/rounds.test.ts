@@ -3,7 +3,7 @@ import { NAILS, type NailName } from '../model/names';
 import { benchCard } from './benchCard';
 import { momentAt } from './moment';
 import type { Load, Schedule, Stroke } from './problem';
-import { nailsWords, roundsOf } from './rounds';
+import { whoseWords, roundsOf } from './rounds';
 
 const operation = (id: string, over: Partial<Operation> = {}): Operation =>
   ({
@@ -135,13 +135,13 @@ describe('nails in words', () => {
     ['without its thumb', left.filter((nail) => nail !== 'left-thumb'), 'four fingers'],
     ['one finger of both hands', ['left-thumb', 'right-thumb'], 'both thumbs'],
     ['some', ['left-ring', 'left-index'], 'ring, index'],
-  ])('%s', (_what, nails, words) => expect(nailsWords(nails, NAILS)).toBe(words));
+  ])('%s', (_what, nails, words) => expect(whoseWords(nails, NAILS)).toBe(words));
 
   it('are counted among those that are worked on', () => {
     const worked: NailName[] = ['left-ring', 'left-index', 'right-ring'];
-    expect(nailsWords(worked, worked)).toBe('all');
-    expect(nailsWords(['left-ring', 'left-index'], worked)).toBe('all');
-    expect(nailsWords(['left-ring'], worked)).toBe('ring');
+    expect(whoseWords(worked, worked)).toBe('all');
+    expect(whoseWords(['left-ring', 'left-index'], worked)).toBe('all');
+    expect(whoseWords(['left-ring'], worked)).toBe('ring');
   });
 });
 

@@ -195,7 +195,7 @@ function lightOf(load: Load): NonNullable<Round['light']> {
 }
 
 /** Nails in words: "all ten", "all five", "four fingers", or each by its name; both hands of one finger as one. */
-export function nailsWords(nails: readonly NailName[], worked: readonly NailName[]): string {
+export function whoseWords(nails: readonly NailName[], worked: readonly NailName[]): string {
   if (nails.length === worked.length) return worked.length === 10 ? 'all ten' : 'all';
   const hands = new Set(nails.map((nail) => nail.split('-')[0]));
   const fingers = FINGERS.filter((finger) => nails.some((nail) => fingerOf(nail) === finger));

@@ -13,8 +13,8 @@ import { useElementSize } from '@mantine/hooks';
 import { useState, type CSSProperties, type ReactNode } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { nailsOf, type Finding } from '@/core/judge/finding';
-import { mirrorOf, NAILS, nailKey, nailWords, type NailName } from '@/core/model/names';
-import { spreadOf, type Laid } from '@/core/picture/spread';
+import { mirrorOf, NAILS, digitOf, nailWords, type NailName } from '@/core/model/names';
+import { spreadOf, type LaidNail } from '@/core/picture/spread';
 import { HandsSpread, spreadScale } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { SEVERITY } from '../kit/words';
@@ -108,7 +108,7 @@ function draggedWords(id: string, set: SetDocument): string | undefined {
   return nail ? `Swap ${nailWords(nail)}` : set.looks.find((look) => look.id === id)?.name;
 }
 
-function SpreadNail({ laid, children }: { laid: Laid; children: ReactNode }) {
+function SpreadNail({ laid, children }: { laid: LaidNail; children: ReactNode }) {
   const { name } = laid;
   const selected = useStudio((s) => s.selected);
   const select = useStudio((s) => s.select);
@@ -138,7 +138,7 @@ function SpreadNail({ laid, children }: { laid: Laid; children: ReactNode }) {
     >
       {children}
       <span className={nailClasses.key} aria-hidden>
-        {nailKey(name)}
+        {digitOf(name)}
         {worst && <b style={{ color: SEVERITY[worst].variable }}> {SEVERITY[worst].mark}</b>}
       </span>
     </button>

@@ -4,8 +4,8 @@ import { useElementSize } from '@mantine/hooks';
 import { IconRulerMeasure } from '@tabler/icons-react';
 import { useState, type ReactNode } from 'react';
 import { UNITS, type Unit } from '@/core/craft/measures';
-import { nailKey, nailWords } from '@/core/model/names';
-import type { Laid } from '@/core/picture/spread';
+import { digitOf, nailWords } from '@/core/model/names';
+import type { LaidNail } from '@/core/picture/spread';
 import { simulatedCaliper } from '@/devices/caliper';
 import { HandsSpread, spreadScale } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
@@ -93,7 +93,7 @@ function HandsNail({
   turned,
   children,
 }: {
-  laid: Laid;
+  laid: LaidNail;
   turned: boolean;
   children: ReactNode;
 }) {
@@ -114,7 +114,7 @@ function HandsNail({
     >
       {children}
       <span className={nailClasses.key} data-turned={turned || undefined} aria-hidden>
-        {nailKey(name)}
+        {digitOf(name)}
       </span>
     </button>
   );

@@ -5,7 +5,7 @@ import { inUnit, MEASURES, oddPlate, readMeasure, type Measure, type Unit } from
 import { tipWords } from '@/core/craft/tipFit';
 import { tipsOf } from '@/core/judge/rules/tipSize';
 import { upperFirst } from '@/core/model/letters';
-import { fingerOf, handNails, handOf, NAILS, nailKey, nailWords, type NailName } from '@/core/model/names';
+import { fingerOf, handNails, handOf, NAILS, digitOf, nailWords, type NailName } from '@/core/model/names';
 import type { Caliper } from '@/devices/caliper';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './HandsView.module.css';
@@ -93,7 +93,7 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
             <td />
             {shown.map((nail) => (
               <th key={nail} scope="col" data-here={selected.includes(nail) || undefined}>
-                <b>{nailKey(nail)}</b> {fingerOf(nail)}
+                <b>{digitOf(nail)}</b> {fingerOf(nail)}
               </th>
             ))}
           </tr>

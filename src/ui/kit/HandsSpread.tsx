@@ -2,7 +2,7 @@
 import { useMemo, type ReactNode } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { nailWords } from '@/core/model/names';
-import { PICTURE_PAD_MM, spreadOf, type Laid } from '@/core/picture/spread';
+import { PICTURE_PAD_MM, spreadOf, type LaidNail } from '@/core/picture/spread';
 import { Finger } from './Finger';
 import { NailCanvas } from './NailCanvas';
 import type { Pictures } from './usePictures';
@@ -13,7 +13,7 @@ interface Props {
   pictures: Pictures;
   px_per_mm: number;
   /** Wraps a nail's picture, for selecting and dropping. */
-  around?: (laid: Laid, picture: ReactNode) => ReactNode;
+  around?: (laid: LaidNail, picture: ReactNode) => ReactNode;
 }
 
 /** The scale at which a set's spread fits a width, in steps coarse enough that pictures are not drawn anew for a pixel. */

@@ -2,7 +2,7 @@
 import { Slider } from '@mantine/core';
 import { useEffect, useReducer, useState } from 'react';
 import { nailsOf } from '@/core/judge/finding';
-import { NAILS, nailKey, nailWords } from '@/core/model/names';
+import { NAILS, digitOf, nailWords } from '@/core/model/names';
 import type { Operation } from '@/core/craft/operation';
 import type { Stage } from '@/workers/plannerApi';
 import type { HandWipe } from '@/core/timing/problem';
@@ -81,7 +81,7 @@ export function LayersView() {
               className={classes.nail}
               onClick={() => store.getState().select([name])}
             >
-              <b>{nailKey(name)}</b>
+              <b>{digitOf(name)}</b>
               <span>{name.split('-')[1]}</span>
               <span style={{ color: worst ? SEVERITY[worst].variable : undefined }} aria-hidden>
                 {worst ? SEVERITY[worst].mark : ' '}

@@ -1,6 +1,6 @@
 'use client';
 import type { NailName } from '@/core/model/names';
-import { nailsWords, type Round } from '@/core/timing/rounds';
+import { whoseWords, type Round } from '@/core/timing/rounds';
 import { clockWords, handWords } from '../kit/words';
 import classes from './TimingView.module.css';
 
@@ -28,7 +28,7 @@ export function FromHere({
             <span>
               <b>
                 {handWords(round.hand)}
-                {nailsWords(round.nails, worked)}
+                {whoseWords(round.nails, worked)}
               </b>{' '}
               {round.words}
               {round.light ? `, ${round.light.seconds} s` : ''}

@@ -3,7 +3,7 @@ import { Slider } from '@mantine/core';
 import { lowerFirst } from '@/core/model/letters';
 import type { NailName } from '@/core/model/names';
 import { momentAt } from '@/core/timing/moment';
-import { nailsWords, type Round } from '@/core/timing/rounds';
+import { whoseWords, type Round } from '@/core/timing/rounds';
 import { clockWords, handWords } from '../kit/words';
 import classes from './TimingView.module.css';
 
@@ -141,7 +141,7 @@ function Told({
   worked: readonly NailName[];
 }) {
   const moment = momentAt(rounds, at_s);
-  const words = (round: Round) => `${nailsWords(round.nails, worked)}: ${lowerFirst(round.words)}`;
+  const words = (round: Round) => `${whoseWords(round.nails, worked)}: ${lowerFirst(round.words)}`;
   const lit = (['left', 'right'] as const).flatMap((hand) => {
     const round = moment.hands[hand];
     return round?.kind === 'load' ? [{ hand, round }] : [];
@@ -163,7 +163,7 @@ function Told({
         <span key={hand} className={classes.light}>
           {handWords(hand)}
           {round.words.endsWith('inside the tip') && 'tips '}in the lamp, {round.light?.seconds} s:{' '}
-          {nailsWords(round.nails, worked)}
+          {whoseWords(round.nails, worked)}
         </span>
       ))}
     </figcaption>

@@ -1,6 +1,6 @@
 'use client';
 import type { NailName } from '@/core/model/names';
-import { nailsWords, type Round } from '@/core/timing/rounds';
+import { whoseWords, type Round } from '@/core/timing/rounds';
 import { clockWords } from '../kit/words';
 import classes from './TimingView.module.css';
 
@@ -28,7 +28,7 @@ export function LoadList({ rounds, worked }: { rounds: readonly Round[]; worked:
                   {load.light!.seconds} s {load.light!.mode}
                 </td>
                 <td>{load.hand}</td>
-                <td>{nailsWords(load.nails, worked)}</td>
+                <td>{whoseWords(load.nails, worked)}</td>
               </tr>
             ))}
         </tbody>

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { Across, Along, Colour, Id, mm } from '../../model/primitives';
 import { beadShare } from '../../geometry/bead';
 import type { NailFrame, Point } from '../../geometry/frame';
-import { hullOf, pack, type Laid } from '../../geometry/pack';
+import { hullOf, pack, type Packed } from '../../geometry/pack';
 import { DRAWN_FOR_ARC_MM, layRegion, polygonDistance_mm } from '../../geometry/regions';
 import { scaleOn, sideOf, wholePlace, type NailContext } from '../context';
 import { bodyHandles, onPart, spotOf } from '../handle';
@@ -115,7 +115,7 @@ const PACKING_TRIES = 220;
 const CLEAR_OVER_UM = 100;
 
 /** Whether the cap, thinner to the sides and ends as it is poured, keeps clear over a piece once it is filed. */
-function liesUnder(element: Inlay, frame: NailFrame, one: Laid, piece: LyingPiece): boolean {
+function liesUnder(element: Inlay, frame: NailFrame, one: Packed, piece: LyingPiece): boolean {
   const stands_um = pieceStands_mm(frame, piece, element.press) * 1000;
   const filed_um = element.cap === 'float' ? 0 : element.filing_um;
   return hullOf(one).every(
@@ -124,7 +124,7 @@ function liesUnder(element: Inlay, frame: NailFrame, one: Laid, piece: LyingPiec
 }
 
 /** A piece as it would lie, as far as its height over the curve goes. */
-function lyingAt(one: Laid, piece: Inlay['pieces'][number], scale: number): LyingPiece {
+function lyingAt(one: Packed, piece: Inlay['pieces'][number], scale: number): LyingPiece {
   return {
     width_mm: piece.width_mm * scale,
     length_mm: piece.length_mm * scale,

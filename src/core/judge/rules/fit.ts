@@ -17,7 +17,7 @@ const OVERHANG_SHARE = 0.06;
 /** So many meetings of two steps tell as much as all of them. */
 const ENOUGH = 4;
 
-interface Laid {
+interface LaidPiece {
   piece: PlacedPiece;
   operation: string;
   element: string;
@@ -34,7 +34,7 @@ export const fit: NailRule = {
     const { frame } = context;
     const outline = outlinePolygon(frame);
     let beds = 0;
-    const laid: Laid[] = operations.flatMap((operation) => {
+    const laid: LaidPiece[] = operations.flatMap((operation) => {
       if (operation.verb === 'bed') beds += 1;
       const { deposit } = operation;
       if (deposit?.kind !== 'pieces') return [];
@@ -46,7 +46,7 @@ export const fit: NailRule = {
       }));
     });
     const findings: FindingDraft[] = [];
-    const large = new Set<Laid>();
+    const large = new Set<LaidPiece>();
     for (const one of laid) {
       const { piece } = one;
       const room = 2 * frame.halfWidth_mm(Math.max(0, Math.min(piece.y_mm, frame.length_mm)));
@@ -142,7 +142,7 @@ function cutToTheNail(nail: NailCase, element: Element & { region: Region }): Fi
 }
 
 /** A charm of the same kind that fits with a little room. */
-function smaller(nail: NailCase, laid: Laid, share: number): Fix[] {
+function smaller(nail: NailCase, laid: LaidPiece, share: number): Fix[] {
   const element = nail.elements.find((one) => one.id === laid.element);
   if (element?.kind !== 'charm') return [];
   const size = (mm: number) => Math.floor(mm * share * 9) / 10;
@@ -195,8 +195,8 @@ function drawnIn(nail: NailCase, id: string): Fix[] {
   return [leaveOff(nail.name, id, 'Leave it off this nail')];
 }
 
-function offPlate(laid: Laid[], outline: { x: number; y: number }[], nail: NailCase): FindingDraft[] {
-  const byOperation = new Map<string, { one: Laid; out: number; count: number }>();
+function offPlate(laid: LaidPiece[], outline: { x: number; y: number }[], nail: NailCase): FindingDraft[] {
+  const byOperation = new Map<string, { one: LaidPiece; out: number; count: number }>();
   for (const one of laid) {
     const shape = pieceOutline(one.piece);
     // A piece's outline is convex, the nail's need not be: the nail is cut by the piece.
@@ -218,8 +218,8 @@ function offPlate(laid: Laid[], outline: { x: number; y: number }[], nail: NailC
 }
 
 /** What each step lays over others, by its worst meeting. */
-function overlaps(laid: readonly Laid[]): FindingDraft[] {
-  const worst = new Map<string, { a: Laid; b: Laid; area: number; count: number }>();
+function overlaps(laid: readonly LaidPiece[]): FindingDraft[] {
+  const worst = new Map<string, { a: LaidPiece; b: LaidPiece; area: number; count: number }>();
   const shaped = laid.map((one) => ({
     one,
     reach_mm: Math.hypot(one.piece.width_mm, one.piece.length_mm) / 2,

@@ -1,6 +1,6 @@
 import type { Operation } from '../../craft/operation';
 import { NAILS } from '../../model/names';
-import { nailsWords } from '../../timing/rounds';
+import { whoseWords } from '../../timing/rounds';
 import type { SetRule } from '../rule';
 
 /** Layers from this on are felt as they cure; sooner on a thin plate (common practice). */
@@ -41,7 +41,7 @@ export const hotLoad: SetRule = {
         severity: 'note' as const,
         nail: hot[0]!,
         operation: load.operations.find((id) => id.startsWith(`${hot[0]!}/`)) ?? load.operations[0]!,
-        message: `${hot.length} thick layers heat up in one load: ${nailsWords(hot, NAILS)}.`,
+        message: `${hot.length} thick layers heat up in one load: ${whoseWords(hot, NAILS)}.`,
         reason: `Gel heats as it cures, and a hand of it all at once. ${set.kit.lamps.some((lamp) => lamp.low_heat) ? 'Use the lamp’s low-heat mode' : 'Go in for a few seconds at a time'}, and take the hand out as soon as it burns.`,
         figure: {
           words: 'thick layers in one load',
