@@ -42,7 +42,10 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
   const found = foundOn(build, context);
   if (!context.nail.in_work)
     return { operations: [], skipped: [], order: [], elements, context, found, editFaults: [] };
-  const line = lineOf(build, context, elements).map((placed) => complete(placed, context));
+  const line = toldApart(
+    lineOf(build, context, elements).map((placed) => complete(placed, context)),
+    elements,
+  );
   const cover = coverer(context.frame);
   const followed = followEdits(
     line,
@@ -64,11 +67,11 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
   };
 }
 
-/** Films that may lie on a part of the nail: their words say which. */
-const FILM_WORK: readonly Operation['verb'][] = ['coat', 'burnish', 'top', 'matte-top'];
-
 /** A levelling film gathers lint and creeps to the walls past this (common practice). */
 const LEVELLING_OPEN_S = 120;
+
+/** Films that may lie on a part of the nail: their words say which. */
+const FILM_WORK: readonly Operation['verb'][] = ['coat', 'burnish', 'top', 'matte-top'];
 
 function areaOn_mm2(context: NailContext, place: Place): number {
   const { polygons } = areaOf(context.frame, place);
@@ -77,6 +80,18 @@ function areaOn_mm2(context: NailContext, place: Place): number {
     whole,
     polygons.reduce((sum, polygon) => sum + polygonArea_mm2(polygon), 0),
   );
+}
+
+/** Where two elements of a nail say the same of their work, each says its own name with it. */
+function toldApart(line: readonly Operation[], elements: readonly Element[]): Operation[] {
+  const own = new Set(elements.map((one) => one.id));
+  const says = new Map<string, Set<string>>();
+  for (const { element, words } of line)
+    if (own.has(element)) says.set(words, (says.get(words) ?? new Set()).add(element));
+  return line.map((one) => {
+    const alike = !one.lamp && own.has(one.element) && says.get(one.words)!.size > 1;
+    return alike ? { ...one, words: `${one.words} (“${one.element}”)` } : one;
+  });
 }
 
 function complete({ element, stage, draft, moved }: Placed, context: NailContext): Operation {

@@ -2,6 +2,7 @@ import { wholePlace, type NailContext } from '../craft/context';
 import { flashOf } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
 import type { Draft, Place, PlacedPiece } from '../craft/operation';
+import { pressDraft } from '../craft/presses';
 import { sideWords } from '../craft/sides';
 import { ownWork, type Layer } from './body';
 import type { Placed } from './placed';
@@ -16,7 +17,7 @@ const PAST_PIECE_MM = 0.5;
 export function beddedByHalves(layer: Layer, pass: number, context: NailContext): Placed[] {
   const halves = [-1, 1].flatMap((side) => {
     const work = layer.pieces.flatMap((one) =>
-      ownWork({ ...one, drafts: one.drafts.flatMap((draft) => halfOf(draft, one.drafts, side)) }),
+      ownWork({ ...one, drafts: one.drafts.flatMap((draft) => halfOf(draft, one.drafts, side, context)) }),
     );
     return work.some((placed) => placed.draft.deposit) ? [{ side, work }] : [];
   });
@@ -71,11 +72,12 @@ function piecesOf({ deposit }: Draft): readonly PlacedPiece[] {
 }
 
 /** A draft for the pieces of one side alone: its share of them and of the time; nothing where none lie there. */
-function halfOf(draft: Draft, all: readonly Draft[], side: number): Draft[] {
+function halfOf(draft: Draft, all: readonly Draft[], side: number, context: NailContext): Draft[] {
   const every = all.flatMap(piecesOf);
   const here = every.filter((piece) => piece.x_mm >= 0 === side > 0);
   if (every.length === 0) return [draft];
   if (here.length === 0) return [];
+  if (draft.verb === 'press') return [pressDraft(here, context)];
   const hand_s = Math.ceil((draft.hand_s * here.length) / every.length);
   if (draft.deposit?.kind !== 'pieces') return [{ ...draft, hand_s }];
   const words = `Place ${here.length} ${here.length === 1 ? 'piece' : 'pieces'}`;

@@ -76,6 +76,7 @@ export function contextOf(set: SetDocument, name: NailName): NailContext {
     practice: set.practice,
     product,
     role: (role) => product(set.kit.roles[roles[role] ?? role]),
+    torch: set.kit.lamps.some((lamp) => lamp.torch),
     inlaid: false,
     dark: 0,
     standing: [],

@@ -15,6 +15,8 @@ export interface NailContext {
   practice: Practice;
   product: (id: string) => Product;
   role: (role: Role) => Product;
+  /** A lamp of the kit is held to one nail by hand. */
+  torch: boolean;
   /** Pieces are encapsulated on this nail: what lies below them is kept thin. */
   inlaid: boolean;
   /** How much the films inside a tip keep of the light, as Σ t/D_p; 0 where there are none. */

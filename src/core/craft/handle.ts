@@ -10,7 +10,7 @@ export interface Handle<E> {
   id: string;
   /** What it moves: "piece 2", "smile line, middle". */
   words: string;
-  /** Where it lies on the unrolled nail, in toMm. */
+  /** Where it lies on the unrolled nail, in mm. */
   at: Point;
   /** Its figures as they are. */
   says: string;
@@ -26,7 +26,7 @@ export function onPart<P, E>(handles: readonly Handle<P>[], whole: (part: P) => 
 }
 
 export const clamp = (value: number, least: number, most: number) => Math.max(least, Math.min(most, value));
-/** Shares to a thousandth, toMm to a hundredth: finer than a hand is. */
+/** Shares to a thousandth, mm to a hundredth: finer than a hand is. */
 export const share = (value: number) => rounded(value, 3);
 export const toMm = (value: number) => rounded(value, 2);
 
@@ -49,10 +49,10 @@ function acrossOf(context: NailContext, fitting: Fitting, x_mm: number): number 
   return share(clamp(acrossAt(context, fitting, x_mm), -1, 1));
 }
 
-/** "2.5 toMm left, 4.0 up": a place on the nail as it is said, seen from above. */
+/** "2.5 mm left, 4.0 up": a place on the nail as it is said, seen from above. */
 export function placeSays({ x, y }: Point): string {
-  const off = Math.abs(x) < 0.05 ? 'middle' : `${Math.abs(x).toFixed(1)} toMm ${x < 0 ? 'left' : 'right'}`;
-  return `${off}, ${y.toFixed(1)} toMm from the cuticle`;
+  const off = Math.abs(x) < 0.05 ? 'middle' : `${Math.abs(x).toFixed(1)} mm ${x < 0 ? 'left' : 'right'}`;
+  return `${off}, ${y.toFixed(1)} mm from the cuticle`;
 }
 
 /** Where the ends of a smile line are taken hold of, as a share of half the arc. */
@@ -79,7 +79,7 @@ export function smileHandles(smile: Smile, context: NailContext, fitting: Fittin
       tilt_mm: toMm(clamp(tilt, ...SMILE_MM.tilt)),
     };
   };
-  const says = `rise ${smile.rise_mm.toFixed(1)}, depth ${smile.depth_mm.toFixed(1)}, tilt ${smile.tilt_mm.toFixed(1)} toMm`;
+  const says = `rise ${smile.rise_mm.toFixed(1)}, depth ${smile.depth_mm.toFixed(1)}, tilt ${smile.tilt_mm.toFixed(1)} mm`;
   return [
     {
       id: 'smile-middle',
@@ -142,7 +142,7 @@ export function bodyHandles(
       of: id,
       words: sizes === 'sized' ? `${words}: turn, and length` : `${words}: turn`,
       at: { x: at.x + long.x * end, y: at.y + long.y * end },
-      says: `${Math.round(body.turn_deg)}°, ${body.length_mm.toFixed(1)} × ${body.width_mm.toFixed(1)} toMm`,
+      says: `${Math.round(body.turn_deg)}°, ${body.length_mm.toFixed(1)} × ${body.width_mm.toFixed(1)} mm`,
       move: ({ x, y }) => {
         const reach = Math.hypot(x - at.x, y - at.y);
         // Drawn onto its own middle it points nowhere.
@@ -162,7 +162,7 @@ export function bodyHandles(
             of: id,
             words: `${words}: width`,
             at: { x: at.x + wide.x * flank, y: at.y + wide.y * flank },
-            says: `${body.length_mm.toFixed(1)} × ${body.width_mm.toFixed(1)} toMm`,
+            says: `${body.length_mm.toFixed(1)} × ${body.width_mm.toFixed(1)} mm`,
             move: ({ x, y }: Point): Sized => {
               const across = Math.abs((x - at.x) * wide.x + (y - at.y) * wide.y);
               return { ...bare, width_mm: toMm(clamp((2 * across) / scale, least_mm, most_mm[0])) };

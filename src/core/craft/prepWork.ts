@@ -1,14 +1,14 @@
-import { wholePlace } from './context';
+import { wholePlace, type NailContext } from './context';
 import { HAND_S } from './handwork';
 import type { Draft } from './operation';
 
 /** Steps of preparing a plate that builds and starts share. */
 
-export function sanitiseDraft(): Draft {
+export function sanitiseDraft({ practice }: NailContext): Draft {
   return {
     step: 'sanitise',
     verb: 'sanitise',
-    words: 'Sanitise both people’s hands',
+    words: practice.wearer === 'own' ? 'Sanitise your hands' : 'Sanitise both people’s hands',
     place: wholePlace(),
     hand_s: HAND_S.sanitise,
     scope: 'set',

@@ -76,7 +76,7 @@ function linesHandles(region: LinesRegion, context: NailContext, fitting: Fittin
       of: 'lines',
       words: 'lines: how far apart',
       at: { x: at.x + along.y * gap, y: at.y - along.x * gap },
-      says: `${region.pitch_mm.toFixed(1)} toMm from middle to middle`,
+      says: `${region.pitch_mm.toFixed(1)} mm from middle to middle`,
       move: ({ x, y }) => {
         const off = Math.abs((x - at.x) * along.y - (y - at.y) * along.x);
         return { ...region, pitch_mm: toMm(clamp(off / scale, 0.1, 30)) };
@@ -106,7 +106,7 @@ function waveHandle(
     of: 'lines',
     words: 'waves: how high and long',
     at: { x: at.x + along.x * on + along.y * off, y: at.y + along.y * on - along.x * off },
-    says: `${wave.rise_mm.toFixed(1)} toMm high, ${wave.length_mm.toFixed(1)} toMm long`,
+    says: `${wave.rise_mm.toFixed(1)} mm high, ${wave.length_mm.toFixed(1)} mm long`,
     move: ({ x, y }) => {
       const [dx, dy] = [x - at.x, y - at.y];
       return {
@@ -138,7 +138,7 @@ function dotsHandles(region: DotsRegion, context: NailContext, fitting: Fitting)
       of: 'dots',
       words: 'dots: how far apart',
       at: { x: at.x + Math.cos(turn) * gap, y: at.y + Math.sin(turn) * gap },
-      says: `${region.pitch_mm.toFixed(1)} toMm from middle to middle`,
+      says: `${region.pitch_mm.toFixed(1)} mm from middle to middle`,
       move: ({ x, y }) => ({
         ...region,
         pitch_mm: toMm(clamp(Math.hypot(x - at.x, y - at.y) / scale, 0.2, 20)),
@@ -167,7 +167,7 @@ function lettersHandles(region: Letters, context: NailContext, fitting: Fitting)
       of: 'letters',
       words: 'letters: turn, and height',
       at: { x: at.x + reach * Math.cos(turn), y: at.y + reach * Math.sin(turn) },
-      says: `${Math.round(region.turn_deg)}°, ${region.height_mm.toFixed(1)} toMm high`,
+      says: `${Math.round(region.turn_deg)}°, ${region.height_mm.toFixed(1)} mm high`,
       move: ({ x, y }) => {
         const away = Math.hypot(x - at.x, y - at.y);
         if (away < 0.05) return region;

@@ -11,7 +11,8 @@ export function nailKey(set: SetDocument, name: NailName, kit: string): string {
 }
 
 export function kitKey(set: SetDocument): string {
-  return JSON.stringify([set.kit.products, set.kit.roles, set.kit.tips]);
+  const torch = set.kit.lamps.some((lamp) => lamp.torch);
+  return JSON.stringify([set.kit.products, set.kit.roles, set.kit.tips, torch]);
 }
 
 /** For each nail a mark that changes when its plan and picture would. */

@@ -2,7 +2,7 @@ import { curtainUp } from '../demo/curtainUp';
 import { DEMO_SETS } from '../demo';
 import { FAMILIES } from '../craft/families';
 import { NAILS, type NailName } from '../model/names';
-import { QUICK } from '../testing/sets';
+import { element, QUICK, setWearing } from '../testing/sets';
 import { handWipeId, type HandWipe } from '../timing/problem';
 import { inOrderOfUse } from './inOrderOfUse';
 import { planNail } from './nailPlan';
@@ -28,7 +28,7 @@ describe('products in order of use', () => {
   );
 
   it('base before colour, colour before top, oil last', () => {
-    const set = curtainUp();
+    const set = setWearing([element('colour')]);
     const plan = planSet(set, QUICK);
     const listed = inOrderOfUse(
       plan.rounds,

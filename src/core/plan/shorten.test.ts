@@ -1,9 +1,9 @@
 import { techniqueOf } from '../craft/techniques';
 import { DEMO_SETS } from '../demo';
 import { curtainUp } from '../demo/curtainUp';
-import { understudy } from '../demo/understudy';
 import { applyChange } from '../document/changes';
 import type { SetDocument } from '../document/document';
+import { element, setWearing } from '../testing/sets';
 import { planSet } from './planSet';
 import { shorten } from './shorten';
 
@@ -55,8 +55,10 @@ describe('what would shorten the sitting', () => {
   );
 
   it('leaves off the stones beside a charm, not the charm', () => {
-    const words = shorten(understudy()).map((one) => one.words);
-    expect(words).toContain('Lantern without its crystals');
-    expect(words).not.toContain('Lantern without its charm');
+    const set = setWearing([element('colour'), element('charm'), element('crystals')]);
+    const words = shorten(set).map((one) => one.words);
+    const { name } = set.looks[0]!;
+    expect(words).toContain(`${name} without its crystals`);
+    expect(words).not.toContain(`${name} without its charm`);
   });
 });

@@ -54,7 +54,7 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             ...(state.wet && one.wait_s ? { settles: true } : {}),
             ...(one.verb === 'soak' ? { opened_within_s: (one.wait_s ?? 0) + 300 } : {}),
             ...(one.lamp && next?.verb === 'burnish' ? { warm_within_s: 75 } : {}),
-            ...(one.verb === 'flash' && next?.step === 'spill' ? { wiped_within_s: 300 } : {}),
+            ...(one.verb === 'flash' && next?.verb === 'wipe-spill' ? { wiped_within_s: 300 } : {}),
             ...(one.lamp ? { light_s: one.lamp.seconds } : { hand_s: one.hand_s }),
             wait_s: one.wait_s ?? 0,
             wet: state.wet && !lit,
@@ -68,6 +68,7 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             ...(one.deposit && state.wet && product(one.product)?.lamp
               ? { lit_within_s: product(one.product)?.runny ? 40 : 180 }
               : {}),
+            ...(['place', 'press'].includes(one.verb) && state.wet ? { lit_within_s: 180, anew: true } : {}),
             ...(['prime', 'dehydrate'].includes(one.verb) ? { covered_within_s: 240 } : {}),
             // Acrylic that its maker says nothing of is hard after five minutes (common practice).
             ...(one.verb === 'sculpt' && next?.verb === 'pinch'

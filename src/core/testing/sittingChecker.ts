@@ -19,6 +19,8 @@ export interface Need {
   clean?: boolean;
   /** The film just laid must be lit within this. */
   lit_within_s?: number;
+  /** That time is counted from here, whatever was laid before: it is worked into. */
+  anew?: boolean;
   /** The next wet work on this nail must begin within this. */
   covered_within_s?: number;
   /** The next work on the nail begins within this of its end: beads give no longer. */
@@ -293,7 +295,7 @@ function walk(
           // It waited for its light; what is still wet after that is the films' matter, not the clock's.
           if (!nail.wet || need.light_s !== undefined) nail.litBy = Infinity;
           else if (need.lit_within_s !== undefined)
-            nail.litBy = Math.min(nail.litBy, at.end + need.lit_within_s);
+            nail.litBy = Math.min(need.anew ? Infinity : nail.litBy, at.end + need.lit_within_s);
           if (need.pinched_within_s !== undefined) nail.pinchedBy = at.end + need.pinched_within_s;
           if (need.covered_within_s !== undefined) nail.coveredBy = at.end + need.covered_within_s;
         },

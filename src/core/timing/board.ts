@@ -33,6 +33,7 @@ export interface Board {
   settles: Uint8Array;
   wipeable: Uint8Array;
   openGuide_s: Float64Array;
+  renews: Uint8Array;
   openMost_s: Float64Array;
   dueGuide_s: Float64Array;
   dueMost_s: Float64Array;
@@ -124,6 +125,7 @@ export function boardOf(problem: Problem): Board {
     form: flag((task) => task.form),
     settles: flag((task) => task.settles),
     wipeable: flag((task) => task.wipeable),
+    renews: flag((task) => task.renews === true),
     openGuide_s: figure((task) => task.open?.guide_s, Infinity),
     openMost_s: figure((task) => task.open?.most_s, Infinity),
     dueGuide_s: figure((task) => task.due?.guide_s, Infinity),

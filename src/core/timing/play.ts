@@ -24,13 +24,15 @@ export interface Tally {
   /** Past what a film or primer may wait at most: times and seconds. */
   late: number;
   late_s: number;
-  /** Past the guide, up to the most. */
+  /** Past the guide, up to the most; and sticky for longer than a quarter of an hour. */
   lint_s: number;
   dust: number;
   /** Work done by a hand that wears what is wet, only flashed, or a form. */
   unfit: number;
 }
 
+/** A sticky nail lies open this long without a thought (common practice). */
+const STICKY_S = 900;
 const EPSILON = 1e-6;
 const DEEP = 60;
 /** Tries for each activity; a sitting that wants more hangs together too closely for foresight. */
@@ -64,6 +66,8 @@ export class Player {
   private readonly ready: Float64Array;
   private readonly wet: Uint8Array;
   private readonly tacky: Uint8Array;
+  /** Since when a nail has been sticky. */
+  private readonly stickySince: Float64Array;
   private readonly dusty: Uint8Array;
   private readonly soft: Uint8Array;
   private readonly unfit: Uint8Array;
@@ -110,6 +114,7 @@ export class Player {
     this.ready = new Float64Array(chains);
     this.wet = new Uint8Array(chains);
     this.tacky = new Uint8Array(chains);
+    this.stickySince = new Float64Array(chains);
     this.dusty = new Uint8Array(chains);
     this.soft = new Uint8Array(chains);
     this.unfit = new Uint8Array(chains);
@@ -567,6 +572,7 @@ export class Player {
       this.late(part.step, start, this.dueGuide[c]!, this.dueMost[c]!, board.dueKind[due]!);
       this.dueGuide[c] = this.dueMost[c] = Infinity;
     }
+    this.gathersLint(c, start);
     let t = start;
     for (let step = part.step; step < part.step + part.steps; step += 1) {
       const from = t;
@@ -592,6 +598,8 @@ export class Player {
     this.pos[c] = to;
     this.ready[c] = t + board.wait_s[s]!;
     this.wet[c] = board.wet[s]!;
+    // A fresh film begins anew: what lies below it gathers nothing any more.
+    if (!this.tacky[c] || board.wet[s]) this.stickySince[c] = t;
     this.tacky[c] = board.tacky[s]!;
     this.dusty[c] = board.dust[s]!;
     this.soft[c] = board.soft[s]!;
@@ -600,6 +608,9 @@ export class Player {
     this.form[c] = board.form[s]!;
     if (!board.wet[s]) {
       this.openGuide[c] = this.openMost[c] = Infinity;
+    } else if (board.renews[s]) {
+      this.openGuide[c] = t + board.openGuide_s[s]!;
+      this.openMost[c] = t + board.openMost_s[s]!;
     } else {
       if (t + board.openGuide_s[s]! < this.openGuide[c]!) this.openGuide[c] = t + board.openGuide_s[s]!;
       if (t + board.openMost_s[s]! < this.openMost[c]!) this.openMost[c] = t + board.openMost_s[s]!;
@@ -609,6 +620,15 @@ export class Player {
       this.dueMost[c] = t + board.dueMost_s[s]!;
       this.dueOf[c] = s;
     }
+  }
+
+  /** A nail that is left sticky for long gathers lint; weighed when it is taken in hand again. */
+  private gathersLint(c: number, at: number): void {
+    if (!this.tacky[c]) return;
+    const over_s = at - this.stickySince[c]! - STICKY_S;
+    if (over_s <= 0) return;
+    this.tally.lint_s += over_s;
+    this.stickySince[c] = at - STICKY_S;
   }
 
   private late(step: number, at: number, guide: number, most: number, kind: Broken['kind']): void {

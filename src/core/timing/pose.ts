@@ -31,6 +31,9 @@ const WARM = { guide_s: 30, most_s: 75, to: 'next', kind: 'cooled' } as const;
 const SOAKED = { guide_s: 120, most_s: 300 } as const;
 /** Done just before the base, on the nails that get it together. */
 const PRIMING: readonly string[] = ['dehydrate', 'prime'];
+/** A thin bed of clear does not creep while pieces are laid and pressed into it (common practice). */
+const INTO_A_BED: readonly string[] = ['place', 'press'];
+const BED_OPEN = { guide_s: 120, most_s: 180 };
 /** After these a nail is clean of dust. */
 const WIPES: readonly string[] = ['wipe', 'wipe-spill'];
 /** Wiping one sticky nail in passing. */
@@ -139,6 +142,10 @@ function tasksOf(
     if (operation.open_s !== undefined) {
       const most_s = operation.open_s <= RUNNY_S ? operation.open_s : operation.open_s * CREEPS;
       task.open = { guide_s: operation.open_s, most_s };
+    }
+    if (INTO_A_BED.includes(operation.verb) && wet) {
+      task.open = BED_OPEN;
+      task.renews = true;
     }
     if (PRIMING.includes(operation.verb)) task.due = PRIMED;
     if (operation.verb === 'soak') {

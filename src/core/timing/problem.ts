@@ -20,6 +20,8 @@ export interface Task {
   wait_s: number;
   /** How long the film just laid may wait for its light: past `guide_s` it gathers lint, past `most_s` it runs. */
   open?: { guide_s: number; most_s: number };
+  /** Worked into what is wet already, which does not creep meanwhile: its wait begins anew. */
+  renews?: true;
   /**
    * What must follow within the same two limits, to its start: on a plate dehydrated or primed by this the next
    * primer or wet work, on beads that set the very next work, their pinch.

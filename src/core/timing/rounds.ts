@@ -1,7 +1,7 @@
 import type { Operation } from '../craft/operation';
 import { lowerFirst } from '../model/letters';
 import { rounded } from '../model/rounded';
-import { fingerOf, FINGERS, type Hand, type NailName } from '../model/names';
+import { fingerOf, FINGERS, nailWords, type Hand, type NailName } from '../model/names';
 import type { Load, Schedule, Stroke } from './problem';
 
 /**
@@ -196,6 +196,7 @@ function lightOf(load: Load): NonNullable<Round['light']> {
 
 /** Nails in words: "all ten", "all five", "four fingers", or each by its name; both hands of one finger as one. */
 export function whoseWords(nails: readonly NailName[], worked: readonly NailName[]): string {
+  if (nails.length === 1 && worked.length === 1) return nailWords(nails[0]!);
   if (nails.length === worked.length) return worked.length === 10 ? 'all ten' : 'all';
   const hands = new Set(nails.map((nail) => nail.split('-')[0]));
   const fingers = FINGERS.filter((finger) => nails.some((nail) => fingerOf(nail) === finger));

@@ -1,6 +1,7 @@
 import type { Board } from './board';
 import { Player, type Sequence, type Tally } from './play';
 import { inRounds, ROUNDS } from './inRounds';
+import { chance } from '../model/chance';
 
 /** What a second of each kind of friction weighs against a second of the sitting (common practice). */
 export interface Weights {
@@ -60,19 +61,6 @@ export const EDITING: Effort = { iterations: 4000, seed: 1, flow: 'balanced' };
 /** When nothing waits for it: the page once it is quiet, the command line, the server. */
 export const AT_LENGTH: Effort = { ...EDITING, iterations: 40_000 };
 
-/** A small generator of whole numbers (xorshift32): the same on every machine. */
-function randomly(seed: number): (below: number) => number {
-  let x = (seed | 0) * 2654435761 + 0x9e3779b9;
-  x |= 0;
-  if (x === 0) x = 1;
-  return (below) => {
-    x ^= x << 13;
-    x ^= x >>> 17;
-    x ^= x << 5;
-    return (x >>> 0) % below;
-  };
-}
-
 /** At first a step may be worse by so much; a long search dares more. */
 const HOT_S = 12;
 const HOT_AT_LENGTH_S = 20;
@@ -97,7 +85,7 @@ export function search(board: Board, effort: Effort): Sequence {
   const player = new Player(board);
   const weights = WEIGHTS[effort.flow];
   const cost = (sequence: Sequence) => costOf(player.play(sequence), weights);
-  const random = randomly(effort.seed);
+  const random = chance(effort.seed).below;
   let dear = false;
   const starts = ROUNDS.map((rounds) => {
     const sequence = {

@@ -4,7 +4,9 @@ import { IconDownload, IconPrinter } from '@tabler/icons-react';
 import { useLocalStorage } from '@mantine/hooks';
 import { useMemo } from 'react';
 import type { SetDocument } from '@/core/document/document';
-import { upperFirst } from '@/core/model/letters';
+import { tipWords } from '@/core/craft/tipFit';
+import { tipsOf } from '@/core/judge/rules/tipSize';
+import { lowerFirst, upperFirst } from '@/core/model/letters';
 import { NAILS, nailWords } from '@/core/model/names';
 import { nailMaps, type NailMap } from '@/core/picture/nailMap';
 import { countedOut, type CountedOut } from '@/core/plan/countedOut';
@@ -116,6 +118,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
               <li key={product.id}>{upperFirst(product.name)}</li>
             ))}
           </ol>
+          <TipsList set={set} />
           <CountedList counted={counted} />
         </section>
         <ol className={classes.lines} aria-label="In order">
@@ -154,6 +157,26 @@ function CountedList({ counted }: { counted: readonly CountedOut[] }) {
             {one.count} {one.kind === 'charm' && one.count > 1 && '× '}
             {one.words}
             {one.left !== undefined && one.left < one.count && <b> · {one.left} left on the shelf</b>}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** Which ready tip goes on which nail, and what is filed off it before. */
+function TipsList({ set }: { set: SetDocument }) {
+  const fits = useMemo(() => tipsOf(set).fits, [set]);
+  if (fits.length === 0) return null;
+  const boxes = new Set(fits.map((one) => one.box.id));
+  return (
+    <>
+      <h3>Tips</h3>
+      <ul className={classes.tips}>
+        {fits.map((fit) => (
+          <li key={fit.nail}>
+            <b>{upperFirst(nailWords(fit.nail))}</b> {lowerFirst(tipWords(fit))}
+            {boxes.size > 1 && ` · ${fit.box.name}`}
           </li>
         ))}
       </ul>

@@ -31,7 +31,7 @@ export const onStand = defineBuild({
         {
           step: 'ready-tip',
           verb: 'ready-tip',
-          words: `Size and shape (${context.frame.shape}) the tip`,
+          words: `Size the tip and shape it ${context.frame.shape}`,
           place: wholePlace(),
           hand_s: HAND_S['ready-tip'],
           reason: 'Sized for its wearer from sidewall to sidewall; its inside is etched when it is put on.',

@@ -24,7 +24,7 @@ export function clearPlate(context: NailContext, shapeWords: string): Start {
   const { start } = context.nail;
   const kind = startKindOf(start.kind);
   return {
-    arrive: [sanitiseDraft(), ...(kind.clear?.(start, context) ?? [])],
+    arrive: [sanitiseDraft(context), ...(kind.clear?.(start, context) ?? [])],
     prepare: [
       pushBackDraft(),
       shapeDraft(shapeWords),

@@ -66,7 +66,7 @@ export const softGelTip = defineBuild({
   halves: (build) => build.art === 'halves',
   stages: (build, context) => {
     const { arrive, prepare } = prepPlate(context, { shapeWords: 'Shorten the free edge' });
-    const ready = readyDraft(context);
+    const ready = readyDraft(context, build.art === 'above');
     return {
       ...(build.art === 'above' ? {} : { ahead: [ready] }),
       arrive,
@@ -82,14 +82,13 @@ export const softGelTip = defineBuild({
   },
 });
 
-function readyDraft(context: NailContext): Draft {
+/** Where art comes inside, the inside is etched as that begins, and nothing is primed before. */
+function readyDraft(context: NailContext, primed: boolean): Draft {
   const after = context.practice.tips === 'after';
   return {
     step: 'ready-tip',
     verb: 'ready-tip',
-    words: after
-      ? 'Size and etch the tip, prime its inside'
-      : `Size, shape (${context.frame.shape}) and etch the tip, prime its inside`,
+    words: `Size the tip${after ? '' : ` and shape it ${context.frame.shape}`}${primed ? ', etch it inside and prime that' : ''}`,
     place: wholePlace(),
     hand_s: after ? HAND_S['ready-tip'] / 2 : HAND_S['ready-tip'],
     reason: after

@@ -16,7 +16,7 @@ export const finished: StartKind<StartOf<'finished'>> = {
   shines: () => false,
   keeps: (_start, _build, context) => ({
     stages: {
-      arrive: [sanitiseDraft()],
+      arrive: [sanitiseDraft(context)],
       prepare: [
         {
           step: 'key',

@@ -66,7 +66,7 @@ export const infill: StartKind<StartOf<'infill'>> = {
     const { foundation, structure, primer } = build.refill();
     return {
       stages: {
-        arrive: [sanitiseDraft()],
+        arrive: [sanitiseDraft(context)],
         prepare: [
           pushBackDraft(),
           {

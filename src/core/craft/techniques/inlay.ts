@@ -11,6 +11,7 @@ import { HAND_S } from '../handwork';
 import { layPiece } from '../laying';
 import { countWords, pieceStands_mm, sizeOf, type LyingPiece } from '../pieces';
 import type { Draft, PlacedPiece } from '../operation';
+import { pressDraft } from '../presses';
 import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD } from '../technique';
 
 const Piece = z.strictObject({
@@ -312,14 +313,7 @@ export const inlay = defineTechnique({
       },
     ];
     if (element.press) {
-      drafts.push({
-        step: 'press',
-        verb: 'press',
-        words: 'Press flat with the soft stamper',
-        place,
-        hand_s: HAND_S.press * Math.ceil(pieces.length / 2),
-        reason: 'What counts is the height after flattening against the clear above it.',
-      });
+      drafts.push(pressDraft(pieces, context));
     }
     return drafts;
   },

@@ -132,6 +132,8 @@ function cutToTheNail(nail: NailCase, element: Element & { region: Region }): Fi
     return trying(nail, element.id, { region: { ...region, points } }, 'Cut it at the edge of the nail');
   }
   if (region.kind !== 'oval' && region.kind !== 'letters') return [];
+  // What lies in the middle already is simply too large.
+  if (Math.abs(region.across) < 0.05) return [];
   return [0.6, 0.3, 0].flatMap((share) => {
     const near = {
       across: rounded(region.across * share, 3),

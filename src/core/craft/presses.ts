@@ -1,0 +1,61 @@
+import { wholePlace, type NailContext } from './context';
+import { HAND_S } from './handwork';
+import type { Draft, PlacedPiece } from './operation';
+
+/** A soft stamper takes two pieces that lie within this of each other; a longer one takes it whole (common practice). */
+const UNDER_ONE_PRESS_MM = 5;
+const FILLS_IT_MM = 6;
+
+/** Pieces by the press that flattens them: one or two at a time, each with its nearest neighbour. */
+export function pressGroups(pieces: readonly PlacedPiece[]): PlacedPiece[][] {
+  const left = [...pieces];
+  const groups: PlacedPiece[][] = [];
+  for (let one = left.shift(); one; one = left.shift()) {
+    const group = [one];
+    const near = nearest(one, left);
+    if (near >= 0) group.push(...left.splice(near, 1));
+    groups.push(group);
+  }
+  return groups;
+}
+
+function nearest(one: PlacedPiece, others: readonly PlacedPiece[]): number {
+  if (fillsIt(one)) return -1;
+  let best = -1;
+  let least = UNDER_ONE_PRESS_MM;
+  others.forEach((other, i) => {
+    const off = Math.hypot(other.x_mm - one.x_mm, other.y_mm - one.y_mm);
+    if (off > least || fillsIt(other)) return;
+    best = i;
+    least = off;
+  });
+  return best;
+}
+
+function fillsIt({ width_mm, length_mm }: PlacedPiece): boolean {
+  return Math.max(width_mm, length_mm) >= FILLS_IT_MM;
+}
+
+/** A few seconds of the torch before each press: the bed thickens, so that nothing slides (common practice). */
+const HOVER_S = 3;
+
+/** Pieces flattened into their bed, press by press. */
+export function pressDraft(pieces: readonly PlacedPiece[], { torch }: Pick<NailContext, 'torch'>): Draft {
+  const presses = pressGroups(pieces).length;
+  const flat =
+    presses === 1
+      ? 'ress flat with the soft stamper'
+      : `ress flat with the soft stamper, in ${presses} presses of one or two pieces`;
+  const light_s = torch ? HOVER_S * presses : 0;
+  return {
+    step: 'press',
+    verb: 'press',
+    words: torch ? `${HOVER_S} s of the torch, then p${flat}` : `P${flat}`,
+    place: wholePlace(),
+    hand_s: HAND_S.press * presses + light_s,
+    ...(light_s > 0 ? { fixed_s: light_s } : {}),
+    reason: torch
+      ? 'The light comes first, so that the pieces hover and nothing slides; what counts is the height after flattening.'
+      : 'What counts is the height after flattening against the clear above it.',
+  };
+}
