@@ -97,6 +97,24 @@ const fromVersion1: Migration = (file) => {
     const shared = kinds.get(`${look}/${element}`) === 'inlay' && BODY_STEPS.includes(step);
     return `${name}/${shared ? 'body' : element}/${step}${pass}`;
   };
+  // Of several inlays each had its own: a word on one's bed or cap is none on what all of them share.
+  const inlays = (look: string) =>
+    [...kinds].filter(([key, kind]) => kind === 'inlay' && key.startsWith(`${look}/`)).length;
+  const onOneOfSeveral = (id: unknown): boolean => {
+    const parts = typeof id === 'string' ? id.split(/[/#]/) : [];
+    const nail = own(nails, parts[0] ?? '');
+    const look = isObject(nail) ? text(nail.look) : '';
+    const isInlay = kinds.get(`${look}/${parts[1] ?? ''}`) === 'inlay';
+    return isInlay && BODY_STEPS.includes(parts[2] ?? '') && inlays(look) > 1;
+  };
+  if (Array.isArray(file.edits))
+    file.edits = file.edits.filter((edit: unknown) => {
+      if (!isObject(edit)) return true;
+      const of = ['a', 'b', 'after'].map((key) => edit[key]).find(onOneOfSeveral);
+      if (of !== undefined)
+        unused.push(`a change to the order spoke of ${text(of)}, which several inlays share now`);
+      return of === undefined;
+    });
   for (const edit of list(file.edits)) {
     for (const key of ['a', 'b', 'after']) if (key in edit) edit[key] = rewrite(edit[key]);
   }

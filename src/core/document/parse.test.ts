@@ -4,7 +4,7 @@ import { DEMO_SETS } from '../demo';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { compileNail } from '../compile/compile';
-import { NAILS } from '../model/names';
+import { NAILS, type NailName } from '../model/names';
 import { curtainUp } from '../demo/curtainUp';
 import { oldFiles } from '../../../tests/oldFiles';
 import { newSet } from '../starter/newSet';
@@ -219,6 +219,37 @@ describe('older files', () => {
   it('of version 1: twenty stand as they were', () => {
     expect(files).toHaveLength(20);
     for (const name of files) expect(JSON.parse(read(name))).toMatchObject({ version: 1 });
+  });
+
+  it('of version 1 with several inlays: a word on the bed of one is none on the bed of all', () => {
+    const old = JSON.parse(read('two-inlays.lacquer.json')) as Json & {
+      nails: Record<string, { look: string }>;
+      looks: { id: string; elements: { id: string; kind: string }[] }[];
+      edits: Json[];
+    };
+    const [name, nail] = Object.entries(old.nails).find(([, one]) => {
+      const look = old.looks.find((each) => each.id === one.look);
+      return (look?.elements.filter((each) => each.kind === 'inlay').length ?? 0) > 1;
+    })!;
+    const [one, other] = old.looks
+      .find((each) => each.id === nail.look)!
+      .elements.filter((each) => each.kind === 'inlay');
+    const at = (inlay: { id: string }, step: string) => `${name}/${inlay.id}/${step}#1`;
+    const own = { kind: 'skip', a: at(one!, 'press') };
+    old.edits = [
+      { kind: 'skip', a: at(one!, 'bed') },
+      { kind: 'before', a: at(one!, 'flash'), b: at(other!, 'bed') },
+      own,
+    ];
+    const parsed = parseSet(old);
+    if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+    expect(parsed.value.edits).toEqual([own]);
+    expect(parsed.value.note).toContain('several inlays share');
+    const steps = compileNail(parsed.value, name as NailName)
+      .operations.filter((each) => each.element === 'body')
+      .map((each) => each.step);
+    expect(steps.indexOf('bed')).toBeGreaterThanOrEqual(0);
+    expect(steps.indexOf('flash')).toBeGreaterThan(steps.indexOf('bed'));
   });
 
   it('of version 2 open, are planned, and work on every nail', () => {
