@@ -136,9 +136,16 @@ function layOld(field: NailField, { from_mm, apex_um, stays }: OldProductOn): vo
   for (let cell = 0; cell < there.length; cell += 1) {
     const y = grid.y[cellY(cell)]!;
     if (!there[cell] || y < from_mm) continue;
-    const built_um = apex_um * beadShare(frame, grid.x[cellX(cell)]!, y - from_mm);
-    const edge_um = Math.max(0, WORN_EDGE_UM - grid.plate_um[cell]!);
-    film.t_um[cell] = y > frame.bed_mm ? Math.min(built_um, edge_um) : built_um;
+    const x = grid.x[cellX(cell)]!;
+    const built_um = (at_mm: number) => apex_um * beadShare(frame, x, at_mm - from_mm);
+    film.t_um[cell] = built_um(y);
+    if (y > frame.bed_mm) {
+      // From what stands where the bed ends it runs out to the edge that was filed.
+      const edge_um = Math.max(0, WORN_EDGE_UM - grid.plate_um[cell]!);
+      const out = (y - frame.bed_mm) / Math.max(0.1, frame.length_mm - frame.bed_mm);
+      const bed_um = built_um(frame.bed_mm);
+      film.t_um[cell] = Math.min(built_um(y), edge_um + Math.max(0, bed_um - edge_um) * (1 - out));
+    }
     film.phase[cell] = CURED;
     surface[cell] = OLD;
   }

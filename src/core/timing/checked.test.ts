@@ -32,18 +32,19 @@ describe('sittings, by a checker of their own', () => {
       cooled: 'cooled',
       'spill-left': 'spill-left',
     };
-    let found = 0;
+    let sets = 0;
     for (let seed = 1; seed <= runs(12, 200); seed += 1) {
       const set = randomSet(chance(900 + seed));
       set.edits = [];
       const plan = planSet(set, { effort: { iterations: 600 }, fixes: false });
       const told = new Set<string>(plan.sitting.broken.map((one) => one.kind));
-      for (const fault of checkSitting(factsOf(set, plan))) {
+      const faults = checkSitting(factsOf(set, plan));
+      for (const fault of faults)
         expect([seed, fault, told.has(kinds[fault.rule] ?? '')]).toEqual([seed, fault, true]);
-        found += 1;
-      }
+      if (faults.length > 0) sets += 1;
     }
-    expect(found).toBeLessThan(runs(4, 12));
+    // What cannot be kept by any order is told; one set in twenty at most has such a thing.
+    expect(sets).toBeLessThanOrEqual(runs(2, 10));
   });
 });
 

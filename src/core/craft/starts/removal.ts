@@ -27,6 +27,11 @@ const OLD: Record<OldProduct, Old> = {
   lacquer: { words: 'Lacquer', way: 'remover', apex_um: 60 },
 };
 
+/** Guide time that an old product soaks; undefined for what does not soak. */
+export function soakGuide_s(product: OldProduct): number | undefined {
+  return OLD[product].soak_s;
+}
+
 /** Old product that comes off before anything else. */
 export const removal: StartKind<StartOf<'removal'>> = {
   kind: 'removal',

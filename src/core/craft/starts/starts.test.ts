@@ -1,3 +1,4 @@
+import { soakGuide_s } from './removal';
 import { goldenCard } from '../../../../tests/goldenCard';
 import { compileNail } from '../../compile/compile';
 import { curtainUp } from '../../demo/curtainUp';
@@ -27,7 +28,7 @@ const wearing = (start: Start, build: object = {}, kind = 'natural-gel', edits: 
 const removal = (product: (typeof OLD_PRODUCTS)[number], stones = false): Start => ({
   kind: 'removal',
   product,
-  soak_s: 720,
+  soak_s: soakGuide_s(product) ?? 720,
   stones,
 });
 const infill: Start = { kind: 'infill', weeks: 3, gap_mm: null };

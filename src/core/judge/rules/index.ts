@@ -24,6 +24,7 @@ import { oilEarly } from './oilEarly';
 import { sealed } from './sealed';
 import { sittingKept } from './sittingKept';
 import { sittingWhole } from './sittingWhole';
+import { soakShort } from './soakShort';
 import { strength } from './strength';
 import { surfaces } from './surfaces';
 import { systems } from './systems';
@@ -48,6 +49,7 @@ import { worn } from './worn';
 /** Every judgement on one nail: one file and one line each. */
 export const NAIL_RULES: readonly NailRule[] = [
   condition,
+  soakShort,
   surfaces,
   underCured,
   curedShort,

@@ -4,7 +4,10 @@ import type { SetDocument } from '../../document/document';
 import { applyChange } from '../../document/changes';
 import type { Region } from '../../model/region';
 import { NAILS } from '../../model/names';
+import type { Start } from '../../model/start';
+import { planNail } from '../../plan/nailPlan';
 import { planSet } from '../../plan/planSet';
+import { bodyOf } from '../../simulate/strength';
 import { codesOn, element, findingsOn, QUICK, setWearing } from '../../testing/sets';
 
 /* What a document says and a practitioner would see at once: each fault by a small set, and the set without it. */
@@ -189,6 +192,31 @@ describe('the body of a nail', () => {
         .map((one) => one.reason)
         .join(),
     ).toMatch(/curls in/);
+  });
+});
+
+describe('an old set', () => {
+  const worn = (start: Start, bed_mm = 12) =>
+    on('sculpted-form', [element('colour')], (_, set) => {
+      for (const nail of NAILS) {
+        set.nails[nail].start = start;
+        set.nails[nail].plate.bed_mm = bed_mm;
+      }
+    });
+
+  it('that soaks for half its time is told, with the time it takes', () => {
+    const soaked = (soak_s: number) => worn({ kind: 'removal', product: 'gel', stones: false, soak_s });
+    expect(told(soaked(240), 'soak-short')).toMatchObject([{ figure: { value: 240 } }]);
+    expect(codesOn(mended(soaked(240), 'soak-short'))).not.toContain('soak-short');
+    expect(codesOn(soaked(720))).not.toContain('soak-short');
+  });
+
+  it('that stays tapers past the bed: a bed that is a little shorter carries nearly as much', () => {
+    const carries = (bed_mm: number) =>
+      bodyOf(planNail(worn({ kind: 'finished' }, bed_mm), 'left-ring').nominal.field).carries;
+    // From one row of the grid to the next nothing jumps.
+    const all = [12.4, 12.2, 12, 11.8, 11.6].map(carries);
+    expect(Math.max(...all) - Math.min(...all)).toBeLessThan(0.1);
   });
 });
 
