@@ -180,4 +180,8 @@ test('Timing says when the client may leave and what happens at a moment', async
   await expect(page.getByRole('region', { name: /^From 1:\d+:\d+ on$/ }).getByRole('listitem')).toHaveText([
     /Cuticle oil/,
   ]);
+  // What is taken up says what it has brought, beside what it was said to bring.
+  const shorter = page.getByRole('region', { name: 'What would shorten it' });
+  await shorter.getByRole('button', { name: 'Do it' }).first().click();
+  await expect(shorter.getByRole('status')).toHaveText(/^(Done: it saves|It was to save) /);
 });

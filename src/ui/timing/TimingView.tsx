@@ -83,6 +83,25 @@ export function TimingView() {
   );
 }
 
+/** What was taken up: the set it led to, and how long the sitting was before. */
+interface Taken {
+  of: SetDocument;
+  one: Shortening;
+  before_s: number;
+}
+
+/** Figures that differ by less than this are one figure. */
+const ALIKE_S = 30;
+
+/** What a shortening has brought, beside what it was said to bring: the long search may find more, or less. */
+function keptWords({ one, before_s }: Taken, total_s: number): string {
+  const saved_s = before_s - total_s;
+  const found = saved_s > 0 ? `it saves ${timeWords(saved_s)}` : 'it saves nothing';
+  return Math.abs(saved_s - one.saves_s) <= ALIKE_S
+    ? `Done: ${found}.`
+    : `It was to save ${timeWords(one.saves_s)}; with all searched for, ${found}. Undo takes it back.`;
+}
+
 /** What would shorten it, most first; each can be taken at once and undone. */
 function Shorter({ set }: { set: SetDocument }) {
   const [tried, setTried] = useState<{ set: SetDocument; list: Shortening[] | 'failed' }>();
@@ -104,9 +123,20 @@ function Shorter({ set }: { set: SetDocument }) {
     };
   }, [set]);
   const found = Array.isArray(list) ? list : [];
+  const plan = useStudio((s) => (s.planning === 'fresh' ? s.plan : undefined));
+  const settled = useStudio((s) => s.settled || s.searchFailed);
+  const [taken, setTaken] = useState<Taken>();
+  function take(one: Shortening) {
+    const before = store.getState();
+    before.change(one.change);
+    if (before.plan) setTaken({ of: store.getState().set, one, before_s: before.plan.sitting.total_s });
+  }
+  const kept =
+    taken && taken.of === set && plan && settled ? keptWords(taken, plan.sitting.total_s) : undefined;
   return (
     <section className={classes.shorter} aria-label="What would shorten it">
       <h2>What would shorten it</h2>
+      {kept && <p role="status">{kept}</p>}
       {!list && <p className={classes.soft}>Trying it without …</p>}
       {list === 'failed' && <p className={classes.soft}>It could not be tried.</p>}
       {list?.length === 0 && <p className={classes.soft}>Nothing that saves half a minute.</p>}
@@ -115,7 +145,7 @@ function Shorter({ set }: { set: SetDocument }) {
           <li key={one.words}>
             <span className={classes.saves}>{timeWords(one.saves_s)}</span>
             <span>{one.words}</span>
-            <Button variant="default" h={44} onClick={() => store.getState().change(one.change)}>
+            <Button variant="default" h={44} onClick={() => take(one)}>
               Do it
             </Button>
           </li>
