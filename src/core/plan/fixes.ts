@@ -9,7 +9,7 @@ import { sittingKept } from '../judge/rules/sittingKept';
 import { mergeChanges } from './mergeChanges';
 import { operationId, parseOperationId, type Operation } from '../craft/operation';
 import { lowerFirst } from '../model/letters';
-import type { NailName } from '../model/names';
+import { NAILS, type NailName } from '../model/names';
 
 /** How a set is tried: one nail alone and roughly, or the whole with its sitting. */
 export interface Trials {
@@ -24,9 +24,12 @@ export interface Trials {
   order: (name: NailName) => readonly string[];
 }
 
-/** Nails planned in search of fixes, at most; with so many mistakes the later ones wait for the first. */
-const MOST_NAILS = 240;
-const MOST_WHOLE = 40;
+/**
+ * Work that is run in search of fixes, at most, counted in operations: a busy nail costs more than a plain one, and a
+ * set with its sitting about as much as all its nails. With so many mistakes the later ones wait for the first.
+ */
+const MOST_WORK = 5000;
+const WHOLE_SHARE = 0.7;
 /** Of the artist's own moves and insertions those nearest to a fault are tried. */
 const NEAREST = 6;
 
@@ -40,8 +43,9 @@ export function tryFixes(
   list: readonly Cause[],
   trials: Trials,
 ): WaysOut[] {
-  let nails = 0;
-  let wholes = 0;
+  let budget = MOST_WORK;
+  const sizeOf = (name: NailName) => trials.operations(name).length;
+  const whole = WHOLE_SHARE * NAILS.reduce((sum, name) => sum + sizeOf(name), 0);
   const known = new Set(grave(all).map((one) => one.id));
   const tried = new Map<string, Trial>();
   const single = list.map((cause): Fix | undefined => {
@@ -118,8 +122,8 @@ export function tryFixes(
     const gone = new Set(cause.told.map((one) => one.id));
     const left = (findings: readonly Told[]) => findings.some((one) => gone.has(one.id));
     for (const name of trials.touched(next.value)) {
-      nails += 1;
-      if (nails > MOST_NAILS) return FAILED;
+      budget -= sizeOf(name);
+      if (budget < 0) return FAILED;
       const found = trials.nail(next.value, name);
       if (left(found)) return FAILED;
       const brings = grave(found).filter((one) => !known.has(one.id));
@@ -127,8 +131,8 @@ export function tryFixes(
     }
     let found: readonly Told[] = [];
     for (const thorough of [false, true]) {
-      wholes += 1;
-      if (wholes > MOST_WHOLE) return FAILED;
+      budget -= whole;
+      if (budget < 0) return FAILED;
       found = trials.whole(next.value, thorough);
       // A sitting that was hardly searched for may keep less than could be kept.
       const brings = grave(found).filter((one) => !known.has(one.id));

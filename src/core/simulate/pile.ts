@@ -121,11 +121,23 @@ export interface Seen {
   ground?: Triple;
 }
 
-/** The colour of a nail's pile at any point, seen from above, in linear sRGB; films are prepared once. */
-export function pileColours(
-  field: NailField,
-  product: (id: string) => Product,
-): (x_mm: number, y_mm: number, seen?: Seen) => Triple {
+type ColourAt = (x_mm: number, y_mm: number, seen?: Seen) => Triple;
+
+const known = new WeakMap<NailField, { films: number; colourAt: ColourAt }>();
+
+/**
+ * The colour of a nail's pile at any point, seen from above, in linear sRGB. Films are prepared once for a pile, which
+ * many judgements ask; `product` is that of the field's own kit.
+ */
+export function pileColours(field: NailField, product: (id: string) => Product): ColourAt {
+  const before = known.get(field);
+  if (before && before.films === field.films.length) return before.colourAt;
+  const colourAt = prepared(field, product);
+  known.set(field, { films: field.films.length, colourAt });
+  return colourAt;
+}
+
+function prepared(field: NailField, product: (id: string) => Product): ColourAt {
   const layer = layerCache();
   const pigments = field.films.map((film) =>
     film.kind === 'film' && film.paint ? pigmentAlong(film, field.frame, product) : undefined,

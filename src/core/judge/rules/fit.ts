@@ -1,5 +1,6 @@
 import { areaOf } from '../../craft/area';
 import type { Element } from '../../craft/techniques';
+import type { Area } from '../../geometry/regions';
 import type { Region } from '../../model/region';
 import { trying, type NailCase, type NailRule } from '../rule';
 import { outlinePolygon } from '../../geometry/frame';
@@ -85,7 +86,7 @@ export const fit: NailRule = {
       if (!DRAWN.includes(element.region.kind)) continue;
       const drawn = operations.find((operation) => operation.element === element.id && operation.deposit);
       if (!drawn) continue;
-      const spill = spill_mm2(areaOf(frame, drawn.place).polygons, outline);
+      const spill = spillOf(areaOf(frame, drawn.place), outline);
       if (spill.all <= 0 || spill.out / spill.all < OVERHANG_SHARE) continue;
       findings.push({
         code: 'region-off-the-plate',
@@ -113,6 +114,17 @@ export const fit: NailRule = {
     return findings;
   },
 };
+
+/** By the area of a place on a nail, which is kept as long as its frame: the same for every trial. */
+const spills = new WeakMap<Area, ReturnType<typeof spill_mm2>>();
+
+function spillOf(area: Area, outline: { x: number; y: number }[]): ReturnType<typeof spill_mm2> {
+  const before = spills.get(area);
+  if (before) return before;
+  const spill = spill_mm2(area.polygons, outline);
+  spills.set(area, spill);
+  return spill;
+}
 
 /** What is drawn to a size of its own, and can be too large for a nail. */
 const DRAWN: readonly string[] = ['oval', 'outline', 'path', 'letters'];
