@@ -15,6 +15,11 @@ export interface Layer {
   T: Triple;
 }
 
+/** A neutral ground of this luminance. */
+export function grey(value: number): Triple {
+  return [value, value, value];
+}
+
 /** Grounds on which "covers in so many coats" is judged. The nail's are common practice, from memory. */
 export const GROUNDS = {
   card: { dark: 0, pale: 0.8 },

@@ -7,6 +7,7 @@ import { cellAt, height_um } from '../../simulate/field';
 import { pieceStands_mm } from '../../craft/pieces';
 import { beadShare } from '../../geometry/bead';
 import type { FindingDraft, Fix } from '../finding';
+import { softer, turnedAlong } from '../pieceWays';
 
 /** More than this under the pieces and the strength is built below them, where it does not help (common practice). */
 const MAX_BELOW_UM = 420;
@@ -119,8 +120,6 @@ function judgeCover(nail: NailCase, laid: Operation): FindingDraft[] {
   ];
 }
 
-/** What gives on such pieces drapes over a C-curve (common practice). */
-const GIVES = 0.3;
 const FOIL_MM = 0.05;
 
 /** The pieces that stand out turned along the nail, or trimmed across it: they are as they were bought. */
@@ -131,12 +130,7 @@ function turned(nail: NailCase, id: string, out: readonly number[]): Fix[] {
     element.pieces.map((one, i) => (out.includes(i) ? change(one) : one));
   const which = out.length === 1 ? 'the piece that stands out' : 'the pieces that stand out';
   return [
-    ...trying(
-      nail,
-      id,
-      { pieces: those((one) => ({ ...one, turn_deg: one.width_mm > one.length_mm ? 90 : 0 })) },
-      `Turn ${which} along the nail`,
-    ),
+    ...trying(nail, id, { pieces: those(turnedAlong) }, `Turn ${which} along the nail`),
     ...[0.7, 0.5].flatMap((share) =>
       trying(
         nail,
@@ -164,7 +158,7 @@ function lower(nail: NailCase, id: string): Fix[] {
   const element = nail.elements.find((one) => one.id === id);
   if (element?.kind !== 'inlay') return [];
   const thin = element.pieces.map((one) => ({ ...one, thickness_mm: Math.min(one.thickness_mm, FOIL_MM) }));
-  const soft = element.pieces.map((one) => ({ ...one, stiffness: Math.min(one.stiffness, GIVES) }));
+  const soft = element.pieces.map(softer);
   const both = soft.map((one, i) => ({ ...one, thickness_mm: thin[i]!.thickness_mm }));
   return [
     ...trying(nail, id, { pieces: soft }, 'Take pieces that give, so that they drape over the curve'),

@@ -4,6 +4,7 @@ import { rounded } from '../../model/rounded';
 import type { Product } from '../../model/product';
 import type { Change } from '../../document/changes';
 import type { FindingDraft, Fix } from '../finding';
+import { softer, turnedAlong } from '../pieceWays';
 import { trying, type NailCase, type NailRule } from '../rule';
 
 /**
@@ -126,14 +127,11 @@ function standsOff(nail: NailCase, laid: Operation): FindingDraft[] {
   ];
 }
 
-/** What gives on such pieces drapes over a C-curve (common practice). */
-const GIVES = 0.3;
-
 function lower(nail: NailCase, id: string): Fix[] {
   const element = nail.elements.find((one) => one.id === id);
   if (element?.kind !== 'inlay') return [];
-  const soft = element.pieces.map((one) => ({ ...one, stiffness: Math.min(one.stiffness, GIVES) }));
-  const turned = element.pieces.map((one) => ({ ...one, turn_deg: one.width_mm > one.length_mm ? 90 : 0 }));
+  const soft = element.pieces.map(softer);
+  const turned = element.pieces.map(turnedAlong);
   return [
     ...(element.press ? [] : trying(nail, id, { press: true }, 'Press the pieces to the curve')),
     ...trying(nail, id, { pieces: turned }, 'Turn the pieces along the nail'),

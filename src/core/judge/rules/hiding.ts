@@ -1,4 +1,4 @@
-import { GROUNDS, HIDING_RATIO, layerOf, over, type Triple } from '../../colour/film';
+import { GROUNDS, HIDING_RATIO, layerOf, over, grey } from '../../colour/film';
 import { pigmentOf } from '../../colour/pigments';
 import { luminance } from '../../colour/space';
 import { coatOf } from '../../craft/cure';
@@ -14,10 +14,6 @@ import { adjusting, filmIndex, type NailCase, type NailRule } from '../rule';
 
 /** Below this the ground shows to the eye; the hiding ratio itself is 0.98 (ISO 6504-3). */
 const SHOWS_THROUGH = 0.96;
-
-function grey(value: number): Triple {
-  return [value, value, value];
-}
 
 /** Contrast ratio of a colour laid `t_um` thick over the dark and pale grounds of a nail. */
 export function contrastOnNail(product: Product, t_um: number): number {

@@ -19,7 +19,9 @@ export const needlessCoat: NailRule = {
   check: (nail) =>
     nail.elements.flatMap((element): FindingDraft[] => {
       const coats = nail.operations.filter(
-        (one) => one.element === element.id && one.paint?.kind === 'product' && one.deposit,
+        ({ element: own, paint, deposit, product }) =>
+          // What has no colour is not laid to be seen.
+          own === element.id && paint?.kind === 'product' && deposit && nail.context.product(product!).colour,
       );
       const last = coats[coats.length - 1];
       if (!last) return [];

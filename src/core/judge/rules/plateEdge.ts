@@ -2,7 +2,7 @@ import { difference } from '../../colour/space';
 import { rounded } from '../../model/rounded';
 import { CELLS_X, cellX, cellY } from '../../simulate/field';
 import { pileColours } from '../../simulate/pile';
-import { GROUNDS, type Triple } from '../../colour/film';
+import { GROUNDS, grey } from '../../colour/film';
 import type { NailRule } from '../rule';
 
 /** Past its own edge by less than this a nail has hardly been made longer. */
@@ -57,7 +57,3 @@ export const plateEdge: NailRule = {
     ];
   },
 };
-
-function grey(value: number): Triple {
-  return [value, value, value];
-}
