@@ -29,10 +29,15 @@ export function mirrorOf(nail: NailName): NailName {
   return `${handOf(nail) === 'left' ? 'right' : 'left'}-${fingerOf(nail)}`;
 }
 
+/** "ring finger", "thumb". */
+export function fingerWords(nail: NailName): string {
+  const finger = fingerOf(nail);
+  return finger === 'thumb' ? 'thumb' : `${finger} finger`;
+}
+
 /** "left ring finger", "right thumb": as it is said at the table. */
 export function nailWords(nail: NailName): string {
-  const finger = fingerOf(nail);
-  return `${handOf(nail)} ${finger === 'thumb' ? 'thumb' : `${finger} finger`}`;
+  return `${handOf(nail)} ${fingerWords(nail)}`;
 }
 
 /** "ring fingers", "thumbs": this finger of both hands. */

@@ -135,6 +135,13 @@ describe('nails in words', () => {
     ['without its thumb', left.filter((nail) => nail !== 'left-thumb'), 'four fingers'],
     ['one finger of both hands', ['left-thumb', 'right-thumb'], 'both thumbs'],
     ['some', ['left-ring', 'left-index'], 'ring, index'],
+    [
+      'some fingers, the same of both hands',
+      ['left-ring', 'left-index', 'right-ring', 'right-index'],
+      'ring, index of both hands',
+    ],
+    ['others of each hand', ['left-ring', 'left-index', 'right-thumb'], 'left ring, index; right thumb'],
+    ['all but one', NAILS.filter((nail) => nail !== 'right-thumb'), 'all but the right thumb'],
   ])('%s', (_what, nails, words) => expect(whoseWords(nails, NAILS)).toBe(words));
 
   it('are counted among those that are worked on', () => {
@@ -142,6 +149,7 @@ describe('nails in words', () => {
     expect(whoseWords(worked, worked)).toBe('all');
     expect(whoseWords(['left-ring', 'left-index'], worked)).toBe('all');
     expect(whoseWords(['left-ring'], worked)).toBe('ring');
+    expect(whoseWords(['left-ring'], ['left-ring'])).toBe('ring finger');
   });
 });
 

@@ -1,7 +1,7 @@
 import type { Operation } from '../craft/operation';
 import { lowerFirst } from '../model/letters';
 import { rounded } from '../model/rounded';
-import { fingerOf, FINGERS, nailWords, type Hand, type NailName } from '../model/names';
+import { fingerOf, FINGERS, fingerWords, HANDS, nailWords, type Hand, type NailName } from '../model/names';
 import type { Load, Schedule, Stroke } from './problem';
 
 /**
@@ -194,9 +194,13 @@ function lightOf(load: Load): NonNullable<Round['light']> {
   return { mode: load.mode, seconds: rounded(load.end_s - load.start_s, 1), lamp: load.lamp };
 }
 
+/** So many that are left out are quicker said than all the others. */
+const MOST_LEFT_OUT = 2;
+
 /** Nails in words: "all ten", "all five", "four fingers", or each by its name; both hands of one finger as one. */
 export function whoseWords(nails: readonly NailName[], worked: readonly NailName[]): string {
-  if (nails.length === 1 && worked.length === 1) return nailWords(nails[0]!);
+  // Whose hand it is stands before it.
+  if (nails.length === 1 && worked.length === 1) return fingerWords(nails[0]!);
   if (nails.length === worked.length) return worked.length === 10 ? 'all ten' : 'all';
   const hands = new Set(nails.map((nail) => nail.split('-')[0]));
   const fingers = FINGERS.filter((finger) => nails.some((nail) => fingerOf(nail) === finger));
@@ -208,6 +212,14 @@ export function whoseWords(nails: readonly NailName[], worked: readonly NailName
     if (nails.length === 4 && four.length === 4 && four.every((nail) => nails.includes(nail)))
       return 'four fingers';
   }
-  if (hands.size === 2 && nails.length === 2 && fingers.length === 1) return `both ${fingers[0]!}s`;
-  return [...nails].map(fingerOf).join(', ');
+  if (hands.size === 1) return nails.map(fingerOf).join(', ');
+  if (nails.length === 2 && fingers.length === 1) return `both ${fingers[0]!}s`;
+  const left = worked.filter((nail) => !nails.includes(nail));
+  if (left.length <= MOST_LEFT_OUT && nails.length > left.length)
+    return `all but the ${left.map(nailWords).join(' and ')}`;
+  if (nails.length === 2 * fingers.length) return `${fingers.join(', ')} of both hands`;
+  return HANDS.map((hand) => {
+    const own = nails.filter((nail) => nail.startsWith(hand));
+    return `${hand} ${own.map(fingerOf).join(', ')}`;
+  }).join('; ');
 }
