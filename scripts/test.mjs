@@ -92,10 +92,12 @@ const browser = (words, project) =>
   );
 
 const built = await check('build', 'node', ['scripts/build.mjs']);
-await unit();
-if (built) await browser('browser tests', 'side by side');
-// Those alone keep one core busy; the other has time for what only reads.
-await Promise.all([statics(), ...(built ? [browser('browser tests alone', 'alone')] : [])]);
+await Promise.all([statics(), unit()]);
+// Browsers want the machine for themselves.
+if (built) {
+  await browser('browser tests', 'side by side');
+  await browser('browser tests alone', 'alone');
+}
 
 const longest = Math.max(...took.map(([words]) => words.length));
 console.log('\nSeconds by part (some run side by side):');
