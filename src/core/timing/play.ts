@@ -33,6 +33,8 @@ export interface Tally {
 
 /** A sticky nail lies open this long without a thought (common practice). */
 const STICKY_S = 900;
+/** What settles in a sticky layer is wiped or covered; in a wet film it sinks (common practice). */
+const STICKY_SHARE = 0.25;
 const EPSILON = 1e-6;
 const DEEP = 60;
 /** Tries for each activity; a sitting that wants more hangs together too closely for foresight. */
@@ -627,7 +629,7 @@ export class Player {
     if (!this.tacky[c]) return;
     const over_s = at - this.stickySince[c]! - STICKY_S;
     if (over_s <= 0) return;
-    this.tally.lint_s += over_s;
+    this.tally.lint_s += over_s * STICKY_SHARE;
     this.stickySince[c] = at - STICKY_S;
   }
 
