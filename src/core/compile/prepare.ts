@@ -6,7 +6,7 @@ import { makeFrame, type NailFrame } from '../geometry/frame';
 import type { Look, SetDocument } from '../document/document';
 import type { NailName } from '../model/names';
 import type { Nail, NailChange } from '../model/nail';
-import type { Product } from '../model/product';
+import { hasTorch, type Product } from '../model/product';
 
 export function buildOf(set: SetDocument, nail: Nail): Build {
   return set.builds.find((build) => build.id === nail.build)!;
@@ -76,7 +76,7 @@ export function contextOf(set: SetDocument, name: NailName): NailContext {
     practice: set.practice,
     product,
     role: (role) => product(set.kit.roles[roles[role] ?? role]),
-    torch: set.kit.lamps.some((lamp) => lamp.torch),
+    torch: hasTorch(set.kit),
     inlaid: false,
     dark: 0,
     standing: [],

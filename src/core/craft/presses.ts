@@ -1,4 +1,5 @@
 import { wholePlace, type NailContext } from './context';
+import { lowerFirst } from '../model/letters';
 import { HAND_S } from './handwork';
 import type { Draft, PlacedPiece } from './operation';
 
@@ -44,13 +45,13 @@ export function pressDraft(pieces: readonly PlacedPiece[], { torch }: Pick<NailC
   const presses = pressGroups(pieces).length;
   const flat =
     presses === 1
-      ? 'ress flat with the soft stamper'
-      : `ress flat with the soft stamper, in ${presses} presses of one or two pieces`;
+      ? 'Press flat with the soft stamper'
+      : `Press flat with the soft stamper, in ${presses} presses of one or two pieces`;
   const light_s = torch ? HOVER_S * presses : 0;
   return {
     step: 'press',
     verb: 'press',
-    words: torch ? `${HOVER_S} s of the torch, then p${flat}` : `P${flat}`,
+    words: torch ? `${HOVER_S} s of the torch, then ${lowerFirst(flat)}` : flat,
     place: wholePlace(),
     hand_s: HAND_S.press * presses + light_s,
     ...(light_s > 0 ? { fixed_s: light_s } : {}),

@@ -12,14 +12,17 @@ export type HandWorn = readonly LookProfile[];
 /** Where an accent sits well on a hand, little finger to thumb; 0 best (common practice: the ring finger carries it). */
 const ACCENT_COST = [0.55, 0, 0.2, 0.35, 0.12] as const;
 /** Colours this far apart are neither one nor two (common practice). */
-const NEAR_MISS = { from: 2, to: 9 } as const;
+export const NEAR_MISS = { from: 2, to: 9 } as const;
+
+function isNearMiss(apart: number): boolean {
+  return apart > NEAR_MISS.from && apart < NEAR_MISS.to;
+}
 
 /** What two neighbours do to each other; 0 where nothing. */
 export function pairCost(a: LookProfile, b: LookProfile): number {
   if (a.look === b.look) return a.weight >= HEAVY ? 0.7 : 0;
   const fight = a.weight >= HEAVY && b.weight >= HEAVY ? 0.6 + a.weight * b.weight : 0;
-  const apart = difference(a.mean, b.mean);
-  const nearMiss = apart > NEAR_MISS.from && apart < NEAR_MISS.to ? 0.35 : 0;
+  const nearMiss = isNearMiss(difference(a.mean, b.mean)) ? 0.35 : 0;
   return fight + nearMiss;
 }
 
@@ -72,8 +75,7 @@ export function seenOn(hand: readonly (LookProfile | undefined)[]): Seen[] {
     if (stands.length <= MOST_ACCENTS && one.weight >= HEAVY && next.weight >= HEAVY)
       found.push({ kind: 'two-ask', fingers: [i, i + 1], value: 2 });
     const apart = difference(one.mean, next.mean);
-    if (apart > NEAR_MISS.from && apart < NEAR_MISS.to)
-      found.push({ kind: 'nearly-one', fingers: [i, i + 1], value: apart });
+    if (isNearMiss(apart)) found.push({ kind: 'nearly-one', fingers: [i, i + 1], value: apart });
   });
   if (stands.length > MOST_ACCENTS) found.push({ kind: 'none-leads', fingers: stands, value: stands.length });
   return found;

@@ -1,7 +1,7 @@
 import type { Element } from '../craft/techniques';
 
-type Inlay = Extract<Element, { kind: 'inlay' }>;
-type Piece = Inlay['pieces'][number];
+/** A piece as an inlay lists it. */
+export type Piece = Extract<Element, { kind: 'inlay' }>['pieces'][number];
 
 /** What gives on such pieces drapes over a C-curve (common practice). */
 const GIVES = 0.3;

@@ -134,3 +134,8 @@ export const Kit = z.strictObject({
   tips: z.array(TipBox).max(12),
 });
 export type Kit = z.infer<typeof Kit>;
+
+/** Whether a lamp of the kit is held to one nail by hand. */
+export function hasTorch({ lamps }: Pick<Kit, 'lamps'>): boolean {
+  return lamps.some((lamp) => lamp.torch === true);
+}

@@ -1,6 +1,7 @@
 import type { SetDocument } from '../document/document';
 import { editNail } from '../document/edits';
 import { NAILS, type NailName } from '../model/names';
+import { hasTorch } from '../model/product';
 import { buildOf, lookOf } from '../compile/prepare';
 
 /** All of a document that one nail's plan depends on, as text: equal text, equal plan. */
@@ -11,8 +12,7 @@ export function nailKey(set: SetDocument, name: NailName, kit: string): string {
 }
 
 export function kitKey(set: SetDocument): string {
-  const torch = set.kit.lamps.some((lamp) => lamp.torch);
-  return JSON.stringify([set.kit.products, set.kit.roles, set.kit.tips, torch]);
+  return JSON.stringify([set.kit.products, set.kit.roles, set.kit.tips, hasTorch(set.kit)]);
 }
 
 /** For each nail a mark that changes when its plan and picture would. */

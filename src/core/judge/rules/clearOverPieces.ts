@@ -1,13 +1,12 @@
 import { adjusting, filmIndex, trying, type NailCase, type NailRule } from '../rule';
 import type { Operation } from '../../craft/operation';
-import type { Element } from '../../craft/techniques';
 import { pieceOutline } from '../../craft/pieces';
 import { rounded } from '../../model/rounded';
 import { cellAt, height_um } from '../../simulate/field';
 import { pieceStands_mm } from '../../craft/pieces';
 import { beadShare } from '../../geometry/bead';
 import type { FindingDraft, Fix } from '../finding';
-import { softer, turnedAlong } from '../pieceWays';
+import { softer, turnedAlong, type Piece } from '../pieceWays';
 
 /** More than this under the pieces and the strength is built below them, where it does not help (common practice). */
 const MAX_BELOW_UM = 420;
@@ -141,8 +140,6 @@ function turned(nail: NailCase, id: string, out: readonly number[]): Fix[] {
     ),
   ];
 }
-
-type Piece = Extract<Element, { kind: 'inlay' }>['pieces'][number];
 
 /** Shorter in the direction in which the nail curves more: across it. */
 function trimmed(piece: Piece, share: number): Piece {

@@ -1,4 +1,4 @@
-import { FINGER_WORDS, seenOn, type Seen } from '../balance';
+import { FINGER_WORDS, NEAR_MISS, seenOn, type Seen } from '../balance';
 import { fingerOf, FINGERS, HANDS, type NailName } from '../../model/names';
 import { upperFirst } from '../../model/letters';
 import { rounded } from '../../model/rounded';
@@ -55,7 +55,7 @@ function told({ kind, value, fingers }: Seen, nails: readonly NailName[], { set 
       figure: {
         words: 'colour difference',
         value: rounded(value, 1),
-        limit: APART,
+        limit: NEAR_MISS.to,
         is: 'at least',
         unit: 'ΔE00',
       },
@@ -69,5 +69,3 @@ function told({ kind, value, fingers }: Seen, nails: readonly NailName[], { set 
 }
 
 const MOST_BUSY = 3;
-/** From here on two colours are clearly two (common practice). */
-const APART = 9;
