@@ -15,7 +15,8 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   projects: [
-    { name: 'side by side', testIgnore: ALONE },
+    // One window stays open for many tests and is emptied between them: a new one costs more than most tests do.
+    { name: 'side by side', testIgnore: ALONE, use: { reuseContext: true } },
     { name: 'alone', testMatch: ALONE, fullyParallel: false, workers: 1 },
   ],
   use: {

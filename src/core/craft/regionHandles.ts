@@ -245,8 +245,13 @@ function bandHandles(band: Band, context: NailContext, fitting: Fitting): Handle
   // Kept at the size it was drawn in, a band on a narrow nail reaches further from its middle.
   const size = keptSize(context, fitting);
   const middle = (y_mm(band.from) + y_mm(band.to)) / 2;
+  // What lies past the nail is taken hold of at its edge.
   const shown = (along: number) =>
-    along <= 0 ? 0 : along >= 2 ? frame.length_mm : middle + size * (y_mm(along) - middle);
+    along <= 0
+      ? 0
+      : along >= 2
+        ? frame.length_mm
+        : clamp(middle + size * (y_mm(along) - middle), 0, frame.length_mm);
   const says = `from ${band.from.toFixed(2)} to ${band.to.toFixed(2)}`;
   const moved = (from_mm: number, to_mm: number): Region => {
     const centre = (from_mm + to_mm) / 2;
@@ -254,21 +259,22 @@ function bandHandles(band: Band, context: NailContext, fitting: Fitting): Handle
     return { ...band, from: alongOf(frame, centre - half), to: alongOf(frame, centre + half) };
   };
   const least_mm = LEAST_BAND * frame.bed_mm;
+  const [lower, upper] = [shown(band.from), shown(band.to)];
   return [
     {
       id: 'band-from',
       words: 'lower edge of the band',
-      at: { x: 0, y: shown(band.from) },
+      at: { x: 0, y: lower },
       says,
-      move: ({ y }) => guarded(moved(clamp(y, 0, shown(band.to) - least_mm), shown(band.to)), band),
+      move: ({ y }) => (y === lower ? band : guarded(moved(clamp(y, 0, upper - least_mm), upper), band)),
     },
     {
       id: 'band-to',
       words: 'upper edge of the band',
-      at: { x: 0, y: shown(band.to) },
+      at: { x: 0, y: upper },
       says,
       move: ({ y }) =>
-        guarded(moved(shown(band.from), clamp(y, shown(band.from) + least_mm, frame.length_mm)), band),
+        y === upper ? band : guarded(moved(lower, clamp(y, lower + least_mm, frame.length_mm)), band),
     },
   ];
 }
