@@ -163,7 +163,7 @@ describe('what is taken hold of on the nail', () => {
           }
         }
       }),
-      { numRuns: 60, examples: [[308491, "left-little", { x: 0, y: 1 }]] },
+      { numRuns: 60, examples: [[308491, 'left-little', { x: 0, y: 1 }]] },
     );
   });
 });
