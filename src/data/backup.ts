@@ -9,23 +9,34 @@ import { toBin } from './bin';
 import { putClients } from './clients';
 import { db } from './database';
 import { listed } from './listed';
+import { readRows } from './rows';
 import { putOnShelf } from './shelf';
 import { putSupplies } from './supplies';
-import { addSet, openSet, storeAgain } from './sets';
+import { addSet, lastSeen, storeAgain } from './sets';
 
 /** All that is stored, as a backup: each set with what the journal still holds of it, broken records as text. */
 export async function collectBackup(now = new Date()): Promise<Backup> {
-  const shelf = (await db().shelf.toArray()).map((one) => without(one, 'id'));
-  const clients = await db().clients.toArray();
-  const supplies = await db().supplies.toArray();
-  const backup: Backup = { made_at: now.toISOString(), sets: [], records: [], shelf, clients, supplies };
+  const shelf = readRows('shelf', await db().shelf.toArray());
+  const clients = readRows('clients', await db().clients.toArray());
+  const supplies = readRows('supplies', await db().supplies.toArray());
+  const backup: Backup = {
+    made_at: now.toISOString(),
+    sets: [],
+    records: [...shelf.broken, ...clients.broken, ...supplies.broken].map(({ title, record }) => ({
+      title,
+      text: asText(record),
+    })),
+    shelf: shelf.good.map((one) => without(one, 'id')),
+    clients: clients.good,
+    supplies: supplies.good,
+  };
   for (const record of await db().sets.toArray()) {
     const shown = listed(record);
     if (shown.kind === 'broken') {
       backup.records.push({ title: shown.title, text: asText(record) });
       continue;
     }
-    const opened = await openSet(shown.id);
+    const opened = await lastSeen(shown.id);
     if (opened.ok) backup.sets.push({ changed_at: shown.stored.changed_at, document: opened.value.set });
   }
   return backup;
@@ -73,7 +84,7 @@ export async function previewBackup(backup: Backup): Promise<Preview> {
   };
   for (const one of backup.sets) {
     const here = await db().sets.get(one.document.id);
-    const opened = here && (await openSet(one.document.id));
+    const opened = here && (await lastSeen(one.document.id));
     if (!here) preview.fresh.push(one);
     else if (opened?.ok && writeSetText(opened.value.set) === writeSetText(one.document))
       preview.same.push(one);
@@ -124,7 +135,7 @@ export async function backupOverdue_days(now = Date.now()): Promise<number | und
     .sets.filter((set) => set.changed_at > last && set.revision > 1)
     .toArray();
   if (changed.length === 0) return undefined;
-  const since = last || Math.min(...changed.map((set) => set.changed_at));
+  const since = last || changed.reduce((least, set) => Math.min(least, set.changed_at), now);
   const days = Math.floor((now - since) / DAY_MS);
   return days >= BACKUP_DAYS ? days : undefined;
 }

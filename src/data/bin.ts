@@ -1,42 +1,91 @@
 import { liveQuery } from 'dexie';
 import { db, type Binned, type StoredSet } from './database';
 import { newKey } from './journal';
+import { readRows, TABLES, type BrokenRow, type TableName } from './rows';
 
 /** What is removed can be put back for so long. */
 export const BIN_DAYS = 30;
 const BIN_MS = BIN_DAYS * 24 * 3600 * 1000;
 
-/** Puts a record, whole or broken, into the bin. Its id is not given again. Returns the key to put it back by. */
+/** A record as it stands in the bin. */
+export function binned(record: unknown, { table = 'sets', title, now = Date.now() }: Binning = {}): Binned {
+  const named = (record as { title?: unknown } | null)?.title;
+  return {
+    key: newKey(),
+    removed_at: now,
+    title: title ?? (typeof named === 'string' ? named : 'A set without a title'),
+    record,
+    ...(table === 'sets' ? {} : { table }),
+  };
+}
+
+interface Binning {
+  table?: TableName;
+  title?: string;
+  now?: number;
+}
+
+/** Puts a set, whole or broken, into the bin. Its id is not given again. Returns the key to put it back by. */
 export async function toBin(id: string, now = Date.now()): Promise<string | undefined> {
   return db().transaction('rw', [db().sets, db().journal, db().history, db().bin, db().gone], async () => {
     const record: Partial<StoredSet> | undefined = await db().sets.get(id);
     if (!record) return undefined;
-    const key = newKey();
-    const title = typeof record.title === 'string' ? record.title : 'A set without a title';
-    await db().bin.add({ key, removed_at: now, title, record });
+    const one = binned(record, { now });
+    await db().bin.add(one);
     const revision = typeof record.revision === 'number' ? record.revision : 0;
     if (typeof id === 'string') await db().gone.put({ id, revision });
     await db().sets.delete(id);
-    await db().journal.where('set').equals(id).delete();
+    // What waits for a choice in another tab is that tab’s.
+    await db()
+      .journal.where('set')
+      .equals(id)
+      .and((entry) => !entry.conflict)
+      .delete();
     await db().history.where('set').equals(id).delete();
-    return key;
+    return one.key;
+  });
+}
+
+/** Puts a row of any table, broken as it may be, into the bin. Returns the key to put it back by. */
+export async function rowToBin({ table, key, title }: BrokenRow): Promise<string | undefined> {
+  if (table === 'sets') return toBin(key as string);
+  return db().transaction('rw', db().table(table), db().bin, async () => {
+    const record: unknown = await db()
+      .table(table)
+      .get(key as string);
+    if (record === undefined) return undefined;
+    const one = binned(record, { table, title });
+    await db().bin.add(one);
+    await db()
+      .table(table)
+      .delete(key as string);
+    return one.key;
   });
 }
 
 /**
- * Puts back a removed record, just as it was, broken as it may be; under another id where its own is in use again.
- * Nothing happens where it is not in the bin any more.
+ * Puts back a removed record, just as it was, broken as it may be; a set under another id where its own is in use
+ * again. Nothing happens where it is not in the bin any more.
  */
 export async function putBack(key: string): Promise<void> {
-  await db().transaction('rw', db().sets, db().bin, async () => {
-    const binned = await db().bin.get(key);
-    if (!binned) return;
-    const record = binned.record as StoredSet;
-    if (await db().sets.get(record.id)) {
-      const id = `${String(record.id).slice(0, 20)}-${key.replace(/\D/g, '').slice(-16)}`;
-      await db().sets.add({ ...record, id, document: { ...record.document, id } });
+  await db().transaction('rw', db().tables, async () => {
+    const one = await db().bin.get(key);
+    if (!one) return;
+    const table = (one.table ?? 'sets') as TableName;
+    if (!Object.hasOwn(TABLES, table)) throw new Error('it is of a table that this program does not have');
+    if (table !== 'sets') {
+      const { [TABLES[table].key]: own } = one.record as Partial<Record<string, string>>;
+      if (own !== undefined && (await db().table(table).get(own)))
+        throw new Error('there is another of the same name by now');
+      await db().table(table).add(one.record);
     } else {
-      await db().sets.add(record);
+      const record = one.record as StoredSet;
+      if (await db().sets.get(record.id)) {
+        const id = `${String(record.id).slice(0, 20)}-${key.replace(/\D/g, '').slice(-16)}`;
+        await db().sets.add({ ...record, id, document: { ...record.document, id } });
+      } else {
+        await db().sets.add(record);
+      }
     }
     await db().bin.delete(key);
   });
@@ -44,7 +93,7 @@ export async function putBack(key: string): Promise<void> {
 
 /** What is in the bin, latest removed first, each time that changes. */
 export function watchBin(onChange: (binned: Binned[]) => void): () => void {
-  const all = () => db().bin.orderBy('removed_at').reverse().toArray();
+  const all = async () => readRows('bin', await db().bin.orderBy('removed_at').reverse().toArray()).good;
   const subscription = liveQuery(all).subscribe(onChange, () => undefined);
   return () => subscription.unsubscribe();
 }

@@ -2,13 +2,14 @@ import { liveQuery } from 'dexie';
 import { type Client, newClient } from '@/core/model/client';
 import { db } from './database';
 import { newKey } from './journal';
+import { goodRow, goodRows, readRows } from './rows';
 
 /** Every client by name, each time one changes, in this tab or another. */
 export function watchClients(
   onChange: (clients: Client[]) => void,
   onError: (error: unknown) => void,
 ): () => void {
-  const all = async () => (await db().clients.toArray()).sort((a, b) => a.name.localeCompare(b.name));
+  const all = async () => (await goodRows(db(), 'clients')).sort((a, b) => a.name.localeCompare(b.name));
   const subscription = liveQuery(all).subscribe(onChange, onError);
   return () => subscription.unsubscribe();
 }
@@ -23,7 +24,7 @@ export async function addClient(name: string): Promise<Client> {
 /** Changes a card as it is now, whatever another tab made of it meanwhile. */
 export async function changeClient(id: string, change: (client: Client) => Client): Promise<void> {
   await db().transaction('rw', db().clients, async () => {
-    const client = await db().clients.get(id);
+    const client = await goodRow(db(), 'clients', id);
     if (client) await db().clients.put(change(client));
   });
 }
@@ -44,9 +45,9 @@ export async function removeClient(id: string): Promise<(() => Promise<void>) | 
 /** Says for whom a set is made: for one client, or for nobody. */
 export async function makeFor(set: string, client: string | undefined): Promise<void> {
   await db().transaction('rw', db().clients, async () => {
-    for (const one of await db().clients.where('sets').equals(set).toArray())
+    for (const one of readRows('clients', await db().clients.where('sets').equals(set).toArray()).good)
       if (one.id !== client) await db().clients.put({ ...one, sets: one.sets.filter((id) => id !== set) });
-    const chosen = client === undefined ? undefined : await db().clients.get(client);
+    const chosen = client === undefined ? undefined : await goodRow(db(), 'clients', client);
     if (chosen && !chosen.sets.includes(set))
       await db().clients.put({ ...chosen, sets: [...chosen.sets, set] });
   });

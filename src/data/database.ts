@@ -28,6 +28,11 @@ export interface JournalEntry {
   basis: number;
   /** The last entry of a tab that is gone which it was made on, where that was not saved yet. */
   on?: string;
+  /**
+   * Made while two tabs' sets stood against each other, or while the set was gone: it holds the whole set of the tab
+   * that made it, and waits for the artist's choice.
+   */
+  conflict?: true;
   /** The change, or the whole set where it came by undo or redo. A change that `joins` is of the gesture before it. */
   step: { change: Change; joins?: boolean } | { document: SetDocument };
 }
@@ -48,6 +53,8 @@ export interface Binned {
   removed_at: number;
   title: string;
   record: unknown;
+  /** The table it was in; a set's where nothing is said. */
+  table?: string;
 }
 
 /** An id that was in use once, and the last revision under it. It is not given again. */

@@ -107,7 +107,8 @@ describe('the journal', () => {
     };
     const { set, keys } = laidOver(curtainUp(), { revision: 1 }, [bad, broken, entry('3 a 3', 1, 'Good')]);
     expect(set).toEqual({ ...curtainUp(), title: 'Good' });
-    expect(keys).toHaveLength(3);
+    // What another program may follow stays where it is.
+    expect(keys).toEqual(['3 a 3']);
   });
 
   it('what is appended is there when the set is opened, though nothing was saved', async () => {
@@ -129,16 +130,6 @@ describe('the journal', () => {
     expect((await db().journal.toArray()).map((one) => one.key)).toEqual([second.key]);
     const opened = await openSet(id);
     expect(opened.ok && opened.value).toMatchObject({ set: { title: 'Two' }, journal: [second.key] });
-  });
-
-  it('what a tab left behind is folded into its set; what is of this moment is left to its tab', async () => {
-    const id = await addSet(curtainUp());
-    await append({ set: id, basis: 1, step: { change: rename('Left') } }).done;
-    await foldLeft();
-    expect((await db().sets.get(id))!.title).toBe('Curtain Up');
-    await foldLeft(later(5000));
-    expect(await db().sets.get(id)).toMatchObject({ title: 'Left', revision: 2 });
-    expect(await db().journal.count()).toBe(0);
   });
 
   it('goes with a set that is removed, and old entries that fit nothing go in time', async () => {

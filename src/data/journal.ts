@@ -1,10 +1,14 @@
 import { applyChange } from '@/core/document/changes';
 import type { SetDocument } from '@/core/document/document';
 import { parseSet } from '@/core/document/parse';
+import { messageOf } from '@/core/model/messageOf';
+import { fail, type Result } from '@/core/model/result';
 import { db, ReadOnly, type JournalEntry, type StoredSet } from './database';
+import { readRows } from './rows';
 
 let count = 0;
-const TAB = Math.random().toString(36).slice(2, 8);
+/** What this page is called in keys and locks. */
+export const TAB = Math.random().toString(36).slice(2, 8);
 
 /** A key later than all this tab has given. Keys sort by time, then by the tab and the count within it. */
 export function newKey(): string {
@@ -65,7 +69,7 @@ export async function bringLate(): Promise<void> {
   const entries = lateEntries();
   if (entries.length === 0) return;
   // An entry that was taken in meanwhile is of an older revision, and is passed over.
-  await db().journal.bulkPut(entries);
+  await db().journal.bulkPut(readRows('journal', entries).good);
   localStorage.removeItem(LATE);
 }
 
@@ -101,14 +105,18 @@ export interface LaidOver {
   steps: { to: SetDocument; step: JournalEntry['step'] }[];
 }
 
-/** What the journal still holds of a set at a revision, laid over it. */
+/**
+ * What the journal still holds of a set at a revision, laid over it. Rows that are no entries, as a newer program may
+ * have written them, are passed over and stay; so does what waits for a choice.
+ */
 export function laidOver(
   set: SetDocument,
   { revision, mark, last }: Pick<StoredSet, 'revision' | 'mark' | 'last'>,
-  entries: readonly JournalEntry[],
+  rows: readonly unknown[],
 ): LaidOver {
   const laid: LaidOver = { set, keys: [], steps: [] };
-  for (const entry of [...entries].sort((a, b) => (a.key < b.key ? -1 : 1))) {
+  const entries = readRows('journal', rows).good.filter((entry) => !entry.conflict);
+  for (const entry of entries.sort((a, b) => (a.key < b.key ? -1 : 1))) {
     // What was made on another tab's older set is not laid over what it never met.
     const after =
       mark !== undefined &&
@@ -121,17 +129,27 @@ export function laidOver(
       entry.on !== undefined &&
       (entry.on === last || laid.keys.includes(entry.on));
     if (entry.basis !== revision && !after && !onSaved) continue;
-    const next =
-      'change' in entry.step ? applyChange(laid.set, entry.step.change) : parseSet(entry.step.document);
-    laid.keys.push(entry.key);
+    const next = stepFrom(laid.set, entry.step);
+    // What this program cannot follow another may: it stays where it is.
     if (!next.ok) continue;
+    laid.keys.push(entry.key);
     laid.set = next.value;
     laid.steps.push({ to: next.value, step: entry.step });
   }
   return laid;
 }
 
-function tabOf(key: string): string {
+/** The set that a step leads to; one that makes no sense leads nowhere. */
+function stepFrom(set: SetDocument, step: JournalEntry['step']): Result<SetDocument> {
+  try {
+    return 'change' in step ? applyChange(set, step.change) : parseSet(step.document);
+  } catch (error) {
+    return fail('', messageOf(error));
+  }
+}
+
+/** The tab that made an entry. */
+export function tabOf(key: string): string {
   return key.split(' ')[1]!;
 }
 

@@ -1,5 +1,6 @@
 import { liveQuery } from 'dexie';
 import { db, type Reference } from './database';
+import { goodRow } from './rows';
 
 /** The picture kept beside a set's desk, each time it changes. */
 export function watchReference(
@@ -7,7 +8,7 @@ export function watchReference(
   onChange: (reference: Reference | undefined) => void,
   onError: (error: unknown) => void,
 ): () => void {
-  const subscription = liveQuery(() => db().references.get(set)).subscribe(onChange, onError);
+  const subscription = liveQuery(() => goodRow(db(), 'references', set)).subscribe(onChange, onError);
   return () => subscription.unsubscribe();
 }
 

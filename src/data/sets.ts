@@ -2,10 +2,14 @@ import { liveQuery } from 'dexie';
 import { VERSION, type SetDocument } from '@/core/document/document';
 import { parseSet } from '@/core/document/parse';
 import { fail, ok, type Result } from '@/core/model/result';
-import { clearOldBin } from './bin';
+import { wordsWith } from '@/core/model/primitives';
+import { binned, clearOldBin } from './bin';
 import { db, type JournalEntry, type StoredHistory, type StoredSet } from './database';
+import { openSets, type OpenSets } from './held';
 import { changedAt, listed, type Listed } from './listed';
-import { bringLate, laidOver, madeAt, newKey, takeOut, type LaidOver } from './journal';
+import { bringLate, laidOver, madeAt, newKey, TAB, tabOf, takeOut, type LaidOver } from './journal';
+import { goodRow, readRows } from './rows';
+import { packHistory, unpackHistory } from './undoHistory';
 
 export interface OpenedSet {
   set: SetDocument;
@@ -31,7 +35,8 @@ export type SaveOutcome =
  */
 export function watchSets(onChange: (sets: Listed[]) => void, onError: (error: unknown) => void): () => void {
   const all = async () => {
-    const [records, entries] = [await db().sets.toArray(), await db().journal.toArray()];
+    const records = await db().sets.toArray();
+    const entries = readRows('journal', await db().journal.toArray()).good;
     const latest = (one: Listed) => (one.kind === 'set' ? asLastSeen(one, entries) : one);
     return records.sort((a, b) => changedAt(b) - changedAt(a)).map((one) => latest(listed(one)));
   };
@@ -58,51 +63,110 @@ export function watchSet(id: string, onChange: (stored: StoredSet | undefined) =
   return () => subscription.unsubscribe();
 }
 
-/** Opens a set; what an older version of the program stored is migrated. */
+/** Opens a set; what an older version of the program stored is migrated. What another tab still works at is left to it. */
 export async function openSet(id: string): Promise<Result<OpenedSet>> {
   await bringLate().catch(() => undefined);
+  // Gone from here a moment ago, it may still be on its way to the store.
+  await saves.get(id)?.catch(() => undefined);
+  const open = await openSets();
+  return opening(id, ({ key }) => tabOf(key) === TAB || !open.by(tabOf(key), id));
+}
+
+/** A set as it was last seen, in whatever tab. To look at: what another tab works at is its own to keep. */
+export function lastSeen(id: string): Promise<Result<OpenedSet>> {
+  return opening(id, () => true);
+}
+
+/** A set with those entries of the journal that are asked for. */
+function opening(id: string, wanted: (entry: JournalEntry) => boolean): Promise<Result<OpenedSet>> {
   return db().transaction('r', db().sets, db().journal, db().history, async () => {
-    const stored = await db().sets.get(id);
-    if (!stored) return fail('', `There is no set "${id}" in this browser.`);
-    const read = opened(stored);
-    if (!read.ok) return read;
-    const entries = await db().journal.where('set').equals(id).toArray();
-    const { set, keys, steps } = laidOver(read.value.set, stored, entries);
-    const kept = await db().history.get(id);
+    const row = await db().sets.get(id);
+    if (!row) return fail('', `There is no set "${id}" in this browser.`);
+    const read = listed(row);
+    if (read.kind === 'broken') return { ok: false, faults: read.faults };
+    const { stored } = read;
+    const rows = await db().journal.where('set').equals(id).toArray();
+    const entries = readRows('journal', rows).good.filter(wanted);
+    const { set, keys, steps } = laidOver(stored.document, stored, entries);
+    const kept = await goodRow(db(), 'history', id);
     const fits = kept?.revision === stored.revision && kept.version === VERSION;
     const history = fits ? { past: kept.past, future: kept.future } : { past: [], future: [] };
     return ok({
       set,
       revision: stored.revision,
       journal: keys,
-      trail: { from: read.value.set, history, steps },
+      trail: { from: stored.document, history, steps },
     });
   });
 }
 
-/** Entries this old belong to a tab that is gone: a living one folds its own within the second. */
+/** Where the browser cannot say which tabs live, entries this old belong to one that is gone. */
 const LEFT_MS = 3000;
 
 /** What was made on a set that has been saved over since stays this long. */
 const KEPT_MS = 30 * 24 * 3600 * 1000;
 
-/** Tidies the store: folds into their sets what tabs that are gone have left in the journal, and clears the old bin. */
-export async function foldLeft(now = Date.now()): Promise<void> {
-  if (db().onlyRead) return;
+/**
+ * Tidies the store: folds into their sets what tabs that are gone have left in the journal, keeps as copies what such
+ * tabs had to choose about, and clears the old bin. Sets that are open in a tab are left to it. Returns the titles of
+ * the copies.
+ */
+export async function foldLeft(now = Date.now()): Promise<string[]> {
+  if (db().onlyRead) return [];
   await clearOldBin(now);
-  const left = (await db().journal.toArray()).filter((entry) => madeAt(entry) < now - LEFT_MS);
-  const old = left.filter((entry) => madeAt(entry) < now - KEPT_MS);
+  const open = await openSets();
+  const { good } = readRows('journal', await db().journal.toArray());
+  const left = good.filter((entry) => isLeft(entry, open, now));
+  const old = left.filter((entry) => !entry.conflict && madeAt(entry) < now - KEPT_MS);
   await db().journal.bulkDelete(old.map((entry) => entry.key));
+  const copies = await keepUndecided(left.filter((entry) => entry.conflict));
   for (const id of new Set(left.map((entry) => entry.set))) {
-    const read = await openSet(id);
-    if (read.ok && read.value.journal.length > 0)
-      await saveSet(read.value.set, read.value.revision, { entries: read.value.journal, mark: newKey() });
+    if (open.anywhere(id)) continue;
+    const read = await opening(id, (entry) => isLeft(entry, open, now));
+    if (!read.ok || read.value.journal.length === 0) continue;
+    const { past, future } = unpackHistory(read.value);
+    await saveSet(read.value.set, read.value.revision, {
+      entries: read.value.journal,
+      mark: newKey(),
+      history: packHistory(past, read.value.set, future),
+    });
   }
+  return copies;
 }
 
-export function opened(stored: StoredSet): Result<OpenedSet> {
-  const parsed = parseSet(stored.document);
-  return parsed.ok ? ok({ set: parsed.value, revision: stored.revision, journal: [] }) : parsed;
+function isLeft(entry: JournalEntry, open: OpenSets, now: number): boolean {
+  const held = open.by(tabOf(entry.key), entry.set);
+  return held === undefined ? madeAt(entry) < now - LEFT_MS : !held;
+}
+
+/** What stood against another tab's set in a tab that is gone becomes a set beside it. */
+async function keepUndecided(entries: readonly JournalEntry[]): Promise<string[]> {
+  const titles: string[] = [];
+  const sides = new Map<string, JournalEntry[]>();
+  for (const entry of entries) {
+    const side = `${tabOf(entry.key)} ${entry.set}`;
+    sides.set(side, [...(sides.get(side) ?? []), entry]);
+  }
+  for (const side of sides.values()) {
+    const latest = side.reduce((a, b) => (a.key > b.key ? a : b));
+    const read = 'document' in latest.step ? parseSet(latest.step.document) : undefined;
+    if (!read?.ok) continue;
+    const mine = read.value;
+    await db().transaction('rw', db().sets, db().gone, db().journal, async () => {
+      const title = wordsWith(mine.title, '(my copy)');
+      await addSet({ ...mine, title });
+      await db().journal.bulkDelete(side.map((entry) => entry.key));
+      titles.push(title);
+    });
+  }
+  return titles;
+}
+
+export function opened(row: unknown): Result<OpenedSet> {
+  const read = listed(row);
+  return read.kind === 'set'
+    ? ok({ set: read.stored.document, revision: read.stored.revision, journal: [] })
+    : { ok: false, faults: read.faults };
 }
 
 /** What a save takes in: entries of the journal up to a mark, and what can be undone and redone from there. */
@@ -116,15 +180,30 @@ export interface Folding {
  * Saves over the revision it was read at; when another tab saved meanwhile, nothing is written. The entries of the
  * journal that are in the set are taken out after: while a set is saved the journal goes on taking what is made.
  */
-export async function saveSet(set: SetDocument, basis: number, folding?: Folding): Promise<SaveOutcome> {
-  const outcome = await db().transaction('rw', db().sets, db().history, async (): Promise<SaveOutcome> => {
+export function saveSet(set: SetDocument, basis: number, folding?: Folding): Promise<SaveOutcome> {
+  const saved = saving(set, basis, folding);
+  saves.set(set.id, saved);
+  const over = () => {
+    if (saves.get(set.id) === saved) saves.delete(set.id);
+  };
+  saved.then(over, over);
+  return saved;
+}
+
+/** Saves that are under way in this tab, by set. */
+const saves = new Map<string, Promise<unknown>>();
+
+async function saving(set: SetDocument, basis: number, folding?: Folding): Promise<SaveOutcome> {
+  const tables = [db().sets, db().history, db().bin];
+  const outcome = await db().transaction('rw', tables, async (): Promise<SaveOutcome> => {
     const stored = await db().sets.get(set.id);
     if (!stored) return { kind: 'gone' };
-    if (stored.revision !== basis) {
-      const theirs = opened(stored);
-      if (theirs.ok) return { kind: 'changed-elsewhere', stored: theirs.value };
-    }
-    const revision = stored.revision + 1;
+    const theirs = opened(stored);
+    if (theirs.ok && theirs.value.revision !== basis)
+      return { kind: 'changed-elsewhere', stored: theirs.value };
+    // What cannot be read here another program may: it is written over, and kept.
+    if (!theirs.ok) await db().bin.add(binned(stored));
+    const revision = Math.max(basis, theirs.ok ? theirs.value.revision : 0) + 1;
     const mark = folding?.mark;
     const last = [...(folding?.entries ?? [])].sort().at(-1);
     await db().sets.put({
@@ -151,7 +230,7 @@ export async function saveSet(set: SetDocument, basis: number, folding?: Folding
  */
 export async function storeAgain(set: SetDocument, changed_at = Date.now()): Promise<number> {
   return db().transaction('rw', db().sets, db().gone, async () => {
-    const revision = ((await db().gone.get(set.id))?.revision ?? 0) + 1;
+    const revision = ((await goodRow(db(), 'gone', set.id))?.revision ?? 0) + 1;
     await db().sets.add({ id: set.id, title: set.title, changed_at, revision, document: set });
     return revision;
   });

@@ -7,7 +7,8 @@ import { NAILS } from '@/core/model/names';
 import { newSet } from '@/core/starter/newSet';
 import { ownPractice } from './asked';
 import { db } from './database';
-import { addSet, openSet } from './sets';
+import { goodRow } from './rows';
+import { addSet, lastSeen } from './sets';
 
 const SEEDED = 'seeded';
 
@@ -29,7 +30,7 @@ export async function editedDemo(): Promise<string[]> {
 async function edited(): Promise<SetDocument[]> {
   const found: SetDocument[] = [];
   for (const demo of DEMO_SETS) {
-    const stored = await openSet(demo.id);
+    const stored = await lastSeen(demo.id);
     if (stored.ok && writeSetText(stored.value.set) !== writeSetText(demo.make()))
       found.push(stored.value.set);
   }
@@ -52,7 +53,7 @@ async function putDemo(): Promise<void> {
   const now = Date.now();
   for (const [i, demo] of DEMO_SETS.entries()) {
     // A demo set that was removed comes back as the same set: later than all that any tab has seen of it.
-    const before = (await db().sets.get(demo.id)) ?? (await db().gone.get(demo.id));
+    const before = (await goodRow(db(), 'sets', demo.id)) ?? (await goodRow(db(), 'gone', demo.id));
     const document = demo.make();
     await db().sets.put({
       id: demo.id,

@@ -155,6 +155,9 @@ const APPLY: { [K in Change['kind']]: Apply<K> } = {
   many: (set, { changes }) => changes.reduce(applyUnchecked, set),
 };
 
+/** Every kind of change that this program knows. */
+export const CHANGE_KINDS = Object.keys(APPLY) as Change['kind'][];
+
 /** What a change would make of a set, unchecked: to look at, not to keep. */
 export function applyUnchecked(set: SetDocument, change: Change): SetDocument {
   const apply = APPLY[change.kind] as Apply<Change['kind']>;

@@ -17,7 +17,7 @@ import { Rail, VIEWS } from './Rail';
 import { PlanFailed } from './PlanFailed';
 import { SetBar } from './SetBar';
 import { StudioKeys } from './StudioKeys';
-import { unpackHistory } from './undoHistory';
+import { unpackHistory } from '@/data/undoHistory';
 import { ViewLost } from './ViewLost';
 import classes from './StudioShell.module.css';
 

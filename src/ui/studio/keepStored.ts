@@ -1,13 +1,14 @@
 'use client';
 import type { SetDocument } from '@/core/document/document';
 import { writeSetText } from '@/core/document/parse';
-import { append, keepLate, newKey } from '@/data/journal';
+import { holdOpen } from '@/data/held';
+import { append, keepLate, newKey, takeOut } from '@/data/journal';
 import { saveSet, opened, storeAgain, watchSet, type OpenedSet } from '@/data/sets';
 import { askToKeep, storeState } from '@/data/store';
 import { messageOf } from '@/core/model/messageOf';
 import { unforeseen } from '../kit/unforeseen';
 import type { Saving, StudioStore } from './studio';
-import { packHistory } from './undoHistory';
+import { packHistory } from '@/data/undoHistory';
 
 /** Several strokes of one gesture are one save. */
 const SAVE_DELAY_MS = 80;
@@ -23,6 +24,8 @@ export interface Conflict {
 
 export interface Keeper {
   stop: () => void;
+  /** Something was changed here that neither the store nor its journal is sure to have. */
+  unkept: () => boolean;
   /** Takes the other tab's set; undo brings one's own back. */
   takeTheirs: (theirs: OpenedSet) => void;
   /** Goes on saving over this revision. */
@@ -50,9 +53,14 @@ export function keepStored(
   let base = savedSet;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let saving = false;
+  /** The save that is under way, or the last one. */
+  let latest: Promise<void> = Promise.resolve();
   let stopped = false;
   /** While the other tab's set is taken over: it is stored already. */
   let taking = false;
+  /** Entries that hold the whole set while a choice is open: should this tab go, they are what is left of it. */
+  let held: string[] = [];
+  const letGo = holdOpen(savedSet.id);
 
   const dirty = () => store.getState().set !== savedSet || waiting.length > 0;
 
@@ -78,10 +86,9 @@ export function keepStored(
       } else if (outcome.kind === 'changed-elsewhere' && isKnown(outcome.stored)) {
         revision = outcome.stored.revision;
       } else if (outcome.kind === 'changed-elsewhere') {
-        store.setState({ saving: 'conflict' });
-        onConflict({ theirs: outcome.stored });
+        choose(outcome.stored);
       } else {
-        store.setState({ saving: 'gone' });
+        becomeGone();
       }
     } catch (error) {
       fail(error);
@@ -90,8 +97,15 @@ export function keepStored(
     }
     const { saving: now, heldFrom } = store.getState();
     if (!dirty()) return;
+    // Left while it was being saved: what came after goes along.
+    if (stopped && now === 'saving') return save();
     if (now === 'saving' && !heldFrom) schedule();
     else if (now === 'failed') schedule(RETRY_MS);
+  }
+
+  function saveNow(): Promise<void> {
+    if (!saving) latest = save();
+    return latest;
   }
 
   function fail(error: unknown): void {
@@ -101,11 +115,46 @@ export function keepStored(
 
   /** A save that is due is not put off by the next change. */
   function schedule(delay_ms = SAVE_DELAY_MS): void {
-    if (!stopped) timer ??= setTimeout(() => void save().catch(unforeseen), delay_ms);
+    if (!stopped) timer ??= setTimeout(() => void saveNow().catch(unforeseen), delay_ms);
+  }
+
+  /** Both tabs hold what the other does not: this one's is put down as well, until the artist has chosen. */
+  function choose(theirs: OpenedSet): void {
+    store.setState({ saving: 'conflict' });
+    holdMine(store.getState().set);
+    onConflict({ theirs });
+  }
+
+  /** Removed elsewhere; what was changed since waits for the artist. */
+  function becomeGone(): void {
+    store.setState({ saving: 'gone' });
+    if (dirty()) holdMine(store.getState().set);
+  }
+
+  function holdMine(mine: SetDocument): void {
+    try {
+      const { key, done } = append({
+        set: mine.id,
+        basis: revision,
+        conflict: true,
+        step: { document: mine },
+      });
+      held.push(key);
+      done.catch(unforeseen);
+    } catch (error) {
+      fail(error);
+    }
+  }
+
+  /** The choice is made: nothing waits for it any more. */
+  function chosen(): void {
+    takeOut(held).catch(unforeseen);
+    held = [];
   }
 
   function record(from: SetDocument, to: SetDocument): void {
-    const { made } = store.getState();
+    const { made, saving: now } = store.getState();
+    if (now === 'conflict' || now === 'gone') return holdMine(to);
     const step =
       made?.from === from && made.to === to
         ? { change: made.change, ...(made.joins ? { joins: true } : {}) }
@@ -133,7 +182,9 @@ export function keepStored(
   function takeTheirs(theirs: OpenedSet): void {
     revision = theirs.revision;
     savedSet = base = theirs.set;
+    takeOut(waiting).catch(unforeseen);
     waiting = [];
+    chosen();
     taking = true;
     store.setState({ set: theirs.set, saving: 'saved', savingFault: undefined });
     taking = false;
@@ -149,11 +200,12 @@ export function keepStored(
   });
   const unwatch = watchSet(store.getState().set.id, (stored) => {
     if (!stored) {
-      if (!stopped && !saving) store.setState({ saving: 'gone' });
+      if (!stopped && !saving && store.getState().saving !== 'gone') becomeGone();
       return;
     }
     // Put back out of the bin.
     if (store.getState().saving === 'gone') {
+      chosen();
       store.setState({ saving: dirty() ? 'saving' : 'saved' });
       if (dirty()) schedule();
     }
@@ -167,8 +219,7 @@ export function keepStored(
     if (dirty()) {
       clearTimeout(timer);
       timer = undefined;
-      store.setState({ saving: 'conflict' });
-      onConflict({ theirs: theirs.value });
+      choose(theirs.value);
     } else {
       takeTheirs(theirs.value);
       onTaken();
@@ -182,9 +233,12 @@ export function keepStored(
   // Only where the store did not take it is the artist held back.
   const guard = (event: BeforeUnloadEvent) => {
     flush();
-    const { saving: now } = store.getState();
-    if (dirty() && (now === 'failed' || HELD.has(now))) event.preventDefault();
+    if (unkept()) event.preventDefault();
   };
+  function unkept(): boolean {
+    const { saving: now } = store.getState();
+    return dirty() && (now === 'failed' || HELD.has(now));
+  }
   window.addEventListener('pagehide', flush);
   window.addEventListener('beforeunload', guard);
   if (dirty()) {
@@ -193,17 +247,20 @@ export function keepStored(
   }
   return {
     stop: () => {
-      if (timer) void save().catch(unforeseen);
       stopped = true;
       clearTimeout(timer);
+      void (timer ? saveNow() : latest).catch(unforeseen).finally(letGo);
       window.removeEventListener('pagehide', flush);
       window.removeEventListener('beforeunload', guard);
       unsubscribe();
       unwatch();
     },
+    unkept,
     takeTheirs,
     rebase: (next) => {
       revision = next;
+      waiting.push(...held);
+      held = [];
       store.setState({ saving: 'saving' });
       schedule();
     },
@@ -213,6 +270,7 @@ export function keepStored(
         revision = await storeAgain(set);
         savedSet = base = set;
         waiting = [];
+        chosen();
         store.setState({ saving: 'saved', savingFault: undefined });
       } catch (error) {
         fail(error);

@@ -6,7 +6,7 @@ import { db } from '@/data/database';
 import { addSet, openSet, saveSet } from '@/data/sets';
 import { keepStored, type Conflict } from './keepStored';
 import { createStudio, type StudioStore } from './studio';
-import { unpackHistory } from './undoHistory';
+import { unpackHistory } from '@/data/undoHistory';
 
 const listeners = { addEventListener: () => undefined, removeEventListener: () => undefined };
 Object.assign(globalThis, { window: listeners });

@@ -11,7 +11,7 @@ import type { SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
 import { faultLine } from '@/core/model/result';
 import type { Plan } from '@/core/plan/planSet';
-import type { UndoHistory } from './undoHistory';
+import type { UndoHistory } from '@/data/undoHistory';
 
 /** Whether the plan is that of the set as it is now. */
 export type Planning = 'making' | 'fresh' | 'failed';

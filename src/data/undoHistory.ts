@@ -1,8 +1,8 @@
 import { difference, goBack, goForward } from '@/core/document/difference';
 import type { SetDocument } from '@/core/document/document';
-import { writeSetText } from '@/core/document/parse';
-import type { StoredHistory } from '@/data/database';
-import type { OpenedSet } from '@/data/sets';
+import { parseSet, writeSetText } from '@/core/document/parse';
+import type { StoredHistory } from './database';
+import type { Trail } from './sets';
 
 /** So many steps of undo outlive the page. */
 const KEPT_STEPS = 60;
@@ -40,13 +40,10 @@ function stepBetween(from: SetDocument, to: SetDocument): Difference {
 }
 
 /** What undo and redo lead to from a set that was just opened, with all that the journal tells since its last save. */
-export function unpackHistory({ trail }: Pick<OpenedSet, 'trail'>): UndoHistory {
+export function unpackHistory({ trail }: { trail?: Trail }): UndoHistory {
   if (!trail) return { past: [], future: [] };
-  const past: SetDocument[] = [];
-  const future: SetDocument[] = [];
-  for (const by of [...trail.history.past].reverse()) past.unshift(goBack(past[0] ?? trail.from, by));
-  for (const by of [...trail.history.future].reverse())
-    future.unshift(goForward(future[0] ?? trail.from, by));
+  const past = steps(trail.from, trail.history.past, goBack);
+  const future = steps(trail.from, trail.history.future, goForward);
   let now = trail.from;
   for (const { to, step } of trail.steps) {
     if ('document' in step && isSame(past.at(-1), to)) {
@@ -62,6 +59,25 @@ export function unpackHistory({ trail }: Pick<OpenedSet, 'trail'>): UndoHistory 
     now = to;
   }
   return { past, future };
+}
+
+/** Sets that differences lead through, nearest last; as far as they lead to what is a set. */
+function steps(
+  from: SetDocument,
+  by: readonly Difference[],
+  go: (set: SetDocument, by: Difference) => SetDocument,
+): SetDocument[] {
+  const sets: SetDocument[] = [];
+  for (const one of [...by].reverse()) {
+    try {
+      const next = go(sets[0] ?? from, one);
+      if (!parseSet(next).ok) break;
+      sets.unshift(next);
+    } catch {
+      break;
+    }
+  }
+  return sets;
 }
 
 function isSame(a: SetDocument | undefined, b: SetDocument): boolean {
