@@ -4,10 +4,13 @@ import { matinee } from '@/core/demo/matinee';
 import { understudy } from '@/core/demo/understudy';
 import { readBackup, writeBackup } from '@/core/files/backup';
 import { BACKUP_DAYS, backupOverdue_days, collectBackup, noteBackup, previewBackup, takeIn } from './backup';
+import { newClient } from '@/core/model/client';
 import { toBin } from './bin';
+import { changeClient } from './clients';
 import { db, type StoredSet } from './database';
 import { append } from './journal';
 import { addSet, openSet, saveSet } from './sets';
+import { changeOnShelf, stockOnce } from './shelf';
 import { seedOnce } from './starting';
 
 const DAY_MS = 24 * 3600 * 1000;
@@ -48,7 +51,10 @@ describe('a backup of the store', () => {
     backup.sets.push({ changed_at: 5, document: understudy() });
     await saveSet({ ...curtainUp(), title: 'Mine' }, 1);
     const preview = await previewBackup(backup);
-    expect([ids(preview.fresh), ids(preview.same), ids(preview.differing)]).toEqual([
+    const { fresh, same, differing } = preview.sets;
+    expect(differing[0]!.here.document.title).toBe('Mine');
+    expect(differing[0]!.here.changed_at).toBeGreaterThan(differing[0]!.there.changed_at);
+    expect([ids(fresh), ids(same), ids(differing.map((one) => one.there))]).toEqual([
       ['understudy'],
       ['matinee'],
       ['curtain-up'],
@@ -58,6 +64,38 @@ describe('a backup of the store', () => {
     await takeIn(backup, 'backup');
     expect(await titles()).toEqual(['Curtain Up', 'Curtain Up (from the backup)', 'Matinée', 'Understudy']);
     expect((await db().bin.toArray()).map((one) => one.title)).toEqual(['Mine']);
+  });
+
+  it('offers cards and products that were changed since, and says so', async () => {
+    await stockOnce();
+    await db().clients.add({ ...newClient('client-1', 'Imogen'), note: 'as it was' });
+    const backup = await collectBackup();
+    const none = await previewBackup(backup);
+    expect([none.clients, none.products, none.supplies]).toEqual(
+      Array.from({ length: 3 }, () => ({ fresh: [], differing: [] })),
+    );
+    await changeClient('client-1', (card) => ({ ...card, note: 'changed', sets: ['matinee'] }));
+    const { id } = (await db().shelf.toArray())[0]!;
+    await changeOnShelf(id, (item) => ({ ...item, count: 7 }));
+    const preview = await previewBackup(backup);
+    expect(preview.clients.differing.map(({ there, here }) => [there.note, here.note])).toEqual([
+      ['as it was', 'changed'],
+    ]);
+    expect(preview.products.differing.map(({ here }) => here.count)).toEqual([7]);
+    await takeIn(backup, 'both');
+    const cards = (await db().clients.toArray()).map(({ name, note, sets }) => [name, note, sets]);
+    expect(new Map(cards.map(([name, ...rest]) => [name, rest]))).toEqual(
+      new Map([
+        ['Imogen', ['changed', ['matinee']]],
+        ['Imogen (from the backup)', ['as it was', []]],
+      ]),
+    );
+    expect((await db().shelf.get(id))!.count).toBe(7);
+    await takeIn(backup, 'backup');
+    expect(await db().clients.get('client-1')).toMatchObject({ note: 'as it was' });
+    expect((await db().shelf.get(id))!.count).toBeNull();
+    // What was here can be put back once its place is free.
+    expect((await db().bin.toArray()).map((one) => one.table).sort()).toEqual(['clients', 'shelf']);
   });
 
   it('is taken in whole or not at all', async () => {

@@ -5,11 +5,11 @@ import type { ShelfItem } from '@/core/model/shelf';
 import type { Supply } from '@/core/model/supply';
 import { without } from '@/core/model/without';
 import { wordsWith } from '@/core/model/primitives';
-import { toBin } from './bin';
-import { putClients } from './clients';
+import { rowToBin, toBin } from './bin';
+import { newClientId, putClients } from './clients';
 import { db } from './database';
-import { listed } from './listed';
-import { readRows } from './rows';
+import { changedAt, listed } from './listed';
+import { goodRows, readRows, type TableName } from './rows';
 import { putOnShelf } from './shelf';
 import { putSupplies } from './supplies';
 import { addSet, lastSeen, storeAgain } from './sets';
@@ -51,67 +51,125 @@ export function asText(record: unknown): string {
   }
 }
 
+/** Something of a backup that is here too, and other than there. */
+export interface Differing<T> {
+  there: T;
+  here: T;
+}
+
+/** What of one table a backup would bring, compared by content. */
+export interface Sides<T> {
+  fresh: T[];
+  differing: Differing<T>[];
+}
+
 /** What taking in a backup would do here. */
 export interface Preview {
-  fresh: BackedUp[];
-  same: BackedUp[];
-  /** Stored here too, and other than in the backup. */
-  differing: BackedUp[];
-  /** Cards and products that are not here yet; those that are stay as they are. */
-  clients: Client[];
-  products: ShelfItem[];
-  supplies: Supply[];
+  sets: Sides<BackedUp> & { same: BackedUp[] };
+  clients: Sides<Client>;
+  products: Sides<ShelfItem>;
+  supplies: Sides<Supply>;
 }
 
-/** What of these a table does not hold. */
-async function missingFrom<T>(
-  table: { toCollection: () => { primaryKeys: () => PromiseLike<string[]> } },
-  items: readonly T[],
-  idOf: (one: T) => string,
-): Promise<T[]> {
-  const there = new Set(await table.toCollection().primaryKeys());
-  return items.filter((one) => !there.has(idOf(one)));
+/** Whether two records hold the same, however their keys are ordered. */
+function isAlike(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  const keys = Object.keys(a);
+  return (
+    Array.isArray(a) === Array.isArray(b) &&
+    keys.length === Object.keys(b).length &&
+    keys.every((key) => Object.hasOwn(b, key) && isAlike(a[key as never], b[key as never]))
+  );
 }
+
+/** A broken row of the same id counts as none: it is put in the bin by what takes its place. */
+function sidesOf<T>(there: readonly T[], here: readonly T[], idOf: (one: T) => string): Sides<T> {
+  const known = new Map(here.map((one) => [idOf(one), one]));
+  const sides: Sides<T> = { fresh: [], differing: [] };
+  for (const one of there) {
+    const own = known.get(idOf(one));
+    if (own === undefined) sides.fresh.push(one);
+    else if (!isAlike(one, own)) sides.differing.push({ there: one, here: own });
+  }
+  return sides;
+}
+
+const idOf = ({ id }: { id: string }) => id;
+const productIdOf = ({ product }: ShelfItem) => product.id;
 
 export async function previewBackup(backup: Backup): Promise<Preview> {
+  const items = (await goodRows(db(), 'shelf')).map((one) => without(one, 'id'));
   const preview: Preview = {
-    fresh: [],
-    same: [],
-    differing: [],
-    clients: await missingFrom(db().clients, backup.clients, (one) => one.id),
-    products: await missingFrom(db().shelf, backup.shelf, (one) => one.product.id),
-    supplies: await missingFrom(db().supplies, backup.supplies, (one) => one.id),
+    sets: { fresh: [], differing: [], same: [] },
+    clients: sidesOf(backup.clients, await goodRows(db(), 'clients'), idOf),
+    products: sidesOf<ShelfItem>(backup.shelf, items, productIdOf),
+    supplies: sidesOf(backup.supplies, await goodRows(db(), 'supplies'), idOf),
   };
+  const { sets } = preview;
   for (const one of backup.sets) {
-    const here = await db().sets.get(one.document.id);
-    const opened = here && (await lastSeen(one.document.id));
-    if (!here) preview.fresh.push(one);
-    else if (opened?.ok && writeSetText(opened.value.set) === writeSetText(one.document))
-      preview.same.push(one);
-    else preview.differing.push(one);
+    const stored = await db().sets.get(one.document.id);
+    const seen = stored && (await lastSeen(one.document.id));
+    if (!stored) sets.fresh.push(one);
+    else if (seen?.ok && writeSetText(seen.value.set) === writeSetText(one.document)) sets.same.push(one);
+    else {
+      const document = seen?.ok ? seen.value.set : one.document;
+      sets.differing.push({ there: one, here: { changed_at: changedAt(stored), document } });
+    }
   }
   return preview;
 }
 
 /**
- * Takes a backup in, all or nothing. Where a set is here too and differs, `both` keeps it and adds the backup's as a
- * copy; `backup` puts the backup's in its place, and what was here into the bin.
+ * Takes a backup in, all or nothing. Where something is here too and differs, `both` keeps it, and adds the backup's sets
+ * and cards as copies; `backup` puts the backup's in its place, and what was here into the bin.
  */
 export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Promise<void> {
   await db().transaction('rw', db().tables, async () => {
-    const preview = await previewBackup(backup);
-    for (const one of preview.differing) {
+    const { sets, clients, products, supplies } = await previewBackup(backup);
+    for (const { there } of sets.differing) {
       if (differing === 'backup') {
-        await toBin(one.document.id);
-        await storeAgain(one.document, one.changed_at);
+        await toBin(there.document.id);
+        await storeAgain(there.document, there.changed_at);
       } else {
-        await addSet({ ...one.document, title: wordsWith(one.document.title, '(from the backup)') });
+        await addSet({ ...there.document, title: wordsWith(there.document.title, '(from the backup)') });
       }
     }
-    for (const one of preview.fresh) await storeAgain(one.document, one.changed_at);
-    await putOnShelf(preview.products);
-    await putClients(preview.clients);
-    await putSupplies(preview.supplies);
+    for (const one of sets.fresh) await storeAgain(one.document, one.changed_at);
+    const replaced: [TableName, string, string][] = [
+      ...clients.differing.map(({ here }) => ['clients', here.id, here.name] as [TableName, string, string]),
+      ...products.differing.map(
+        ({ here }) => ['shelf', here.product.id, here.product.name] as [TableName, string, string],
+      ),
+      ...supplies.differing.map(
+        ({ here }) => ['supplies', here.id, here.name] as [TableName, string, string],
+      ),
+    ];
+    if (differing === 'backup') {
+      for (const [table, key, title] of replaced) await rowToBin({ table, key, title });
+      await putClients(clients.differing.map(({ there }) => there));
+      await putOnShelf(products.differing.map(({ there }) => there));
+      await putSupplies(supplies.differing.map(({ there }) => there));
+    } else {
+      // Whose sets they are, the card that is here says.
+      for (const { there } of clients.differing)
+        await db().clients.add({
+          ...there,
+          id: newClientId(),
+          name: wordsWith(there.name, '(from the backup)'),
+          sets: [],
+        });
+    }
+    for (const [table, keys] of [
+      ['clients', clients.fresh.map(idOf)],
+      ['shelf', products.fresh.map(productIdOf)],
+      ['supplies', supplies.fresh.map(idOf)],
+    ] as const)
+      // A broken row may stand in their place.
+      for (const key of keys) await rowToBin({ table, key, title: key });
+    await putOnShelf(products.fresh);
+    await putClients(clients.fresh);
+    await putSupplies(supplies.fresh);
   });
 }
 

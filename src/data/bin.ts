@@ -47,7 +47,11 @@ export async function toBin(id: string, now = Date.now()): Promise<string | unde
 }
 
 /** Puts a row of any table, broken as it may be, into the bin. Returns the key to put it back by. */
-export async function rowToBin({ table, key, title }: BrokenRow): Promise<string | undefined> {
+export async function rowToBin({
+  table,
+  key,
+  title,
+}: Pick<BrokenRow, 'table' | 'key' | 'title'>): Promise<string | undefined> {
   if (table === 'sets') return toBin(key as string);
   return db().transaction('rw', db().table(table), db().bin, async () => {
     const record: unknown = await db()

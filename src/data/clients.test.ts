@@ -95,9 +95,9 @@ describe('clients', () => {
     const { id } = await addClient('Mine');
     await changeClient(id, (one) => ({ ...one, note: 'kept' }));
     const backup = await collectBackup();
-    expect((await previewBackup(backup)).clients).toEqual([]);
+    expect((await previewBackup(backup)).clients.fresh).toEqual([]);
     await removeClient(id);
-    expect((await previewBackup(backup)).clients.map((one) => one.name)).toEqual(['Mine']);
+    expect((await previewBackup(backup)).clients.fresh.map((one) => one.name)).toEqual(['Mine']);
     await takeIn(backup, 'both');
     expect(await db().clients.get(id)).toMatchObject({ name: 'Mine', note: 'kept' });
   });
@@ -113,7 +113,7 @@ describe('clients', () => {
       sets: [],
     };
     const backup = { ...(await collectBackup()), clients: [{ ...other, id, name: 'Older' }, other] };
-    const missing = (await previewBackup(backup)).clients;
+    const missing = (await previewBackup(backup)).clients.fresh;
     expect(missing).toEqual([other]);
     await putClients(missing);
     expect((await all()).map((one) => one.name).sort()).toEqual(['Mine', 'Theirs']);

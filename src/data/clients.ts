@@ -14,9 +14,14 @@ export function watchClients(
   return () => subscription.unsubscribe();
 }
 
+/** An id that no client has. */
+export function newClientId(): string {
+  return `client-${newKey().replace(/\W/g, '').slice(-24)}`;
+}
+
 /** A client under an id that none has. Returns the card. */
 export async function addClient(name: string): Promise<Client> {
-  const client = newClient(`client-${newKey().replace(/\W/g, '').slice(-24)}`, name);
+  const client = newClient(newClientId(), name);
   await db().clients.add(client);
   return client;
 }

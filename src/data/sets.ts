@@ -7,9 +7,9 @@ import { binned, clearOldBin } from './bin';
 import { db, type JournalEntry, type StoredHistory, type StoredSet } from './database';
 import { openSets, type OpenSets } from './held';
 import { changedAt, listed, type Listed } from './listed';
-import { bringLate, laidOver, madeAt, newKey, TAB, tabOf, takeOut, type LaidOver } from './journal';
+import { bringLate, laidOver, madeAt, newKey, TAB, tabOf, takeOut } from './journal';
 import { goodRow, readRows } from './rows';
-import { packHistory, unpackHistory } from './undoHistory';
+import { packHistory, unpackHistory, type Trail } from './undoHistory';
 
 export interface OpenedSet {
   set: SetDocument;
@@ -18,12 +18,6 @@ export interface OpenedSet {
   journal: string[];
   /** What the store holds, with what can be undone and redone from there, and the steps of the journal since. */
   trail?: Trail;
-}
-
-export interface Trail {
-  from: SetDocument;
-  history: Pick<StoredHistory, 'past' | 'future'>;
-  steps: LaidOver['steps'];
 }
 
 export type SaveOutcome =

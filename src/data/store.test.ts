@@ -121,6 +121,17 @@ describe('the browser’s store', () => {
     await expect(page.addSet(curtainUp())).rejects.toThrow();
   });
 
+  it('deleted by another tab while it is open is let go, and told as what it is', async () => {
+    const factory = new IDBFactory();
+    const page = await opened(factory);
+    await page.openStore();
+    await new Promise<void>((done) => {
+      factory.deleteDatabase('merry-lacquer').onsuccess = () => done();
+    });
+    expect(page.storeState()).toMatchObject({ kind: 'lost', why: expect.stringContaining('deleted') });
+    await expect(page.addSet(curtainUp())).rejects.toThrow();
+  });
+
   it('held by an older program is waited for, and goes on by itself', async () => {
     const factory = await leftBy(2);
     const holder = await new Promise<IDBDatabase>((done) => {

@@ -12,7 +12,9 @@ export type StoreState =
   | { kind: 'newer' }
   /** A newer program has taken it over while this page was open. */
   | { kind: 'superseded' }
-  /** It cannot be opened, was closed, or does not answer. */
+  /** It was deleted, or closed by the browser, while this page was open. */
+  | { kind: 'lost'; why: string }
+  /** It cannot be opened, or does not answer. */
   | { kind: 'failed'; why: string }
   /** Chosen by the artist: nothing outlives the page. */
   | { kind: 'memory' };
@@ -56,13 +58,18 @@ async function open(): Promise<void> {
     }
     const store = db();
     store.on('blocked', () => become({ kind: 'blocked' }));
-    store.on('versionchange', () => {
-      become({ kind: 'superseded' });
+    store.on('versionchange', ({ newVersion }) => {
+      // Nothing follows a store that is deleted.
+      become(
+        newVersion === null
+          ? { kind: 'lost', why: 'deleted, by another tab or in the browser’s settings' }
+          : { kind: 'superseded' },
+      );
       store.close();
       return false;
     });
     store.on('close', () => {
-      if (state.kind === 'ready') become({ kind: 'failed', why: 'the browser has closed it' });
+      if (state.kind === 'ready') become({ kind: 'lost', why: 'closed by the browser' });
     });
     await Promise.race([within(store.open()), unblocked(store)]);
     become({ kind: 'ready' });

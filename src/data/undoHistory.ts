@@ -2,10 +2,17 @@ import { difference, goBack, goForward } from '@/core/document/difference';
 import type { SetDocument } from '@/core/document/document';
 import { parseSet, writeSetText } from '@/core/document/parse';
 import type { StoredHistory } from './database';
-import type { Trail } from './sets';
+import type { LaidOver } from './journal';
 
 /** So many steps of undo outlive the page. */
 const KEPT_STEPS = 60;
+
+/** What a store holds of a set, with what can be undone and redone from there, and the steps of the journal since. */
+export interface Trail {
+  from: SetDocument;
+  history: Pick<StoredHistory, 'past' | 'future'>;
+  steps: LaidOver['steps'];
+}
 
 /** Sets that undo and redo lead to, nearest last. */
 export interface UndoHistory {

@@ -8,6 +8,7 @@ import { fail, ok, type Fault, type Result } from '../model/result';
 import type { ShelfItem } from '../model/shelf';
 import { Supply } from '../model/supply';
 import { readShelfCsv, writeShelfCsv } from './shelfCsv';
+import { sealed, sumFault } from './zipSums';
 
 const FORMAT = 'merry-lacquer-backup';
 const VERSION = 1;
@@ -48,7 +49,7 @@ const Manifest = z.strictObject({
 
 /**
  * A backup as one zip file: `backup.json` names what is in it, each set is the file that Export writes, the shelf is
- * its CSV, the clients' cards and the supplies are a file each.
+ * its CSV, the clients' cards and the supplies are a file each; sealed, so that no byte changes unseen.
  */
 export function writeBackup(backup: Backup): Uint8Array {
   const sets = backup.sets.map(({ changed_at, document }) => ({
@@ -69,7 +70,7 @@ export function writeBackup(backup: Backup): Uint8Array {
     records: records.map(({ file, title }) => ({ file, title })),
   };
   const files = Object.fromEntries([...sets, ...records].map(({ file, text }) => [file, strToU8(text)]));
-  return zipSync(
+  const zip = zipSync(
     {
       [MANIFEST]: strToU8(`${JSON.stringify(manifest, null, 2)}\n`),
       [SHELF]: strToU8(writeShelfCsv(backup.shelf)),
@@ -80,6 +81,7 @@ export function writeBackup(backup: Backup): Uint8Array {
     // The day it was made, so that the same backup gives the same bytes.
     { mtime: new Date(backup.made_at) },
   );
+  return sealed(zip);
 }
 
 /** A zip file's backup; `faults` tell the sets in it that cannot be read, by their place in the zip. */
@@ -134,7 +136,8 @@ function unpacked(bytes: Uint8Array): Result<Record<string, Uint8Array>> {
         return !over;
       },
     });
-    return over ? { ok: false, faults: [over] } : ok(files);
+    const fault = over ?? sumFault(bytes, files);
+    return fault ? { ok: false, faults: [fault] } : ok(files);
   } catch (error) {
     return fail('', `this is not a zip file that can be read: ${messageOf(error)}`);
   }

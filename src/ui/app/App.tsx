@@ -51,6 +51,13 @@ export function App() {
     openStore().catch(unforeseen);
     return catchTheRest(notDone);
   }, []);
+  useEffect(() => {
+    if (store.kind !== 'memory') return;
+    // Nothing outlives this page.
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [store.kind]);
   return (
     <div className={classes.frame}>
       <div className={classes.news}>

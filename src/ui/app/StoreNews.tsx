@@ -14,10 +14,17 @@ const WORDS: Partial<Record<StoreState['kind'], string>> = {
 
 /** Over every view, where the store is not as it should be. */
 export function StoreNews({ store }: { store: StoreState }) {
-  const words = WORDS[store.kind];
+  const words =
+    store.kind === 'lost'
+      ? `This browser’s store was ${store.why}. What you see is in this page alone: export what you need before you open it anew.`
+      : WORDS[store.kind];
   if (!words) return null;
   return (
-    <section className={classes.line} data-grave={store.kind === 'superseded' || undefined} role="alert">
+    <section
+      className={classes.line}
+      data-grave={store.kind === 'superseded' || store.kind === 'lost' || undefined}
+      role="alert"
+    >
       <p>{words}</p>
       {store.kind !== 'memory' && (
         <Button variant="default" h={44} onClick={() => window.location.reload()}>

@@ -4,20 +4,25 @@ import { IconPlus } from '@tabler/icons-react';
 import type { Client } from '@/core/model/client';
 import { messageOf } from '@/core/model/messageOf';
 import { addClient } from '@/data/clients';
+import { BrokenRows } from '../kit/BrokenRows';
 import { Go, go } from '../kit/Go';
 import { notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
 import { PageHead } from '../kit/PageHead';
+import { useBroken } from '../kit/useBroken';
 import { useTitle } from '../kit/useTitle';
 import { ClientCard } from './ClientCard';
 import { dayWords } from './days';
 import { useClients } from './useClients';
 import classes from './ClientsView.module.css';
 
+const CARDS = ['clients'] as const;
+
 /** For whom? Every client's card: measures by day, what is not used on these hands, the sets made for them. */
 export function ClientsView({ id }: { id?: string }) {
   useTitle('Clients');
   const { clients, fault } = useClients();
+  const broken = useBroken(CARDS);
   const here = clients?.find((one) => one.id === id) ?? (id === undefined ? clients?.[0] : undefined);
   const add = () =>
     addClient('New client')
@@ -31,7 +36,7 @@ export function ClientsView({ id }: { id?: string }) {
         </Button>
       </PageHead>
       {fault !== undefined && <p role="alert">The clients cannot be read: {messageOf(fault)}.</p>}
-      {clients?.length === 0 && (
+      {clients?.length === 0 && broken.length === 0 && (
         <p className={classes.none}>
           Nobody yet. A card keeps a client’s ten measures, what is not used on these hands, and the sets made
           for them.
@@ -59,6 +64,11 @@ export function ClientsView({ id }: { id?: string }) {
           )}
         </div>
       )}
+      <BrokenRows
+        label="Cards that cannot be read"
+        title={broken.length === 1 ? 'One card cannot be read' : `${broken.length} cards cannot be read`}
+        broken={broken}
+      />
     </main>
   );
 }

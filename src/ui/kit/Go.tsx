@@ -1,8 +1,10 @@
 'use client';
 import type { ComponentProps, MouseEvent } from 'react';
+import { heldBack } from './leaving';
 
 /** Goes to another view without asking the server: all views are in the page, or come as parts of it. */
 export function go(path: string): void {
+  if (heldBack(path)) return;
   window.history.pushState(null, '', path);
 }
 

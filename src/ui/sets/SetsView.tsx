@@ -12,20 +12,21 @@ import { addNewSet, editedDemo, restoreDemo, seedOnce } from '@/data/starting';
 import { downloadSet } from '../kit/download';
 import { FileInput } from '../kit/FileInput';
 import { late } from '../kit/late';
+import { BrokenRows } from '../kit/BrokenRows';
 import { MoreMenu } from '../kit/MoreMenu';
+import { removeAndOffer } from '../kit/removeAndOffer';
+import { useBroken } from '../kit/useBroken';
 import { Faults } from '../kit/Faults';
 import { Go, go } from '../kit/Go';
 import { pathOf } from '../kit/route';
 import { SchemeButton } from '../kit/SchemeButton';
 import { useTitle } from '../kit/useTitle';
-import { BrokenSets } from './BrokenSets';
 import { backUp } from './backUp';
 import { Keeping } from './Keeping';
 import { readFile, type ReadBackup } from './readFile';
 import { LittleHands } from './LittleHands';
-import { removeAndOffer } from './removeAndOffer';
 import classes from './SetsView.module.css';
-import { notDone, notKept } from '../kit/notify';
+import { notDone, notify, notKept } from '../kit/notify';
 
 const RestoreChoice = late(
   () => import('./RestoreChoice').then((module) => module.RestoreChoice),
@@ -37,6 +38,9 @@ const BackupChoice = late(
   'Taking in a backup',
 );
 const BinPanel = late(() => import('./BinPanel').then((module) => module.BinPanel), 'The bin');
+
+/** What is told here when it cannot be read: the sets, and all that has no view of its own. */
+const BESIDE_SETS = ['sets', 'journal', 'history', 'references', 'bin', 'gone', 'facts'] as const;
 
 const openDesign = (id: string) => go(pathOf({ kind: 'set', id, view: 'design' }));
 
@@ -58,9 +62,20 @@ export function SetsView() {
       setFaults({ file: 'This browser’s store', list: [{ path: '', message: String(error) }] });
     seedOnce()
       .then(() => foldLeft())
-      .then(() => {
-        if (!gone) stop = watchSets(setSets, fail);
-      }, fail);
+      .then(
+        (copies) => {
+          if (!gone) stop = watchSets(setSets, fail);
+          for (const title of copies)
+            notify(
+              `“${title}” was changed in two tabs, and one of them closed before you had chosen. What it had is kept under this name.`,
+            );
+        },
+        // What cannot be folded is still there, and shown.
+        (error: unknown) => {
+          if (!gone) stop = watchSets(setSets, fail);
+          notDone(error);
+        },
+      );
     return () => {
       gone = true;
       stop?.();
@@ -84,7 +99,8 @@ export function SetsView() {
   const wanted = search.trim().toLowerCase();
   const found = sets?.filter((one) => wordsOf(one).toLowerCase().includes(wanted));
   const shown = found?.flatMap((one) => (one.kind === 'set' ? [one.stored] : []));
-  const broken = found?.flatMap((one) => (one.kind === 'broken' ? [one] : []));
+  const broken = useBroken(BESIDE_SETS);
+  const brokenSets = broken.filter((one) => one.table === 'sets' && one.title.toLowerCase().includes(wanted));
 
   return (
     <main className={classes.page}>
@@ -150,7 +166,7 @@ export function SetsView() {
         />
       )}
 
-      {found?.length === 0 && (
+      {found?.length === 0 && brokenSets.length === 0 && (
         <p className={classes.none}>
           {wanted
             ? `No set says “${search}”.`
@@ -188,7 +204,10 @@ export function SetsView() {
                     key: 'remove',
                     words: 'Remove',
                     danger: true,
-                    onPick: () => void removeAndOffer(stored.title, stored.id).catch(notKept),
+                    onPick: () =>
+                      void removeAndOffer({ table: 'sets', key: stored.id, title: stored.title }).catch(
+                        notKept,
+                      ),
                   },
                 ]}
               />
@@ -196,7 +215,18 @@ export function SetsView() {
           </li>
         ))}
       </ul>
-      {broken && broken.length > 0 && <BrokenSets broken={broken} />}
+      <BrokenRows
+        label="Sets that cannot be read"
+        title={
+          brokenSets.length === 1 ? 'One set cannot be read' : `${brokenSets.length} sets cannot be read`
+        }
+        broken={brokenSets}
+      />
+      <BrokenRows
+        label="More that cannot be read"
+        title="More that is stored here and cannot be read"
+        broken={broken.filter((one) => one.table !== 'sets')}
+      />
       <Keeping onBackUp={() => void backUp().catch(notDone)} />
       {backup && <BackupChoice read={backup} onClose={() => setBackup(undefined)} />}
       {bin && <BinPanel onClose={() => setBin(false)} />}

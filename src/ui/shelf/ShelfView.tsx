@@ -15,12 +15,14 @@ import type { ShelfItem } from '@/core/model/shelf';
 import type { Supply } from '@/core/model/supply';
 import { recoloured } from '@/core/starter/shelf';
 import { changeOnShelf, putOnShelf, takeOffShelf } from '@/data/shelf';
+import { BrokenRows } from '../kit/BrokenRows';
 import { downloadBlob } from '../kit/download';
 import { FileInput } from '../kit/FileInput';
 import { Faults } from '../kit/Faults';
 import { late } from '../kit/late';
 import { notDone, notify, notKept } from '../kit/notify';
 import { PageHead } from '../kit/PageHead';
+import { useBroken } from '../kit/useBroken';
 import { useTitle } from '../kit/useTitle';
 import { BulkEdit } from './BulkEdit';
 import { ShelfRow } from './ShelfRow';
@@ -37,10 +39,13 @@ type Order = 'name' | 'family' | 'count';
 /** Products, or one kind of all else. */
 type Part = 'products' | Supply['kind'];
 
+const ON_SHELF = ['shelf', 'supplies'] as const;
+
 /** What do I have? Every product of the artist's own, with what it needs and how much of it is left. */
 export function ShelfView() {
   useTitle('Shelf');
   const { items, fault } = useShelf();
+  const broken = useBroken(ON_SHELF);
   const [search, setSearch] = useState('');
   const wanted = useDeferredValue(search.trim().toLowerCase());
   const [family, setFamily] = useState<ProductFamily | ''>('');
@@ -174,6 +179,15 @@ export function ShelfView() {
             </p>
           ),
       )}
+      <BrokenRows
+        label="What on the shelf cannot be read"
+        title={
+          broken.length === 1
+            ? 'One thing on the shelf cannot be read'
+            : `${broken.length} things on the shelf cannot be read`
+        }
+        broken={broken}
+      />
       {part !== 'products' && supplies && <SuppliesList key={part} kind={part} supplies={supplies} />}
       {faults && (
         <Faults title="The list was not taken in" faults={faults} onClose={() => setFaults(undefined)} />

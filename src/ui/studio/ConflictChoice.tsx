@@ -5,10 +5,11 @@ interface Props {
   onTakeTheirs: () => void;
   onKeepMine: () => void;
   onKeepBoth: () => void;
+  onExport: () => void;
 }
 
 /** Two tabs changed the same set: nothing is written until the artist has chosen. */
-export function ConflictChoice({ onTakeTheirs, onKeepMine, onKeepBoth }: Props) {
+export function ConflictChoice({ onTakeTheirs, onKeepMine, onKeepBoth, onExport }: Props) {
   return (
     <Modal
       opened
@@ -26,6 +27,9 @@ export function ConflictChoice({ onTakeTheirs, onKeepMine, onKeepBoth }: Props) 
       </Button>
       <Button fullWidth h={44} variant="default" onClick={onKeepMine}>
         Keep mine here
+      </Button>
+      <Button fullWidth mt="sm" h={44} variant="subtle" onClick={onExport}>
+        Export mine as a file first
       </Button>
     </Modal>
   );

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { messageOf } from '@/core/model/messageOf';
 import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
+import { storeState } from '@/data/store';
 import { downloadSet } from '../kit/download';
 import { useGesture } from '../kit/useGesture';
 import { SchemeButton } from '../kit/SchemeButton';
@@ -156,9 +157,11 @@ export function SetBar() {
 function Saved() {
   const saving = useStudio((s) => s.saving);
   const fault = useStudio((s) => s.savingFault);
+  const inMemory = storeState().kind === 'memory';
+  const words = inMemory && saving === 'saved' ? 'In this page only' : SAVING_WORDS[saving];
   return (
     <span className={classes.saving} role="status">
-      {fault && saving === 'failed' ? `Not saved, ${fault}. Export it` : SAVING_WORDS[saving]}
+      {fault && saving === 'failed' ? `Not saved, ${fault}. Export it` : words}
     </span>
   );
 }

@@ -1,13 +1,15 @@
 'use client';
-import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { wordsWith } from '@/core/model/primitives';
 import { faultLine, type Fault, type Result } from '@/core/model/result';
 import { addSet, openSet, type OpenedSet } from '@/data/sets';
 import { openPainter } from '@/workers/planner';
 import { go, Go } from '../kit/Go';
+import { downloadSet } from '../kit/download';
 import { late } from '../kit/late';
+import { guardLeaving } from '../kit/leaving';
 import { notify, notKept } from '../kit/notify';
-import { pathOf, type SetView } from '../kit/route';
+import { pathOf, routeOfPath, type SetView } from '../kit/route';
 import { useTitle } from '../kit/useTitle';
 import { keepPlanned } from './keepPlanned';
 import { keepStored, type Conflict, type Keeper } from './keepStored';
@@ -24,6 +26,11 @@ import classes from './StudioShell.module.css';
 const ConflictChoice = late(
   () => import('./ConflictChoice').then((module) => module.ConflictChoice),
   'The choice between two tabs',
+);
+
+const LeaveChoice = late(
+  () => import('./LeaveChoice').then((module) => module.LeaveChoice),
+  'The question before leaving',
 );
 
 const KitAsk = late(
@@ -117,6 +124,9 @@ function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
   const [conflict, setConflict] = useState<Conflict>();
   const [quiet, setQuiet] = useState(false);
   const keeper = useRef<Keeper>(undefined);
+  /** Where the artist wanted to go, while what was changed is not kept. */
+  const [leaving, setLeaving] = useState<string>();
+  const here = pathOf({ kind: 'set', id: opened.set.id, view });
 
   // Before the page can be touched: what is typed in the moment it appears is kept as well.
   useLayoutEffect(() => {
@@ -129,6 +139,27 @@ function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
       keeper.current?.stop();
     };
   }, [store, opened]);
+
+  useEffect(
+    () =>
+      guardLeaving({
+        here: () => here,
+        holds: (path) => {
+          const to = routeOfPath(path);
+          if ((to?.kind === 'set' && to.id === opened.set.id) || !keeper.current?.unkept()) return false;
+          setLeaving(path);
+          return true;
+        },
+      }),
+    [here, opened],
+  );
+
+  const leave = useCallback(() => {
+    if (leaving === undefined) return;
+    setLeaving(undefined);
+    keeper.current?.giveUp();
+    go(leaving);
+  }, [leaving]);
 
   useEffect(() => {
     // The views still to come are fetched while nothing else is asked for, so that going there needs no server.
@@ -181,8 +212,12 @@ function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
           </main>
         </div>
       </div>
+      {leaving !== undefined && !conflict && (
+        <LeaveChoice onStay={() => setLeaving(undefined)} onLeave={leave} />
+      )}
       {conflict && (
         <ConflictChoice
+          onExport={() => downloadSet(store.getState().set)}
           onTakeTheirs={() => {
             keeper.current?.takeTheirs(conflict.theirs);
             setConflict(undefined);

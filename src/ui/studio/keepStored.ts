@@ -26,6 +26,8 @@ export interface Keeper {
   stop: () => void;
   /** Something was changed here that neither the store nor its journal is sure to have. */
   unkept: () => boolean;
+  /** The artist leaves what is not kept. */
+  giveUp: () => void;
   /** Takes the other tab's set; undo brings one's own back. */
   takeTheirs: (theirs: OpenedSet) => void;
   /** Goes on saving over this revision. */
@@ -60,6 +62,7 @@ export function keepStored(
   let taking = false;
   /** Entries that hold the whole set while a choice is open: should this tab go, they are what is left of it. */
   let held: string[] = [];
+  let givenUp = false;
   const letGo = holdOpen(savedSet.id);
 
   const dirty = () => store.getState().set !== savedSet || waiting.length > 0;
@@ -255,7 +258,10 @@ export function keepStored(
       unsubscribe();
       unwatch();
     },
-    unkept,
+    unkept: () => !givenUp && unkept(),
+    giveUp: () => {
+      givenUp = true;
+    },
     takeTheirs,
     rebase: (next) => {
       revision = next;
