@@ -35,6 +35,24 @@ export default tseslint.config(
     },
   },
   {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      // Data spread into a call overflows the stack once there is enough of it: leastOf, mostOf and append take any amount.
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'CallExpression[callee.object.name="Math"] > SpreadElement',
+          message: 'leastOf and mostOf take any number of values',
+        },
+        {
+          selector: 'CallExpression[callee.property.name=/^(push|unshift)$/] > SpreadElement',
+          message: 'append takes any number of items',
+        },
+      ],
+    },
+  },
+  {
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/no-non-null-assertion': 'off',

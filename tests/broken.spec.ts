@@ -108,7 +108,9 @@ test('a planner that throws at every question is told by what it says', async ({
   await planned(page);
 });
 
-test('a planner that never answers is given up, and another asked', async ({ page }) => {
+test('a worker that gives no sign of life is given up within seconds, and another asked', async ({
+  page,
+}) => {
   await page.clock.install();
   await withFate(page, 'silent');
   await page.goto('/');
@@ -116,14 +118,29 @@ test('a planner that never answers is given up, and another asked', async ({ pag
   await expect(page.getByRole('banner').getByText('planning …')).toBeVisible();
   // The view comes first, and its pictures for a while.
   await page.clock.runFor(2_000);
-  await page.clock.fastForward(31_000);
+  await page.clock.fastForward(5_100);
   await setFate(page, 'well');
-  // The second that was asked never answers either; who is asked next does.
-  await page.clock.fastForward(31_000);
-  await expect(failed(page)).toContainText('there was no answer for 30 s');
+  // The second that was asked gives none either; who is asked next does.
+  await page.clock.fastForward(5_100);
+  await expect(failed(page)).toContainText('its worker gave no sign of life');
   await failed(page).getByRole('button', { name: 'Try again' }).click();
   await page.clock.resume();
   await planned(page);
+});
+
+test('a worker that dies in silence is missed at once, and another does its work', async ({ page }) => {
+  await withFate(page, 'well');
+  await openDemo(page, 'Matinée');
+  const before = page.workers().length;
+  // A worker that closes itself says nothing to anybody.
+  for (const worker of page.workers()) await worker.evaluate(() => self.close()).catch(() => undefined);
+  await expect.poll(() => page.workers().length, { timeout: 5_000 }).toBeLessThan(before);
+  await titleOf(page).fill('After it died');
+  const planning = page.getByRole('banner').getByText('planning …');
+  // Asked of the dead one, it would stand there for half a minute.
+  await expect(planning).toBeVisible();
+  await expect(planning).toBeHidden({ timeout: 25_000 });
+  await expect(failed(page)).toHaveCount(0);
 });
 
 test('parts of the page that cannot be loaded are told, and nothing else is touched', async ({ page }) => {

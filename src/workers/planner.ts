@@ -1,5 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { SetDocument } from '@/core/document/document';
+import type { Point } from '@/core/geometry/frame';
 import type { NailName } from '@/core/model/names';
 import type { Contrast } from '@/core/picture/contrast';
 import type { NailPicture } from '@/core/picture/nailPicture';
@@ -9,6 +10,7 @@ import type { HandWipe } from '@/core/timing/problem';
 import { AT_LENGTH } from '@/core/timing/search';
 import type { Found } from '@/core/timing/sitting';
 import { Desk, type Hire } from './desk';
+import { isSign } from './signs';
 import { WorkQueue } from './workQueue';
 import type { Wishes } from '@/core/compose/compose';
 import type { Product } from '@/core/model/product';
@@ -29,14 +31,36 @@ const PLAN_LIMIT_S = 30;
 const PICTURE_LIMIT_S = 15;
 const POLISH_LIMIT_S = 180;
 
+/** A worker says so soon that it is there, however slow the machine: before it has loaded what it works with. */
+const SIGN_MS = 5000;
+
 const hire: Hire<Remote<PlannerApi>> = (onLost) => {
   const worker = new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' });
+  const late = setTimeout(() => onLost('its worker gave no sign of life'), SIGN_MS);
+  const dismissed = new AbortController();
+  worker.addEventListener('message', ({ data }: MessageEvent<unknown>) => {
+    if (!isSign(data)) return;
+    clearTimeout(late);
+    if (data.sign === 'lost') onLost(data.why);
+    // The lock it holds comes free when it dies, however silently.
+    if (data.sign === 'held')
+      globalThis.navigator.locks
+        .request(data.lock, { signal: dismissed.signal }, () => onLost('its worker has died'))
+        .catch(() => undefined);
+  });
   worker.addEventListener('error', (event) => {
     event.preventDefault();
     onLost(event.message || 'its worker could not be started');
   });
   worker.addEventListener('messageerror', () => onLost('its answer could not be read'));
-  return { api: wrap<PlannerApi>(worker), dismiss: () => worker.terminate() };
+  return {
+    api: wrap<PlannerApi>(worker),
+    dismiss: () => {
+      clearTimeout(late);
+      dismissed.abort();
+      worker.terminate();
+    },
+  };
 };
 
 /** Plans sittings. */
@@ -137,6 +161,11 @@ export function contrastOn(
   pair: readonly [string, string],
 ): Promise<Contrast | undefined> {
   return painter.ask((api) => api.contrast(set, name, pair), PICTURE_LIMIT_S);
+}
+
+/** The line of an SVG path, read where it holds nobody up. */
+export function lineOfPath(d: string): Promise<Result<Point[]>> {
+  return planner.ask((api) => api.line(d) as Promise<Result<Point[]>>, PICTURE_LIMIT_S);
 }
 
 /** A nail part-way through its operations. */

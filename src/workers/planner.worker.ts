@@ -1,4 +1,27 @@
-import { expose } from 'comlink';
-import { plannerApi } from './plannerApi';
+import type { Sign } from './signs';
 
-expose(plannerApi());
+const say = (sign: Sign) => self.postMessage(sign);
+say({ sign: 'there' });
+
+const lock = `merry-lacquer worker ${Math.random().toString(36).slice(2)}`;
+globalThis.navigator.locks
+  ?.request(lock, () => {
+    say({ sign: 'held', lock });
+    return new Promise(() => undefined);
+  })
+  .catch(() => undefined);
+
+// What is asked meanwhile waits.
+const early: MessageEvent[] = [];
+const keep = (event: MessageEvent) => early.push(event);
+self.addEventListener('message', keep);
+
+Promise.all([import('comlink'), import('./plannerApi')]).then(
+  ([{ expose }, { plannerApi }]) => {
+    self.removeEventListener('message', keep);
+    expose(plannerApi());
+    for (const { data, ports } of early)
+      self.dispatchEvent(new MessageEvent('message', { data: data as unknown, ports: [...ports] }));
+  },
+  (error: unknown) => say({ sign: 'lost', why: error instanceof Error ? error.message : String(error) }),
+);

@@ -1,3 +1,5 @@
+import { svgLine } from '@/core/files/svgLine';
+import type { Point } from '@/core/geometry/frame';
 import { transfer } from 'comlink';
 import { buildOf, frameOf } from '@/core/compile/prepare';
 import type { SetDocument } from '@/core/document/document';
@@ -102,6 +104,8 @@ export interface PlannerApi {
   contrast: (set: SetDocument, name: NailName, pair: readonly [string, string]) => Contrast | undefined;
   /** The finger that a nail sits on. */
   finger: (finger: FingerAsked, px_per_mm: number) => Raster;
+  /** The line of an SVG path's `d`, in the path's own units. */
+  line: (d: string) => Result<Point[]>;
   /** The nail after its first `done` operations. */
   stage: (
     set: SetDocument,
@@ -199,6 +203,7 @@ export function plannerApi(): PlannerApi {
       const picture = drawFinger({ frame, skin: set.skin, below_mm, turn_deg }, px_per_mm);
       return transfer(picture, [picture.data.buffer]);
     },
+    line: svgLine,
     stage: (set, name, wipes, done, px_per_mm) => {
       const { compiled, edge } = planned(set, name);
       const operations = withHandWipes(compiled, wipes);

@@ -1,3 +1,4 @@
+import { leastOf } from '../model/extent';
 /**
  * Films of colour by Kubelka–Munk (two-flux theory). A `Pigment` carries scattering S and absorption K per
  * micrometre for the three linear sRGB channels; reflectances are linear, 0–1.
@@ -95,7 +96,7 @@ const SHEER_SX = 1;
  */
 export function sheerPigment(seen: Triple, coats: number, coat_um: number): Pigment {
   const t_um = coats * coat_um;
-  const pale = Math.min(...seen.map(clampReflectance));
+  const pale = leastOf(seen.map(clampReflectance));
   const sx = SHEER_SX * pale;
   const K = seen.map((r) => {
     const wanted = clampReflectance(r);

@@ -16,6 +16,7 @@ import type { Structure } from '../craft/build';
 import { FAMILIES, lampOf } from '../craft/families';
 import type { Draft } from '../craft/operation';
 import type { Inlaid } from '../craft/technique';
+import { append, mostOf } from '../model/extent';
 import type { Product } from '../model/product';
 import { meet, type CoveredCells } from './lattice';
 import type { Placed } from './placed';
@@ -54,14 +55,14 @@ export function composeBody(
   let beds = 0;
   for (const part of layersOf(inside, context, cover)) {
     if (!('clear' in part)) {
-      placed.push(...ownWork(part));
+      append(placed, ownWork(part));
       continue;
     }
     beds += 1;
-    placed.push(...bedded(part, beds));
+    append(placed, bedded(part, beds));
   }
   const level = structure !== undefined || asks.some((one) => one.cap === 'level');
-  placed.push(...(level ? levelled(asks, context, structure) : floated(asks, context)));
+  append(placed, level ? levelled(asks, context, structure) : floated(asks, context));
   return { placed, topped: !level };
 }
 
@@ -128,10 +129,9 @@ function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Str
   const clear = structure?.product ?? (clears.size === 1 ? asks[0]!.clear : context.role('builder'));
   const cap_um = Math.max(
     structure?.apex_um ?? 0,
-    ...asks.map((one) => (one.cap === 'level' ? one.cap_um : 0)),
+    mostOf(asks.map((one) => (one.cap === 'level' ? one.cap_um : 0))),
   );
-  const allowance_um =
-    asks.length === 0 ? levelling_um(cap_um) : Math.max(...asks.map((one) => one.filing_um));
+  const allowance_um = asks.length === 0 ? levelling_um(cap_um) : mostOf(asks.map((one) => one.filing_um));
   const whole = wholePlace();
   const shape: Draft[] = [
     // What sets by itself leaves no sticky layer.
@@ -164,7 +164,7 @@ function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Str
 
 function floated(asks: readonly Inlaid[], context: NailContext): Placed[] {
   const top = context.role('top');
-  const cap_um = Math.max(...asks.map((one) => one.cap_um));
+  const cap_um = mostOf(asks.map((one) => one.cap_um));
   return [
     ...cap(top, cap_um, 'All lies flat: a thick top floats over it and needs no file.'),
     ...wipedTop(top, context).map(shared),

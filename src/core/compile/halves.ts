@@ -6,6 +6,7 @@ import { pressDraft } from '../craft/presses';
 import { sideWords } from '../craft/sides';
 import { ownWork, type Layer } from './body';
 import type { Placed } from './placed';
+import { mostOf } from '../model/extent';
 
 /** The bed of a half reaches this far past its pieces (common practice). */
 const PAST_PIECE_MM = 0.5;
@@ -25,7 +26,7 @@ export function beddedByHalves(layer: Layer, pass: number, context: NailContext)
   let ended_mm = 0;
   return halves.flatMap(({ side, work }, i): Placed[] => {
     const pieces = work.flatMap(({ draft }) => piecesOf(draft));
-    ended_mm = Math.max(-ended_mm, ...pieces.map((piece) => reach_mm(piece, side)));
+    ended_mm = Math.max(-ended_mm, mostOf(pieces.map((piece) => reach_mm(piece, side))));
     const place = halfPlace(side, halves.length > 1 ? ended_mm : Infinity, context);
     const words = sideWords(side, context.name);
     const count = (pass - 1) * 2 + i + 1;

@@ -3,6 +3,7 @@ import { dark } from '../craft/cure';
 import { hardenOf, LAST_DUST_OFF, STICKY_OFF, wipeDraft } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
 import type { Draft, PlacedPiece } from '../craft/operation';
+import { mostOf } from '../model/extent';
 import type { Product } from '../model/product';
 import { layersOf, bedded, ownWork } from './body';
 import { beddedByHalves } from './halves';
@@ -78,7 +79,7 @@ export function darkOver(placed: readonly Placed[], context: NailContext): numbe
   return placed.reduce((sum, { draft: { deposit, product, place } }) => {
     // Below metal, light comes only from its sides.
     if (deposit?.kind === 'pieces')
-      return sum + dark(fixing, Math.max(0, ...deposit.pieces.map((piece) => halfWidth_um(piece))));
+      return sum + dark(fixing, Math.max(0, mostOf(deposit.pieces.map((piece) => halfWidth_um(piece)))));
     const pastBed = place.region.kind === 'tip' || (place.region.kind === 'band' && place.region.from >= 0.9);
     if (deposit?.kind !== 'conformal' || !product || pastBed) return sum;
     return sum + dark(context.product(product), deposit.t_um);

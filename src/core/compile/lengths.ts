@@ -1,6 +1,7 @@
 import { buildKindOf } from '../craft/builds';
 import type { Change } from '../document/changes';
 import type { SetDocument } from '../document/document';
+import { leastOf } from '../model/extent';
 import type { NailName } from '../model/names';
 import { rounded } from '../model/rounded';
 import { buildOf, frameOf } from './prepare';
@@ -26,7 +27,7 @@ export function equalLengths(set: SetDocument, nails: readonly NailName[], by: '
     by === 'mm' ? past_mm : past_mm / bed_mm;
   const own = measured.filter((one) => one.own).map(value);
   const mean = measured.reduce((sum, one) => sum + value(one), 0) / Math.max(1, measured.length);
-  const target = own.length > 0 ? Math.min(...own) : mean;
+  const target = own.length > 0 ? leastOf(own) : mean;
   return {
     kind: 'many',
     changes: measured.map(({ nail, own: isOwn, bed_mm }): Change => {

@@ -8,6 +8,7 @@ import { techniqueOf, type Element } from '../craft/techniques';
 import type { Product } from '../model/product';
 import type { CoveredCells } from './lattice';
 import { meet } from './lattice';
+import { append } from '../model/extent';
 
 /** An element with the seat it has on this nail, and its operations as if nothing stood on the nail. */
 export interface Seated {
@@ -158,7 +159,7 @@ export function inSeatOrder(
     const blocked = (later: Seated) => overlap(later, one) && !canFollow(one, later);
     const rest = order.splice(at);
     const below = rest.filter(blocked).map((later) => ({ ...later, moved: belowWords(later, one) }));
-    order.push(...below, moved, ...rest.filter((later) => !blocked(later)));
+    append(order, [...below, moved, ...rest.filter((later) => !blocked(later))]);
   }
   return order;
 }

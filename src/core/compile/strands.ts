@@ -21,6 +21,7 @@ import {
   type Seated,
 } from './seats';
 import { keepsOld, stagesOf } from './stages';
+import { append } from '../model/extent';
 
 /** The whole order of one nail, stage by stage, before the artist's edits. */
 export function lineOf(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
@@ -134,9 +135,9 @@ function finished(
   const art = painted.slice(0, painted.length - accents);
   const line: Placed[] = [];
   const standing: Disc[] = intoBody.flatMap((one) => one.technique.stands?.(one.element, context) ?? []);
-  const stand = (one: Seated) => standing.push(...(one.technique.stands?.(one.element, context) ?? []));
+  const stand = (one: Seated) => append(standing, one.technique.stands?.(one.element, context) ?? []);
   const lay = (one: Seated, stage: Stage, drafts: readonly Draft[], guestsHere: readonly Seated[]) => {
-    line.push(...withGuests(own(one, stage, drafts), guestsHere, context));
+    append(line, withGuests(own(one, stage, drafts), guestsHere, context));
     [one, ...guestsHere].forEach(stand);
   };
   const plan = (one: Seated) =>
@@ -149,8 +150,9 @@ function finished(
     const under = powders.filter((below) => meet(cover(below.drafts), cover(one.drafts)));
     const asksClosed = under.length > 0 && !one.technique.seals?.(one.element) && !isPowder(one.drafts);
     if (asksClosed)
-      line.push(
-        ...work('top', 'surface', sealDrafts(partOf(under), context, standing)).map((placed) => ({
+      append(
+        line,
+        work('top', 'surface', sealDrafts(partOf(under), context, standing)).map((placed) => ({
           ...placed,
           draft: { ...placed.draft, pass: CLOSING_PASS + i, reason: CLOSES },
         })),
@@ -171,11 +173,11 @@ function finished(
       ? WHOLE
       : openAfterTop(art, lastTop, body, (one) => closed.has(one) || isFinished(one, product));
   if (open) {
-    line.push(...withGuests(work('top', 'seal', sealDrafts(open, context, standing)), sealGuests, context));
+    append(line, withGuests(work('top', 'seal', sealDrafts(open, context, standing)), sealGuests, context));
     sealGuests.forEach(stand);
   }
   for (const one of painted.slice(art.length)) lay(one, 'seal', plan(one), []);
-  if (lacquers > 0) line.push(...inLacquer(surface.slice(painted.length), context, standing));
+  if (lacquers > 0) append(line, inLacquer(surface.slice(painted.length), context, standing));
   for (const one of over) lay(one, 'over', cured(one.drafts, context), []);
   return { line, intoBody };
 }

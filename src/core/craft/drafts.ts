@@ -4,6 +4,7 @@ import { coatOf, cureSeconds, flashSeconds } from './cure';
 import { dries_s, FAMILIES, lampOf, settingOf } from './families';
 import { HAND_S } from './handwork';
 import type { Draft, Place } from './operation';
+import { append } from '../model/extent';
 
 /** Work that techniques and builds share. */
 
@@ -194,7 +195,8 @@ export function coats(
     const dry_s = dries_s(product);
     if (dry_s !== undefined) coat.wait_s = dry_s;
     const t_um = coat.deposit && 't_um' in coat.deposit ? coat.deposit.t_um : coatOf(product);
-    drafts.push(coat, ...hardenOf(product, t_um, coat.place, cureStep, pass));
+    drafts.push(coat);
+    append(drafts, hardenOf(product, t_um, coat.place, cureStep, pass));
   }
   return drafts;
 }

@@ -1,4 +1,5 @@
 import { wholePlace, type NailContext } from './context';
+import { append } from '../model/extent';
 import { lowerFirst } from '../model/letters';
 import { HAND_S } from './handwork';
 import type { Draft, PlacedPiece } from './operation';
@@ -14,7 +15,7 @@ export function pressGroups(pieces: readonly PlacedPiece[]): PlacedPiece[][] {
   for (let one = left.shift(); one; one = left.shift()) {
     const group = [one];
     const near = nearest(one, left);
-    if (near >= 0) group.push(...left.splice(near, 1));
+    if (near >= 0) append(group, left.splice(near, 1));
     groups.push(group);
   }
   return groups;

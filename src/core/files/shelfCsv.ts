@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { issueFault } from '../document/parse';
+import { append } from '../model/extent';
 import type { Fault, Result } from '../model/result';
 import { fail, ok } from '../model/result';
 import { ShelfItem } from '../model/shelf';
@@ -101,7 +102,7 @@ export function readShelfCsv(text: string): Result<ShelfItem[]> {
     const line = i + 2;
     const read = readRow(cells, columns as Column[], line);
     if (!read.ok) {
-      faults.push(...read.faults);
+      append(faults, read.faults);
       return;
     }
     const { id } = read.value.product;

@@ -1,5 +1,6 @@
 import type { Point } from './frame';
 import { chance } from '../model/chance';
+import { leastOf, mostOf } from '../model/extent';
 
 /** A convex thing to be laid, as half sizes in mm; an oval is taken as its eight-cornered hull. */
 export interface Packable {
@@ -53,7 +54,7 @@ export function pack(wanted: Packing): Packed[] {
       };
       if (accepts && !accepts(one, kind)) continue;
       const hull = hullOf(one, margin_mm / 2);
-      const inner = Math.min(...hull.map((corner) => into_mm(corner.x, corner.y)));
+      const inner = leastOf(hull.map((corner) => into_mm(corner.x, corner.y)));
       if (inner < margin_mm / 2 || hulls.some((other) => meets(hull, other))) continue;
       // Snug against two things at once, edge or neighbour, nothing is lost between them.
       const gaps = [
@@ -114,8 +115,8 @@ function parted(a: readonly Point[], b: readonly Point[]): boolean {
     const next = a[(i + 1) % a.length]!;
     const [nx, ny] = [next.y - corner.y, corner.x - next.x];
     const along = (point: Point) => point.x * nx + point.y * ny;
-    const far = Math.max(...a.map(along));
-    const near = Math.min(...b.map(along));
+    const far = mostOf(a.map(along));
+    const near = leastOf(b.map(along));
     return near >= far - 1e-9;
   });
 }

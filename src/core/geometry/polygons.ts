@@ -1,4 +1,5 @@
 import type { Point } from './frame';
+import { leastOf, mostOf } from '../model/extent';
 
 /** Area in mm² that a closed curve encloses (shoelace formula). */
 export function polygonArea_mm2(points: readonly Point[]): number {
@@ -133,7 +134,7 @@ export function uncovered_mm2(
 ): number {
   const area = polygonArea_mm2(curve);
   const [xs, ys] = [curve.map((point) => point.x), curve.map((point) => point.y)];
-  const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const [left, right, low, high] = [leastOf(xs), mostOf(xs), leastOf(ys), mostOf(ys)];
   const pitch = Math.max(PITCH_MM, Math.sqrt(((right - left) * (high - low)) / MOST_SPOTS));
   const rows = Array.from({ length: Math.max(1, Math.round((high - low) / pitch)) }, (_, i) => i);
   const step = (high - low) / rows.length;

@@ -1,4 +1,5 @@
 import { parseOperationId } from '../craft/operation';
+import { append } from '../model/extent';
 import type { NailName } from '../model/names';
 import type { Severity, Told } from './finding';
 
@@ -57,7 +58,7 @@ export function causes(findings: readonly Told[]): Cause[] {
     if (known && told.nail && !known.nails.includes(told.nail)) {
       known.told.push(told);
       known.nails.push(told.nail);
-      known.follows.push(...follows);
+      append(known.follows, follows);
       continue;
     }
     groups.set(known ? `${key} ${told.id}` : key, {

@@ -1,4 +1,5 @@
 import { areaOf } from '../craft/area';
+import { leastOf, mostOf } from '../model/extent';
 import type { Product } from '../model/product';
 import type { Film, NailField } from '../simulate/field';
 
@@ -75,10 +76,10 @@ function thickest({ t_um }: Film): number {
 function boxOf({ frame }: NailField, film: Film): Box {
   const points = areaOf(frame, film.place).polygons.flat();
   return {
-    left: Math.min(...points.map(({ x }) => x)),
-    right: Math.max(...points.map(({ x }) => x)),
-    low: Math.min(...points.map(({ y }) => y)),
-    high: Math.max(...points.map(({ y }) => y)),
+    left: leastOf(points.map(({ x }) => x)),
+    right: mostOf(points.map(({ x }) => x)),
+    low: leastOf(points.map(({ y }) => y)),
+    high: mostOf(points.map(({ y }) => y)),
   };
 }
 

@@ -5,6 +5,7 @@ import type { Paint } from '../craft/operation';
 import { BED, layerOf, over, type Triple } from '../colour/film';
 import { difference, hexOf, lightnessAndChroma } from '../colour/space';
 import type { SetDocument } from '../document/document';
+import { leastOf, mostOf } from '../model/extent';
 import type { NailName } from '../model/names';
 import { blendAt } from '../simulate/pile';
 
@@ -51,7 +52,7 @@ export function fadeOf(set: SetDocument, nail: NailName, element: Element): Fade
   return {
     passes,
     steps: steps.map((step) => Math.round(step * 10) / 10),
-    evenness: Math.max(...steps) > 0 ? Math.min(...steps) / Math.max(...steps) : 1,
+    evenness: mostOf(steps) > 0 ? leastOf(steps) / mostOf(steps) : 1,
     dip: dipOf(films[films.length - 1]!.paint, shares, ground),
   };
 }

@@ -3,6 +3,7 @@ import { areaOf } from '../craft/area';
 import { shimmerAt } from '../craft/shimmer';
 import type { Place } from '../craft/operation';
 import type { NailFrame } from '../geometry/frame';
+import { append, leastOf, mostOf } from '../model/extent';
 import type { Product } from '../model/product';
 import { layerCache, pigmentAlong } from '../simulate/pile';
 import type { Film, NailField } from '../simulate/field';
@@ -64,7 +65,10 @@ export function sceneOf(field: NailField, product: (id: string) => Product, px_p
       const drawn = film.pieces.map(drawPiece);
       const inlays = drawn.filter((one) => one.piece.kind === 'inlay');
       if (inlays.length > 0) scene.pile.push({ inlays });
-      scene.standing.push(...drawn.filter((one) => one.piece.kind !== 'inlay'));
+      append(
+        scene.standing,
+        drawn.filter((one) => one.piece.kind !== 'inlay'),
+      );
       continue;
     }
     const made = film.product ? product(film.product) : undefined;
@@ -105,11 +109,11 @@ function liesOn(frame: NailFrame, place: Place, pixel_mm: number): Lies {
   const points = polygons.flat();
   const xs = points.map((point) => point.x);
   const ys = points.map((point) => point.y);
-  const [left, right] = [Math.min(...xs) - pixel_mm, Math.max(...xs) + pixel_mm];
+  const [left, right] = [leastOf(xs) - pixel_mm, mostOf(xs) + pixel_mm];
   return {
     distance_mm: (x, y) => (x < left || x > right ? -Infinity : distance_mm(x, y)),
-    low_mm: Math.min(...ys) - pixel_mm,
-    high_mm: Math.max(...ys) + pixel_mm,
+    low_mm: leastOf(ys) - pixel_mm,
+    high_mm: mostOf(ys) + pixel_mm,
   };
 }
 

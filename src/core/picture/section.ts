@@ -3,6 +3,7 @@ import { masstone } from '../colour/film';
 import { hexOf } from '../colour/space';
 import { sagitta_mm } from '../geometry/curve';
 import { seenFromAbove_mm } from '../geometry/frame';
+import { leastOf, mostOf } from '../model/extent';
 import type { Product } from '../model/product';
 import { CELLS_X, CELLS_Y, CURED, GELLED, NONE, type Film, type NailField } from '../simulate/field';
 import { rounded } from '../model/rounded';
@@ -70,7 +71,7 @@ function cut(
       const coloured =
         film.pieces?.[0]?.colour ?? (film.paint && made ? hexOf(masstone(pigmentOf(made))) : undefined);
       const phases = cells.map((cell) => film.phase[cell]!).filter((phase) => phase !== NONE);
-      const least = Math.min(CURED, ...phases);
+      const least = Math.min(CURED, leastOf(phases));
       return {
         operation: film.operation,
         words:
@@ -96,7 +97,7 @@ function cut(
     plate_um: cells.map((cell) => rounded(field.grid.plate_um[cell]!, 1)),
     tallest_um: Math.max(
       1,
-      ...cells.map((_, i) => films.reduce((sum, film) => sum + (film.stands ? 0 : film.t_um[i]!), 0)),
+      mostOf(cells.map((_, i) => films.reduce((sum, film) => sum + (film.stands ? 0 : film.t_um[i]!), 0))),
     ),
   };
 }

@@ -1,4 +1,5 @@
 import type { SetDocument } from '../document/document';
+import { mostOf } from '../model/extent';
 import { fingerOf, handOf, NAILS, type Finger, type NailName } from '../model/names';
 import { FINGER_SHARE } from './finger';
 import { buildOf, frameOf } from '../compile/prepare';
@@ -47,8 +48,7 @@ export function restTurn_deg(name: NailName): number {
 /** Ten nails lying as on two hands, true to scale. */
 export function spreadOf(set: SetDocument): Spread {
   const frames = NAILS.map((name) => frameOf(set.nails[name], buildOf(set, set.nails[name])));
-  const reach =
-    Math.max(...NAILS.map((name, i) => frames[i]!.length_mm - REST[fingerOf(name)].drop_mm)) + 1.5;
+  const reach = mostOf(NAILS.map((name, i) => frames[i]!.length_mm - REST[fingerOf(name)].drop_mm)) + 1.5;
   let x = 3;
   const nails = NAILS.map((name, i): LaidNail => {
     const frame = frames[i]!;
@@ -70,6 +70,6 @@ export function spreadOf(set: SetDocument): Spread {
       finger_mm,
     };
   });
-  const lowest = Math.max(...nails.map((nail) => nail.cuticle_mm));
+  const lowest = mostOf(nails.map((nail) => nail.cuticle_mm));
   return { nails, width_mm: x - GAP_MM + 3, height_mm: lowest + BELOW_MM };
 }

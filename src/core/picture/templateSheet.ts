@@ -3,6 +3,7 @@ import { areaOf } from '../craft/area';
 import { pieceOutline } from '../craft/pieces';
 import type { SetDocument } from '../document/document';
 import { outlinePolygon, type Point } from '../geometry/frame';
+import { mostOf } from '../model/extent';
 import { NAILS, nailWords, type NailName } from '../model/names';
 import { upperFirst } from '../model/letters';
 import { rounded } from '../model/rounded';
@@ -51,7 +52,7 @@ export function templateSheet(set: SetDocument): Sheet {
   let top = EDGE_MM + TITLE_MM + 10;
   for (const row of [NAILS.slice(0, COLUMNS), NAILS.slice(COLUMNS)]) {
     const nails = row.map((nail) => ({ nail, compiled: compileNail(set, nail) }));
-    const tallest = Math.max(...nails.map(({ compiled }) => compiled.context.frame.length_mm));
+    const tallest = mostOf(nails.map(({ compiled }) => compiled.context.frame.length_mm));
     nails.forEach(({ nail, compiled }, i) => {
       const middle = EDGE_MM + column_mm * (i + 0.5);
       const cuticle = top + tallest;

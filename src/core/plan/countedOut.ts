@@ -1,5 +1,6 @@
 import { STONE_SIZES_MM } from '../craft/techniques/stones';
 import type { Operation, PlacedPiece } from '../craft/operation';
+import { leastOf, mostOf } from '../model/extent';
 import type { Supply } from '../model/supply';
 import { rounded } from '../model/rounded';
 
@@ -61,7 +62,7 @@ const PLURAL: Readonly<Record<string, string>> = { sliver: 'slivers', leaf: 'lea
 
 function span(pieces: readonly PlacedPiece[], of: 'length_mm' | 'width_mm'): string {
   const sizes = pieces.map((piece) => rounded(piece[of], 1));
-  const [least, most] = [Math.min(...sizes), Math.max(...sizes)];
+  const [least, most] = [leastOf(sizes), mostOf(sizes)];
   return least === most ? `${least}` : `${least} to ${most}`;
 }
 

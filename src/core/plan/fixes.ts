@@ -8,6 +8,7 @@ import type { Fix, Told } from '../judge/finding';
 import { sittingKept } from '../judge/rules/sittingKept';
 import { mergeChanges } from './mergeChanges';
 import { operationId, parseOperationId, type Operation } from '../craft/operation';
+import { leastOf, mostOf } from '../model/extent';
 import { lowerFirst } from '../model/letters';
 import { NAILS, type NailName } from '../model/names';
 
@@ -166,7 +167,7 @@ function candidates(set: SetDocument, cause: Cause, trials: Trials): Fix[] {
     ...told.tries,
     ...(told.operation && told.nail && told.severity !== 'note' ? usual(set, told, trials) : []),
   ]);
-  const count = Math.max(0, ...each.map((one) => one.length));
+  const count = Math.max(0, mostOf(each.map((one) => one.length)));
   const fixes: Fix[] = [];
   for (let i = 0; i < count; i += 1) {
     const step = each.flatMap((one) => one[Math.min(i, one.length - 1)] ?? []);
@@ -194,7 +195,7 @@ function undone(set: SetDocument, told: Told, trials: Trials): Fix[] {
   const operations = [...trials.operations(name), ...trials.skipped(name)];
   const place = new Map(trials.order(name).map((id, i) => [id, i]));
   const at = place.get(told.operation!) ?? 0;
-  const away = (edit: Edit) => Math.min(...pointers(edit).map((id) => Math.abs((place.get(id) ?? 1e6) - at)));
+  const away = (edit: Edit) => leastOf(pointers(edit).map((id) => Math.abs((place.get(id) ?? 1e6) - at)));
   const say = (id: string) => {
     const operation = operations.find((one) => one.id === id);
     const parts = parseOperationId(id);

@@ -2,6 +2,7 @@ import { FAMILIES } from '../craft/families';
 import { laidBy, type Operation } from '../craft/operation';
 import { decode, encode, flagSurfaces, SURFACE_COUNT, surfaceWords } from '../craft/surface';
 import { lookup, rowOf } from '../craft/surfaces';
+import { append } from '../model/extent';
 import type { Product } from '../model/product';
 import type { Compiled } from '../compile/compile';
 import { coverOf, newCovers, type Cover, type Covers } from './cover';
@@ -125,8 +126,8 @@ function apply(all: Run, operation: Operation, light_s?: number): void {
   // Past the plate a mould carries its gel from above, as a form does from below.
   if (lengthens === 'form') layForm(field);
   const cover = coverOf(run.covers, field, operation, run.lengthened);
-  run.verdicts.push(...judgeGrip(field, operation, cover, run.product));
-  if (lengthens === 'tip' && run.tip) run.verdicts.push(...judgeGrip(run.tip, operation, cover, run.product));
+  append(run.verdicts, judgeGrip(field, operation, cover, run.product));
+  if (lengthens === 'tip' && run.tip) append(run.verdicts, judgeGrip(run.tip, operation, cover, run.product));
   if (operation.deposit) deposit(run, operation, cover);
   const { leaves } = lookup(operation.verb, laidBy(operation, run.product));
   for (const cell of cover.held) field.surface[cell] = leaves[field.surface[cell]!]!;
@@ -167,12 +168,12 @@ function deposit(run: Run, operation: Operation, cover: Cover): void {
   const film = (kind: Film['kind']) => newFilm(operation.id, kind, operation.place, operation.product);
   if (what.kind === 'tip') {
     const { fixing_um, hollow_um, tip_um } = mount(field, cover, what);
-    field.films.push(
+    append(field.films, [
       filled(film('film'), fixing_um, WET),
       filled(film('hollow'), hollow_um, CURED),
       ...turnedOver(run.tip),
       filled(film('tip'), tip_um, CURED),
-    );
+    ]);
     delete run.tip;
     return;
   }

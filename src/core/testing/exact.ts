@@ -1,4 +1,5 @@
 import { programme_s, type Chain, type Problem } from '../timing/problem';
+import { mostOf } from '../model/extent';
 
 /**
  * The shortest possible sitting of a tiny problem, by trying every order of strokes and loads. It knows neither
@@ -29,7 +30,7 @@ export function shortest_s(problem: Problem): number {
   }
 
   function step(state: State): void {
-    const ends = Math.max(state.artist, state.hand.left, state.hand.right, ...state.ready);
+    const ends = Math.max(state.artist, state.hand.left, state.hand.right, mostOf(state.ready));
     if (ends >= best.s) return;
     if (chains.every((chain, c) => state.pos[c] === chain.tasks.length)) {
       best.s = ends;
@@ -49,7 +50,7 @@ export function shortest_s(problem: Problem): number {
       const all = chains.flatMap((one, i) => (one.tasks.some((t) => t.together === mark) ? [i] : []));
       if (all.some((i) => chains[i]!.tasks[state.pos[i]!]?.together !== mark)) return;
       // It is not begun while one of its hands is in the lamp.
-      const free = Math.max(...all.map((i) => state.hand[chains[i]!.hand]));
+      const free = mostOf(all.map((i) => state.hand[chains[i]!.hand]));
       const out = { ...state, hand: { left: free, right: free } };
       for (const order of orders(all)) step(order.reduce(stroke, out));
     });
@@ -60,12 +61,12 @@ export function shortest_s(problem: Problem): number {
         const modes = new Set(served.map((c) => chains[c]!.tasks[state.pos[c]!]!.light!.mode));
         if (modes.size > 1) continue;
         const hands = [...new Set(served.map((c) => chains[c]!.hand))];
-        const need = Math.max(...served.map((c) => chains[c]!.tasks[state.pos[c]!]!.light!.seconds));
+        const need = mostOf(served.map((c) => chains[c]!.tasks[state.pos[c]!]!.light!.seconds));
         lamps.forEach((lamp, l) => {
           const start = Math.max(
             state.lamp[l]!,
-            ...hands.map((hand) => state.hand[hand]),
-            ...served.map((c) => state.ready[c]!),
+            mostOf(hands.map((hand) => state.hand[hand])),
+            mostOf(served.map((c) => state.ready[c]!)),
             problem.wearer === 'own' ? Math.max(state.artist, state.hand.left, state.hand.right) : 0,
           );
           const end = start + programme_s(lamp.programmes_s, need);

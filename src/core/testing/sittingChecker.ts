@@ -1,3 +1,4 @@
+import { leastOf, mostOf } from '../model/extent';
 /**
  * A checker of sittings that knows nothing of how they are made: what each nail needs, in plain figures, and what
  * was done when. It walks the clock and says every rule of the craft that is broken. For tests only.
@@ -182,8 +183,8 @@ function rounds(
       if (need.round && span.has(need.id))
         groups.set(need.round, [...(groups.get(need.round) ?? []), need.id]);
   for (const ids of groups.values()) {
-    const from = Math.min(...ids.map((id) => span.get(id)!.start));
-    const to = Math.max(...ids.map((id) => span.get(id)!.start));
+    const from = leastOf(ids.map((id) => span.get(id)!.start));
+    const to = mostOf(ids.map((id) => span.get(id)!.start));
     for (const one of work)
       if (one.start_s > from + EPS && one.start_s < to - EPS && !ids.includes(one.id))
         add('not-together', one.id);

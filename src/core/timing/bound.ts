@@ -1,3 +1,4 @@
+import { leastOf, mostOf } from '../model/extent';
 import { HANDS } from '../model/names';
 import { handSeconds, lampGroup, programme_s, type Chain, type Problem, type Task } from './problem';
 
@@ -15,7 +16,7 @@ export function lowerBound_s(problem: Problem): number {
 
   const bounds = [
     // The artist's work, with the least that can still follow the very last stroke.
-    work + changeovers + Math.min(...chains.map((chain) => tail_s(problem, chain))),
+    work + changeovers + leastOf(chains.map((chain) => tail_s(problem, chain))),
     work + changeovers + beforeClosing_s(problem),
     // A hand is worked on or in the lamp, never both.
     ...HANDS.map((hand) => {
@@ -29,7 +30,7 @@ export function lowerBound_s(problem: Problem): number {
   ];
   // On one's own hands nothing is worked on while either is in the lamp; a brush can still be changed.
   if (problem.wearer === 'own') bounds.push(work + lamps);
-  return Math.max(...bounds);
+  return mostOf(bounds);
 }
 
 /** The fewest loads that serve every nail in its order: a load is a flash or a cure, and serves each nail once. */
@@ -51,7 +52,7 @@ function fewest(nails: readonly Light[][]): number {
     const each = [...next].map(
       (mode) => 1 + from(at.map((i, n) => (nails[n]![i]?.mode === mode ? i + 1 : i))),
     );
-    const least = each.length > 0 ? Math.min(...each) : 0;
+    const least = each.length > 0 ? leastOf(each) : 0;
     known.set(key, least);
     return least;
   };
@@ -106,13 +107,13 @@ function leastForBoth(a: readonly Light[], b: readonly Light[]): number {
 
 /** The largest of a figure over all pairs, each one with itself included. */
 function mostOfPairs<T>(all: readonly T[], of: (a: T, b: T) => number): number {
-  return Math.max(0, ...all.flatMap((a, i) => all.slice(i).map((b) => of(a, b))));
+  return Math.max(0, mostOf(all.flatMap((a, i) => all.slice(i).map((b) => of(a, b)))));
 }
 
 /** The shortest any lamp can be on for a task; light held by hand keeps the artist busy as well. */
 function shone_s(problem: Problem, task: Task): number {
   if (!task.light) return 0;
-  return Math.min(...problem.lamps.map((lamp) => programme_s(lamp.programmes_s, task.light!.seconds)));
+  return leastOf(problem.lamps.map((lamp) => programme_s(lamp.programmes_s, task.light!.seconds)));
 }
 
 function work_s(problem: Problem, chain: Chain): number {
@@ -135,8 +136,8 @@ function beforeClosing_s(problem: Problem): number {
   const closing = chains.map((chain) => chain.tasks.at(-1)!);
   const mark = closing[0]?.together;
   if (mark === undefined || closing.some((task) => task.together !== mark)) return 0;
-  return Math.min(
-    ...chains.map((last) => {
+  return leastOf(
+    chains.map((last) => {
       const before = { ...last, tasks: last.tasks.slice(0, -1) };
       const others = before.tasks.at(-1)?.wait_s ? chains.filter((chain) => chain !== last) : [];
       const meanwhile = others.reduce(

@@ -1,4 +1,5 @@
 import type { Board } from './board';
+import { mostOf } from '../model/extent';
 
 /** How a sitting in rounds is begun: which hand first, and whether nails with less to do wait for the longest. */
 export interface Rounds {
@@ -51,7 +52,7 @@ export function inRounds(board: Board, { first, late, alone }: Rounds): Int32Arr
     const nails = teams[turn]!;
     let worked = false;
     // The longest chains set the pace; who has less ahead waits until they are level.
-    const most = Math.max(...nails.map(lightsAhead));
+    const most = mostOf(nails.map(lightsAhead));
     const pace = (c: number) => !late || idle > 0 || lightsAhead(c) === most;
     for (;;) {
       const next = nails

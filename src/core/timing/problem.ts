@@ -1,4 +1,5 @@
 import type { Precedence } from '../compile/acrossNails';
+import { leastOf, mostOf } from '../model/extent';
 import type { Hand } from '../model/names';
 
 /**
@@ -147,7 +148,7 @@ export function lampGroup(chain: Chain, thumbs: Problem['thumbs']): string {
 /** Time a lamp runs for a demand: its shortest programme that is long enough, or several of the longest. */
 export function programme_s(programmes: readonly number[], seconds: number): number {
   if (programmes.length === 0) return seconds;
-  const longest = Math.max(...programmes);
+  const longest = mostOf(programmes);
   const whole = Math.max(0, Math.ceil(seconds / longest) - 1) * longest;
-  return whole + Math.min(...programmes.filter((p) => p >= seconds - whole - 1e-9));
+  return whole + leastOf(programmes.filter((p) => p >= seconds - whole - 1e-9));
 }

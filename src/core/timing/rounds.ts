@@ -1,4 +1,5 @@
 import type { Operation } from '../craft/operation';
+import { append, mostOf } from '../model/extent';
 import { lowerFirst } from '../model/letters';
 import { rounded } from '../model/rounded';
 import { fingerOf, FINGERS, fingerWords, HANDS, nailWords, type Hand, type NailName } from '../model/names';
@@ -65,7 +66,7 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
     if (last && lastMark === mark && goesOn && !litBetween(sitting, last, piece)) {
       if (last.hand !== hand) last.hand = 'both';
       if (!last.nails.includes(first.nail)) last.nails.push(first.nail);
-      last.operations.push(...ids(piece));
+      append(last.operations, ids(piece));
       last.end_s = piece.end_s;
       continue;
     }
@@ -103,7 +104,7 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
       operations: load.operations,
     };
     if (served[0]!.caution) round.caution = served[0]!.caution;
-    const wait_s = Math.max(0, ...[...served, ...after].map((one) => one.wait_s ?? 0));
+    const wait_s = Math.max(0, mostOf([...served, ...after].map((one) => one.wait_s ?? 0)));
     if (wait_s > 0) round.wait_s = wait_s;
     rounds.push(round);
   }
@@ -162,8 +163,8 @@ function pieces(
   }
   for (const piece of out) {
     const last = piece.held ? byId.get(piece.held.operations[0]!)! : piece.operations.at(-1)!;
-    piece.operations.push(...(rests.get(last.id) ?? []));
-    piece.wait_s = Math.max(last.wait_s ?? 0, ...piece.operations.map((one) => one.wait_s ?? 0));
+    append(piece.operations, rests.get(last.id) ?? []);
+    piece.wait_s = Math.max(last.wait_s ?? 0, mostOf(piece.operations.map((one) => one.wait_s ?? 0)));
   }
   return out;
 }

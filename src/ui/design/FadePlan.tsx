@@ -6,6 +6,7 @@ import { nailsOf } from '@/core/judge/finding';
 import { fadeOf } from '@/core/picture/fade';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import classes from './FadePlan.module.css';
+import { leastOf, mostOf } from '@/core/model/extent';
 
 /** A fade as it comes: every pass, how evenly it moves, and where it goes grey, with the colour that bridges it. */
 export function FadePlan({ element }: { element: Element }) {
@@ -19,7 +20,7 @@ export function FadePlan({ element }: { element: Element }) {
   const store = useStudioStore();
   const fade = useMemo(() => fadeOf(set, focus, element), [set, focus, element]);
   if (!fade) return null;
-  const most = Math.max(...fade.steps, 1);
+  const most = Math.max(mostOf(fade.steps), 1);
   const lost = Math.round(fade.dip.lost * 100);
   return (
     <div className={classes.fade}>
@@ -46,8 +47,8 @@ export function FadePlan({ element }: { element: Element }) {
         </svg>
       </div>
       <p>
-        {fade.evenness > EVEN ? 'It moves evenly' : 'It moves in jumps'}: ΔE{' '}
-        {Math.min(...fade.steps).toFixed(1)} to {Math.max(...fade.steps).toFixed(1)} over equal stretches.
+        {fade.evenness > EVEN ? 'It moves evenly' : 'It moves in jumps'}: ΔE {leastOf(fade.steps).toFixed(1)}{' '}
+        to {mostOf(fade.steps).toFixed(1)} over equal stretches.
         {lost > GREYS &&
           ` Greyest at ${Math.round(fade.dip.at * 100)} %: ${lost} % of its colour is lost there.`}
       </p>

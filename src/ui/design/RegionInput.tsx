@@ -1,7 +1,8 @@
 'use client';
 import { Button, Switch, Textarea, TextInput } from '@mantine/core';
 import { IconPencil } from '@tabler/icons-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
+import { messageOf } from '@/core/model/messageOf';
 import { contextOf } from '@/core/compile/prepare';
 import type { Fitting } from '@/core/craft/context';
 import { drawnSpot } from '@/core/craft/regionHandles';
@@ -279,6 +280,8 @@ function DrawIt({
   const store = useStudioStore();
   const pen = usePen();
   const [fault, setFault] = useState<string>();
+  /** The text that was last asked about. */
+  const asked = useRef('');
   function take(line: readonly Point[]) {
     const { set, focus } = store.getState();
     const least = value.kind === 'outline' ? 3 : 2;
@@ -307,11 +310,19 @@ function DrawIt({
         onChange={(event) => {
           const text = event.currentTarget.value.trim();
           setFault(undefined);
+          asked.current = '';
           if (text === '') return;
           const { set, focus } = store.getState();
-          const read = lineOfSvg(text, contextOf(set, focus).frame);
-          if (read.ok) take(read.value);
-          else setFault(read.faults[0]!.message);
+          asked.current = text;
+          lineOfSvg(text, contextOf(set, focus).frame).then(
+            (read) => {
+              // Something else was written meanwhile.
+              if (asked.current !== text) return;
+              if (read.ok) take(read.value);
+              else setFault(read.faults[0]!.message);
+            },
+            (error: unknown) => setFault(`could not be read: ${messageOf(error)}`),
+          );
         }}
       />
     </div>

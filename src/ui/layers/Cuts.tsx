@@ -2,6 +2,7 @@
 import type { ReactNode } from 'react';
 import type { Section, SectionFilm } from '@/core/picture/section';
 import classes from './LayersView.module.css';
+import { leastOf, mostOf } from '@/core/model/extent';
 
 interface Props {
   lengthwise: Section | undefined;
@@ -66,11 +67,11 @@ function Cut({ title, note, section, scale, named = false }: CutProps) {
   const films_high = (section.tallest_um / 1000) * factor * k;
   const standing = Math.max(
     0,
-    ...at_mm.map((_, i) => films.reduce((sum, film) => sum + (film.stands ? film.t_um[i]! : 0), 0)),
+    mostOf(at_mm.map((_, i) => films.reduce((sum, film) => sum + (film.stands ? film.t_um[i]! : 0), 0))),
   );
   const base = films_high + (standing / 1000) * k + 6;
-  const deepest = Math.max(0, -Math.min(...ground_mm)) * k;
-  const plate = (Math.max(...plate_um) / 1000) * factor * k;
+  const deepest = Math.max(0, -leastOf(ground_mm)) * k;
+  const plate = (mostOf(plate_um) / 1000) * factor * k;
   const y0 = at_mm.map((_, i) => base - ground_mm[i]! * k);
   const tops = [...y0];
   const shapes = films.map((film) => {
@@ -122,7 +123,7 @@ function Cut({ title, note, section, scale, named = false }: CutProps) {
           .filter(({ film }) => film.kind !== 'hollow')
           .map(({ film, upper, lower }, s) => (
             <g key={`${film.operation}${s}`}>
-              <title>{`${film.words}, ${film.phase}, up to ${Math.round(Math.max(...film.t_um))} µm`}</title>
+              <title>{`${film.words}, ${film.phase}, up to ${Math.round(mostOf(film.t_um))} µm`}</title>
               {outlines(upper, lower, film.t_um).map((points) => (
                 <polygon
                   key={points}
@@ -188,7 +189,7 @@ function nameFilms(
   const labels: (Label & { name: string; coats: number; most: number })[] = [];
   for (const { film, upper, lower } of shapes) {
     const last = labels[labels.length - 1];
-    const most = Math.max(...film.t_um);
+    const most = mostOf(film.t_um);
     if (film.kind === 'hollow' && most < 30) continue;
     if (last && last.name === film.words) {
       last.coats += 1;

@@ -265,7 +265,7 @@ export function keepStored(
     takeTheirs,
     rebase: (next) => {
       revision = next;
-      waiting.push(...held);
+      waiting = [...waiting, ...held];
       held = [];
       store.setState({ saving: 'saving' });
       schedule();

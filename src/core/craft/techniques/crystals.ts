@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { across_mm } from '../../geometry/frame';
+import { mostOf } from '../../model/extent';
 import { handOf } from '../../model/names';
 import { Colour, mm } from '../../model/primitives';
 import { scaleOn, type NailContext } from '../context';
@@ -51,7 +52,7 @@ export function layStones(element: Crystals, context: NailContext): PlacedPiece[
   const { frame } = context;
   const scale = scaleOn(frame, element);
   const sizes = element.sizes.map((size) => stockSize_mm(STONE_SIZES_MM[size] * scale));
-  const largest = Math.max(...sizes);
+  const largest = mostOf(sizes);
   const room = frame.halfWidth_mm(Math.min(frame.bed_mm * 0.5, frame.length_mm / 2)) - element.inset_mm;
   const depth = Math.max(0.2, Math.min(room * 0.75, frame.bed_mm * 0.45));
   const bottom = element.inset_mm + largest / 2;

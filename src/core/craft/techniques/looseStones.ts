@@ -4,6 +4,7 @@ import type { Point } from '../../geometry/frame';
 import { smoothLine } from '../../geometry/lines';
 import { pack } from '../../geometry/pack';
 import { seedOf } from '../../model/chance';
+import { mostOf } from '../../model/extent';
 import { Across, Along, Colour } from '../../model/primitives';
 import { scaleOn, sideOf, SKIN_MARGIN_MM, spotOn_mm, type NailContext } from '../context';
 import { spotHandle, spotOf } from '../handle';
@@ -113,7 +114,7 @@ function fromFirst(
 }
 
 function largestOf(from: number, count: number, size_mm: (i: number) => number): number {
-  return Math.max(...Array.from({ length: count }, (_, i) => size_mm(from + i)));
+  return mostOf(Array.from({ length: count }, (_, i) => size_mm(from + i)));
 }
 
 /** How far on from the first each of a row lies, side by side; and where the row ends, for one that closes. */

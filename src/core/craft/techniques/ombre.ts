@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { mostOf } from '../../model/extent';
 import { Id } from '../../model/primitives';
 import { isMirrored, placeOf, sideOf, type NailContext } from '../context';
 import { coatOf } from '../cure';
@@ -86,7 +87,7 @@ export const ombre = defineTechnique({
   plan: (element, context) => {
     const place = placeOf(context, element);
     const products = element.stops.map((stop) => context.product(stop.product));
-    const t_um = Math.max(...products.map(coatOf));
+    const t_um = mostOf(products.map(coatOf));
     const light = (product: (typeof products)[number]) => lampOf(product)?.cure_s ?? 0;
     const slowest = products.reduce((a, b) => (light(b) > light(a) ? b : a));
     return coats(slowest, element.passes, 'blend', 'cure', (pass) => ({

@@ -7,6 +7,7 @@ import { HAND_S } from '../handwork';
 import type { Draft, Place, PlacedPiece } from '../operation';
 import { countWords } from '../pieces';
 import type { Field } from '../technique';
+import { mostOf } from '../../model/extent';
 
 /**
  * Stone sizes in SS to mm (from memory; makers differ by a few hundredths). The height is taken as 0.45 of
@@ -62,7 +63,7 @@ function beddingOf(bedding: StoneBedding, { practice }: NailContext): 'wet-top' 
 /** Stones do not shrink: a smaller nail takes the largest stock size that is no larger than asked. */
 export function stockSize_mm(wanted_mm: number): number {
   const sizes = Object.values(STONE_SIZES_MM);
-  return Math.max(sizes[0]!, ...sizes.filter((size) => size <= wanted_mm + 1e-9));
+  return Math.max(sizes[0]!, mostOf(sizes.filter((size) => size <= wanted_mm + 1e-9)));
 }
 
 /** A stone where it lies on the nail. */

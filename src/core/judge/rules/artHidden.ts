@@ -1,6 +1,7 @@
 import { difference } from '../../colour/space';
 import type { Operation } from '../../craft/operation';
 import type { Element } from '../../craft/techniques';
+import { mostOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import { cellX, cellY, NONE, type Film, type NailField } from '../../simulate/field';
 import { pileColours } from '../../simulate/pile';
@@ -169,7 +170,7 @@ function raise(nail: NailCase, element: Element, over: Operation | undefined): {
   const from = look?.elements.findIndex((one) => one.id === element.id) ?? -1;
   if (!look || !over || to < 0 || from >= to) return {};
   const own = nail.operations.filter((one) => one.element === element.id && one.deposit);
-  const most = Math.max(0, ...own.map((one) => laidOn(nail.field, one.id)));
+  const most = Math.max(0, mostOf(own.map((one) => laidOn(nail.field, one.id))));
   if (most > laidOn(nail.field, over.id) * (1 - MAX_LOST / 2)) return {};
   return {
     fix: {

@@ -1,6 +1,7 @@
 import { adjusting, filmIndex, trying, type NailCase, type NailRule } from '../rule';
 import type { Operation } from '../../craft/operation';
 import { pieceOutline } from '../../craft/pieces';
+import { mostOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import { cellAt, height_um } from '../../simulate/field';
 import { pieceStands_mm } from '../../craft/pieces';
@@ -173,8 +174,8 @@ function thickerCap_um(
 ): number | undefined {
   const deposit = nail.operations.find((one) => one.id === operation)?.deposit;
   if (deposit?.kind !== 'level') return undefined;
-  const missing_um = Math.max(
-    ...all.map((one) => (allowance_um + SPARE_UM - one.clear_um) / Math.max(0.05, one.share)),
+  const missing_um = mostOf(
+    all.map((one) => (allowance_um + SPARE_UM - one.clear_um) / Math.max(0.05, one.share)),
   );
   const thicker = Math.ceil((deposit.t_um + missing_um) / 10) * 10;
   return thicker > deposit.t_um && thicker <= MOST_CAP_UM ? thicker : undefined;

@@ -1,3 +1,4 @@
+import { leastOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import type { FindingDraft } from '../finding';
 import { trying, type NailCase, type NailRule } from '../rule';
@@ -17,7 +18,7 @@ export const fadeShort: NailRule = {
       if (paint?.kind !== 'blend' || told.has(operation.element)) return [];
       const run_mm = paint.direction === 'along' ? nail.context.frame.length_mm : nail.context.frame.arc_mm;
       const gaps = paint.stops.slice(1).map((stop, i) => (stop.at - paint.stops[i]!.at) * run_mm);
-      const least = Math.min(...gaps);
+      const least = leastOf(gaps);
       if (least >= LEAST_MM) return [];
       told.add(operation.element);
       const i = gaps.indexOf(least);

@@ -1,6 +1,7 @@
 import { areaOf } from '../../craft/area';
 import type { Element } from '../../craft/techniques';
 import type { Area } from '../../geometry/regions';
+import { append } from '../../model/extent';
 import type { Region } from '../../model/region';
 import { trying, type NailCase, type NailRule } from '../rule';
 import { outlinePolygon } from '../../geometry/frame';
@@ -73,14 +74,15 @@ export const fit: NailRule = {
         fix: leaveOff(context.name, one.element, 'Leave it off this nail'),
       });
     }
-    findings.push(
-      ...offPlate(
+    append(
+      findings,
+      offPlate(
         laid.filter((one) => !large.has(one)),
         outline,
         nail,
       ),
     );
-    findings.push(...overlaps(laid));
+    append(findings, overlaps(laid));
     for (const element of elements) {
       if (!('region' in element)) continue;
       if (!DRAWN.includes(element.region.kind)) continue;

@@ -1,5 +1,6 @@
 import type { Operation } from '../../craft/operation';
 import { pieceStands_mm } from '../../craft/pieces';
+import { mostOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import type { Product } from '../../model/product';
 import type { Change } from '../../document/changes';
@@ -101,8 +102,8 @@ function standsOff(nail: NailCase, laid: Operation): FindingDraft[] {
   const { deposit } = laid;
   const press = nail.operations.find(isPressedOn)?.deposit;
   if (deposit?.kind !== 'pieces' || press?.kind !== 'tip') return [];
-  const stands_um = Math.max(
-    ...deposit.pieces.map((piece) => pieceStands_mm(nail.context.frame, piece, deposit.pressed) * 1000),
+  const stands_um = mostOf(
+    deposit.pieces.map((piece) => pieceStands_mm(nail.context.frame, piece, deposit.pressed) * 1000),
   );
   const room_um = clearIn_um(nail) + press.fixing_um;
   if (stands_um <= room_um) return [];

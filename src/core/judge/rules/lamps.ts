@@ -3,6 +3,7 @@ import type { Operation } from '../../craft/operation';
 import type { SetDocument } from '../../document/document';
 import type { FindingDraft } from '../finding';
 import type { SetRule } from '../rule';
+import { mostOf } from '../../model/extent';
 
 /** More runs of the longest programme than this and the lamp is not made for the product (common practice). */
 const MOST_RUNS = 4;
@@ -60,10 +61,8 @@ export const lamps: SetRule = {
         },
       ];
     }
-    const longest = Math.max(
-      ...set.kit.lamps.map((lamp) =>
-        lamp.programmes_s.length === 0 ? Infinity : Math.max(...lamp.programmes_s),
-      ),
+    const longest = mostOf(
+      set.kit.lamps.map((lamp) => (lamp.programmes_s.length === 0 ? Infinity : mostOf(lamp.programmes_s))),
     );
     const worst = lit.reduce((a, b) => (b.lamp!.seconds > a.lamp!.seconds ? b : a));
     const runs = Math.ceil(worst.lamp!.seconds / longest);

@@ -1,4 +1,5 @@
 import { lengthPast_mm } from '../../compile/lengths';
+import { mostOf } from '../../model/extent';
 import { FINGERS, HANDS, nailWords, type NailName } from '../../model/names';
 import { rounded } from '../../model/rounded';
 import type { FindingDraft } from '../finding';
@@ -20,7 +21,7 @@ export const lengthsOnHand: SetRule = {
       const lengths = worked.map((nail) => ({ nail, past_mm: lengthPast_mm(set, nail) }));
       return lengths.flatMap(({ nail, past_mm }): FindingDraft[] => {
         const others = lengths.filter((one) => one.nail !== nail).map((one) => one.past_mm);
-        const next_mm = Math.max(...others);
+        const next_mm = mostOf(others);
         if (past_mm - next_mm <= OUT_OF_LINE_MM) return [];
         return [
           {

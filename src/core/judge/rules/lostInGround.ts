@@ -1,6 +1,7 @@
 import { difference, linearOf } from '../../colour/space';
 import type { Operation } from '../../craft/operation';
 import { filmIndex, trying, type NailCase, type NailRule } from '../rule';
+import { leastOf, mostOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import type { FindingDraft, Fix } from '../finding';
 import { pileColours } from '../../simulate/pile';
@@ -51,7 +52,7 @@ export const lostInGround: NailRule = {
             lost.length === 1
               ? `A ${seen[0]!.kind === 'stone' ? 'stone' : 'piece'}`
               : `${lost.length} of ${differences.length} ${seen[0]!.kind === 'stone' ? 'stones' : 'pieces'}`,
-            Math.min(...lost),
+            leastOf(lost),
           );
         }
       } else if (operation.place.along_smile_mm !== undefined && operation.place.region.kind === 'tip') {
@@ -67,7 +68,7 @@ export const lostInGround: NailRule = {
           { x: p.x, y: p.y - off },
           { x: p.x, y: p.y + off },
         ]);
-        const most = Math.max(...beside.map((p) => difference(own, colourAt(p.x, p.y, { until: at }))));
+        const most = mostOf(beside.map((p) => difference(own, colourAt(p.x, p.y, { until: at }))));
         if (most < MIN_DIFFERENCE) add(operation, `The liner in ${product.name}`, most);
       }
     }

@@ -1,6 +1,7 @@
 import { masstone } from '../../colour/film';
 import { mixBands } from '../../colour/spectrum';
 import { lightnessAndChroma } from '../../colour/space';
+import { leastOf } from '../../model/extent';
 import type { Product } from '../../model/product';
 import { pigmentOf } from '../../colour/pigments';
 import { trying, type NailCase, type NailRule } from '../rule';
@@ -72,7 +73,7 @@ function lossBetween(a: string, b: string, product: (id: string) => Product): nu
   const steps = [0.3, 0.4, 0.5, 0.6, 0.7].map((t) =>
     Math.max(chroma(t), lightnessAndChroma(mixBands(from, to, t)).chroma),
   );
-  return 1 - Math.min(...steps) / duller;
+  return 1 - leastOf(steps) / duller;
 }
 
 interface Muddy {

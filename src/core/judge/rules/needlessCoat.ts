@@ -1,4 +1,5 @@
 import { difference } from '../../colour/space';
+import { mostOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import { cellX, cellY, type Film } from '../../simulate/field';
 import { pileColours } from '../../simulate/pile';
@@ -55,7 +56,7 @@ export const needlessCoat: NailRule = {
 /** The most that coats change in the pile up to them, where they lie in full; undefined where they lie nowhere. */
 function changeBy({ field, context }: NailCase, coats: readonly Operation[]): number | undefined {
   const own = coats.map((one) => filmIndex(field, one.id));
-  const top = Math.max(...own);
+  const top = mostOf(own);
   const ids = new Set(coats.map((one) => one.id));
   const t_um = field.films[top]?.t_um ?? new Float32Array();
   const full = t_um.reduce((most, t) => Math.max(most, t), 0) * FULL;

@@ -1,3 +1,4 @@
+import { mostOf } from '../../model/extent';
 import { nailWords } from '../../model/names';
 import type { SetRule } from '../rule';
 
@@ -11,8 +12,8 @@ export const oilEarly: SetRule = {
       ids.some((id) => byId.has(id) && byId.get(id)!.stage !== 'care') ? end_s : 0;
     const sealed_s = Math.max(
       0,
-      ...sitting.strokes.map((stroke) => ends([stroke.operation], stroke.end_s)),
-      ...sitting.loads.map((load) => ends(load.operations, load.end_s)),
+      mostOf(sitting.strokes.map((stroke) => ends([stroke.operation], stroke.end_s))),
+      mostOf(sitting.loads.map((load) => ends(load.operations, load.end_s))),
     );
     return sitting.strokes.flatMap((stroke) => {
       const oil = byId.get(stroke.operation);

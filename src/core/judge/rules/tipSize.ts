@@ -1,6 +1,7 @@
 import { buildOf, frameOf, takesTip } from '../../compile/prepare';
 import { curveClassOf, fitTips, type TipsFitted } from '../../craft/tipFit';
 import type { SetDocument } from '../../document/document';
+import { mostOf } from '../../model/extent';
 import { NAILS, nailWords, type NailName } from '../../model/names';
 import type { TipBox } from '../../model/product';
 import { rounded } from '../../model/rounded';
@@ -39,7 +40,7 @@ export const tipSize: SetRule = {
   asks: 'Is there a tip for every nail that reaches sidewall to sidewall?',
   check: ({ set }) => {
     const { fits, without } = tipsOf(set);
-    const widest = Math.max(0, ...set.kit.tips.flatMap((box) => box.sizes.map((size) => size.arc_mm)));
+    const widest = Math.max(0, mostOf(set.kit.tips.flatMap((box) => box.sizes.map((size) => size.arc_mm))));
     const missing = without.map((nail) => {
       const arc = frameOf(set.nails[nail], buildOf(set, set.nails[nail])).arc_mm;
       const tooWide = arc > widest;

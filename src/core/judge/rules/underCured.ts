@@ -2,6 +2,7 @@ import { buildOf } from '../../compile/prepare';
 import { gelDepth, neededDose } from '../../craft/cure';
 import { FAMILIES, lampOf, settingOf } from '../../craft/families';
 import type { Operation } from '../../craft/operation';
+import { leastOf, mostOf } from '../../model/extent';
 import type { Product } from '../../model/product';
 import { rounded } from '../../model/rounded';
 import { CURED, NONE, type Film, type NailField } from '../../simulate/field';
@@ -54,8 +55,8 @@ function underLight(
   open: readonly number[],
   need_s: number,
 ): FindingDraft {
-  const least = Math.min(...open.map((cell) => film.dose[cell]!));
-  const thickest = Math.max(...open.map((cell) => film.t_um[cell]!));
+  const least = leastOf(open.map((cell) => film.dose[cell]!));
+  const thickest = mostOf(open.map((cell) => film.t_um[cell]!));
   const depth_um = lampOf(product)!.depth_um;
   const hard_um = gelDepth(depth_um, least * Math.exp(thickest / depth_um), need_s);
   const share = rounded((least / need_s) * 100, 0);
@@ -129,7 +130,7 @@ function notActivated(operation: Operation, film: Film, open: readonly number[])
     reason: 'Dip without activator stays soft below for hours, smears under the file and peels.',
     figure: {
       words: 'soft dip',
-      value: Math.round(Math.max(...open.map((cell) => film.t_um[cell]!))),
+      value: Math.round(mostOf(open.map((cell) => film.t_um[cell]!))),
       limit: 0,
       is: 'at most',
       unit: 'µm',
@@ -139,7 +140,7 @@ function notActivated(operation: Operation, film: Film, open: readonly number[])
 
 function notSet(operation: Operation, product: Product, film: Film, open: readonly number[]): FindingDraft {
   const { dry_s } = settingOf(product)!;
-  const least = Math.min(...open.map((cell) => film.dose[cell]!));
+  const least = leastOf(open.map((cell) => film.dose[cell]!));
   return {
     code: 'under-cured',
     severity: 'stop',
