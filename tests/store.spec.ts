@@ -96,7 +96,9 @@ test('what cannot be kept is told wherever it is asked for, and so is what nobod
 
 test('a disk without room is told, held back, tried again; export holds all', async ({ page }) => {
   await mayBeFull(page);
-  await openDemo(page, 'Matinée');
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'Matinée' }).click();
+  await planned(page);
   await page.evaluate(() => (window.full = true));
   await titleOf(page).fill('No room');
   await expect(saving(page, 'Not saved, there is no room left on this device. Export it')).toBeVisible();
@@ -108,10 +110,47 @@ test('a disk without room is told, held back, tried again; export holds all', as
   void page.reload({ timeout: 2000 }).catch(() => undefined);
   await (await asked).dismiss();
   await expect(titleOf(page)).toHaveValue('No room');
-  await page.evaluate(() => (window.full = false));
-  await expect(saving(page, /^Saved$/)).toBeVisible();
-  await page.reload();
+  // So is leaving inside the page, by a link and by the browser's own way back.
+  const leaving = page.getByRole('dialog', { name: 'What you changed is not kept yet' });
+  await page.getByRole('link', { name: 'Sets' }).click();
+  await expect(leaving).toBeVisible();
+  await noViolations(page);
+  await leaving.getByRole('button', { name: 'Stay here' }).click();
+  await expect(leaving).toBeHidden();
+  await page.evaluate(() => history.back());
+  await expect(leaving).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page).toHaveURL(/\/set\/matinee\/design$/);
   await expect(titleOf(page)).toHaveValue('No room');
+  // Once there is room, it is kept, and one goes where one wanted to.
+  await page.getByRole('link', { name: 'Sets' }).click();
+  await page.evaluate(() => (window.full = false));
+  await expect(page).toHaveURL(/\/$/);
+  await expect(leaving).toBeHidden();
+  await page.getByRole('heading', { name: 'No room' }).click();
+  await expect(titleOf(page)).toHaveValue('No room');
+  // Left on purpose, what is not kept is gone.
+  await page.evaluate(() => (window.full = true));
+  await titleOf(page).fill('Given up');
+  await expect(saving(page, /Not saved/)).toBeVisible();
+  await page.getByRole('link', { name: 'Sets' }).click();
+  await leaving.getByRole('button', { name: 'Leave, and lose them' }).click();
+  await expect(page.getByRole('heading', { name: 'No room' })).toBeVisible();
+});
+
+test('a store that is deleted elsewhere is told as that, and what is on the screen can be exported', async ({
+  page,
+  context,
+}) => {
+  await openDemo(page, 'Matinée');
+  const other = await context.newPage();
+  await other.goto('/icon.svg');
+  await other.evaluate(() => indexedDB.deleteDatabase('merry-lacquer'));
+  await expect(page.getByRole('alert').filter({ hasText: 'store was deleted' })).toBeVisible();
+  await titleOf(page).fill('Only here');
+  await expect(saving(page, /Not saved/)).toBeVisible();
+  const { text } = await exported(page);
+  expect(text).toContain('"title": "Only here"');
 });
 
 for (const [what, words, breakIt] of [
@@ -146,7 +185,13 @@ for (const [what, words, breakIt] of [
     await titleOf(page).fill('In the air');
     const { text } = await exported(page);
     expect(text).toContain('"title": "In the air"');
+    await expect(saving(page, 'In this page only')).toBeVisible();
     await page.getByRole('link', { name: 'Sets' }).click();
+    await expect(page.getByRole('heading', { name: 'In the air' })).toBeVisible();
+    // Closing is asked about: nothing outlives this page.
+    const asked = page.waitForEvent('dialog');
+    void page.reload({ timeout: 2000 }).catch(() => undefined);
+    await (await asked).dismiss();
     await expect(page.getByRole('heading', { name: 'In the air' })).toBeVisible();
   });
 

@@ -2,25 +2,29 @@
 interface Guard {
   /** Whether it takes the matter in hand; it goes on to `path` itself if the artist so chooses. */
   holds: (path: string) => boolean;
-  /** The address of what is guarded. */
-  here: () => string;
 }
 
 let guard: Guard | undefined;
 
+/** What is used of the browser's Navigation API, where it has one. */
+interface Going extends Event {
+  navigationType: string;
+  destination: { url: string };
+}
+
 /** Sets a guard over links, and over the browser's back and forward; what is returned takes it away. */
 export function guardLeaving(next: Guard): () => void {
   guard = next;
-  const onBack = (event: PopStateEvent) => {
-    if (!next.holds(window.location.pathname)) return;
-    // The address has changed by now, and is put as it was, before anybody follows it.
-    event.stopImmediatePropagation();
-    window.history.pushState(null, '', next.here());
+  const { navigation } = window as { navigation?: EventTarget };
+  const onGoing = (event: Event) => {
+    const { navigationType, destination, cancelable } = event as Going;
+    if (navigationType !== 'traverse' || !cancelable) return;
+    if (next.holds(new URL(destination.url).pathname)) event.preventDefault();
   };
-  window.addEventListener('popstate', onBack, { capture: true });
+  navigation?.addEventListener('navigate', onGoing);
   return () => {
     if (guard === next) guard = undefined;
-    window.removeEventListener('popstate', onBack, { capture: true });
+    navigation?.removeEventListener('navigate', onGoing);
   };
 }
 

@@ -33,8 +33,11 @@ const SHEET = {
   styles: { title: { fontFamily: 'var(--serif)', fontSize: 24, fontWeight: 600 } },
 } as const;
 
+/** The head of a dialog is no banner of the page. */
+const HEAD = { defaultProps: { role: 'presentation' } } as const;
+
 export const theme = createTheme({
-  components: { Modal: SHEET, Drawer: SHEET },
+  components: { Modal: SHEET, Drawer: SHEET, ModalHeader: HEAD, DrawerHeader: HEAD },
   primaryColor: 'lacquer',
   primaryShade: { light: 6, dark: 4 },
   colors: { lacquer, cure },

@@ -126,7 +126,6 @@ function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
   const keeper = useRef<Keeper>(undefined);
   /** Where the artist wanted to go, while what was changed is not kept. */
   const [leaving, setLeaving] = useState<string>();
-  const here = pathOf({ kind: 'set', id: opened.set.id, view });
 
   // Before the page can be touched: what is typed in the moment it appears is kept as well.
   useLayoutEffect(() => {
@@ -143,7 +142,6 @@ function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
   useEffect(
     () =>
       guardLeaving({
-        here: () => here,
         holds: (path) => {
           const to = routeOfPath(path);
           if ((to?.kind === 'set' && to.id === opened.set.id) || !keeper.current?.unkept()) return false;
@@ -151,7 +149,7 @@ function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
           return true;
         },
       }),
-    [here, opened],
+    [opened],
   );
 
   const leave = useCallback(() => {

@@ -68,7 +68,6 @@ export function keepStored(
   const dirty = () => store.getState().set !== savedSet || waiting.length > 0;
 
   async function save(): Promise<void> {
-    timer = undefined;
     if (saving || !dirty() || HELD.has(store.getState().saving)) return;
     saving = true;
     const set = store.getState().set;
@@ -118,7 +117,11 @@ export function keepStored(
 
   /** A save that is due is not put off by the next change. */
   function schedule(delay_ms = SAVE_DELAY_MS): void {
-    if (!stopped) timer ??= setTimeout(() => void saveNow().catch(unforeseen), delay_ms);
+    if (stopped) return;
+    timer ??= setTimeout(() => {
+      timer = undefined;
+      saveNow().catch(unforeseen);
+    }, delay_ms);
   }
 
   /** Both tabs hold what the other does not: this one's is put down as well, until the artist has chosen. */
