@@ -3,8 +3,10 @@ import { join, relative, sep } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { build } from 'esbuild';
 import { must, root } from './machine.mjs';
+import { writeNotices } from './notices.mjs';
 
-/** Builds the pages, then what stands beside them: the service worker and the planning thread of the server. */
+/** Builds the notices and the pages, then what stands beside them: the service worker and the planning thread of the server. */
+writeNotices(root);
 must('npx', ['next', 'build']);
 
 const at = (path) => fileURLToPath(new URL(`../${path}`, import.meta.url));
@@ -41,5 +43,6 @@ function parts() {
       .filter((file) => !file.endsWith('.map') && !/_(build|ssg)Manifest\.js$/.test(file))
       .map(address(statics, '/_next/static/')),
     ...files(at('public/icons')).map(address(at('public/icons'), '/icons/')),
+    '/notices.txt',
   ].sort();
 }

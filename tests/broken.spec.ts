@@ -268,6 +268,12 @@ test('an address that leads nowhere says so, with a way on', async ({ page }) =>
 
 test('no view has a word for the console, loaded anew and gone to, light and dark', async ({ page }) => {
   const faults = consoleFaults(page);
+  // Nor does any of it try what the page's policy forbids.
+  await page.addInitScript(() => {
+    document.addEventListener('securitypolicyviolation', ({ effectiveDirective, sourceFile, lineNumber }) =>
+      console.error(`against the policy: ${effectiveDirective}, ${sourceFile}:${lineNumber}`),
+    );
+  });
   await openDemo(page, 'Curtain Up');
   for (const scheme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme: scheme });

@@ -84,7 +84,7 @@ test('from the demo to a mended, exported and reopened set', async ({ page, requ
     maxBuffer: 1e8,
   });
   expect(JSON.parse(line)).toEqual(inBrowser);
-  const server = await request.post('/api/plan', {
+  const server = await request.post('/api/plan?effort=long', {
     data: file.text,
     headers: { 'content-type': 'application/json' },
   });

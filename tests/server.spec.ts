@@ -4,7 +4,9 @@ import { readFileSync } from 'node:fs';
 import { request as ask } from 'node:http';
 import { connect, type Socket } from 'node:net';
 import { curtainUp } from '../src/core/demo/curtainUp';
+import { flyTower } from '../src/core/demo/flyTower';
 import { matinee } from '../src/core/demo/matinee';
+import { understudy } from '../src/core/demo/understudy';
 import { writeSetText } from '../src/core/document/parse';
 import { setAtEveryLimit } from '../src/core/testing/sets';
 
@@ -121,6 +123,18 @@ test('other methods are told the right one, other kinds of content are refused',
     const { status, headers } = await asked(method, '/api/plan');
     expect([method, status, headers.allow]).toEqual([method, 405, 'POST']);
   }
+  for (const method of ['POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS']) {
+    const { status, headers } = await asked(method, '/shelf', method === 'OPTIONS' ? undefined : '{}');
+    expect([method, status, headers.allow]).toEqual([method, 405, 'GET, HEAD']);
+    expect(headers).toMatchObject({ 'x-content-type-options': 'nosniff', 'x-frame-options': 'DENY' });
+  }
+  for (const path of ['/%E0%A4%A', '/set/%E0%A4%A/design', '/api/%ff']) {
+    const { status, headers } = await asked('GET', path);
+    expect([path, status]).toEqual([path, 400]);
+    expect(headers).toMatchObject({ 'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer' });
+    expect(String(headers['content-security-policy'])).toMatch(/frame-ancestors 'none'/);
+  }
+  expect((await asked('GET', '/_next/image?url=%2Ficons%2Fany-192.png&w=64&q=75')).status).toBe(404);
   for (const method of ['TRACE', 'PROPFIND', 'SEARCH'])
     expect([method, (await asked(method, '/api/plan')).status, (await asked(method, '/')).status]).toEqual([
       method,
@@ -141,6 +155,8 @@ test('two hundred at once: some are planned, the rest asked to come again, the p
   const pages = Array.from({ length: 20 }, () => page());
   const statuses = (await Promise.all(waves)).map((one) => one.status);
   const count = (status: number) => statuses.filter((one) => one === status).length;
+  // As many as may wait get their plan.
+  expect(count(200) + count(503)).toBeGreaterThanOrEqual(40);
   expect(count(200)).toBeGreaterThan(0);
   expect(count(429)).toBeGreaterThan(100);
   // On a slow machine one that waited may have no time left.
@@ -150,6 +166,17 @@ test('two hundred at once: some are planned, the rest asked to come again, the p
   console.log(
     `200 at once: ${statuses.filter((one) => one === 200).length} planned; memory ${memory_MB()} MB`,
   );
+});
+
+test('thirty demo sets of five clients: every one gets its plan, and what was searched is said', async () => {
+  const clients = Array.from({ length: 5 }, async (_, i) => {
+    for (let n = 0; n < 6; n += 1) {
+      const answer = await plan([curtainUp, matinee, understudy, flyTower][(i + n) % 4]!());
+      expect(answer.status).toBe(200);
+      expect(answer.headers['search-effort']).toBe('short; iterations=4000');
+    }
+  });
+  await Promise.all(clients);
 });
 
 test('400 MB in pieces are refused after 8, and are not kept', async () => {

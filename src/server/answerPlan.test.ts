@@ -54,6 +54,22 @@ describe('a plan asked of the server', () => {
     expect((await answerPlan(asked('{}'))).status).toBe(422);
   });
 
+  it('is searched for shortly unless it is asked for at length, and says which', async () => {
+    answers({ kind: 'answer', answer: { kind: 'plan', body: '{}' } });
+    const iterations = async (query: string) => {
+      const response = await answerPlan(new Request(`http://here/api/plan${query}`, asked('{}')));
+      return [
+        response.headers.get('search-effort'),
+        pool.mock.lastCall![0].iterations,
+        pool.mock.lastCall![1],
+      ];
+    };
+    expect(await iterations('')).toEqual(['short; iterations=4000', 4000, 10_000]);
+    expect(await iterations('?effort=long')).toEqual(['long; iterations=40000', 40_000, 30_000]);
+    const other = await answerPlan(new Request('http://here/api/plan?effort=toString', asked('{}')));
+    expect([other.status, await reasonOf(other)]).toEqual([400, 'the effort is "short" or "long"']);
+  });
+
   it.each(['text/plain', 'application/x-www-form-urlencoded', 'application/jsonp', ''])(
     'is refused as %s',
     async (type) => {
@@ -64,21 +80,19 @@ describe('a plan asked of the server', () => {
   );
 
   it('too many at once are asked to come again', async () => {
-    answers({ kind: 'busy' });
+    answers({ kind: 'busy', again_s: 7, waiting: 40 });
     const response = await answerPlan(asked('{}'));
-    expect([response.status, response.headers.get('retry-after')]).toEqual([429, '5']);
+    expect([response.status, response.headers.get('retry-after')]).toEqual([429, '7']);
+    expect(await reasonOf(response)).toBe('40 plans wait already: come again in 7 s');
   });
 
   it('that takes too long is broken off with a reason, and stopped in silence where nobody waits', async () => {
-    const whole = AbortSignal.timeout;
-    AbortSignal.timeout = () => AbortSignal.abort();
-    answers({ kind: 'stopped' });
+    answers({ kind: 'late', again_s: 3 });
     const late = await answerPlan(asked('{}'));
-    AbortSignal.timeout = whole;
-    expect(late.status).toBe(503);
+    expect([late.status, late.headers.get('retry-after')]).toEqual([503, '3']);
     expect(await reasonOf(late)).toBe('there was no plan within 10 s');
     const signals: AbortSignal[] = [];
-    pool.mockImplementation(async (_bytes, signal) => {
+    pool.mockImplementation(async (_asked, _limit, signal) => {
       signals.push(signal);
       return { kind: 'stopped' };
     });

@@ -4,7 +4,6 @@ import { parseSetText } from '@/core/document/parse';
 import { decodeText } from '@/core/files/decodeText';
 import type { Fault } from '@/core/model/result';
 import { planSet } from '@/core/plan/planSet';
-import { AT_LENGTH } from '@/core/timing/search';
 
 /** What a thread of the pool answers: whether it is a plan or faults, and the body of the response. */
 export interface ThreadAnswer {
@@ -12,13 +11,19 @@ export interface ThreadAnswer {
   body: string;
 }
 
-/** A set file's bytes to its plan, as text. Runs in a thread of its own, so that the server goes on answering. */
-export default function plan(bytes: Uint8Array): ThreadAnswer {
+/** A set file's bytes, and how long the sitting is searched for. */
+export interface ThreadAsked {
+  bytes: Uint8Array;
+  iterations: number;
+}
+
+/** A set file to its plan, as text. Runs in a thread of its own, so that the server goes on answering. */
+export default function plan({ bytes, iterations }: ThreadAsked): ThreadAnswer {
   const text = decodeText(bytes);
   if (!text.ok) return told(text.faults);
   const parsed = parseSetText(text.value);
   if (!parsed.ok) return told(parsed.faults);
-  const made = planSet(parsed.value, { effort: { iterations: AT_LENGTH.iterations } });
+  const made = planSet(parsed.value, { effort: { iterations } });
   return { kind: 'plan', body: JSON.stringify(made) };
 }
 

@@ -16,12 +16,14 @@ const early: MessageEvent[] = [];
 const keep = (event: MessageEvent) => early.push(event);
 self.addEventListener('message', keep);
 
-Promise.all([import('comlink'), import('./plannerApi')]).then(
-  ([{ expose }, { plannerApi }]) => {
-    self.removeEventListener('message', keep);
-    expose(plannerApi());
-    for (const { data, ports } of early)
-      self.dispatchEvent(new MessageEvent('message', { data: data as unknown, ports: [...ports] }));
-  },
-  (error: unknown) => say({ sign: 'lost', why: error instanceof Error ? error.message : String(error) }),
-);
+import('@/core/model/jitless')
+  .then(() => Promise.all([import('comlink'), import('./plannerApi')]))
+  .then(
+    ([{ expose }, { plannerApi }]) => {
+      self.removeEventListener('message', keep);
+      expose(plannerApi());
+      for (const { data, ports } of early)
+        self.dispatchEvent(new MessageEvent('message', { data: data as unknown, ports: [...ports] }));
+    },
+    (error: unknown) => say({ sign: 'lost', why: error instanceof Error ? error.message : String(error) }),
+  );

@@ -1,4 +1,5 @@
 'use client';
+import '@/core/model/jitless';
 import { usePathname } from 'next/navigation';
 import { useEffect, useSyncExternalStore } from 'react';
 import { openStore, storeState, watchStore, type StoreState } from '@/data/store';

@@ -1,4 +1,5 @@
 'use client';
+import '@/core/model/jitless';
 import { MantineProvider } from '@mantine/core';
 import { setNonce } from 'get-nonce';
 import type { ReactNode } from 'react';

@@ -152,6 +152,11 @@ export function SetsView() {
             { key: 'backup', words: 'Back up everything', onPick: () => void backUp().catch(notDone) },
             { key: 'take-in', words: 'Take in a backup', onPick: () => input.current?.click() },
             { key: 'bin', words: 'Bin', onPick: () => setBin(true) },
+            {
+              key: 'notices',
+              words: 'Whose work this is built with',
+              onPick: () => window.open('/notices.txt', '_blank', 'noopener'),
+            },
             { key: 'demo', words: 'Restore the demo sets', onPick: () => void restore().catch(notKept) },
           ]}
         />
