@@ -208,4 +208,25 @@ describe('the spread', () => {
       expect(nail.cuticle_mm).toBeLessThan(height_mm);
     }
   });
+
+  it('twenty crossed lines with the finest wave are drawn: many points are no harm', () => {
+    const waves = element('colour', {
+      region: {
+        kind: 'lines',
+        count: 20,
+        width_mm: 0.1,
+        pitch_mm: 0.5,
+        turn_deg: 45,
+        across: 0,
+        along: 0.8,
+        crossed: true,
+        wave: { rise_mm: 0.05, length_mm: 0.5 },
+      },
+    });
+    const set = setWearing([waves]);
+    const { nominal } = planNail(set, 'left-thumb');
+    const products = new Map(set.kit.products.map((one) => [one.id, one]));
+    const picture = drawNail(nominal.field, (id) => products.get(id)!, 12);
+    expect(picture.data.some((value) => value > 0)).toBe(true);
+  });
 });
