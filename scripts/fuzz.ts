@@ -1,4 +1,5 @@
 import { DEMO_SETS } from '../src/core/demo';
+import { readBackup, writeBackup } from '../src/core/files/backup';
 import { parseSetText, writeSetText } from '../src/core/document/parse';
 import { drawNail } from '../src/core/picture/nailPicture';
 import { planNail } from '../src/core/plan/nailPlan';
@@ -15,12 +16,13 @@ import { lowerBound_s } from '../src/core/timing/bound';
 /**
  * Broken files and random looks by the thousand: each is refused with a path, or planned. Prints JSON.
  * Sets spoiled by mistakes: every way out that is offered does what it says. Tiny sittings in each way of working:
- * the bound is never above the shortest.
+ * the bound is never above the shortest. A backup with one bit flipped: none is taken in.
  * `npm run fuzz -- FILES LOOKS SEED SPOILED TINY`
  */
 const [files = 10_000, looks = 2_000, seed = 1, spoils = 200, tiny = 1000] = process.argv
   .slice(2)
   .map(Number);
+const FLIPS = 4000;
 type Json = Parameters<typeof brokenFile>[0];
 const sources: Json[] = [
   ...(oldFiles() as Json[]),
@@ -111,5 +113,27 @@ const bounds = WAYS.map((way) => {
   }
   return { ...way, tried: tiny, above, shortest_to_bound };
 });
-const figures = { broken_files: broken, random_looks: random, spoiled_sets: mended, bounds };
+const flips = { tried: 0, taken_in: [] as number[] };
+const whole = writeBackup({
+  made_at: '2026-03-01T18:30:00.000Z',
+  sets: DEMO_SETS.map((demo, i) => ({ changed_at: i, document: demo.make() })),
+  records: [],
+  shelf: [],
+  clients: [],
+  supplies: [],
+});
+for (let i = 0; i < FLIPS; i += 1) {
+  const bit = chance(seed * 4_000_000 + i).below(whole.length * 8);
+  const bytes = whole.slice();
+  bytes[bit >> 3]! ^= 1 << (bit & 7);
+  flips.tried += 1;
+  if (readBackup(bytes).ok) flips.taken_in.push(bit);
+}
+const figures = {
+  flipped_bits: flips,
+  broken_files: broken,
+  random_looks: random,
+  spoiled_sets: mended,
+  bounds,
+};
 process.stdout.write(`${JSON.stringify(figures, null, 2)}\n`);

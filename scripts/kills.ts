@@ -4,11 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { chance } from '../src/core/model/chance';
+import { interrupted } from './interruptions';
 
 /**
  * Prints JSON: what is lost when the whole browser is killed at a random moment while somebody types, quiet and
- * with both cores busy. `npm run build` first; `npm run kills -- 50` kills fifty times each way,
- * `npm run kills -- 50 loaded` only under load.
+ * with both cores busy; and when typing is broken off in every other way, with dead entries, lists and failed saves beside
+ * it. `npm run build` first; `npm run kills -- 50` kills fifty times each way,
+ * `npm run kills -- 50 loaded` only under load, `npm run kills -- 50 neither` only the other ways.
  */
 const PORT = 4321;
 const KEY_MS = 20;
@@ -113,11 +115,13 @@ const server = spawn('npx', ['next', 'start', '-H', '127.0.0.1', '-p', String(PO
 });
 try {
   await new Promise((done) => setTimeout(done, 5000));
-  const quiet = only === 'loaded' ? undefined : curve(await killing());
-  const load = only === 'quiet' ? [] : busyCores();
-  const loaded = only === 'quiet' ? undefined : curve(await killing());
+  const kill = (way: string) => only === undefined || only === way;
+  const quiet = kill('quiet') ? curve(await killing()) : undefined;
+  const load = kill('loaded') ? busyCores() : [];
+  const loaded = kill('loaded') ? curve(await killing()) : undefined;
   for (const one of load) one.kill('SIGKILL');
-  process.stdout.write(`${JSON.stringify({ quiet, loaded }, null, 2)}\n`);
+  const interruptions = await interrupted(kills, browserAt, ADDRESS, by);
+  process.stdout.write(`${JSON.stringify({ quiet, loaded, interruptions }, null, 2)}\n`);
 } finally {
   if (server.pid) process.kill(-server.pid);
 }

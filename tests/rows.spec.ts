@@ -76,7 +76,7 @@ test('one bad row is one bad row: every view stays, and what is broken can be ta
   await page.getByRole('link', { name: 'Sets' }).click();
   await expect(page.getByRole('heading', { name: 'Still Matinée' })).toBeVisible();
   // What a newer program wrote is still there.
-  await expect(more.getByRole('listitem').filter({ hasText: 'change to a set' })).toHaveCount(1);
+  await expect(more.getByRole('listitem').filter({ hasText: 'Change to “Still Matinée”' })).toHaveCount(1);
 });
 
 test('a tab that goes while two sets stand against each other leaves its own behind', async ({

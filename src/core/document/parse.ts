@@ -112,6 +112,9 @@ export function issueFault(issue: Issue): Fault {
   if (issue.code === 'invalid_type' && issue.expected) {
     return { path: path.join('.'), message: `must be ${KIND_WORDS[issue.expected] ?? issue.expected}` };
   }
+  // What the kinds are is the schema's own business; a newer program may know more.
+  if (issue.code === 'invalid_union')
+    return { path: path.join('.'), message: 'is of no kind that this program knows' };
   return { path: path.join('.'), message: issue.message };
 }
 

@@ -57,8 +57,8 @@ export function newMemo(): PlanMemo {
   return { nails: new Map(), judged: new Map() };
 }
 
-/** Enough for ten nails and a good stretch of undo. */
-const MEMO_SIZE = 120;
+/** Enough for ten nails and a stretch of undo: a planned nail holds half a megabyte of fields. */
+const MEMO_SIZE = 50;
 /** A sitting that is only tried is searched for shortly. */
 const TRYING = { iterations: 200 };
 

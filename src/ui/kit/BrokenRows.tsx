@@ -1,7 +1,9 @@
 'use client';
 import { Button } from '@mantine/core';
+import { upperFirst } from '@/core/model/letters';
 import { faultLine } from '@/core/model/result';
 import { asText } from '@/data/backup';
+import { isOfSet } from '@/data/broken';
 import { TABLES, type BrokenRow } from '@/data/rows';
 import { downloadText } from './download';
 import { notKept } from './notify';
@@ -29,7 +31,7 @@ export function BrokenRows({ title, label, broken }: Props) {
                 <bdi>{one.title}</bdi>
               </h3>
               <p>
-                {one.table !== 'sets' && `${TABLES[one.table].words}: `}
+                {!isOfSet(one) && `${upperFirst(TABLES[one.table].words)}: `}
                 {faultLine(one.fault)}
               </p>
             </div>

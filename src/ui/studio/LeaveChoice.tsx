@@ -18,7 +18,7 @@ export function LeaveChoice({ onStay, onLeave }: Props) {
     if (saving === 'saved') onLeave();
   }, [saving, onLeave]);
   return (
-    <Modal opened onClose={onStay} title="What you changed is not kept yet" centered>
+    <Modal opened onClose={onStay} title="What you changed is not kept yet" size={500} centered>
       <Text mb="md">
         {fault && saving === 'failed'
           ? `It was not saved: ${fault}. It is tried again.`
