@@ -13,22 +13,24 @@ const BESIDE = ['nothing', 'a dead entry', 'the list opened beside', 'both', 'a 
 interface Tally {
   tried: number;
   edits_lost: number;
+  /** Where edits were lost. */
+  lost: string[];
   false_conflicts: number;
   undo_not_whole: string[];
 }
 
 const titleOf = (page: Page) => page.getByRole('textbox', { name: 'Title of this set' });
 
-async function deadEntry(page: Page): Promise<void> {
+async function deadEntry(page: Page, set: string): Promise<void> {
   await page.evaluate(
-    () =>
+    (id) =>
       new Promise<void>((done) => {
         const asking = indexedDB.open('merry-lacquer');
         asking.onsuccess = () => {
           const writing = asking.result.transaction('journal', 'readwrite');
           writing.objectStore('journal').put({
             key: '000001700000000 dead00 000000001',
-            set: 'understudy',
+            set: id,
             basis: 1,
             step: { change: { kind: 'rename', title: 'Left by another' } },
           });
@@ -38,6 +40,7 @@ async function deadEntry(page: Page): Promise<void> {
           };
         };
       }),
+    set,
   );
 }
 
@@ -64,7 +67,7 @@ async function once(
     await page.goto(address);
     await titleOf(page).waitFor();
     const before = await titleOf(page).inputValue();
-    if (beside === 'a dead entry' || beside === 'both') await deadEntry(page);
+    if (beside === 'a dead entry' || beside === 'both') await deadEntry(page, address.split('/').at(-2)!);
     if (beside === 'a save that fails') await page.evaluate(() => Object.assign(window, { full: true }));
     await titleOf(page).focus();
     await page.keyboard.press('End');
@@ -90,7 +93,13 @@ async function once(
     page = await browser.newPage();
     await page.goto(address);
     await titleOf(page).waitFor();
-    const kept = await titleOf(page).inputValue();
+    // Another tab that still lives may have it on its way.
+    let kept = '';
+    for (let i = 0; i < 12 && kept !== wanted; i += 1) {
+      if (i > 0) await new Promise((done) => setTimeout(done, 500));
+      kept = await titleOf(page).inputValue();
+    }
+    if (kept !== wanted) tally.lost.push(`${end}, ${beside}: “${wanted}” came back as “${kept}”`);
     tally.edits_lost += Math.max(0, wanted.length - kept.length);
     await new Promise((done) => setTimeout(done, 1200));
     if ((await page.getByRole('dialog').count()) > 0) tally.false_conflicts += 1;
@@ -112,7 +121,7 @@ export async function interrupted(
   address: string,
   by: Chance,
 ): Promise<Tally> {
-  const tally: Tally = { tried: 0, edits_lost: 0, false_conflicts: 0, undo_not_whole: [] };
+  const tally: Tally = { tried: 0, edits_lost: 0, lost: [], false_conflicts: 0, undo_not_whole: [] };
   for (let i = 0; i < count; i += 1) await once(browserAt, address, by, tally);
   return tally;
 }

@@ -48,11 +48,11 @@ const takeOver = (page: Page) =>
 const mayBeFull = (page: Page) =>
   page.addInitScript(() => {
     window.full = false;
-    for (const method of ['add', 'put'] as const) {
-      const real = IDBObjectStore.prototype[method];
-      IDBObjectStore.prototype[method] = function (...args) {
+    for (const method of ['add', 'put', 'delete'] as const) {
+      const real = IDBObjectStore.prototype[method] as (...args: unknown[]) => IDBRequest;
+      IDBObjectStore.prototype[method] = function (this: IDBObjectStore, ...args: unknown[]): never {
         if (window.full) throw new DOMException('', 'QuotaExceededError');
-        return real.apply(this, args);
+        return real.apply(this, args) as never;
       };
     }
   });
@@ -83,8 +83,27 @@ test('what cannot be kept is told wherever it is asked for, and so is what nobod
   await refused(() => page.getByRole('button', { name: 'New set' }).click());
   await refused(() => menu('More for Matinée', 'Make a copy'));
   await refused(() => menu('More for Matinée', 'Remove'));
+  await refused(() => page.getByLabel('Set file').setInputFiles('tests/files/v8/curtain-up.lacquer.json'));
+  await refused(() => menu('More', 'Restore the demo sets'));
   await page.getByRole('link', { name: 'Clients' }).click();
-  await refused(() => page.getByRole('button', { name: 'New client' }).first().click());
+  const newClient = page.getByRole('button', { name: 'New client' }).first();
+  await refused(() => newClient.click());
+  await newClient.click();
+  const card = page.getByRole('region', { name: 'Card of New client' });
+  await refused(() => card.getByRole('button', { name: 'New set' }).click());
+  await refused(() => card.getByRole('button', { name: 'Remove the card' }).click());
+  await refused(async () => {
+    await card.getByRole('textbox', { name: 'Name' }).fill('Imogen');
+    await page.keyboard.press('Tab');
+  });
+  await page.goto('/shelf');
+  await expect(page.getByRole('row').nth(3)).toBeVisible();
+  await refused(() => page.getByRole('button', { name: 'Duplicate Base A', exact: true }).click());
+  await page.getByRole('tab', { name: 'Lamps' }).click();
+  await refused(() => page.getByRole('button', { name: 'One more lamp' }).click());
+  await page.goto('/set/matinee/practice');
+  await planned(page);
+  await refused(() => page.getByRole('button', { name: 'Begin new sets this way' }).click());
   await page.evaluate(() => {
     setTimeout(() => {
       throw new Error('a fault that nobody foresaw');

@@ -1,3 +1,4 @@
+import Dexie from 'dexie';
 import { applyChange } from '@/core/document/changes';
 import type { SetDocument } from '@/core/document/document';
 import { parseSet } from '@/core/document/parse';
@@ -85,6 +86,26 @@ export async function takeOut(keys: readonly string[]): Promise<void> {
     await atOnce(backend, (journal) => {
       for (const key of keys) journal.delete(key);
     });
+}
+
+/**
+ * Every row of the journal, or those of a set, as they are. The reading is over in the store as soon as it is read there:
+ * while this page is busy, no tab's writing waits for it.
+ */
+export function readJournal(set?: string): Promise<unknown[]> {
+  // Within a transaction it is of that transaction.
+  const backend = db().isOpen() && !Dexie.currentTransaction ? db().backendDB() : undefined;
+  if (!backend)
+    return set === undefined ? db().journal.toArray() : db().journal.where('set').equals(set).toArray();
+  return new Promise((resolve, reject) => {
+    const reading = backend.transaction('journal', 'readonly');
+    const journal = reading.objectStore('journal');
+    const asked: IDBRequest<unknown[]> =
+      set === undefined ? journal.getAll() : journal.index('set').getAll(set);
+    asked.onsuccess = () => resolve(asked.result);
+    reading.onabort = () => reject(reading.error ?? new Error('the store did not answer'));
+    reading.commit();
+  });
 }
 
 /** Asked and committed in this very tick, so that the journal is never held while a page is busy. */

@@ -7,7 +7,7 @@ import { binned, clearOldBin } from './bin';
 import { db, type JournalEntry, type StoredHistory, type StoredSet } from './database';
 import { openSets, type OpenSets } from './held';
 import { changedAt, listed, type Listed } from './listed';
-import { bringLate, laidOver, madeAt, newKey, TAB, tabOf, takeOut } from './journal';
+import { bringLate, laidOver, madeAt, newKey, readJournal, TAB, tabOf, takeOut } from './journal';
 import { goodRow, readRows } from './rows';
 import { packHistory, unpackHistory, type Trail } from './undoHistory';
 
@@ -30,7 +30,7 @@ export type SaveOutcome =
 export function watchSets(onChange: (sets: Listed[]) => void, onError: (error: unknown) => void): () => void {
   const all = async () => {
     const records = await db().sets.toArray();
-    const entries = readRows('journal', await db().journal.toArray()).good;
+    const entries = readRows('journal', await Promise.resolve(readJournal())).good;
     const latest = (one: Listed) => (one.kind === 'set' ? asLastSeen(one, entries) : one);
     return records.sort((a, b) => changedAt(b) - changedAt(a)).map((one) => latest(listed(one)));
   };
@@ -72,14 +72,15 @@ export function lastSeen(id: string): Promise<Result<OpenedSet>> {
 }
 
 /** A set with those entries of the journal that are asked for. */
-function opening(id: string, wanted: (entry: JournalEntry) => boolean): Promise<Result<OpenedSet>> {
-  return db().transaction('r', db().sets, db().journal, db().history, async () => {
+async function opening(id: string, wanted: (entry: JournalEntry) => boolean): Promise<Result<OpenedSet>> {
+  // First the journal: what is folded into the set meanwhile is passed over as older.
+  const rows = await readJournal(id);
+  return db().transaction('r', db().sets, db().history, async () => {
     const row = await db().sets.get(id);
     if (!row) return fail('', `There is no set "${id}" in this browser.`);
     const read = listed(row);
     if (read.kind === 'broken') return { ok: false, faults: read.faults };
     const { stored } = read;
-    const rows = await db().journal.where('set').equals(id).toArray();
     const entries = readRows('journal', rows).good.filter(wanted);
     const { set, keys, steps } = laidOver(stored.document, stored, entries);
     const kept = await goodRow(db(), 'history', id);
@@ -109,10 +110,10 @@ export async function foldLeft(now = Date.now()): Promise<string[]> {
   if (db().onlyRead) return [];
   await clearOldBin(now);
   const open = await openSets();
-  const { good } = readRows('journal', await db().journal.toArray());
+  const { good } = readRows('journal', await readJournal());
   const left = good.filter((entry) => isLeft(entry, open, now));
   const old = left.filter((entry) => !entry.conflict && madeAt(entry) < now - KEPT_MS);
-  await db().journal.bulkDelete(old.map((entry) => entry.key));
+  await takeOut(old.map((entry) => entry.key));
   const copies = await keepUndecided(left.filter((entry) => entry.conflict));
   for (const id of new Set(left.map((entry) => entry.set))) {
     if (open.anywhere(id)) continue;
