@@ -68,13 +68,13 @@ test('one bad row is one bad row: every view stays, and what is broken can be ta
   await noViolations(page);
 
   // The set itself opens, is planned, drawn and edited.
-  await page.getByRole('heading', { name: 'Matinée' }).click();
+  await page.getByRole('heading', { name: 'Matinée', exact: true }).click();
   await planned(page);
   await titleOf(page).fill('Still Matinée');
   await page.keyboard.press('Tab');
   await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
   await page.getByRole('link', { name: 'Sets' }).click();
-  await expect(page.getByRole('heading', { name: 'Still Matinée' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Still Matinée', exact: true })).toBeVisible();
   // What a newer program wrote is still there.
   await expect(more.getByRole('listitem').filter({ hasText: 'Change to “Still Matinée”' })).toHaveCount(1);
 });

@@ -16,8 +16,34 @@ const Around = z.looseObject({
   revision: z.number().int().min(1),
 });
 
+/** What was read, by the text of the record: a list is read anew with every change of one of its sets. */
+const read = new Map<string, { text: string; one: Listed }>();
+const MOST_READ = 1000;
+
 /** Reads one record. What an older version of the program stored is shown as this one reads it. */
 export function listed(record: unknown): Listed {
+  const text = textOf(record);
+  if (text === undefined) return readRecord(record);
+  const id = String((record as { id?: unknown } | null)?.id);
+  const known = read.get(id);
+  if (known?.text === text) return known.one;
+  const one = readRecord(record);
+  read.delete(id);
+  read.set(id, { text, one });
+  if (read.size > MOST_READ) read.delete(read.keys().next().value!);
+  return one;
+}
+
+/** What stores hold may be more than text can say. */
+function textOf(record: unknown): string | undefined {
+  try {
+    return JSON.stringify(record);
+  } catch {
+    return undefined;
+  }
+}
+
+function readRecord(record: unknown): Listed {
   const around = Around.safeParse(record);
   const held: Partial<StoredSet> = typeof record === 'object' && record !== null ? record : {};
   const document = parseSet(held.document);
