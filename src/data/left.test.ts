@@ -35,9 +35,9 @@ describe('what tabs have left', () => {
     Object.defineProperty(globalThis, 'navigator', { value: {}, configurable: true, writable: true });
   });
 
-  it('is folded into its set at once where the browser says that the tab is gone', async () => {
+  it('is folded into its set where the browser says that the tab is gone', async () => {
     tabsOpen();
-    await written('gone', id, 'Left');
+    await written('gone', id, 'Left', {}, 5000);
     await foldLeft();
     expect(await db().sets.get(id)).toMatchObject({ title: 'Left', revision: 2 });
     expect(await db().journal.count()).toBe(0);
@@ -72,7 +72,7 @@ describe('what tabs have left', () => {
     await foldLeft(later(5000));
     expect(await titleOf(id)).toBe('Curtain Up');
     letGo();
-    await foldLeft();
+    await foldLeft(later(5000));
     expect(await titleOf(id)).toBe('Mine');
   });
 
@@ -83,7 +83,7 @@ describe('what tabs have left', () => {
     await saveSet(first, 1, { entries: [], mark: '', history: packHistory([set], first, []) });
     await written('gone', id, 'Second', { basis: 2 });
     await written('gone', id, 'Third', { basis: 2 });
-    await foldLeft();
+    await foldLeft(later(5000));
     const opened = await openSet(id);
     if (!opened.ok) throw new Error('not opened');
     expect(opened.value.set.title).toBe('Third');

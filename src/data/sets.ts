@@ -61,10 +61,14 @@ export function watchSet(id: string, onChange: (stored: StoredSet | undefined) =
 export async function openSet(id: string): Promise<Result<OpenedSet>> {
   await bringLate().catch(() => undefined);
   // Gone from here a moment ago, it may still be on its way to the store.
-  await saves.get(id)?.catch(() => undefined);
+  await Promise.race([saves.get(id)?.catch(() => undefined), saves.has(id) && wait(SAVE_MS)]);
   const open = await openSets();
   return opening(id, ({ key }) => tabOf(key) === TAB || !open.by(tabOf(key), id));
 }
+
+/** A save that takes longer is not waited for. */
+const SAVE_MS = 3000;
+const wait = (ms: number) => new Promise((done) => setTimeout(done, ms));
 
 /** A set as it was last seen, in whatever tab. To look at: what another tab works at is its own to keep. */
 export function lastSeen(id: string): Promise<Result<OpenedSet>> {
@@ -95,7 +99,7 @@ async function opening(id: string, wanted: (entry: JournalEntry) => boolean): Pr
   });
 }
 
-/** Where the browser cannot say which tabs live, entries this old belong to one that is gone. */
+/** Entries this old belong to a tab that is gone, where neither the browser nor the tab, of an older program, says so. */
 const LEFT_MS = 3000;
 
 /** What was made on a set that has been saved over since stays this long. */
@@ -131,7 +135,8 @@ export async function foldLeft(now = Date.now()): Promise<string[]> {
 
 function isLeft(entry: JournalEntry, open: OpenSets, now: number): boolean {
   const held = open.by(tabOf(entry.key), entry.set);
-  return held === undefined ? madeAt(entry) < now - LEFT_MS : !held;
+  if (held !== undefined && entry.conflict) return !held;
+  return !held && madeAt(entry) < now - LEFT_MS;
 }
 
 /** What stood against another tab's set in a tab that is gone becomes a set beside it. */

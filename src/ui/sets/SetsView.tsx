@@ -2,7 +2,8 @@
 import { wordsWith } from '@/core/model/primitives';
 import { Button, TextInput } from '@mantine/core';
 import { IconBottle, IconFolderOpen, IconPlus, IconSearch, IconUsers } from '@tabler/icons-react';
-import { useEffect, useRef, useState } from 'react';
+import { useInViewport } from '@mantine/hooks';
+import { startTransition, useEffect, useRef, useState } from 'react';
 import type { Fault } from '@/core/model/result';
 import { NAILS } from '@/core/model/names';
 import type { StoredSet } from '@/data/database';
@@ -42,6 +43,9 @@ const BinPanel = late(() => import('./BinPanel').then((module) => module.BinPane
 /** What is told here when it cannot be read: the sets, and all that has no view of its own. */
 const BESIDE_SETS = ['sets', 'journal', 'history', 'references', 'bin', 'gone', 'facts'] as const;
 
+/** So many sets are drawn at once; more come as their end is reached. */
+const AT_ONCE = 16;
+
 const openDesign = (id: string) => go(pathOf({ kind: 'set', id, view: 'design' }));
 
 /** Which one? Every set as a little pair of hands drawn from its real plan. */
@@ -53,6 +57,11 @@ export function SetsView() {
   const input = useRef<HTMLInputElement>(null);
   const [backup, setBackup] = useState<ReadBackup>();
   const [bin, setBin] = useState(false);
+  const [most, setMost] = useState(AT_ONCE);
+  const { ref: atEnd, inViewport: ended } = useInViewport<HTMLButtonElement>();
+  useEffect(() => {
+    if (ended) startTransition(() => setMost((before) => before + AT_ONCE));
+  }, [ended]);
   useTitle('Sets');
 
   useEffect(() => {
@@ -179,7 +188,7 @@ export function SetsView() {
         </p>
       )}
       <ul className={classes.list}>
-        {shown?.map((stored, i) => (
+        {shown?.slice(0, most).map((stored, i) => (
           <li key={stored.id} className={classes.item} data-first={i === 0 || undefined}>
             <Go href={pathOf({ kind: 'set', id: stored.id, view: 'design' })} className={classes.open}>
               <LittleHands set={stored.document} width={i === 0 ? 1160 : 560} />
@@ -220,6 +229,11 @@ export function SetsView() {
           </li>
         ))}
       </ul>
+      {shown && shown.length > most && (
+        <Button variant="default" h={44} ref={atEnd} onClick={() => setMost(most + AT_ONCE)}>
+          {shown.length - most} more
+        </Button>
+      )}
       <BrokenRows
         label="Sets that cannot be read"
         title={
