@@ -2,6 +2,7 @@ import { liveQuery } from 'dexie';
 import { append } from '@/core/model/extent';
 import { upperFirst } from '@/core/model/letters';
 import { db } from './database';
+import { readJournal } from './journal';
 import { readRows, TABLES, type BrokenRow, type TableName } from './rows';
 import { titlesOf } from './sets';
 
@@ -18,7 +19,12 @@ export function watchBroken(
 ): () => void {
   const all = async () => {
     const found: BrokenRow[] = [];
-    for (const table of tables) append(found, readRows(table, await db().table(table).toArray()).broken);
+    for (const table of tables) {
+      // The journal is read so that nobody's writing waits; what is taken out of it goes into the bin, which is watched.
+      const rows =
+        table === 'journal' ? await Promise.resolve(readJournal()) : await db().table(table).toArray();
+      append(found, readRows(table, rows).broken);
+    }
     const ids = found.filter(isOfSet).map((row) => row.title);
     const titles = ids.length > 0 ? await titlesOf(ids) : new Map<string, string>();
     return found.map((row) =>
