@@ -1,6 +1,7 @@
 import { writeSetText } from '@/core/document/parse';
 import type { BackedUp, Backup } from '@/core/files/backup';
 import type { Client } from '@/core/model/client';
+import { leastOf } from '@/core/model/extent';
 import type { ShelfItem } from '@/core/model/shelf';
 import type { Supply } from '@/core/model/supply';
 import { without } from '@/core/model/without';
@@ -99,12 +100,12 @@ const idOf = ({ id }: { id: string }) => id;
 const productIdOf = ({ product }: ShelfItem) => product.id;
 
 export async function previewBackup(backup: Backup): Promise<Preview> {
-  const items = (await goodRows(db(), 'shelf')).map((one) => without(one, 'id'));
+  const items = (await goodRows('shelf')).map((one) => without(one, 'id'));
   const preview: Preview = {
     sets: { fresh: [], differing: [], same: [] },
-    clients: sidesOf(backup.clients, await goodRows(db(), 'clients'), idOf),
+    clients: sidesOf(backup.clients, await goodRows('clients'), idOf),
     products: sidesOf<ShelfItem>(backup.shelf, items, productIdOf),
-    supplies: sidesOf(backup.supplies, await goodRows(db(), 'supplies'), idOf),
+    supplies: sidesOf(backup.supplies, await goodRows('supplies'), idOf),
   };
   const { sets } = preview;
   for (const one of backup.sets) {
@@ -193,7 +194,7 @@ export async function backupOverdue_days(now = Date.now()): Promise<number | und
     .sets.filter((set) => set.changed_at > last && set.revision > 1)
     .toArray();
   if (changed.length === 0) return undefined;
-  const since = last || changed.reduce((least, set) => Math.min(least, set.changed_at), now);
+  const since = last || leastOf(changed.map((set) => set.changed_at));
   const days = Math.floor((now - since) / DAY_MS);
   return days >= BACKUP_DAYS ? days : undefined;
 }

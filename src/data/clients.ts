@@ -9,7 +9,7 @@ export function watchClients(
   onChange: (clients: Client[]) => void,
   onError: (error: unknown) => void,
 ): () => void {
-  const all = async () => (await goodRows(db(), 'clients')).sort((a, b) => a.name.localeCompare(b.name));
+  const all = async () => (await goodRows('clients')).sort((a, b) => a.name.localeCompare(b.name));
   const subscription = liveQuery(all).subscribe(onChange, onError);
   return () => subscription.unsubscribe();
 }
@@ -29,7 +29,7 @@ export async function addClient(name: string): Promise<Client> {
 /** Changes a card as it is now, whatever another tab made of it meanwhile. */
 export async function changeClient(id: string, change: (client: Client) => Client): Promise<void> {
   await db().transaction('rw', db().clients, async () => {
-    const client = await goodRow(db(), 'clients', id);
+    const client = await goodRow('clients', id);
     if (client) await db().clients.put(change(client));
   });
 }
@@ -52,7 +52,7 @@ export async function makeFor(set: string, client: string | undefined): Promise<
   await db().transaction('rw', db().clients, async () => {
     for (const one of readRows('clients', await db().clients.where('sets').equals(set).toArray()).good)
       if (one.id !== client) await db().clients.put({ ...one, sets: one.sets.filter((id) => id !== set) });
-    const chosen = client === undefined ? undefined : await goodRow(db(), 'clients', client);
+    const chosen = client === undefined ? undefined : await goodRow('clients', client);
     if (chosen && !chosen.sets.includes(set))
       await db().clients.put({ ...chosen, sets: [...chosen.sets, set] });
   });

@@ -8,7 +8,7 @@ export function watchReference(
   onChange: (reference: Reference | undefined) => void,
   onError: (error: unknown) => void,
 ): () => void {
-  const subscription = liveQuery(() => goodRow(db(), 'references', set)).subscribe(onChange, onError);
+  const subscription = liveQuery(() => goodRow('references', set)).subscribe(onChange, onError);
   return () => subscription.unsubscribe();
 }
 

@@ -6,16 +6,16 @@ import { fail, ok, type Fault, type Result } from '@/core/model/result';
 import { ShelfItem } from '@/core/model/shelf';
 import { Supply } from '@/core/model/supply';
 import { without } from '@/core/model/without';
-import type {
-  Binned,
-  GoneId,
-  JournalEntry,
-  LacquerDatabase,
-  Reference,
-  ShelvedItem,
-  StoredFact,
-  StoredHistory,
-  StoredSet,
+import {
+  db,
+  type Binned,
+  type GoneId,
+  type JournalEntry,
+  type Reference,
+  type ShelvedItem,
+  type StoredFact,
+  type StoredHistory,
+  type StoredSet,
 } from './database';
 import { listed } from './listed';
 
@@ -149,19 +149,15 @@ export function readRows<K extends TableName>(
 }
 
 /** One row of a table as it is found by its key: undefined where there is none, or a broken one. */
-export async function goodRow<K extends TableName>(
-  store: LacquerDatabase,
-  table: K,
-  key: string,
-): Promise<Rows[K] | undefined> {
-  const row: unknown = await store.table(table).get(key);
+export async function goodRow<K extends TableName>(table: K, key: string): Promise<Rows[K] | undefined> {
+  const row: unknown = await db().table(table).get(key);
   const read = row === undefined ? undefined : TABLES[table].read(row);
   return read?.ok ? read.value : undefined;
 }
 
 /** Every good row of a table. */
-export async function goodRows<K extends TableName>(store: LacquerDatabase, table: K): Promise<Rows[K][]> {
-  return readRows(table, await store.table(table).toArray()).good;
+export async function goodRows<K extends TableName>(table: K): Promise<Rows[K][]> {
+  return readRows(table, await db().table(table).toArray()).good;
 }
 
 function brokenRow(table: TableName, record: unknown, fault: Fault): BrokenRow {

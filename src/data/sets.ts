@@ -87,7 +87,7 @@ async function opening(id: string, wanted: (entry: JournalEntry) => boolean): Pr
     const { stored } = read;
     const entries = readRows('journal', rows).good.filter(wanted);
     const { set, keys, steps } = laidOver(stored.document, stored, entries);
-    const kept = await goodRow(db(), 'history', id);
+    const kept = await goodRow('history', id);
     const fits = kept?.revision === stored.revision && kept.version === VERSION;
     const history = fits ? { past: kept.past, future: kept.future } : { past: [], future: [] };
     return ok({
@@ -230,7 +230,7 @@ async function saving(set: SetDocument, basis: number, folding?: Folding): Promi
  */
 export async function storeAgain(set: SetDocument, changed_at = Date.now()): Promise<number> {
   return db().transaction('rw', db().sets, db().gone, async () => {
-    const revision = ((await goodRow(db(), 'gone', set.id))?.revision ?? 0) + 1;
+    const revision = ((await goodRow('gone', set.id))?.revision ?? 0) + 1;
     await db().sets.add({ id: set.id, title: set.title, changed_at, revision, document: set });
     return revision;
   });

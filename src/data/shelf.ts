@@ -24,7 +24,7 @@ export function watchShelf(
   onChange: (items: ShelfItem[]) => void,
   onError: (error: unknown) => void,
 ): () => void {
-  const all = async () => (await goodRows(db(), 'shelf')).map((one) => without(one, 'id'));
+  const all = async () => (await goodRows('shelf')).map((one) => without(one, 'id'));
   const subscription = liveQuery(all).subscribe(onChange, onError);
   return () => subscription.unsubscribe();
 }
@@ -37,7 +37,7 @@ export async function putOnShelf(items: readonly ShelfItem[]): Promise<void> {
 /** Changes a product as it is now, whatever was made of it meanwhile. What comes out wrong is not kept. */
 export async function changeOnShelf(id: string, change: (item: ShelfItem) => unknown): Promise<void> {
   await db().transaction('rw', db().shelf, async () => {
-    const now = await goodRow(db(), 'shelf', id);
+    const now = await goodRow('shelf', id);
     const next = now && ShelfItem.safeParse(change(without(now, 'id')));
     if (next?.success) await db().shelf.put(shelved(next.data));
   });

@@ -53,7 +53,7 @@ async function putDemo(): Promise<void> {
   const now = Date.now();
   for (const [i, demo] of DEMO_SETS.entries()) {
     // A demo set that was removed comes back as the same set: later than all that any tab has seen of it.
-    const before = (await goodRow(db(), 'sets', demo.id)) ?? (await goodRow(db(), 'gone', demo.id));
+    const before = (await goodRow('sets', demo.id)) ?? (await goodRow('gone', demo.id));
     const document = demo.make();
     await db().sets.put({
       id: demo.id,

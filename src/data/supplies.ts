@@ -22,7 +22,7 @@ export function watchSupplies(
   onError: (error: unknown) => void,
 ): () => void {
   const all = async () =>
-    (await goodRows(db(), 'supplies')).sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
+    (await goodRows('supplies')).sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
   const subscription = liveQuery(all).subscribe(onChange, onError);
   return () => subscription.unsubscribe();
 }
@@ -39,7 +39,7 @@ export async function takeSupply(id: string): Promise<void> {
 /** Changes a supply as it is now, whatever was made of it meanwhile. What comes out wrong is not kept. */
 export async function changeSupply(id: string, change: (supply: Supply) => unknown): Promise<void> {
   await db().transaction('rw', db().supplies, async () => {
-    const now = await goodRow(db(), 'supplies', id);
+    const now = await goodRow('supplies', id);
     const next = now && Supply.safeParse(change(now));
     if (next?.success) await db().supplies.put(next.data);
   });

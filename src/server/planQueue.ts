@@ -25,6 +25,7 @@ export function newQueue(threads: number): Queue {
   let usual_s = USUAL_S;
   let held = 0;
   const waiting: { bytes: number; begin: () => void }[] = [];
+  // Half of what is ahead: a place is free long before all of it is planned.
   const again_s = () => Math.max(1, Math.ceil(((waiting.length + running) * usual_s) / threads / 2));
 
   function begun(): Turn {
