@@ -10,7 +10,7 @@ import { rowToBin, toBin } from './bin';
 import { newClientId, putClients } from './clients';
 import { db } from './database';
 import { changedAt, listed } from './listed';
-import { goodRows, readRows, type TableName } from './rows';
+import { goodRows, readRows } from './rows';
 import { putOnShelf } from './shelf';
 import { putSupplies } from './supplies';
 import { addSet, lastSeen, storeAgain } from './sets';
@@ -137,17 +137,19 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
       }
     }
     for (const one of sets.fresh) await storeAgain(one.document, one.changed_at);
-    const replaced: [TableName, string, string][] = [
-      ...clients.differing.map(({ here }) => ['clients', here.id, here.name] as [TableName, string, string]),
-      ...products.differing.map(
-        ({ here }) => ['shelf', here.product.id, here.product.name] as [TableName, string, string],
-      ),
-      ...supplies.differing.map(
-        ({ here }) => ['supplies', here.id, here.name] as [TableName, string, string],
-      ),
-    ];
     if (differing === 'backup') {
-      for (const [table, key, title] of replaced) await rowToBin({ table, key, title });
+      const replaced = [
+        ...clients.differing.map(
+          ({ here }) => ({ table: 'clients', key: here.id, title: here.name }) as const,
+        ),
+        ...products.differing.map(
+          ({ here: { product } }) => ({ table: 'shelf', key: product.id, title: product.name }) as const,
+        ),
+        ...supplies.differing.map(
+          ({ here }) => ({ table: 'supplies', key: here.id, title: here.name }) as const,
+        ),
+      ];
+      for (const row of replaced) await rowToBin(row);
       await putClients(clients.differing.map(({ there }) => there));
       await putOnShelf(products.differing.map(({ there }) => there));
       await putSupplies(supplies.differing.map(({ there }) => there));

@@ -10,11 +10,9 @@ export function BrokeDown({ fault, again }: { fault: unknown; again: () => void 
       title="This view broke down"
       ways={
         <>
-          <Button h={44} onClick={again}>
-            Show it again
-          </Button>
+          <Button onClick={again}>Show it again</Button>
           {/* A whole new page: what broke down may have taken more with it. */}
-          <Button component="a" href="/" h={44} variant="default">
+          <Button component="a" href="/" variant="default">
             To the sets
           </Button>
         </>

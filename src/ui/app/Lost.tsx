@@ -9,10 +9,8 @@ export function Lost({ again }: { again: () => void }) {
       title="This part could not be loaded"
       ways={
         <>
-          <Button h={44} onClick={again}>
-            Try again
-          </Button>
-          <Button h={44} variant="default" onClick={() => window.location.reload()}>
+          <Button onClick={again}>Try again</Button>
+          <Button variant="default" onClick={() => window.location.reload()}>
             Open the page anew
           </Button>
         </>

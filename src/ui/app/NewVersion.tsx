@@ -20,10 +20,10 @@ export function NewVersion() {
   return (
     <section className={classes.line} role="status">
       <p>{WORDS[versions]}</p>
-      <Button h={44} onClick={versions === 'waiting' ? takeUp : () => window.location.reload()}>
+      <Button onClick={versions === 'waiting' ? takeUp : () => window.location.reload()}>
         {versions === 'waiting' ? 'Take it up' : 'Open the page anew'}
       </Button>
-      <Button h={44} variant="default" onClick={() => setLater(true)}>
+      <Button variant="default" onClick={() => setLater(true)}>
         Later
       </Button>
     </section>

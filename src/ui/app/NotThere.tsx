@@ -11,7 +11,7 @@ export function NotThere() {
       title="There is nothing at this address"
       ways={
         // It may stand outside the program, where only the browser leads on.
-        <Button component="a" href="/" h={44}>
+        <Button component="a" href="/">
           To the sets
         </Button>
       }

@@ -27,7 +27,7 @@ export function StoreNews({ store }: { store: StoreState }) {
     >
       <p>{words}</p>
       {store.kind !== 'memory' && (
-        <Button variant="default" h={44} onClick={() => window.location.reload()}>
+        <Button variant="default" onClick={() => window.location.reload()}>
           Open the page anew
         </Button>
       )}

@@ -12,11 +12,8 @@ export function StoreTrouble({ store }: { store: Extract<StoreState, { kind: 'fa
   const [fault, setFault] = useState<string>();
   const ways = (
     <>
-      <Button h={44} onClick={() => window.location.reload()}>
-        Try again
-      </Button>
+      <Button onClick={() => window.location.reload()}>Try again</Button>
       <Button
-        h={44}
         variant="default"
         onClick={() => {
           workInMemory().catch((error: unknown) => setFault(messageOf(error)));

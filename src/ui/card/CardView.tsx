@@ -91,7 +91,6 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
           </div>
           <div className={classes.actions}>
             <Button
-              h={44}
               leftSection={<IconPrinter size={18} />}
               disabled={!final}
               title={final ? undefined : 'Printed once the search for the best order is done'}
@@ -101,7 +100,6 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
             </Button>
             <Button
               variant="default"
-              h={44}
               leftSection={<IconDownload size={18} />}
               disabled={!fresh}
               loading={fresh && searched < 1 && !searchFailed}

@@ -38,7 +38,7 @@ export function ClientCard({ client }: { client: Client }) {
     notify(
       <>
         The card of {client.name} is gone. {setsLeft(client.sets.length)}{' '}
-        <Button variant="default" h={44} onClick={() => void putBack().catch(notKept)}>
+        <Button variant="default" onClick={() => void putBack().catch(notKept)}>
           Put it back
         </Button>
       </>,
@@ -51,7 +51,6 @@ export function ClientCard({ client }: { client: Client }) {
     <section className={classes.card} aria-label={`Card of ${client.name}`}>
       <div className={classes.pair}>
         <TextInput
-          size="md"
           label="Name"
           value={name}
           maxLength={80}
@@ -64,7 +63,6 @@ export function ClientCard({ client }: { client: Client }) {
         />
         <Button
           variant="default"
-          h={44}
           leftSection={<IconTrash size={18} />}
           onClick={() => void remove().catch(notKept)}
         >
@@ -73,7 +71,6 @@ export function ClientCard({ client }: { client: Client }) {
       </div>
       <div className={classes.texts}>
         <Textarea
-          size="md"
           label="Not on these hands"
           description="Shown in Hands while you work for this client. It never leaves with a set."
           autosize
@@ -86,7 +83,6 @@ export function ClientCard({ client }: { client: Client }) {
           }}
         />
         <Textarea
-          size="md"
           label="Notes"
           description="Work, habits, what held and what did not."
           autosize
@@ -103,7 +99,6 @@ export function ClientCard({ client }: { client: Client }) {
         <h2>Sets</h2>
         <Button
           variant="default"
-          h={44}
           leftSection={<IconPlus size={18} />}
           onClick={() => void newSet().catch(notKept)}
         >
@@ -161,7 +156,6 @@ function Measures({ measures }: { measures: readonly Measured[] }) {
   return (
     <>
       <SegmentedControl
-        size="md"
         aria-label="Which measure"
         value={shown}
         onChange={(next) => setShown(next as Measure['key'])}

@@ -31,7 +31,7 @@ export function ClientsView({ id }: { id?: string }) {
   return (
     <main className={classes.page}>
       <PageHead words="Clients">
-        <Button h={44} leftSection={<IconPlus size={18} />} onClick={() => void add().catch(notKept)}>
+        <Button leftSection={<IconPlus size={18} />} onClick={() => void add().catch(notKept)}>
           New client
         </Button>
       </PageHead>

@@ -15,18 +15,15 @@ export function BothHands() {
     <>
       <Switch
         className={classes.both}
-        size="md"
         label="Both hands"
         title="What is put on a nail goes on the same finger of the other hand as well"
         checked={bothHands}
-        styles={{ body: { minHeight: 44, alignItems: 'center' } }}
         onChange={(event) => store.setState({ bothHands: event.currentTarget.checked })}
       />
       {carried && (
         <div className={classes.carried} role="status">
           <span>{alsoWords(carried.nails)}</span>
           <Button
-            h={44}
             variant="default"
             onClick={() => {
               if (store.getState().change(handsApart(carried.before, carried.nails)))

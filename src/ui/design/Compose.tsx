@@ -22,7 +22,6 @@ export function Compose() {
     <>
       <Button
         variant="default"
-        h={44}
         mb={8}
         px={12}
         leftSection={<IconWand size={18} />}
@@ -84,15 +83,13 @@ function Proposals({ onTaken }: { onTaken: () => void }) {
         {found?.balance.length === 0 && <p className={classes.says}>The ten are at peace with each other.</p>}
         <h3>Wishes</h3>
         <p className={classes.label}>Nails that stand out, a hand</p>
-        <SegmentedControl data={['0', '1', '2', '3']} value={accents} onChange={setAccents} size="md" />
+        <SegmentedControl data={['0', '1', '2', '3']} value={accents} onChange={setAccents} />
         <p className={classes.label}>Looks to choose from</p>
         {set.looks.map((look) => (
           <Checkbox
             key={look.id}
-            size="md"
             label={look.name}
             checked={offered.includes(look.id)}
-            styles={{ body: { minHeight: 40, alignItems: 'center' } }}
             onChange={(event) =>
               setOffered(
                 event.currentTarget.checked
@@ -104,7 +101,6 @@ function Proposals({ onTaken }: { onTaken: () => void }) {
         ))}
         <Checkbox
           mt={8}
-          size="md"
           label={
             selected.length === 1
               ? 'The chosen nail keeps its look'

@@ -54,7 +54,6 @@ export function Desk({ height_px }: { height_px: number }) {
           <Go href={pathOf({ kind: 'set', id: set.id, view: 'hands' })}>{buildOf(set, nail).name}</Go>
         </span>
         <ActionIcon
-          size={44}
           variant="subtle"
           color="gray"
           aria-label="Smaller"
@@ -64,7 +63,6 @@ export function Desk({ height_px }: { height_px: number }) {
           <IconZoomOut size={20} />
         </ActionIcon>
         <ActionIcon
-          size={44}
           variant="subtle"
           color="gray"
           aria-label="Larger"
@@ -149,7 +147,6 @@ function OtherLook({ wears, open }: { wears: Look | undefined; open: Look }) {
       </p>
       {wears && (
         <Button
-          h={44}
           variant="default"
           onClick={() => store.setState({ openLook: wears.id, openElement: undefined })}
         >
@@ -157,7 +154,6 @@ function OtherLook({ wears, open }: { wears: Look | undefined; open: Look }) {
         </Button>
       )}
       <Button
-        h={44}
         variant="default"
         onClick={() => store.getState().changeWorn({ kind: 'wear', nails: [focus], look: open.id })}
       >

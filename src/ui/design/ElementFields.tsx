@@ -31,7 +31,7 @@ export function ElementFields({ look, element: ofLook }: { look: Look; element: 
       {own && (
         <p className={classes.alone}>
           On the {whose} only.{' '}
-          <Button variant="default" h={44} onClick={clear}>
+          <Button variant="default" onClick={clear}>
             As the look has it
           </Button>
         </p>
@@ -71,7 +71,6 @@ function FromShelf({ element, onTake }: { element: Element; onTake: (next: Eleme
   if (!fromShelf || fitting.length === 0) return null;
   return (
     <NativeSelect
-      size="md"
       className={classes.wide}
       label="From the shelf"
       value=""
@@ -132,11 +131,9 @@ export function FieldInput({ field, value, fitting, onChange }: InputProps) {
     case 'switch':
       return (
         <Checkbox
-          size="md"
           label={field.words}
           checked={value === true}
           onChange={(event) => onChange(event.currentTarget.checked)}
-          styles={{ body: { minHeight: 44, alignItems: 'center' } }}
         />
       );
     case 'region':
@@ -160,7 +157,6 @@ function FiguresInput({
   const read = readFigures(draft ?? figures.join(', '), field);
   return (
     <TextInput
-      size="md"
       label={`${field.words}, ${field.unit}`}
       placeholder="any"
       value={draft ?? figures.join(', ')}
@@ -187,11 +183,9 @@ function OptionalInput({
   const set = useStudio((s) => s.set);
   return (
     <Checkbox
-      size="md"
       label={field.words}
       checked={on}
       onChange={() => onChange(on ? null : field.fresh(freshProducts(set)))}
-      styles={{ body: { minHeight: 44, alignItems: 'center' } }}
     />
   );
 }
@@ -302,7 +296,6 @@ function OneMore({
   return (
     <Button
       variant="default"
-      h={44}
       leftSection={<IconPlus size={18} />}
       disabled={items.length >= field.max}
       onClick={() => onMore([...items, field.fresh ?? items[items.length - 1]])}
@@ -322,7 +315,6 @@ interface TakeOutProps {
 function TakeOut({ index, least, items, onChange }: TakeOutProps) {
   return (
     <ActionIcon
-      size={44}
       variant="subtle"
       color="gray"
       aria-label={`Take out ${index + 1}`}
@@ -357,7 +349,6 @@ function Arrangements({
       {fitting.map((one) => (
         <Button
           key={one.key}
-          h={44}
           px={12}
           variant="default"
           title={one.says}
@@ -371,7 +362,6 @@ function Arrangements({
       ))}
       {drawn && (
         <Button
-          h={44}
           px={12}
           variant={pen.drawing ? 'filled' : 'default'}
           title={drawn.says}

@@ -53,7 +53,7 @@ export function FadePlan({ element }: { element: Element }) {
           ` Greyest at ${Math.round(fade.dip.at * 100)} %: ${lost} % of its colour is lost there.`}
       </p>
       {told?.fix && (
-        <Button h={44} variant="default" onClick={() => store.getState().change(told.fix!.change)}>
+        <Button variant="default" onClick={() => store.getState().change(told.fix!.change)}>
           {told.fix.words}
         </Button>
       )}

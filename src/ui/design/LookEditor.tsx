@@ -63,7 +63,6 @@ function OpenLook({ look }: { look: Look }) {
           onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
         />
         <Button
-          h={44}
           variant="default"
           disabled={selected.length === 0}
           onClick={() => changeWorn({ kind: 'wear', nails: selected, look: look.id })}
@@ -124,7 +123,6 @@ function OpenLook({ look }: { look: Look }) {
               <h3>{techniqueOf(element.kind).words}</h3>
               <ElementMenu look={look} element={element} />
               <ActionIcon
-                size={44}
                 variant="subtle"
                 color="gray"
                 aria-label="Take out"

@@ -44,7 +44,6 @@ export function LookTray() {
       <Button
         mt="sm"
         variant="default"
-        h={44}
         leftSection={<IconPlus size={18} />}
         onClick={add}
         disabled={looks.length >= 12}

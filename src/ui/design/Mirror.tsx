@@ -23,7 +23,7 @@ export function Mirror() {
   return (
     <Popover opened={open} onChange={setOpen} position="top-end" width={330} trapFocus returnFocus>
       <Popover.Target>
-        <Button className={classes.mirror} variant="default" h={44} onClick={() => setOpen(!open)}>
+        <Button className={classes.mirror} variant="default" onClick={() => setOpen(!open)}>
           Mirror to the {other} hand
         </Button>
       </Popover.Target>
@@ -39,11 +39,11 @@ export function Mirror() {
                 </li>
               ))}
             </ul>
-            <Button h={44} fullWidth onClick={() => mirror()}>
+            <Button fullWidth onClick={() => mirror()}>
               {changed.length === 1 ? 'Change this nail' : `Change these ${changed.length} nails`}
             </Button>
             {here && changed.length > 1 && (
-              <Button h={44} mt={8} fullWidth variant="default" onClick={() => mirror(here.finger)}>
+              <Button mt={8} fullWidth variant="default" onClick={() => mirror(here.finger)}>
                 Only the {nailWords(here.nail)}
               </Button>
             )}

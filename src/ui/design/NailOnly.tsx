@@ -28,7 +28,6 @@ export function NailOnly() {
     <>
       {look?.id === openLook && (
         <Checkbox
-          size="md"
           label={alike ? `${upperFirst(fingersWords(focus))} only` : 'This nail only'}
           checked={ownOnly}
           styles={ROW}
@@ -42,7 +41,6 @@ export function NailOnly() {
           return (
             <Button
               key={element.id}
-              h={44}
               variant="default"
               onClick={() => {
                 changeWorn({ kind: 'clear-nail-change', nail: focus, element: element.id });
@@ -56,7 +54,6 @@ export function NailOnly() {
         return (
           <Checkbox
             key={element.id}
-            size="md"
             label={`Wears its ${lowerFirst(words)}`}
             checked={!own}
             styles={ROW}
@@ -71,7 +68,6 @@ export function NailOnly() {
         );
       })}
       <Checkbox
-        size="md"
         label={targets.length > 1 ? `Work on these ${targets.length} nails` : 'Work on this nail'}
         checked={nail.in_work}
         styles={ROW}
@@ -79,7 +75,6 @@ export function NailOnly() {
       />
       {selected.length === 2 && (
         <Button
-          h={44}
           variant="default"
           onClick={() => changeWorn({ kind: 'swap', nails: [selected[0]!, selected[1]!] })}
         >

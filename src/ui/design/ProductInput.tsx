@@ -36,7 +36,6 @@ export function ProductInput({ words, families, value, onChange }: Props) {
   return (
     <div className={classes.product}>
       <NativeSelect
-        size="md"
         label={words}
         value={value}
         leftSection={<Dot colour={now?.colour} />}
@@ -100,7 +99,6 @@ function Recolour({
     <Popover opened={open} onChange={setOpen} position="bottom-end" width={280} trapFocus returnFocus>
       <Popover.Target>
         <ActionIcon
-          size={44}
           variant="default"
           aria-label={`A new colour like ${product.name}`}
           title="A new colour"
@@ -118,7 +116,6 @@ function Recolour({
         >
           <ColorPicker fullWidth format="hex" value={colour} onChange={setColour} />
           <TextInput
-            size="md"
             mt="sm"
             label="Colour"
             data-autofocus
@@ -127,14 +124,13 @@ function Recolour({
             onChange={(event) => setColour(event.currentTarget.value)}
           />
           <TextInput
-            size="md"
             mt="sm"
             label="Name"
             placeholder={`${product.name} ${colour}`}
             value={name}
             onChange={(event) => setName(event.currentTarget.value)}
           />
-          <Button type="submit" h={44} mt="md" fullWidth disabled={!good}>
+          <Button type="submit" mt="md" fullWidth disabled={!good}>
             Put it on the shelf and use it
           </Button>
         </form>

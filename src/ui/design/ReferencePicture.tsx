@@ -99,7 +99,6 @@ export function ReferencePicture() {
         <Thumb reference={reference} />
       ) : (
         <Button
-          h={44}
           px={10}
           variant="default"
           leftSection={<IconPhoto size={18} />}
@@ -274,7 +273,6 @@ function UseIt({ look, element: ofLook, matched, products, onUsed }: UseItProps)
   if (!field)
     return (
       <Button
-        h={44}
         variant="default"
         onClick={() => {
           put(writePath(element, path, matched.colour));
@@ -293,18 +291,17 @@ function UseIt({ look, element: ofLook, matched, products, onUsed }: UseItProps)
   return (
     <>
       {nearest && (
-        <Button h={44} variant="default" onClick={() => take(nearest)}>
+        <Button variant="default" onClick={() => take(nearest)}>
           Use {nearest.name}
         </Button>
       )}
       {recipe.length > 1 && (
-        <Button h={44} variant="default" onClick={() => takeNew(mixed(recipe, taken))}>
+        <Button variant="default" onClick={() => takeNew(mixed(recipe, taken))}>
           Use the mix
         </Button>
       )}
       {(now ?? nearest) && (
         <Button
-          h={44}
           variant="default"
           onClick={() => {
             const like = (now?.colour ? now : nearest) ?? nearest!;

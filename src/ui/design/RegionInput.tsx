@@ -196,7 +196,6 @@ export function RegionInput({
       ))}
       {value.kind === 'dots' && (
         <Switch
-          size="md"
           label="Rows between rows"
           checked={value.staggered}
           onChange={(event) => onChange({ ...value, staggered: event.currentTarget.checked })}
@@ -205,13 +204,11 @@ export function RegionInput({
       {value.kind === 'lines' && (
         <>
           <Switch
-            size="md"
             label="Crossed: checks"
             checked={value.crossed}
             onChange={(event) => onChange({ ...value, crossed: event.currentTarget.checked })}
           />
           <Switch
-            size="md"
             label="Wavy"
             checked={value.wave !== undefined}
             onChange={(event) =>
@@ -242,7 +239,6 @@ function LettersInput({
   const shown = draft ?? text;
   return (
     <TextInput
-      size="md"
       className={classes.wide}
       label="Letters"
       description="Drawn as capitals, with a liner"
@@ -293,7 +289,6 @@ function DrawIt({
   return (
     <div className={classes.wide}>
       <Button
-        h={44}
         variant={pen.drawing ? 'filled' : 'default'}
         leftSection={<IconPencil size={18} />}
         onClick={() => (pen.drawing ? pen.lay() : pen.take(take))}
@@ -301,7 +296,6 @@ function DrawIt({
         {pen.drawing ? 'Draw on the nail now' : 'Draw it on the nail'}
       </Button>
       <Textarea
-        size="md"
         mt={8}
         label="Or an SVG path"
         placeholder="M 0 0 C 2 4 4 4 6 0"

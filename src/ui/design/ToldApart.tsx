@@ -39,7 +39,6 @@ export function ToldApart({ look, element }: { look: Look; element: Element }) {
   return (
     <div className={classes.wide}>
       <NativeSelect
-        size="md"
         label="Told from"
         value={other ?? ''}
         data={[

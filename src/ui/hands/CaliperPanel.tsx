@@ -32,9 +32,7 @@ export function CaliperPanel({ caliper }: { caliper: SimulatedCaliper }) {
         thumbLabel="Jaws, mm"
       />
       {/* The field at hand keeps its place while the reading is sent. */}
-      <Button h={44} onClick={() => caliper.send(mm)}>
-        Send
-      </Button>
+      <Button onClick={() => caliper.send(mm)}>Send</Button>
     </div>
   );
 }

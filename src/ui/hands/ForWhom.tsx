@@ -42,7 +42,6 @@ export function ForWhom() {
     <div className={classes.whom}>
       <NativeSelect
         aria-label="For whom"
-        size="md"
         value={client?.id ?? ''}
         data={[
           { value: '', label: 'For nobody yet' },
@@ -55,11 +54,11 @@ export function ForWhom() {
         <>
           <Go href={pathOf({ kind: 'clients', id: client.id })}>The card</Go>
           {client.measures[0] && (
-            <Button variant="default" h={44} onClick={() => take(client)}>
+            <Button variant="default" onClick={() => take(client)}>
               Take the measures of {dayWords(client.measures[0].on)}
             </Button>
           )}
-          <Button variant="default" h={44} onClick={() => keep(client)}>
+          <Button variant="default" onClick={() => keep(client)}>
             Keep these measures on the card
           </Button>
           {client.sensitivities.trim() && (

@@ -74,14 +74,13 @@ function OneBreath({ onClose }: { onClose: () => void }) {
       >
         <TextInput
           data-autofocus
-          size="md"
           label="Thumb to little finger; ten numbers for each hand its own"
           placeholder="1 5 4 5 8"
           value={said}
           error={fault}
           onChange={(event) => setSaid(event.currentTarget.value)}
         />
-        <Button type="submit" h={44} mt="md" fullWidth>
+        <Button type="submit" mt="md" fullWidth>
           Measure the hands by them
         </Button>
       </form>

@@ -39,7 +39,6 @@ export function HandsView() {
         <div className={classes.bar}>
           <SegmentedControl
             aria-label="How the hands are seen"
-            size="md"
             value={seen}
             onChange={(value) => setSeen(value as typeof seen)}
             data={[
@@ -49,7 +48,6 @@ export function HandsView() {
           />
           <SegmentedControl
             aria-label="Unit"
-            size="md"
             value={unit}
             onChange={(value) => setUnit(value as Unit)}
             data={Object.entries(UNITS).map(([value, { words }]) => ({ value, label: words }))}
@@ -58,7 +56,6 @@ export function HandsView() {
           <span className={classes.grow} />
           <Button
             variant={measuring ? 'filled' : 'default'}
-            h={44}
             aria-pressed={measuring}
             leftSection={<IconRulerMeasure size={18} />}
             onClick={() => setMeasuring(!measuring)}

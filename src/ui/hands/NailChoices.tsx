@@ -76,7 +76,6 @@ export function NailChoices() {
       )}
       <div className={classes.pair}>
         <NativeSelect
-          size="md"
           label="Build"
           value={nail.build}
           data={[
@@ -153,10 +152,8 @@ export function NailChoices() {
           return (
             <Checkbox
               key={condition}
-              size="md"
               label={CONDITION_WORDS[condition]}
               checked={on}
-              styles={{ body: { minHeight: 44, alignItems: 'center' } }}
               onChange={() =>
                 change({ kind: 'nail', nails, put: { conditions: on ? rest : [...rest, condition] } })
               }
@@ -165,10 +162,8 @@ export function NailChoices() {
         })}
       </fieldset>
       <Checkbox
-        size="md"
         label={nails.length > 1 ? 'Work on these nails' : 'Work on this nail'}
         checked={nail.in_work}
-        styles={{ body: { minHeight: 44, alignItems: 'center' } }}
         onChange={() => change({ kind: 'in-work', nails, in_work: !nail.in_work })}
       />
       {nail.conditions.includes('leave-alone') && (

@@ -35,10 +35,10 @@ export function BrokenRows({ title, label, broken }: Props) {
                 {faultLine(one.fault)}
               </p>
             </div>
-            <Button variant="default" h={44} onClick={() => downloadText(fileName(one), asText(one.record))}>
+            <Button variant="default" onClick={() => downloadText(fileName(one), asText(one.record))}>
               Export as it is
             </Button>
-            <Button variant="default" h={44} onClick={() => void removeAndOffer(one).catch(notKept)}>
+            <Button variant="default" onClick={() => void removeAndOffer(one).catch(notKept)}>
               Remove
             </Button>
           </li>

@@ -22,7 +22,7 @@ export function Faults({
         ))}
       </ul>
       <p>Nothing that is stored here was touched.</p>
-      <Button variant="default" h={44} onClick={onClose}>
+      <Button variant="default" onClick={onClose}>
         All right
       </Button>
     </section>

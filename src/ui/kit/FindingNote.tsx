@@ -44,13 +44,7 @@ export function FindingNote({ finding, onFix, showNail = false }: Props) {
       )}
       <div className={classes.ways}>
         {ways.map((fix) => (
-          <Button
-            key={fix.words}
-            variant="default"
-            size="md"
-            className={classes.fix}
-            onClick={() => onFix(fix)}
-          >
+          <Button key={fix.words} variant="default" className={classes.fix} onClick={() => onFix(fix)}>
             {fix.words}
           </Button>
         ))}

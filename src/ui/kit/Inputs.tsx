@@ -19,7 +19,6 @@ interface ChoiceProps {
 export function Choice({ label, value, choices, onChange, leftSection }: ChoiceProps) {
   return (
     <NativeSelect
-      size="md"
       label={label}
       value={value}
       leftSection={leftSection}
@@ -48,7 +47,6 @@ export function FigureInput({ label, value, unit, min, max, step, onChange }: Fi
   const good = draft !== '' && Number.isFinite(typed) && typed >= min && typed <= max;
   return (
     <TextInput
-      size="md"
       type="number"
       label={unit ? `${label}, ${unit}` : label}
       min={min}
@@ -83,7 +81,6 @@ export function ColourInput({
   const gesture = useGesture();
   return (
     <TextInput
-      size="md"
       type="color"
       label={label}
       value={draft ?? value}

@@ -37,11 +37,11 @@ export function MoreMenu({ label, entries, face }: Props) {
     <Menu position="bottom-end" middlewares={MIDDLEWARES} returnFocus>
       <Menu.Target>
         {face ? (
-          <Button variant="default" h={44} leftSection={face.icon}>
+          <Button variant="default" leftSection={face.icon}>
             {face.words}
           </Button>
         ) : (
-          <ActionIcon size={44} variant="subtle" color="gray" aria-label={label}>
+          <ActionIcon variant="subtle" color="gray" aria-label={label}>
             <IconDots size={22} />
           </ActionIcon>
         )}

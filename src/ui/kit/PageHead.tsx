@@ -10,14 +10,7 @@ import classes from './PageHead.module.css';
 export function PageHead({ words, children }: { words: string; children: ReactNode }) {
   return (
     <header className={classes.head}>
-      <ActionIcon
-        component={Go}
-        href="/"
-        size={44}
-        variant="subtle"
-        color="gray"
-        aria-label="Back to the sets"
-      >
+      <ActionIcon component={Go} href="/" variant="subtle" color="gray" aria-label="Back to the sets">
         <IconArrowLeft size={22} />
       </ActionIcon>
       <h1>{words}</h1>

@@ -9,7 +9,6 @@ export function SchemeButton() {
   const dark = scheme === 'dark';
   return (
     <ActionIcon
-      size={44}
       variant="subtle"
       color="gray"
       aria-label={dark ? 'Light colours' : 'Dark colours'}

@@ -8,7 +8,7 @@ export function notDrawn(error: unknown, again: () => void): void {
   notify(
     <>
       {messageOf(error)}.{' '}
-      <Button variant="default" h={44} onClick={again}>
+      <Button variant="default" onClick={again}>
         Draw again
       </Button>
     </>,

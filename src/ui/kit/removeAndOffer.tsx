@@ -11,7 +11,7 @@ export async function removeAndOffer(row: Pick<BrokenRow, 'table' | 'key' | 'tit
   notify(
     <>
       “<bdi>{row.title}</bdi>” is in the bin.{' '}
-      <Button variant="default" h={44} onClick={() => void putBack(key).catch(notKept)}>
+      <Button variant="default" onClick={() => void putBack(key).catch(notKept)}>
         Put it back
       </Button>
     </>,

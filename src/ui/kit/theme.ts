@@ -28,16 +28,39 @@ const cure: MantineColorsTuple = [
   '#361a60',
 ];
 
+/** What a finger works is 44 px high, wherever it stands. */
+const TARGET_PX = 44;
+
 const SHEET = {
-  defaultProps: { closeButtonProps: { 'aria-label': 'Close', size: 44, iconSize: 22 } },
+  defaultProps: { closeButtonProps: { 'aria-label': 'Close', size: TARGET_PX, iconSize: 22 } },
   styles: { title: { fontFamily: 'var(--serif)', fontSize: 24, fontWeight: 600 } },
 } as const;
 
 /** The head of a dialog is no banner of the page. */
 const HEAD = { defaultProps: { role: 'presentation' } } as const;
 
+const PRESSED = { defaultProps: { h: TARGET_PX } } as const;
+const FIELD = { defaultProps: { size: 'md' } } as const;
+const TICKED = {
+  defaultProps: { size: 'md' },
+  styles: { body: { minHeight: TARGET_PX, alignItems: 'center' } },
+} as const;
+
 export const theme = createTheme({
-  components: { Modal: SHEET, Drawer: SHEET, ModalHeader: HEAD, DrawerHeader: HEAD },
+  components: {
+    Modal: SHEET,
+    Drawer: SHEET,
+    ModalHeader: HEAD,
+    DrawerHeader: HEAD,
+    Button: PRESSED,
+    ActionIcon: { defaultProps: { size: TARGET_PX } },
+    Checkbox: TICKED,
+    Switch: TICKED,
+    TextInput: FIELD,
+    Textarea: FIELD,
+    NativeSelect: FIELD,
+    SegmentedControl: FIELD,
+  },
   primaryColor: 'lacquer',
   primaryShade: { light: 6, dark: 4 },
   colors: { lacquer, cure },

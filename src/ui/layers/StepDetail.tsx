@@ -58,7 +58,6 @@ export function StepDetail({ operations, index, surface, onChoose }: Props) {
       <div className={classes.actions}>
         <Button
           variant="default"
-          h={44}
           leftSection={<IconArrowUp size={18} />}
           disabled={index === 0}
           onClick={() => move(index - 1)}
@@ -67,7 +66,6 @@ export function StepDetail({ operations, index, surface, onChoose }: Props) {
         </Button>
         <Button
           variant="default"
-          h={44}
           leftSection={<IconArrowDown size={18} />}
           disabled={index === operations.length - 1}
           onClick={() => move(index + 1)}
@@ -76,7 +74,6 @@ export function StepDetail({ operations, index, surface, onChoose }: Props) {
         </Button>
         <Button
           variant="default"
-          h={44}
           onClick={() => {
             change({ kind: 'add-edit', edit: { kind: 'skip', a: operation.id } });
             onChoose(Math.max(0, index - 1));
@@ -87,7 +84,6 @@ export function StepDetail({ operations, index, surface, onChoose }: Props) {
         {said.length > 0 && (
           <Button
             variant="default"
-            h={44}
             onClick={() =>
               change({ kind: 'many', changes: said.map((edit) => ({ kind: 'remove-edit' as const, edit })) })
             }
@@ -99,7 +95,6 @@ export function StepDetail({ operations, index, surface, onChoose }: Props) {
           <Button
             key={JSON.stringify(edit)}
             variant="default"
-            h={44}
             onClick={() => change({ kind: 'remove-edit', edit })}
           >
             Bring back{' '}

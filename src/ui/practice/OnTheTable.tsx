@@ -68,7 +68,6 @@ function Things<T extends Supply>({
       {things.map((one) => (
         <Checkbox
           key={one.id}
-          size="md"
           label={one.name}
           description={supplyKindOf(one.kind).says(one)}
           checked={on(one.id)}

@@ -75,12 +75,11 @@ function OwnWays() {
   }
   return (
     <div className={classes.own}>
-      <Button h={44} variant="default" onClick={keep}>
+      <Button variant="default" onClick={keep}>
         Begin new sets this way
       </Button>
       {own && (
         <Button
-          h={44}
           variant="default"
           onClick={() => store.getState().change({ kind: 'practice', practice: own })}
         >
@@ -109,7 +108,6 @@ function SchoolChoice({ school }: { school: School }) {
         {school.choices.map((choice, i) => (
           <Radio
             key={choice.value}
-            size="md"
             value={choice.value}
             label={i === 0 && choice.label !== 'Usual' ? `${choice.label} (usual)` : choice.label}
             description={choice.says}

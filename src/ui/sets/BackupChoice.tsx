@@ -98,7 +98,7 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
         </Radio.Group>
       )}
       {fault && <p role="alert">Nothing was taken in: {fault}.</p>}
-      <Button fullWidth h={44} disabled={!more} onClick={() => void take().catch(notKept)}>
+      <Button fullWidth disabled={!more} onClick={() => void take().catch(notKept)}>
         {more ? `Take in ${more}` : 'Nothing to take in'}
       </Button>
     </Modal>

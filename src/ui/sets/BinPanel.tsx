@@ -26,10 +26,10 @@ export function BinPanel({ onClose }: { onClose: () => void }) {
               </h3>
               <p>Removed {dayjs(one.removed_at).format('D MMMM, HH:mm')}</p>
             </div>
-            <Button variant="default" h={44} onClick={() => trying(putBack(one.key))}>
+            <Button variant="default" onClick={() => trying(putBack(one.key))}>
               Put back
             </Button>
-            <Button variant="subtle" color="red" h={44} onClick={() => trying(dropFromBin(one.key))}>
+            <Button variant="subtle" color="red" onClick={() => trying(dropFromBin(one.key))}>
               Remove for good
             </Button>
           </li>

@@ -37,7 +37,7 @@ export function Keeping({ onBackUp }: { onBackUp: () => void }) {
           : 'It may clear them when room runs short: a backup is kept where you put it.'}
         {overdue !== undefined && <b> Nothing was backed up for {overdue} days.</b>}
       </p>
-      <Button variant={overdue === undefined ? 'subtle' : 'filled'} h={44} onClick={onBackUp}>
+      <Button variant={overdue === undefined ? 'subtle' : 'filled'} onClick={onBackUp}>
         Back up everything
       </Button>
     </footer>

@@ -11,7 +11,7 @@ export function RestoreChoice({ edited, onClose }: { edited: readonly string[]; 
         Edited since: {edited.map((title) => `“${title}”`).join(', ')}. Your edited{' '}
         {edited.length === 1 ? 'set is kept as a copy' : 'sets are kept as copies'} beside the restored.
       </Text>
-      <Button fullWidth h={44} onClick={() => void restoreDemo().then(onClose).catch(notKept)}>
+      <Button fullWidth onClick={() => void restoreDemo().then(onClose).catch(notKept)}>
         Restore, and keep mine as {edited.length === 1 ? 'a copy' : 'copies'}
       </Button>
     </Modal>

@@ -123,20 +123,17 @@ export function SetsView() {
           aria-label="Search sets"
           placeholder="Search"
           leftSection={<IconSearch size={18} />}
-          size="md"
           w={180}
           value={search}
           onChange={(event) => setSearch(event.currentTarget.value)}
         />
         <Button
-          h={44}
           leftSection={<IconPlus size={18} />}
           onClick={() => void addNewSet().then(openDesign).catch(notKept)}
         >
           New set
         </Button>
         <Button
-          h={44}
           variant="default"
           leftSection={<IconFolderOpen size={18} />}
           onClick={() => input.current?.click()}
@@ -149,10 +146,10 @@ export function SetsView() {
           label="Set file"
           onFile={(file) => void open(file).catch(notKept)}
         />
-        <Button component={Go} href="/clients" h={44} variant="default" leftSection={<IconUsers size={18} />}>
+        <Button component={Go} href="/clients" variant="default" leftSection={<IconUsers size={18} />}>
           Clients
         </Button>
-        <Button component={Go} href="/shelf" h={44} variant="default" leftSection={<IconBottle size={18} />}>
+        <Button component={Go} href="/shelf" variant="default" leftSection={<IconBottle size={18} />}>
           Shelf
         </Button>
         <MoreMenu
@@ -230,7 +227,7 @@ export function SetsView() {
         ))}
       </ul>
       {shown && shown.length > most && (
-        <Button variant="default" h={44} ref={atEnd} onClick={() => setMost(most + AT_ONCE)}>
+        <Button variant="default" ref={atEnd} onClick={() => setMost(most + AT_ONCE)}>
           {shown.length - most} more
         </Button>
       )}

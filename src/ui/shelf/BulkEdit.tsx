@@ -35,7 +35,6 @@ export function BulkEdit({
       <b>{count}</b>
       <NativeSelect
         aria-label="What to set"
-        size="md"
         value={key}
         onChange={(event) => {
           setKey(event.currentTarget.value as BulkKey);
@@ -45,21 +44,20 @@ export function BulkEdit({
       />
       <TextInput
         aria-label="For all of them"
-        size="md"
         w={200}
         placeholder={BULK.find((one) => one.key === key)?.like}
         value={text}
         error={changed && !changed.ok ? changed.faults[0]!.message : undefined}
         onChange={(event) => setText(event.currentTarget.value)}
       />
-      <Button type="submit" h={44} disabled={!changed?.ok || changed.value.length === 0}>
+      <Button type="submit" disabled={!changed?.ok || changed.value.length === 0}>
         {changed?.ok ? `Set for ${changed.value.length} of ${chosen.length}` : 'Set for all'}
       </Button>
       <span className={classes.grow} />
-      <Button variant="default" h={44} onClick={onRemove}>
+      <Button variant="default" onClick={onRemove}>
         Take off the shelf
       </Button>
-      <Button variant="default" h={44} onClick={onNone}>
+      <Button variant="default" onClick={onNone}>
         Choose none
       </Button>
     </form>

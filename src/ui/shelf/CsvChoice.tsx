@@ -44,7 +44,6 @@ export function CsvChoice({ name, items, shelf, onTake, onClose }: Props) {
       </ul>
       <Button
         fullWidth
-        h={44}
         disabled={brings === 0}
         onClick={() => {
           onTake([...fresh, ...changed.map(({ item }) => item)]);

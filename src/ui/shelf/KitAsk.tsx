@@ -56,7 +56,7 @@ export function KitAsk() {
         Your shelf has <bdi>{things}</bdi> otherwise than this set.
       </p>
       {!open && (
-        <Button variant="default" h={44} onClick={() => setOpen(true)}>
+        <Button variant="default" onClick={() => setOpen(true)}>
           See and choose
         </Button>
       )}
@@ -75,10 +75,8 @@ export function KitAsk() {
             ))}
             {differs.length > SHOWN && <li>and {differs.length - SHOWN} more</li>}
           </ul>
-          <Button h={44} onClick={take}>
-            Take the shelf’s into this set
-          </Button>
-          <Button variant="default" h={44} onClick={keep}>
+          <Button onClick={take}>Take the shelf’s into this set</Button>
+          <Button variant="default" onClick={keep}>
             Keep this set’s
           </Button>
         </>

@@ -66,7 +66,6 @@ export function ShelfRow({ item, open, onOpen, onChange, chosen, onChoose, onDup
           <Table.Td colSpan={7}>
             <div className={classes.fields}>
               <TextInput
-                size="md"
                 label="Name"
                 maxLength={MOST_WORDS}
                 defaultValue={product.name}
@@ -78,7 +77,6 @@ export function ShelfRow({ item, open, onOpen, onChange, chosen, onChoose, onDup
               />
               {product.colour && (
                 <ColorInput
-                  size="md"
                   label="Colour"
                   format="hex"
                   eyeDropperButtonProps={{ 'aria-label': 'Pick a colour from the screen' }}
@@ -125,7 +123,6 @@ export function ShelfRow({ item, open, onOpen, onChange, chosen, onChoose, onDup
                     onPut={(open_s) => putProduct({ open_s })}
                   />
                   <NativeSelect
-                    size="md"
                     label="Light"
                     value={lamp.light ?? ''}
                     data={[
@@ -156,7 +153,6 @@ export function ShelfRow({ item, open, onOpen, onChange, chosen, onChoose, onDup
               />
               {lamp && (
                 <TextInput
-                  size="md"
                   label="System"
                   maxLength={MOST_WORDS}
                   defaultValue={product.system ?? ''}
@@ -173,13 +169,12 @@ export function ShelfRow({ item, open, onOpen, onChange, chosen, onChoose, onDup
                 onPut={(price) => put({ price })}
               />
               <TextInput
-                size="md"
                 type="date"
                 label="Opened"
                 defaultValue={item.opened_on ?? ''}
                 onBlur={(event) => put({ opened_on: event.currentTarget.value || null })}
               />
-              <Button variant="subtle" color="red" h={44} onClick={onRemove}>
+              <Button variant="subtle" color="red" onClick={onRemove}>
                 Take off the shelf
               </Button>
             </div>
@@ -205,7 +200,6 @@ function Figure({ label, value, min, max, step = 1, onPut }: FigureProps) {
   const good = typeof typed === 'number' && typed >= min && typed <= max;
   return (
     <NumberInput
-      size="md"
       label={label}
       value={typed}
       min={min}

@@ -81,7 +81,7 @@ export function ShelfView() {
     notify(
       <>
         {what} off the shelf. Sets that use {gone.length === 1 ? 'it' : 'them'} keep their own copy.{' '}
-        <Button variant="default" h={44} onClick={() => put(gone)}>
+        <Button variant="default" onClick={() => put(gone)}>
           Put {gone.length === 1 ? 'it' : 'them'} back
         </Button>
       </>,
@@ -121,14 +121,12 @@ export function ShelfView() {
               aria-label="Search products"
               placeholder="Search"
               leftSection={<IconSearch size={18} />}
-              size="md"
               w={220}
               value={search}
               onChange={(event) => setSearch(event.currentTarget.value)}
             />
             <NativeSelect
               aria-label="Family"
-              size="md"
               value={family}
               onChange={(event) => setFamily(event.currentTarget.value as ProductFamily | '')}
               data={[
@@ -138,7 +136,6 @@ export function ShelfView() {
             />
             <Button
               variant="default"
-              h={44}
               leftSection={<IconDownload size={18} />}
               onClick={() => void save().catch(notDone)}
             >
@@ -146,7 +143,6 @@ export function ShelfView() {
             </Button>
             <Button
               variant="default"
-              h={44}
               leftSection={<IconFileImport size={18} />}
               onClick={() => input.current?.click()}
             >
@@ -229,7 +225,6 @@ export function ShelfView() {
                   onChange={(change) => void changeOnShelf(one.product.id, change).catch(notKept)}
                   onDuplicate={
                     <ActionIcon
-                      size={44}
                       variant="subtle"
                       color="gray"
                       aria-label={`Duplicate ${one.product.name}`}
@@ -248,7 +243,7 @@ export function ShelfView() {
           </Table>
           {items && found.length === 0 && <p className={classes.none}>Nothing on the shelf says that.</p>}
           {found.length > rows && (
-            <Button variant="default" h={44} ref={atEnd} onClick={() => setRows(rows + SHOWN_ROWS)}>
+            <Button variant="default" ref={atEnd} onClick={() => setRows(rows + SHOWN_ROWS)}>
               {found.length - rows} more
             </Button>
           )}

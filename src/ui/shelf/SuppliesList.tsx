@@ -32,7 +32,7 @@ export function SuppliesList({ kind, supplies }: { kind: Supply['kind']; supplie
     notify(
       <>
         “{one.name}” is off the shelf. Sets that carry it keep their own copy.{' '}
-        <Button variant="default" h={44} onClick={() => put(one)}>
+        <Button variant="default" onClick={() => put(one)}>
           Put it back
         </Button>
       </>,
@@ -51,7 +51,7 @@ export function SuppliesList({ kind, supplies }: { kind: Supply['kind']; supplie
               onOpen={() => setOpen(open === one.id ? undefined : one.id)}
             >
               <SupplyFields one={one} fields={fields} onChange={changeOf(one.id)} />
-              <Button variant="subtle" color="red" h={44} onClick={() => void remove(one).catch(notKept)}>
+              <Button variant="subtle" color="red" onClick={() => void remove(one).catch(notKept)}>
                 Take off the shelf
               </Button>
             </SupplyRows>
@@ -59,7 +59,7 @@ export function SuppliesList({ kind, supplies }: { kind: Supply['kind']; supplie
         </Table.Tbody>
       </Table>
       {own.length === 0 && <p className={classes.none}>No {lowerFirst(many)} yet.</p>}
-      <Button variant="default" h={44} mt="md" leftSection={<IconPlus size={18} />} onClick={add}>
+      <Button variant="default" mt="md" leftSection={<IconPlus size={18} />} onClick={add}>
         One more {lowerFirst(words)}
       </Button>
     </>
@@ -84,7 +84,6 @@ function SupplyFields({
   return (
     <>
       <TextInput
-        size="md"
         label="Name"
         maxLength={MOST_WORDS}
         defaultValue={one.name}
@@ -114,13 +113,7 @@ function SupplyField({ field, one, onPut }: { field: Field; one: Supply; onPut: 
   if (field.kind !== 'optional') return <FieldInput field={field} value={value ?? ''} onChange={noted} />;
   const on = value !== null && value !== undefined;
   return (
-    <Checkbox
-      size="md"
-      label={field.words}
-      checked={on}
-      styles={{ body: { minHeight: 44, alignItems: 'center' } }}
-      onChange={() => onPut(on ? null : field.fresh(NO_PRODUCTS))}
-    />
+    <Checkbox label={field.words} checked={on} onChange={() => onPut(on ? null : field.fresh(NO_PRODUCTS))} />
   );
 }
 

@@ -29,7 +29,7 @@ export function AllFindings({ onClose }: { onClose: () => void }) {
       {searchFailed && (
         <p role="alert">
           Ways out could not be tried.{' '}
-          <Button variant="default" h={44} onClick={() => store.getState().replan()}>
+          <Button variant="default" onClick={() => store.getState().replan()}>
             Try again
           </Button>
         </p>

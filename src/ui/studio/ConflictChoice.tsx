@@ -19,16 +19,16 @@ export function ConflictChoice({ onTakeTheirs, onKeepMine, onKeepBoth, onExport 
       centered
     >
       <Text mb="md">Both hold changes that the other does not have. Nothing is lost until you choose.</Text>
-      <Button fullWidth mb="sm" h={44} onClick={onKeepBoth}>
+      <Button fullWidth mb="sm" onClick={onKeepBoth}>
         Keep both: mine as a copy
       </Button>
-      <Button fullWidth mb="sm" h={44} variant="default" onClick={onTakeTheirs}>
+      <Button fullWidth mb="sm" variant="default" onClick={onTakeTheirs}>
         Take the other tab’s set
       </Button>
-      <Button fullWidth h={44} variant="default" onClick={onKeepMine}>
+      <Button fullWidth variant="default" onClick={onKeepMine}>
         Keep mine here
       </Button>
-      <Button fullWidth mt="sm" h={44} variant="subtle" onClick={onExport}>
+      <Button fullWidth mt="sm" variant="subtle" onClick={onExport}>
         Export mine as a file first
       </Button>
     </Modal>

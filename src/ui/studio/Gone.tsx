@@ -14,10 +14,8 @@ export function Gone({ onPutBack }: { onPutBack: () => void }) {
       <p>
         <b>This set was removed in another tab.</b> What you see here is not kept any more.
       </p>
-      <Button h={44} onClick={onPutBack}>
-        Keep it after all
-      </Button>
-      <Button variant="default" h={44} onClick={() => downloadSet(store.getState().set)}>
+      <Button onClick={onPutBack}>Keep it after all</Button>
+      <Button variant="default" onClick={() => downloadSet(store.getState().set)}>
         Export the set
       </Button>
     </section>

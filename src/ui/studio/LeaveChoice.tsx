@@ -25,13 +25,13 @@ export function LeaveChoice({ onStay, onLeave }: Props) {
           : 'It waits for you.'}{' '}
         If you leave this set now, your last changes to it are lost.
       </Text>
-      <Button fullWidth mb="sm" h={44} onClick={onStay} data-autofocus>
+      <Button fullWidth mb="sm" onClick={onStay} data-autofocus>
         Stay here
       </Button>
-      <Button fullWidth mb="sm" h={44} variant="default" onClick={() => downloadSet(store.getState().set)}>
+      <Button fullWidth mb="sm" variant="default" onClick={() => downloadSet(store.getState().set)}>
         Export the set
       </Button>
-      <Button fullWidth h={44} variant="subtle" color="red" onClick={onLeave}>
+      <Button fullWidth variant="subtle" color="red" onClick={onLeave}>
         Leave, and lose them
       </Button>
     </Modal>

@@ -18,10 +18,8 @@ export function PlanFailed() {
         <b>This set could not be planned:</b> {fault}.{' '}
         {plan ? 'What is shown greyed is from before.' : 'Nothing is known of its steps, time or faults.'}
       </p>
-      <Button h={44} onClick={replan}>
-        Try again
-      </Button>
-      <Button variant="default" h={44} onClick={() => downloadSet(set)}>
+      <Button onClick={replan}>Try again</Button>
+      <Button variant="default" onClick={() => downloadSet(set)}>
         Export the set
       </Button>
     </section>

@@ -76,7 +76,6 @@ export function SetBar() {
         <Button
           variant="subtle"
           color="gray"
-          h={44}
           className={classes.sum}
           data-testid="plan-sum"
           data-planned-ms={planned_ms}
@@ -96,7 +95,6 @@ export function SetBar() {
         </span>
       )}
       <ActionIcon
-        size={44}
         variant="subtle"
         color="gray"
         aria-label="Undo"
@@ -108,7 +106,6 @@ export function SetBar() {
       </ActionIcon>
 
       <ActionIcon
-        size={44}
         variant="subtle"
         color="gray"
         aria-label="Redo"
@@ -121,7 +118,6 @@ export function SetBar() {
 
       <Button
         variant="default"
-        h={44}
         leftSection={<IconDownload size={18} />}
         onClick={() => downloadSet(store.getState().set)}
       >
@@ -137,7 +133,6 @@ export function SetBar() {
       />
       <SchemeButton />
       <ActionIcon
-        size={44}
         variant="subtle"
         color="gray"
         aria-label="Keys"

@@ -11,10 +11,8 @@ export function ViewLost({ again }: { again: () => void }) {
       <h2>This view could not be loaded</h2>
       <p>The program’s server was not reached. The set is kept, and the other views go on.</p>
       <p style={{ display: 'flex', gap: 10 }}>
-        <Button h={44} onClick={again}>
-          Try again
-        </Button>
-        <Button variant="default" h={44} onClick={() => downloadSet(store.getState().set)}>
+        <Button onClick={again}>Try again</Button>
+        <Button variant="default" onClick={() => downloadSet(store.getState().set)}>
           Export the set
         </Button>
       </p>

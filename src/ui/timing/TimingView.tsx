@@ -145,7 +145,7 @@ function Shorter({ set }: { set: SetDocument }) {
           <li key={one.words}>
             <span className={classes.saves}>{timeWords(one.saves_s)}</span>
             <span>{one.words}</span>
-            <Button variant="default" h={44} onClick={() => take(one)}>
+            <Button variant="default" onClick={() => take(one)}>
               Do it
             </Button>
           </li>
