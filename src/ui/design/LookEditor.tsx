@@ -9,6 +9,7 @@ import { tidyWords, wordsWith } from '@/core/model/primitives';
 import { MoreMenu } from '../kit/MoreMenu';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { ElementFields } from './ElementFields';
+import { FieldsOfSet } from './FieldsOfSet';
 import { ElementMenu } from './ElementMenu';
 import { freeId } from '../kit/freeId';
 import { elementId } from './elementId';
@@ -133,7 +134,9 @@ function OpenLook({ look }: { look: Look }) {
               </ActionIcon>
             </div>
             <p className={classes.blurb}>{techniqueOf(element.kind).blurb}</p>
-            <ElementFields look={look} element={element} />
+            <FieldsOfSet>
+              <ElementFields look={look} element={element} />
+            </FieldsOfSet>
           </div>
         )}
       </div>

@@ -6,20 +6,14 @@ import { swatchOf } from '@/core/picture/swatch';
 import { tidyWords } from '@/core/model/primitives';
 import type { Product } from '@/core/model/product';
 import { recoloured } from '@/core/starter/shelf';
+import type { ProductFieldProps } from '../kit/fields/host';
 import { useShelf } from '../shelf/useShelf';
 import { useStudio } from '../studio/studio';
 import { useTaking } from './useTaking';
 import classes from './DesignView.module.css';
 
-interface Props {
-  words: string;
-  families: readonly string[];
-  value: string;
-  onChange: (value: unknown, gesture?: string) => void;
-}
-
 /** A product of the set's kit, or one from the shelf, which the set then carries; or the same in another colour. */
-export function ProductInput({ words, families, value, onChange }: Props) {
+export function ProductInput({ words, families, value, onChange }: ProductFieldProps) {
   const kit = useStudio((s) => s.set.kit.products);
   const { items } = useShelf();
   const { take, takeNew } = useTaking(onChange);
@@ -34,7 +28,7 @@ export function ProductInput({ words, families, value, onChange }: Props) {
 
   const option = ({ id, name }: Product) => ({ value: id, label: name });
   return (
-    <div className={classes.product}>
+    <div className={classes.product} data-product>
       <NativeSelect
         label={words}
         value={value}
@@ -61,6 +55,7 @@ function Coats({ product }: { product: Product }) {
   return (
     <span
       className={classes.coats}
+      data-coats
       role="img"
       aria-label={`${product.name}: one, two and three coats over a dark and a pale nail`}
       title="One, two and three coats, over a dark nail above and a pale one below"

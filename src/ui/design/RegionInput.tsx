@@ -17,6 +17,7 @@ import { smileFields } from '@/core/craft/smileFields';
 import { useStudioStore } from '../studio/studio';
 import { lineOfSvg } from './lineOfSvg';
 import { usePen } from './usePen';
+import type { RegionFieldProps } from '../kit/fields/host';
 import { Choice, FigureInput } from '../kit/Inputs';
 import classes from './DesignView.module.css';
 
@@ -155,17 +156,7 @@ const KINDS: readonly { kind: Region['kind']; words: string; fresh: Region; figu
 ];
 
 /** Where on the nail. */
-export function RegionInput({
-  words,
-  value,
-  fitting,
-  onChange,
-}: {
-  words: string;
-  value: Region;
-  fitting: Fitting | undefined;
-  onChange: (value: unknown, gesture?: string) => void;
-}) {
+export function RegionInput({ words, value, fitting, onChange }: RegionFieldProps) {
   const known = KINDS.find((one) => one.kind === value.kind);
   const figures = [...(known?.figures ?? []), ...(value.kind === 'lines' && value.wave ? WAVE : [])];
   const choices = KINDS.map((one) => ({ value: one.kind as string, label: one.words }));

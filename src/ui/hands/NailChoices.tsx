@@ -11,7 +11,8 @@ import { nailWords } from '@/core/model/names';
 import { SHAPES, type Shape } from '@/core/model/shapes';
 import type { Start } from '@/core/model/start';
 import { carriesWords, thicknesses, type Thickness } from '@/core/simulate/strength';
-import { FieldInput } from '../design/ElementFields';
+import { FieldInput } from '../kit/fields/FieldInput';
+import { FieldsOfSet } from '../design/FieldsOfSet';
 import { freeId } from '../kit/freeId';
 import { Choice, FigureInput } from '../kit/Inputs';
 import { useStudio, useStudioStore } from '../studio/studio';
@@ -64,114 +65,119 @@ export function NailChoices() {
   const putStart = (next: Start, gesture?: string) =>
     change({ kind: 'nail', nails, put: { start: next } }, gesture);
   return (
-    <aside className={classes.choices} aria-label="The chosen nails">
-      <h2>{nails.length > 1 ? `${nails.length} nails` : upperFirst(nailWords(focus))}</h2>
-      <ThreeViewsDrawing frame={frame} />
-      {body && planning === 'fresh' && <ThicknessTable rows={thicknesses(body, frame.bed_mm, free_mm)} />}
-      {body && planning === 'fresh' && (
-        <p className={classes.body}>
-          <b>{upperFirst(carriesWords(body.carries))}</b>
-          {body.carries > 0 && `, ${body.carries.toFixed(1)} ×`}
-        </p>
-      )}
-      <div className={classes.pair}>
-        <NativeSelect
-          label="Build"
-          value={nail.build}
-          data={[
-            { group: 'In this set', items: set.builds.map((one) => ({ value: one.id, label: one.name })) },
-            { group: 'New', items: BUILDS.map((one) => ({ value: `${NEW}${one.kind}`, label: one.words })) },
-          ]}
-          onChange={(event) => takeBuild(event.currentTarget.value)}
-        />
-        {kind.fields.map((field) => (
-          <FieldInput
-            key={field.path}
-            field={field}
-            value={readPath(build, field.path)}
-            onChange={(value, gesture) =>
+    <FieldsOfSet>
+      <aside className={classes.choices} aria-label="The chosen nails">
+        <h2>{nails.length > 1 ? `${nails.length} nails` : upperFirst(nailWords(focus))}</h2>
+        <ThreeViewsDrawing frame={frame} />
+        {body && planning === 'fresh' && <ThicknessTable rows={thicknesses(body, frame.bed_mm, free_mm)} />}
+        {body && planning === 'fresh' && (
+          <p className={classes.body}>
+            <b>{upperFirst(carriesWords(body.carries))}</b>
+            {body.carries > 0 && `, ${body.carries.toFixed(1)} ×`}
+          </p>
+        )}
+        <div className={classes.pair}>
+          <NativeSelect
+            label="Build"
+            value={nail.build}
+            data={[
+              { group: 'In this set', items: set.builds.map((one) => ({ value: one.id, label: one.name })) },
+              {
+                group: 'New',
+                items: BUILDS.map((one) => ({ value: `${NEW}${one.kind}`, label: one.words })),
+              },
+            ]}
+            onChange={(event) => takeBuild(event.currentTarget.value)}
+          />
+          {kind.fields.map((field) => (
+            <FieldInput
+              key={field.path}
+              field={field}
+              value={readPath(build, field.path)}
+              onChange={(value, gesture) =>
+                change(
+                  { kind: 'put-build', build: writePath(build, field.path, value) as typeof build },
+                  gesture,
+                )
+              }
+            />
+          ))}
+          <Choice
+            label="Shape"
+            choices={[
+              { value: '', label: `${SHAPE_DEFINITIONS[build.shape].words}, as the build` },
+              ...SHAPES.map((shape) => ({ value: shape, label: SHAPE_DEFINITIONS[shape].words })),
+            ]}
+            value={nail.own_shape ?? ''}
+            onChange={(next) =>
+              change({ kind: 'nail', nails, put: { own_shape: next ? (next as Shape) : null } })
+            }
+          />
+          <FigureInput
+            label={kind.edge === 'plate' ? 'Own free edge' : 'Past the free edge'}
+            unit="mm"
+            value={free_mm}
+            min={0}
+            max={30}
+            step={0.5}
+            onChange={(mm, gesture) =>
               change(
-                { kind: 'put-build', build: writePath(build, field.path, value) as typeof build },
+                kind.edge === 'plate'
+                  ? { kind: 'measure', nails, plate: { free_edge_mm: mm } }
+                  : { kind: 'nail', nails, put: { own_free_mm: mm } },
                 gesture,
               )
             }
           />
-        ))}
-        <Choice
-          label="Shape"
-          choices={[
-            { value: '', label: `${SHAPE_DEFINITIONS[build.shape].words}, as the build` },
-            ...SHAPES.map((shape) => ({ value: shape, label: SHAPE_DEFINITIONS[shape].words })),
-          ]}
-          value={nail.own_shape ?? ''}
-          onChange={(next) =>
-            change({ kind: 'nail', nails, put: { own_shape: next ? (next as Shape) : null } })
-          }
-        />
-        <FigureInput
-          label={kind.edge === 'plate' ? 'Own free edge' : 'Past the free edge'}
-          unit="mm"
-          value={free_mm}
-          min={0}
-          max={30}
-          step={0.5}
-          onChange={(mm, gesture) =>
-            change(
-              kind.edge === 'plate'
-                ? { kind: 'measure', nails, plate: { free_edge_mm: mm } }
-                : { kind: 'nail', nails, put: { own_free_mm: mm } },
-              gesture,
-            )
-          }
-        />
-      </div>
-      <div className={classes.pair}>
-        <Choice
-          label="What is on it"
-          choices={STARTS.map((one) => ({ value: one.kind, label: one.words }))}
-          value={start.kind}
-          onChange={(value) => putStart(startKindOf(value as Start['kind']).fresh())}
-        />
-        {start.fields(nail.start).map((field) => (
-          <FieldInput
-            key={`${field.kind} ${field.path}`}
-            field={field}
-            value={readPath(nail.start, field.path)}
-            onChange={(value, gesture) => {
-              const next = writePath(nail.start, field.path, value) as Start;
-              putStart(start.follow?.(next, field.path) ?? next, gesture);
-            }}
+        </div>
+        <div className={classes.pair}>
+          <Choice
+            label="What is on it"
+            choices={STARTS.map((one) => ({ value: one.kind, label: one.words }))}
+            value={start.kind}
+            onChange={(value) => putStart(startKindOf(value as Start['kind']).fresh())}
           />
-        ))}
-      </div>
-      <fieldset className={classes.conditions}>
-        <legend>Condition</legend>
-        {CONDITIONS.map((condition) => {
-          const on = nail.conditions.includes(condition);
-          const rest = nail.conditions.filter((one) => one !== condition);
-          return (
-            <Checkbox
-              key={condition}
-              label={CONDITION_WORDS[condition]}
-              checked={on}
-              onChange={() =>
-                change({ kind: 'nail', nails, put: { conditions: on ? rest : [...rest, condition] } })
-              }
+          {start.fields(nail.start).map((field) => (
+            <FieldInput
+              key={`${field.kind} ${field.path}`}
+              field={field}
+              value={readPath(nail.start, field.path)}
+              onChange={(value, gesture) => {
+                const next = writePath(nail.start, field.path, value) as Start;
+                putStart(start.follow?.(next, field.path) ?? next, gesture);
+              }}
             />
-          );
-        })}
-      </fieldset>
-      <Checkbox
-        label={nails.length > 1 ? 'Work on these nails' : 'Work on this nail'}
-        checked={nail.in_work}
-        onChange={() => change({ kind: 'in-work', nails, in_work: !nail.in_work })}
-      />
-      {nail.conditions.includes('leave-alone') && (
-        <p className={classes.caution}>
-          No service on injured or infected skin or nails: the wearer sees a clinician first.
-        </p>
-      )}
-    </aside>
+          ))}
+        </div>
+        <fieldset className={classes.conditions}>
+          <legend>Condition</legend>
+          {CONDITIONS.map((condition) => {
+            const on = nail.conditions.includes(condition);
+            const rest = nail.conditions.filter((one) => one !== condition);
+            return (
+              <Checkbox
+                key={condition}
+                label={CONDITION_WORDS[condition]}
+                checked={on}
+                onChange={() =>
+                  change({ kind: 'nail', nails, put: { conditions: on ? rest : [...rest, condition] } })
+                }
+              />
+            );
+          })}
+        </fieldset>
+        <Checkbox
+          label={nails.length > 1 ? 'Work on these nails' : 'Work on this nail'}
+          checked={nail.in_work}
+          onChange={() => change({ kind: 'in-work', nails, in_work: !nail.in_work })}
+        />
+        {nail.conditions.includes('leave-alone') && (
+          <p className={classes.caution}>
+            No service on injured or infected skin or nails: the wearer sees a clinician first.
+          </p>
+        )}
+      </aside>
+    </FieldsOfSet>
   );
 }
 

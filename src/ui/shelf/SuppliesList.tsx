@@ -1,15 +1,15 @@
 'use client';
-import { Button, Checkbox, Table, TextInput } from '@mantine/core';
+import { Button, Table, TextInput } from '@mantine/core';
 import { IconPlus } from '@tabler/icons-react';
 import { useState } from 'react';
 import { readPath, writePath } from '@/core/craft/fieldPath';
 import { supplyKindOf } from '@/core/craft/supplies';
-import type { Field, FreshProducts } from '@/core/craft/technique';
+import type { Field } from '@/core/craft/technique';
 import { lowerFirst } from '@/core/model/letters';
 import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
 import type { Supply } from '@/core/model/supply';
 import { changeSupply, putSupplies, takeSupply } from '@/data/supplies';
-import { FieldInput } from '../design/ElementFields';
+import { FieldInput } from '../kit/fields/FieldInput';
 import { freeId } from '../kit/freeId';
 import { notify, notKept } from '../kit/notify';
 import classes from './ShelfView.module.css';
@@ -94,38 +94,17 @@ function SupplyFields({
         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       />
       {fields.map((field) => (
-        <SupplyField
+        <FieldInput
           key={`${field.kind} ${field.path}`}
           field={field}
-          one={draft}
-          onPut={(value) => put(field.path, value)}
+          value={readPath(draft, field.path) ?? (field.kind === 'optional' ? null : '')}
+          // What is not noted is not there.
+          onChange={(next) => put(field.path, next === '' ? undefined : next)}
         />
       ))}
     </>
   );
 }
-
-/** A part that may be missing is switched on here: on the shelf no set says what it begins with. */
-function SupplyField({ field, one, onPut }: { field: Field; one: Supply; onPut: (value: unknown) => void }) {
-  const value = readPath(one, field.path);
-  // What is not noted is not there.
-  const noted = (next: unknown) => onPut(next === '' ? undefined : next);
-  if (field.kind !== 'optional') return <FieldInput field={field} value={value ?? ''} onChange={noted} />;
-  const on = value !== null && value !== undefined;
-  return (
-    <Checkbox label={field.words} checked={on} onChange={() => onPut(on ? null : field.fresh(NO_PRODUCTS))} />
-  );
-}
-
-const NO_PRODUCTS: FreshProducts = {
-  colour: '',
-  second: '',
-  liner: '',
-  magnetic: '',
-  clear: '',
-  cover: '',
-  dips: ['', ''],
-};
 
 function SupplyRows({
   one,

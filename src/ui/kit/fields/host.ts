@@ -1,0 +1,56 @@
+'use client';
+import { createContext, useContext, type ComponentType } from 'react';
+import type { Fitting } from '@/core/craft/context';
+import type { FreshProducts } from '@/core/craft/technique';
+import type { Region } from '@/core/model/region';
+
+interface Writes {
+  /** Values of one gesture are one step of undo. */
+  onChange: (value: unknown, gesture?: string) => void;
+}
+
+export interface ProductFieldProps extends Writes {
+  words: string;
+  families: readonly string[];
+  value: string;
+}
+
+export interface RegionFieldProps extends Writes {
+  words: string;
+  value: Region;
+  /** How the element meets other nails. */
+  fitting: Fitting | undefined;
+}
+
+/** What fields take from where their form stands: the products of a set, the places of a nail, what is held there. */
+export interface FieldHost {
+  fresh: () => FreshProducts;
+  colourOf: (product: string) => string | undefined;
+  Product: ComponentType<ProductFieldProps>;
+  Region: ComponentType<RegionFieldProps>;
+  openPart: string | undefined;
+  onOpenPart: (part: string) => void;
+}
+
+const NO_PRODUCTS: FreshProducts = {
+  colour: '',
+  second: '',
+  liner: '',
+  magnetic: '',
+  clear: '',
+  cover: '',
+  dips: ['', ''],
+};
+
+/** Away from any set there is no product and no nail to choose from. */
+const NOWHERE: FieldHost = {
+  fresh: () => NO_PRODUCTS,
+  colourOf: () => undefined,
+  Product: () => null,
+  Region: () => null,
+  openPart: undefined,
+  onOpenPart: () => undefined,
+};
+
+export const FieldHostContext = createContext<FieldHost>(NOWHERE);
+export const useFieldHost = () => useContext(FieldHostContext);
