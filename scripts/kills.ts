@@ -26,11 +26,17 @@ interface Loss {
   edits_lost: number;
 }
 
-const browserAt = (folder: string) =>
-  chromium.launchPersistentContext(folder, {
+/** Both cores may be busy: what takes long is no loss. */
+const PATIENT_MS = 120_000;
+
+async function browserAt(folder: string): Promise<BrowserContext> {
+  const browser = await chromium.launchPersistentContext(folder, {
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
+  browser.setDefaultTimeout(PATIENT_MS);
+  return browser;
+}
 
 async function opened(browser: BrowserContext): Promise<Page> {
   const page = browser.pages()[0] ?? (await browser.newPage());

@@ -151,6 +151,8 @@ export interface Technique<E> {
   };
   /** Products the element names. */
   products: (element: E) => string[];
+  /** What it is called in the name of a look: "ivory tip", "five crystals". */
+  called: (element: E, nameOf: (product: string) => string) => string;
 }
 
 export interface FreshProducts {

@@ -53,7 +53,7 @@ function carriedTo(set: SetDocument, change: WornChange, twins: readonly NailNam
 }
 
 /** A nail gets a look and what is its own in it. */
-function wearing(nail: NailName, { look, changes }: Pick<Nail, 'look' | 'changes'>): Change[] {
+export function wearing(nail: NailName, { look, changes }: Pick<Nail, 'look' | 'changes'>): Change[] {
   return [
     { kind: 'wear', nails: [nail], look },
     ...changes.map((change): Change => ({ kind: 'nail-change', nail, change })),

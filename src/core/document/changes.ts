@@ -1,5 +1,6 @@
 import type { Build } from '../craft/builds';
 import type { Element } from '../craft/techniques';
+import { renamedByContent } from './naming';
 import { referenceFaults, SetShape, type Look, type SetDocument } from './document';
 import type { Edit } from './edits';
 import { fingerOf, NAILS, handNails, mirrorOf, type Finger, type Hand, type NailName } from '../model/names';
@@ -169,7 +170,7 @@ export function applyUnchecked(set: SetDocument, change: Change): SetDocument {
  * break it is refused with the path of the fault.
  */
 export function applyChange(set: SetDocument, change: Change): Result<SetDocument> {
-  const next = applyUnchecked(set, change);
+  const next = renamedByContent(set, applyUnchecked(set, change));
   const parsed = SetShape.safeParse(next);
   if (!parsed.success) {
     const issue = parsed.error.issues[0]!;

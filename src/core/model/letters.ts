@@ -7,3 +7,10 @@ export function lowerFirst(words: string): string {
 export function upperFirst(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
+
+const NUMBERS = 'no one two three four five six seven eight nine ten eleven twelve'.split(' ');
+
+/** "a crystal", "five crystals", "24 crystals". */
+export function counted(count: number, one: string, many = `${one}s`): string {
+  return count === 1 ? `a ${one}` : `${NUMBERS[count] ?? count} ${many}`;
+}

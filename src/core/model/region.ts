@@ -86,3 +86,22 @@ export const Region = z.discriminatedUnion('kind', [
   }),
 ]);
 export type Region = z.infer<typeof Region>;
+
+const NOUNS: Record<Region['kind'], string> = {
+  whole: '',
+  band: 'band',
+  tip: 'tip',
+  bed: 'bed',
+  oval: 'oval',
+  lines: 'lines',
+  dots: 'dots',
+  letters: 'letters',
+  path: 'line',
+  outline: 'shape',
+};
+
+/** What a part of the nail makes of a colour that lies on it: "tip", "dots"; nothing of the whole nail. */
+export function regionNoun(region: Region): string {
+  if (region.kind === 'lines' && region.crossed) return 'checks';
+  return NOUNS[region.kind];
+}

@@ -11,7 +11,7 @@ import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { ElementFields } from './ElementFields';
 import { FieldsOfSet } from './FieldsOfSet';
 import { ElementMenu } from './ElementMenu';
-import { freeId } from '../kit/freeId';
+import { freeId } from '@/core/model/freeId';
 import { elementId } from './elementId';
 import { broughtFor, freshProducts } from './fresh';
 import { Stack } from './Stack';

@@ -8,7 +8,7 @@ import { LOOK_KEYS, type Look } from '@/core/document/document';
 import { StillPicture } from '../kit/StillPicture';
 import { FINENESS, usePicture } from '../kit/usePictures';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
-import { freeId } from '../kit/freeId';
+import { freeId } from '@/core/model/freeId';
 import { Compose } from './Compose';
 import { freshProducts } from './fresh';
 import classes from './DesignView.module.css';

@@ -13,7 +13,7 @@ import type { Start } from '@/core/model/start';
 import { carriesWords, thicknesses, type Thickness } from '@/core/simulate/strength';
 import { FieldInput } from '../kit/fields/FieldInput';
 import { FieldsOfSet } from '../design/FieldsOfSet';
-import { freeId } from '../kit/freeId';
+import { freeId } from '@/core/model/freeId';
 import { Choice, FigureInput } from '../kit/Inputs';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { ThreeViewsDrawing } from './ThreeViewsDrawing';

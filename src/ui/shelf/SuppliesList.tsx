@@ -10,7 +10,7 @@ import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
 import type { Supply } from '@/core/model/supply';
 import { changeSupply, putSupplies, takeSupply } from '@/data/supplies';
 import { FieldInput } from '../kit/fields/FieldInput';
-import { freeId } from '../kit/freeId';
+import { freeId } from '@/core/model/freeId';
 import { notify, notKept } from '../kit/notify';
 import classes from './ShelfView.module.css';
 

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { lowerFirst } from '../../model/letters';
 import { Across, Along, Colour, mm, Words } from '../../model/primitives';
 import { STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
 import { coatOf } from '../cure';
@@ -142,6 +143,7 @@ export const charm = defineTechnique({
     bedding: 'glue' as const,
   }),
   products: () => [],
+  called: ({ words }) => lowerFirst(words),
   stands: (element, context) =>
     footprint(layCharm(element, context)).map((disc) => ({ ...disc, r_mm: disc.r_mm + STONE_CLEARANCE_MM })),
   plan: (element, context) => {

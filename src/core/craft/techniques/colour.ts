@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { pullsOf } from '../../geometry/letters';
-import type { Region } from '../../model/region';
+import { regionNoun, type Region } from '../../model/region';
 import { Id } from '../../model/primitives';
 import { placeOf } from '../context';
 import { coatOf } from '../cure';
@@ -56,6 +56,7 @@ export const colour = defineTechnique({
   handles: (element, context) =>
     onPart(regionHandles(element.region, context, element), (region) => ({ ...element, region })),
   products: (element) => [element.product],
+  called: ({ product, region }, nameOf) => [nameOf(product), regionNoun(region)].join(' ').trim(),
   plan: (element, context) => {
     const product = context.product(element.product);
     const place = placeOf(context, element);

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { across_mm } from '../../geometry/frame';
+import { counted } from '../../model/letters';
 import { mostOf } from '../../model/extent';
 import { handOf } from '../../model/names';
 import { Colour, mm } from '../../model/primitives';
@@ -172,6 +173,7 @@ export const crystals = defineTechnique({
     moved: [],
   }),
   products: () => [],
+  called: ({ sizes }) => counted(2 * sizes.length - 1, 'crystal'),
   stands: (element, context) => layStones(element, context).map(withClearance),
   plan: (element, context) => setStones(layStones(element, context), element.bedding, context),
 });

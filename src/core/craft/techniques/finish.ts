@@ -57,6 +57,7 @@ export const finish = defineTechnique({
   handles: (element, context) =>
     onPart(regionHandles(element.region, context, element), (region) => ({ ...element, region })),
   products: () => [],
+  called: ({ finish }) => `${finish} top`,
   seals: (element) => element.region.kind === 'whole',
   plan: (element, context) => {
     const product = context.role(element.finish === 'matte' ? 'matte_top' : 'top');

@@ -65,6 +65,7 @@ export const french = defineTechnique({
   handles: (element, context) =>
     onPart(smileHandles(element.smile, context, element), (smile) => ({ ...element, smile })),
   products: (element) => [element.product, ...(element.liner ? [element.liner.product] : [])],
+  called: ({ product }, nameOf) => `${nameOf(product)} French`,
   plan: (element, context) => {
     const product = context.product(element.product);
     const tip: Place = placeOf(context, { ...element, region: { kind: 'tip', smile: element.smile } });

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { counted } from '../../model/letters';
 import { Across, Along, Colour, Id, mm } from '../../model/primitives';
 import { beadShare } from '../../geometry/bead';
 import type { NailFrame, Point } from '../../geometry/frame';
@@ -291,6 +292,10 @@ export const inlay = defineTechnique({
           },
   },
   products: (element) => (element.clear === null ? [] : [element.clear]),
+  called: ({ pieces }) => {
+    const leaves = pieces.filter((one) => one.shape === 'leaf').length;
+    return leaves > pieces.length / 2 ? counted(leaves, 'leaf', 'leaves') : counted(pieces.length, 'sliver');
+  },
   inlaid: (element, context) => ({
     clear: element.clear === null ? context.role('builder') : context.product(element.clear),
     bed_um: element.bed_um,

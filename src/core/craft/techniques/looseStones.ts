@@ -3,6 +3,7 @@ import { layRegion } from '../../geometry/regions';
 import type { Point } from '../../geometry/frame';
 import { smoothLine } from '../../geometry/lines';
 import { pack } from '../../geometry/pack';
+import { counted } from '../../model/letters';
 import { seedOf } from '../../model/chance';
 import { mostOf } from '../../model/extent';
 import { Across, Along, Colour } from '../../model/primitives';
@@ -319,6 +320,7 @@ export const looseStones = defineTechnique({
     bedding: 'practice' as const,
   }),
   products: () => [],
+  called: ({ stones }) => counted(stones.length, 'stone'),
   stands: (element, context) => layLoose(element, context).map(withClearance),
   plan: (element, context) => setStones(layLoose(element, context), element.bedding, context),
 });

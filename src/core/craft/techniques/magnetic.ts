@@ -110,6 +110,7 @@ export const magnetic = defineTechnique({
     take: (element, supply) => (supply.kind === 'tool' ? { ...element, magnet: supply.name } : element),
   },
   products: (element) => [element.product],
+  called: ({ product }, nameOf) => `${nameOf(product)} cat-eye`,
   plan: (element, context) => {
     const product = context.product(element.product);
     const place = placeOf(context, element);

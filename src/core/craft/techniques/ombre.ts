@@ -84,6 +84,7 @@ export const ombre = defineTechnique({
     ...onPart(regionHandles(element.region, context, element), (region) => ({ ...element, region })),
   ],
   products: (element) => element.stops.map((stop) => stop.product),
+  called: ({ stops }, nameOf) => `${nameOf(stops[0]!.product)} to ${nameOf(stops.at(-1)!.product)} fade`,
   plan: (element, context) => {
     const place = placeOf(context, element);
     const products = element.stops.map((stop) => context.product(stop.product));
