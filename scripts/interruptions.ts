@@ -17,6 +17,8 @@ interface Tally {
   lost: string[];
   false_conflicts: number;
   undo_not_whole: string[];
+  /** What could not be tried to its end, and why. */
+  broken_off: string[];
 }
 
 const titleOf = (page: Page) => page.getByRole('textbox', { name: 'Title of this set' });
@@ -107,6 +109,8 @@ async function once(
     for (let i = 0; i < 30 && (await undo.isEnabled()); i += 1) await undo.click();
     const first = await titleOf(page).inputValue();
     if (first !== before) tally.undo_not_whole.push(`${end}, ${beside}: “${kept}” back to “${first}”`);
+  } catch (error) {
+    tally.broken_off.push(`${end}, ${beside}: ${String(error).split('\n', 1)[0]}`);
   } finally {
     await browser.close().catch(() => undefined);
     rmSync(folder, { recursive: true, force: true });
@@ -121,7 +125,7 @@ export async function interrupted(
   address: string,
   by: Chance,
 ): Promise<Tally> {
-  const tally: Tally = { tried: 0, edits_lost: 0, lost: [], false_conflicts: 0, undo_not_whole: [] };
+  const tally: Tally = { tried: 0, edits_lost: 0, lost: [], false_conflicts: 0, undo_not_whole: [], broken_off: [] };
   for (let i = 0; i < count; i += 1) await once(browserAt, address, by, tally);
   return tally;
 }

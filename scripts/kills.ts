@@ -27,7 +27,7 @@ interface Loss {
 }
 
 /** Both cores may be busy: what takes long is no loss. */
-const PATIENT_MS = 120_000;
+const PATIENT_MS = 60_000;
 
 async function browserAt(folder: string): Promise<BrowserContext> {
   const browser = await chromium.launchPersistentContext(folder, {
