@@ -125,7 +125,14 @@ export async function interrupted(
   address: string,
   by: Chance,
 ): Promise<Tally> {
-  const tally: Tally = { tried: 0, edits_lost: 0, lost: [], false_conflicts: 0, undo_not_whole: [], broken_off: [] };
+  const tally: Tally = {
+    tried: 0,
+    edits_lost: 0,
+    lost: [],
+    false_conflicts: 0,
+    undo_not_whole: [],
+    broken_off: [],
+  };
   for (let i = 0; i < count; i += 1) await once(browserAt, address, by, tally);
   return tally;
 }

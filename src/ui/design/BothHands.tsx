@@ -1,6 +1,5 @@
 'use client';
 import { Button, Switch } from '@mantine/core';
-import { handsApart } from '@/core/document/bothHands';
 import { upperFirst } from '@/core/model/letters';
 import { HANDS, handOf, nailWords, type NailName } from '@/core/model/names';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
@@ -9,7 +8,9 @@ import classes from './DesignView.module.css';
 /** Whether both hands are edited as one; and after an edit, where else it went, to be kept or taken back from there. */
 export function BothHands() {
   const bothHands = useStudio((s) => s.bothHands);
-  const carried = useSettled((set, s) => (s.carried?.after === set ? s.carried : undefined));
+  const carried = useSettled((set, s) =>
+    s.carried?.by === 'hands' && s.carried.after === set ? s.carried : undefined,
+  );
   const store = useStudioStore();
   return (
     <>
@@ -18,18 +19,12 @@ export function BothHands() {
         label="Both hands"
         title="What is put on a nail goes on the same finger of the other hand as well"
         checked={bothHands}
-        onChange={(event) => store.setState({ bothHands: event.currentTarget.checked })}
+        onChange={(event) => store.getState().editBothHands(event.currentTarget.checked)}
       />
       {carried && (
         <div className={classes.carried} role="status">
           <span>{alsoWords(carried.nails)}</span>
-          <Button
-            variant="default"
-            onClick={() => {
-              if (store.getState().change(handsApart(carried.before, carried.nails)))
-                store.setState({ bothHands: false });
-            }}
-          >
+          <Button variant="default" onClick={() => store.getState().handsDiffer()}>
             {onlyWords(carried.nails)}, on purpose
           </Button>
         </div>

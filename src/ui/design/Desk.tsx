@@ -20,7 +20,7 @@ import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { FindingStrip } from './FindingStrip';
 import { Gleam, gleamFrom } from './Gleam';
 import { Handles, type Room } from './Handles';
-import { NailOnly } from './NailOnly';
+import { NailActions } from './NailActions';
 import { Pen } from './Pen';
 import { Rule } from './Rule';
 import { SeenAs } from './SeenAs';
@@ -78,7 +78,7 @@ export function Desk({ height_px }: { height_px: number }) {
       <div className={classes.beside}>
         <SeenAs />
         {look && wears?.id !== look.id && <OtherLook wears={wears} open={look} />}
-        <NailOnly />
+        <NailActions />
       </div>
       <FindingStrip />
     </section>
@@ -132,7 +132,6 @@ function Plot({ frame, px_per_mm }: { frame: NailFrame; px_per_mm: number }) {
 
 /** The nail wears something else than what is open: nothing of the open look is to be held on it. */
 function OtherLook({ wears, open }: { wears: Look | undefined; open: Look }) {
-  const focus = useStudio((s) => s.focus);
   const store = useStudioStore();
   return (
     <div className={classes.other}>
@@ -146,19 +145,10 @@ function OtherLook({ wears, open }: { wears: Look | undefined; open: Look }) {
         )}
       </p>
       {wears && (
-        <Button
-          variant="default"
-          onClick={() => store.setState({ openLook: wears.id, openElement: undefined })}
-        >
+        <Button variant="default" onClick={() => store.getState().openLookAt(wears.id)}>
           Open {wears.name}
         </Button>
       )}
-      <Button
-        variant="default"
-        onClick={() => store.getState().changeWorn({ kind: 'wear', nails: [focus], look: open.id })}
-      >
-        Put on {open.name}
-      </Button>
     </div>
   );
 }

@@ -17,7 +17,7 @@ export function ElementMenu({ look, element: ofLook }: { look: Look; element: El
   const copied = useStudio((s) => s.copied);
   const store = useStudioStore();
   const { copy, paste } = useCopying();
-  const { element, put } = useEditing(look, ofLook);
+  const { element, put, own, worn, whose } = useEditing(look, ofLook);
   const { copies } = techniqueOf(element.kind);
   const chosen = held ? [held, ...also] : also;
   const count = copies ? partsOf(element, copies, chosen).length : 0;
@@ -25,7 +25,7 @@ export function ElementMenu({ look, element: ofLook }: { look: Look; element: El
   function copyInto(into: Look, other: Element) {
     const id = elementId(other.id.slice(0, 34), into);
     if (store.getState().change({ kind: 'put-element', look: into.id, element: { ...other, id } }))
-      store.setState({ openLook: into.id, openElement: id });
+      store.getState().openLookAt(into.id, id);
   }
 
   return (
@@ -47,6 +47,15 @@ export function ElementMenu({ look, element: ofLook }: { look: Look; element: El
             ]
           : []),
         ...(copied ? [{ key: 'paste', words: 'Lay what was copied (Ctrl V)', onPick: paste }] : []),
+        ...(worn && !own
+          ? [
+              {
+                key: 'own',
+                words: `Change it on the ${whose} only`,
+                onPick: () => store.getState().editOwnOnly(true),
+              },
+            ]
+          : []),
         { key: 'again', words: 'Duplicate it here', onPick: () => copyInto(look, ofLook) },
         ...crossedBy(ofLook, set).map((other) => ({
           key: 'plaid',

@@ -18,7 +18,7 @@ export function FieldsOfSet({ children }: { children: ReactNode }) {
       Product: ProductInput,
       Region: RegionInput,
       openPart,
-      onOpenPart: (part) => store.setState({ openPart: part }),
+      onOpenPart: (part) => store.getState().openPartAt(part),
     }),
     [store, products, openPart],
   );

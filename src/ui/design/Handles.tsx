@@ -72,9 +72,8 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
   const { copy } = useCopying();
   const gesture = useGesture();
   const active = useStudio((s) => s.openPart);
-  const setActive = (openPart: string) => store.setState({ openPart });
+  const { openPartAt: setActive, chooseParts: setAlso, takeHold } = store.getState();
   const also = useStudio((s) => s.alsoParts);
-  const setAlso = (alsoParts: readonly string[]) => store.setState({ alsoParts });
   const grip = useRef<Grip>(undefined);
   const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
   const readied = useRef<SetDocument>(undefined);
@@ -126,7 +125,7 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
     };
     setActive(handle.id);
     clearTimeout(rest.current);
-    store.setState({ heldFrom: set, moving: true });
+    takeHold();
   }
 
   function drag(event: React.PointerEvent) {
@@ -183,8 +182,8 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
     grip.current = undefined;
     // What comes next is another step of undo.
     gesture.begin();
-    store.setState({ heldFrom: undefined });
-    rest.current = setTimeout(() => store.setState({ moving: false }), RESTED_MS);
+    store.getState().letGo();
+    rest.current = setTimeout(() => store.getState().rested(), RESTED_MS);
   }
 
   /** Parts copied, laid once more beside themselves, or taken out; false where the key says nothing of it. */
@@ -228,7 +227,10 @@ function OpenHandles({ look, element, frame, px_per_mm, room }: Props & { elemen
   useEffect(
     () => () => {
       clearTimeout(rest.current);
-      store.setState({ heldFrom: undefined, moving: false, alsoParts: [] });
+      const studio = store.getState();
+      studio.letGo();
+      studio.rested();
+      studio.chooseParts([]);
     },
     [store],
   );

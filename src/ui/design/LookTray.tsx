@@ -5,9 +5,13 @@ import { IconPlus } from '@tabler/icons-react';
 import { useMemo } from 'react';
 import { techniqueOf } from '@/core/craft/techniques';
 import { LOOK_KEYS, type Look } from '@/core/document/document';
+import { lookName, nameApart } from '@/core/document/naming';
 import { StillPicture } from '../kit/StillPicture';
+import { useGesture } from '../kit/useGesture';
 import { FINENESS, usePicture } from '../kit/usePictures';
+import { chosenNails } from '../studio/slices/document';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
+import { nailsWords } from '@/core/model/names';
 import { freeId } from '@/core/model/freeId';
 import { Compose } from './Compose';
 import { freshProducts } from './fresh';
@@ -20,15 +24,24 @@ const SHOWN_ON = 'left-middle';
 /** The looks of this set as swatches, to drag or key onto nails. */
 export function LookTray() {
   const looks = useSettled((set) => set.looks);
+  const worn = useStudio((s) => (s.selected.length > 0 ? nailsWords(chosenNails(s)) : undefined));
   const store = useStudioStore();
+  const gesture = useGesture();
+  /** A look with one colour, put on the chosen nails: both are one step of undo. */
   function add() {
-    const { set, change } = store.getState();
+    const { set, selected, change, changeWorn, openLookAt } = store.getState();
     const key = [...LOOK_KEYS].find((one) => !set.looks.some((look) => look.key === one));
     if (!key) return;
     const id = freeId('look', set.looks);
-    const element = techniqueOf('colour').fresh('colour', freshProducts(set));
-    change({ kind: 'put-look', look: { id, name: 'New look', key, elements: [element] } });
-    store.setState({ openLook: id, openElement: 'colour' });
+    const elements = [techniqueOf('colour').fresh('colour', freshProducts(set))];
+    const name = nameApart(
+      lookName({ elements }, set.kit.products),
+      set.looks.map((look) => look.name),
+    );
+    gesture.begin();
+    if (!change({ kind: 'put-look', look: { id, name, key, elements } }, gesture.id())) return;
+    if (selected.length > 0) changeWorn({ kind: 'wear', nails: selected, look: id }, gesture.id());
+    openLookAt(id, 'colour');
   }
   return (
     <section className={classes.tray} aria-label="Looks">
@@ -50,6 +63,7 @@ export function LookTray() {
       >
         New look
       </Button>
+      {worn && <p className={classes.trayWords}>On {worn}</p>}
     </section>
   );
 }
@@ -74,7 +88,7 @@ function Swatch({ look }: { look: Look }) {
       className={classes.look}
       data-open={open || undefined}
       data-testid={`look-${look.id}`}
-      onClick={() => store.setState({ openLook: look.id, openElement: undefined })}
+      onClick={() => store.getState().openLookAt(look.id)}
     >
       <span className={classes.swatch}>
         <StillPicture picture={picture} px_per_mm={PX_PER_MM} />

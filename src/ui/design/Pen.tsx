@@ -19,7 +19,7 @@ export function Pen({ frame, px_per_mm, room }: { frame: NailFrame; px_per_mm: n
   const lay = () => {
     held.current = undefined;
     setStroke([]);
-    store.setState({ pen: undefined });
+    store.getState().layPen();
   };
   useHotkeys([['Escape', lay]], []);
   if (!pen) return null;

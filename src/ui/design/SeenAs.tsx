@@ -14,7 +14,7 @@ export function SeenAs() {
       value={seenAs}
       data={COLOUR_VIEWS.map(({ key, words }) => ({ value: key, label: words }))}
       styles={{ input: { minHeight: 44, width: '100%' } }}
-      onChange={(event) => store.setState({ seenAs: event.currentTarget.value })}
+      onChange={(event) => store.getState().seeAs(event.currentTarget.value)}
     />
   );
 }

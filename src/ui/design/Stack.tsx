@@ -2,13 +2,18 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import { ActionIcon } from '@mantine/core';
+import { IconEye, IconEyeOff } from '@tabler/icons-react';
 import { useMemo } from 'react';
 import { buildOf, frameOf } from '@/core/compile/prepare';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/document/document';
+import { lowerFirst } from '@/core/model/letters';
+import { nailWords, type NailName } from '@/core/model/names';
 import { StillPicture } from '../kit/StillPicture';
 import { FINENESS, usePicture } from '../kit/usePictures';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
+import { elementWords } from './elementWords';
 import classes from './Stack.module.css';
 
 const PX_PER_MM = 3.4;
@@ -82,18 +87,24 @@ function Film({ look, element, open, move }: FilmProps) {
   const { length_mm } = frameOf(set.nails[focus], buildOf(set, set.nails[focus]));
   const px_per_mm = Math.min(PX_PER_MM, Math.round((MOST_PX / length_mm) * 10) / 10);
   const picture = usePicture(alone, focus, px_per_mm * FINENESS);
+  const off = useSettled((now) => leavesOff(now, focus, id));
   return (
-    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }}>
+    <li
+      ref={setNodeRef}
+      className={classes.row}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+    >
       <button
         type="button"
         className={classes.film}
         data-open={open || undefined}
         data-held={isDragging || undefined}
+        data-off={off || undefined}
         data-testid={`element-${element.id}`}
         data-keeps-arrows
         aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown"
         onPointerDown={listeners?.onPointerDown as React.PointerEventHandler | undefined}
-        onClick={() => store.setState({ openElement: element.id })}
+        onClick={() => store.getState().openElementAt(element.id)}
         onKeyDown={(event) => {
           if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
           event.preventDefault();
@@ -106,7 +117,42 @@ function Film({ look, element, open, move }: FilmProps) {
         <span className={classes.kind}>{techniqueOf(element.kind).words}</span>
         <span className={classes.says}>{says(element, set)}</span>
       </button>
+      {look.elements.length > 1 && set.nails[focus].look === look.id && (
+        <LeaveOff element={id} words={elementWords(element, look, set.kit.products)} off={off} />
+      )}
     </li>
+  );
+}
+
+function leavesOff(set: SetDocument, nail: NailName, element: string): boolean {
+  return set.nails[nail].changes.some((one) => one.element === element && 'leave_off' in one);
+}
+
+/** Whether the nail in focus has this part of its look. */
+function LeaveOff({ element, words, off }: { element: string; words: string; off: boolean }) {
+  const nail = useStudio((s) => s.focus);
+  const store = useStudioStore();
+  const label = `Wears its ${lowerFirst(words)}`;
+  return (
+    <ActionIcon
+      className={classes.leaveOff}
+      variant="subtle"
+      color="gray"
+      aria-label={label}
+      title={off ? `The ${nailWords(nail)} goes without it` : `The ${nailWords(nail)} wears it`}
+      aria-pressed={!off}
+      onClick={() =>
+        store
+          .getState()
+          .changeWorn(
+            off
+              ? { kind: 'clear-nail-change', nail, element }
+              : { kind: 'nail-change', nail, change: { element, leave_off: true } },
+          )
+      }
+    >
+      {off ? <IconEyeOff size={19} /> : <IconEye size={19} />}
+    </ActionIcon>
   );
 }
 

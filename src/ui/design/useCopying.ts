@@ -16,7 +16,7 @@ export function useCopying() {
   function copy(element: Element, ids: readonly string[]): boolean {
     const { copies } = techniqueOf(element.kind);
     const parts = copies ? partsOf(element, copies, ids) : [];
-    if (parts.length > 0) store.setState({ copied: { from: element, parts } });
+    if (parts.length > 0) store.getState().keepCopied({ from: element, parts });
     return parts.length > 0;
   }
 
@@ -30,7 +30,7 @@ export function useCopying() {
     if (!into) {
       const element = { ...ofParts(from, copies, parts), id: elementId(from.kind, look) };
       if (!studio.change({ kind: 'put-element', look: look.id, element })) return false;
-      store.setState({ openElement: element.id, openPart: `${copies.part}-0` });
+      studio.openElementAt(element.id, `${copies.part}-0`);
       return true;
     }
     const own = isOwn(studio, studio.set, look, into);
@@ -38,7 +38,7 @@ export function useCopying() {
     const there = partsIn(now, copies);
     gesture.begin();
     putElement(studio, own, look, into, withParts(now, copies, clearOf(parts, there)), gesture.id());
-    store.setState({ openElement: into.id, openPart: `${copies.part}-${there.length}` });
+    studio.openElementAt(into.id, `${copies.part}-${there.length}`);
     return true;
   }
 

@@ -87,7 +87,7 @@ export function useEditing(look: Look, element: Element, asHeld = false): Editin
     put: (next, gesture) => putElement(store.getState(), own, look, element, next as Element, gesture),
     clear: () => {
       store.getState().changeWorn({ kind: 'clear-nail-change', nail, element: element.id });
-      store.setState({ ownOnly: false });
+      store.getState().editOwnOnly(false);
     },
   };
 }

@@ -1,8 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { useStudio, useStudioStore, type Studio } from '../studio/studio';
-
-type Stroke = NonNullable<Studio['pen']>;
+import type { Stroke } from '../studio/slices/atHand';
+import { useStudio, useStudioStore } from '../studio/studio';
 
 /** The pen as one field takes it up: it is laid aside with the field, unless another has taken it since. */
 export function usePen(): { drawing: boolean; take: (what: Stroke) => void; lay: () => void } {
@@ -11,7 +10,7 @@ export function usePen(): { drawing: boolean; take: (what: Stroke) => void; lay:
   const drawing = useStudio((s) => s.pen !== undefined && s.pen === own?.stroke);
   useEffect(
     () => () => {
-      if (own && store.getState().pen === own.stroke) store.setState({ pen: undefined });
+      if (own) store.getState().layPen(own.stroke);
     },
     [store, own],
   );
@@ -19,8 +18,8 @@ export function usePen(): { drawing: boolean; take: (what: Stroke) => void; lay:
     drawing,
     take: (stroke) => {
       setOwn({ stroke });
-      store.setState({ pen: stroke });
+      store.getState().takePen(stroke);
     },
-    lay: () => store.setState({ pen: undefined }),
+    lay: () => store.getState().layPen(),
   };
 }

@@ -46,7 +46,7 @@ export function StudioKeys() {
       const look = studio.set.looks.find((one) => one.key === event.key);
       if (look && studio.selected.length > 0) {
         studio.changeWorn({ kind: 'wear', nails: studio.selected, look: look.id });
-        store.setState({ openLook: look.id, openElement: undefined });
+        studio.openLookAt(look.id);
       }
     }
     window.addEventListener('keydown', onKey);

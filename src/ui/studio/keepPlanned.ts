@@ -62,11 +62,13 @@ export function keepPlanned(
       const { plan, took_ms, settled } = await by.planOf(set, sittings.of(set.id));
       if (stopped) return;
       const planning = isNow(set) ? 'fresh' : 'making';
-      store.setState({ plan, planned_ms: took_ms, searched: 0, settled, planning, planFault: undefined });
+      store
+        .getState()
+        .tellPlanning({ plan, planned_ms: took_ms, searched: 0, settled, planning, planFault: undefined });
       clearTimeout(quiet);
       quiet = setTimeout(() => void atLength().catch(unforeseen), QUIET_MS);
     } catch (error) {
-      if (isNow(set)) store.setState({ planning: 'failed', planFault: messageOf(error) });
+      if (isNow(set)) store.getState().tellPlanning({ planning: 'failed', planFault: messageOf(error) });
     }
   }
 
@@ -74,15 +76,15 @@ export function keepPlanned(
     const { set } = store.getState();
     try {
       const progress = (share: number) => {
-        if (isNow(set)) store.setState({ searched: share });
+        if (isNow(set)) store.getState().tellPlanning({ searched: share });
       };
       const { plan, found } = await by.polish(set, progress, sittings.of(set.id));
       if (!isNow(set)) return;
       if (found) sittings.keep(set.id, found);
-      store.setState({ plan, searched: 1, settled: true, planning: 'fresh' });
+      store.getState().tellPlanning({ plan, searched: 1, settled: true, planning: 'fresh' });
     } catch {
       // Stopped by a change, it is begun again after it; else the first plan stands, without ways out.
-      if (isNow(set)) store.setState({ searchFailed: true });
+      if (isNow(set)) store.getState().tellPlanning({ searchFailed: true });
     }
   }
 
@@ -90,7 +92,7 @@ export function keepPlanned(
     clearTimeout(timer);
     clearTimeout(quiet);
     by.stopPolishing();
-    store.setState({ planning: 'making', planFault: undefined, searchFailed: false });
+    store.getState().tellPlanning({ planning: 'making', planFault: undefined, searchFailed: false });
     void run().catch(unforeseen);
   }
 
@@ -100,7 +102,7 @@ export function keepPlanned(
       clearTimeout(timer);
       clearTimeout(quiet);
       by.stopPolishing();
-      store.setState({ planning: 'making', searchFailed: false, searched: 0, settled: false });
+      store.getState().tellPlanning({ planning: 'making', searchFailed: false, searched: 0, settled: false });
     }
     // What a hand still moves is planned once it is let go: until then the picture needs the machine.
     const letGo = before.heldFrom !== undefined && state.set !== before.heldFrom;
@@ -108,7 +110,7 @@ export function keepPlanned(
     clearTimeout(timer);
     timer = setTimeout(() => void run().catch(unforeseen), PICTURE_FIRST_MS);
   });
-  store.setState({ replan });
+  store.getState().tellPlanning({ replan });
   timer = setTimeout(() => void run().catch(unforeseen), OPENING_MS);
   return () => {
     stopped = true;

@@ -7,7 +7,8 @@ import { saveSet, opened, storeAgain, watchSet, type OpenedSet } from '@/data/se
 import { askToKeep, storeState } from '@/data/store';
 import { messageOf } from '@/core/model/messageOf';
 import { unforeseen } from '../kit/unforeseen';
-import type { Saving, StudioStore } from './studio';
+import type { Saving } from './slices/saving';
+import type { StudioStore } from './studio';
 import { packHistory } from '@/data/undoHistory';
 
 /** Several strokes of one gesture are one save. */
@@ -65,6 +66,7 @@ export function keepStored(
   let givenUp = false;
   const letGo = holdOpen(savedSet.id);
 
+  const tell = store.getState().tellSaving;
   const dirty = () => store.getState().set !== savedSet || waiting.length > 0;
 
   async function save(): Promise<void> {
@@ -82,7 +84,7 @@ export function keepStored(
         revision = outcome.revision;
         savedSet = base = set;
         waiting = waiting.filter((key) => !taken.includes(key));
-        store.setState({ saving: dirty() ? 'saving' : 'saved', savingFault: undefined });
+        tell(dirty() ? 'saving' : 'saved');
         // Worth keeping, from the first change on.
         void askToKeep().catch(() => undefined);
       } else if (outcome.kind === 'changed-elsewhere' && isKnown(outcome.stored)) {
@@ -111,8 +113,8 @@ export function keepStored(
   }
 
   function fail(error: unknown): void {
-    if (storeState().kind === 'newer') store.setState({ saving: 'only-read' });
-    else store.setState({ saving: 'failed', savingFault: savingWords(error) });
+    if (storeState().kind === 'newer') tell('only-read');
+    else tell('failed', savingWords(error));
   }
 
   /** A save that is due is not put off by the next change. */
@@ -126,14 +128,14 @@ export function keepStored(
 
   /** Both tabs hold what the other does not: this one's is put down as well, until the artist has chosen. */
   function choose(theirs: OpenedSet): void {
-    store.setState({ saving: 'conflict' });
+    tell('conflict');
     holdMine(store.getState().set);
     onConflict({ theirs });
   }
 
   /** Removed elsewhere; what was changed since waits for the artist. */
   function becomeGone(): void {
-    store.setState({ saving: 'gone' });
+    tell('gone');
     if (dirty()) holdMine(store.getState().set);
   }
 
@@ -192,14 +194,14 @@ export function keepStored(
     waiting = [];
     chosen();
     taking = true;
-    store.setState({ set: theirs.set, saving: 'saved', savingFault: undefined });
+    store.getState().takeStored(theirs.set);
     taking = false;
   }
 
   const unsubscribe = store.subscribe((state, before) => {
     if (before.heldFrom && !state.heldFrom && dirty()) schedule();
     if (state.set === before.set || taking) return;
-    if (state.saving === 'saved') store.setState({ saving: 'saving' });
+    if (state.saving === 'saved') tell('saving');
     record(before.set, state.set);
     // What a hand moves on the nail is folded in once it lets go: the journal has every step, and the picture comes first.
     if (!state.heldFrom) schedule();
@@ -212,7 +214,7 @@ export function keepStored(
     // Put back out of the bin.
     if (store.getState().saving === 'gone') {
       chosen();
-      store.setState({ saving: dirty() ? 'saving' : 'saved' });
+      tell(dirty() ? 'saving' : 'saved');
       if (dirty()) schedule();
     }
     if (stored.revision <= revision || saving) return;
@@ -248,7 +250,7 @@ export function keepStored(
   window.addEventListener('pagehide', flush);
   window.addEventListener('beforeunload', guard);
   if (dirty()) {
-    store.setState({ saving: 'saving' });
+    tell('saving');
     schedule();
   }
   return {
@@ -270,7 +272,7 @@ export function keepStored(
       revision = next;
       waiting = [...waiting, ...held];
       held = [];
-      store.setState({ saving: 'saving' });
+      tell('saving');
       schedule();
     },
     putAgain: async () => {
@@ -280,7 +282,7 @@ export function keepStored(
         savedSet = base = set;
         waiting = [];
         chosen();
-        store.setState({ saving: 'saved', savingFault: undefined });
+        tell('saved');
       } catch (error) {
         fail(error);
       }

@@ -1,0 +1,37 @@
+import { OFFERS, offersFor } from './offers';
+import { Element, TECHNIQUES } from './techniques';
+
+const FRESH = {
+  colour: 'rose-nude',
+  second: 'rose-nude',
+  liner: 'rose-nude',
+  magnetic: 'magnetic-gel',
+  clear: 'rose-nude',
+  cover: 'rose-nude',
+  dips: ['rose-nude', 'rose-nude'] as [string, string],
+};
+
+describe('what can be added to a look', () => {
+  it('every technique is offered, and each offer under a key of its own', () => {
+    const keys = OFFERS.map((offer) => offer.key);
+    expect(keys).toEqual(expect.arrayContaining(TECHNIQUES.map(({ kind }) => kind)));
+    expect(new Set(keys).size).toBe(keys.length);
+  });
+
+  it.each(OFFERS.map((offer) => [offer.words, offer] as const))(
+    '%s is an element as a file may hold it',
+    (_, offer) => {
+      expect(Element.safeParse(offer.fresh('added', FRESH))).toMatchObject({
+        success: true,
+        data: { id: 'added' },
+      });
+    },
+  );
+
+  it('is found by its name first, then by what is said of it', () => {
+    expect(offersFor('lin')[0]!.key).toBe('lines');
+    expect(offersFor('stripes').map((offer) => offer.key)).toContain('lines');
+    expect(offersFor('no such thing')).toEqual([]);
+    expect(offersFor('  ')).toHaveLength(OFFERS.length);
+  });
+});

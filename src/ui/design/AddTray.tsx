@@ -1,0 +1,111 @@
+'use client';
+import { Button, Modal, TextInput } from '@mantine/core';
+import { IconPlus, IconSearch } from '@tabler/icons-react';
+import { useMemo, useState } from 'react';
+import { buildOf, frameOf } from '@/core/compile/prepare';
+import { offersFor, type Offer } from '@/core/craft/offers';
+import type { Look } from '@/core/document/document';
+import { nailWords } from '@/core/model/names';
+import { StillPicture } from '../kit/StillPicture';
+import { FINENESS, usePicture } from '../kit/usePictures';
+import { useSettled, useStudio, useStudioStore } from '../studio/studio';
+import { elementId } from './elementId';
+import { broughtFor, freshProducts } from './fresh';
+import classes from './AddTray.module.css';
+
+const MOST_PX = 92;
+const PX_PER_MM = 4.4;
+
+/** What can be added to the open look, each shown on the nail in focus. */
+export function AddTray({ look }: { look: Look }) {
+  const [open, setOpen] = useState(false);
+  const focus = useStudio((s) => s.focus);
+  return (
+    <>
+      <Button variant="default" leftSection={<IconPlus size={18} />} onClick={() => setOpen(true)}>
+        Add
+      </Button>
+      <Modal
+        opened={open}
+        onClose={() => setOpen(false)}
+        size={1060}
+        title={`Add to “${look.name}”, seen on the ${nailWords(focus)}`}
+      >
+        {open && <Offers look={look} onAdded={() => setOpen(false)} />}
+      </Modal>
+    </>
+  );
+}
+
+function Offers({ look, onAdded }: { look: Look; onAdded: () => void }) {
+  const [sought, setSought] = useState('');
+  const store = useStudioStore();
+  const offers = offersFor(sought);
+  function add(offer: Offer) {
+    const { set, change, openElementAt } = store.getState();
+    const element = offer.fresh(elementId(offer.key, look), freshProducts(set));
+    const put = { kind: 'put-element', look: look.id, element } as const;
+    const brought = broughtFor(element, set);
+    if (change(brought.length > 0 ? { kind: 'many', changes: [...brought, put] } : put))
+      openElementAt(element.id);
+    onAdded();
+  }
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (offers[0]) add(offers[0]);
+      }}
+    >
+      <TextInput
+        data-autofocus
+        aria-label="Search"
+        placeholder="Search: stripes, stones, fade …"
+        leftSection={<IconSearch size={18} />}
+        value={sought}
+        onChange={(event) => setSought(event.currentTarget.value)}
+      />
+      <ul className={classes.offers} aria-label="What can be added">
+        {offers.map((offer) => (
+          <li key={offer.key}>
+            <OfferButton offer={offer} look={look} onPick={() => add(offer)} />
+          </li>
+        ))}
+      </ul>
+      {offers.length === 0 && <p className={classes.none}>Nothing is called so. Try another word.</p>}
+    </form>
+  );
+}
+
+function OfferButton({ offer, look, onPick }: { offer: Offer; look: Look; onPick: () => void }) {
+  const set = useSettled((now) => now);
+  const focus = useStudio((s) => s.focus);
+  const trial = useMemo(() => {
+    const element = offer.fresh(elementId(offer.key, look), freshProducts(set));
+    const brought = broughtFor(element, set).flatMap((one) =>
+      one.kind === 'put-product' ? [one.product] : [],
+    );
+    const trialLook = { ...look, elements: [...look.elements, element] };
+    return {
+      ...set,
+      kit: { ...set.kit, products: [...set.kit.products, ...brought] },
+      looks: [trialLook],
+      nails: { ...set.nails, [focus]: { ...set.nails[focus], look: look.id, changes: [] } },
+      edits: [],
+    };
+  }, [offer, look, set, focus]);
+  const { length_mm } = frameOf(set.nails[focus], buildOf(set, set.nails[focus]));
+  const px_per_mm = Math.min(PX_PER_MM, Math.round((MOST_PX / length_mm) * 10) / 10);
+  const picture = usePicture(trial, focus, px_per_mm * FINENESS);
+  return (
+    <button type="button" className={classes.offer} data-testid={`add-${offer.key}`} onClick={onPick}>
+      <span className={classes.picture}>
+        <StillPicture picture={picture} px_per_mm={px_per_mm} />
+      </span>
+      <span>
+        <strong>{offer.words}</strong>
+        <span className={classes.blurb}>{offer.blurb}</span>
+      </span>
+    </button>
+  );
+}

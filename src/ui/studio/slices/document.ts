@@ -1,0 +1,125 @@
+import { handsApart, onBothHands, withTwins, type WornChange } from '@/core/document/bothHands';
+import { applyChange, type Change } from '@/core/document/changes';
+import type { SetDocument } from '@/core/document/document';
+import { onlyHere, wearersOf } from '@/core/document/onlyHere';
+import type { NailName } from '@/core/model/names';
+import { faultLine } from '@/core/model/result';
+import type { Studio } from '../studio';
+import type { Slice } from './slice';
+
+export interface Made {
+  from: SetDocument;
+  to: SetDocument;
+  change: Change;
+  gesture: string | undefined;
+  /** Of the gesture before it. */
+  joins: boolean;
+}
+
+/** Nails besides the chosen ones that the last change reached, and what takes it back from there. */
+export interface Carried {
+  /** `hands`: to the same fingers of the other hand; `look`: to all that wear the look. */
+  by: 'hands' | 'look';
+  nails: NailName[];
+  before: SetDocument;
+  after: SetDocument;
+}
+
+export interface DocumentSlice {
+  /** All that is undone and stored. */
+  set: SetDocument;
+  /** The change that led from one set to the next, where one did. */
+  made: Made | undefined;
+  refused: string | undefined;
+  carried: Carried | undefined;
+  /** Changes of one gesture (a drag, a stretch of typing) are one step of undo. */
+  change: (change: Change, gesture?: string) => boolean;
+  /** What nails wear is changed: of both hands, as long as they are edited as one. */
+  changeWorn: (change: WornChange, gesture?: string) => boolean;
+  /** The open look becomes that of the chosen nails alone; what was carried to others is taken back from them. */
+  onlyOnChosen: () => boolean;
+  /** Takes back from the other hand what the last change carried there; from now on the hands differ. */
+  handsDiffer: () => boolean;
+}
+
+const OF_A_LOOK: ReadonlySet<Change['kind']> = new Set(['put-element', 'remove-element', 'move-element']);
+
+/** The chosen nails, and where both hands are edited as one those of the same fingers. */
+export function chosenNails({ selected, bothHands }: Pick<Studio, 'selected' | 'bothHands'>): NailName[] {
+  return bothHands ? withTwins(selected) : selected;
+}
+
+export function documentSlice(set: SetDocument, joining: (joins: boolean, write: () => void) => void) {
+  const slice: Slice<DocumentSlice> = (write, read) => ({
+    set,
+    made: undefined,
+    refused: undefined,
+    carried: undefined,
+    change: (change, gesture) => {
+      const { set: from, made, carried } = read();
+      const next = applyChange(from, change);
+      if (!next.ok) {
+        write({ refused: faultLine(next.faults[0]!) });
+        return false;
+      }
+      const joins = gesture !== undefined && made?.gesture === gesture && made.to === from;
+      const to = next.value;
+      joining(joins, () =>
+        write({
+          set: to,
+          refused: undefined,
+          made: { from, to, change, gesture, joins },
+          carried: withLook(change, joins && carried?.by === 'look' ? carried.before : from, to, read()),
+        }),
+      );
+      return true;
+    },
+    changeWorn: (change, gesture) => {
+      const { set: from, bothHands, carried: earlier, change: make } = read();
+      if (!bothHands) return make(change, gesture);
+      const both = onBothHands(from, change);
+      if (!make(both.change, gesture)) return false;
+      const { set: after, made } = read();
+      const before = made?.joins && earlier ? earlier.before : from;
+      write({
+        carried: both.nails.length > 0 ? { by: 'hands', nails: both.nails, before, after } : undefined,
+      });
+      return true;
+    },
+    onlyOnChosen: () => {
+      const studio = read();
+      const { set: now, carried, openLook, openElement } = studio;
+      const before = carried?.by === 'look' && carried.after === now ? carried.before : now;
+      const nails = chosenNails(studio).filter((name) => now.nails[name].look === openLook);
+      const own = openLook === undefined ? undefined : onlyHere(before, now, openLook, nails);
+      if (!own) {
+        write({ refused: 'A set has twelve looks at most: remove one that nobody wears.' });
+        return false;
+      }
+      if (!studio.change(own.change)) return false;
+      write({ openLook: own.look, openElement });
+      return true;
+    },
+    handsDiffer: () => {
+      const { carried, change } = read();
+      if (carried?.by !== 'hands' || !change(handsApart(carried.before, carried.nails))) return false;
+      write({ bothHands: false });
+      return true;
+    },
+  });
+  return slice;
+}
+
+/** What an element of a look became, it became on every nail that wears the look. */
+function withLook(
+  change: Change,
+  before: SetDocument,
+  after: SetDocument,
+  studio: Studio,
+): Carried | undefined {
+  if (!OF_A_LOOK.has(change.kind) || !('look' in change) || typeof change.look !== 'string') return undefined;
+  const wearers = wearersOf(after, change.look);
+  const chosen = chosenNails(studio);
+  const nails = wearers.filter((name) => !chosen.includes(name));
+  return nails.length > 0 && nails.length < wearers.length ? { by: 'look', nails, before, after } : undefined;
+}
