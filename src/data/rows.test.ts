@@ -56,24 +56,27 @@ describe('one bad row is one bad row', () => {
   });
 
   it('any row of any table is put as any JSON: every list still comes, and the row stands among the broken', async () => {
-    const content = fc.oneof(
-      fc.object({ maxDepth: 2 }),
-      fc.record({
-        changed_at: fc.jsonValue(),
-        revision: fc.jsonValue(),
-        title: fc.jsonValue(),
-        document: fc.jsonValue(),
-        step: fc.jsonValue(),
-        basis: fc.jsonValue(),
-        sets: fc.jsonValue(),
-        name: fc.jsonValue(),
-        product: fc.jsonValue(),
-        value: fc.jsonValue(),
-        past: fc.jsonValue(),
-        picture: fc.jsonValue(),
-        removed_at: fc.jsonValue(),
-      }),
-    );
+    const content = fc
+      .oneof(
+        fc.object({ maxDepth: 2 }),
+        fc.record({
+          changed_at: fc.jsonValue(),
+          revision: fc.jsonValue(),
+          title: fc.jsonValue(),
+          document: fc.jsonValue(),
+          step: fc.jsonValue(),
+          basis: fc.jsonValue(),
+          sets: fc.jsonValue(),
+          name: fc.jsonValue(),
+          product: fc.jsonValue(),
+          value: fc.jsonValue(),
+          past: fc.jsonValue(),
+          picture: fc.jsonValue(),
+          removed_at: fc.jsonValue(),
+        }),
+      )
+      // The stand-in for the browser's store copies such a key otherwise than a browser does.
+      .filter((row) => !JSON.stringify(row).includes('__proto__'));
     await fc.assert(
       fc.asyncProperty(fc.constantFrom(...NAMES), content, fc.nat(), async (name, row, nth) => {
         await furnished();

@@ -2,6 +2,7 @@ import { liveQuery } from 'dexie';
 import { VERSION, type SetDocument } from '@/core/document/document';
 import { parseSet } from '@/core/document/parse';
 import { fail, ok, type Result } from '@/core/model/result';
+import { nameApart } from '@/core/document/naming';
 import { wordsWith } from '@/core/model/primitives';
 import { binned, clearOldBin } from './bin';
 import { db, type JournalEntry, type StoredHistory, type StoredSet } from './database';
@@ -252,4 +253,11 @@ async function freeId(wanted: string): Promise<string> {
   for (let n = 2; (await db().sets.get(id)) || (await db().gone.get(id)); n += 1)
     id = `${wanted.slice(0, 36)}-${n}`;
   return id;
+}
+
+/** Adds the same set once more, under a title with a number of its own. Returns its id. */
+export async function addCopy(set: SetDocument): Promise<string> {
+  const titles = (await db().sets.toArray()).map((one) => String(one.title));
+  const plain = set.title.replace(/ \d+$/, '');
+  return addSet({ ...set, title: nameApart(plain, [...titles, plain]) });
 }

@@ -54,6 +54,14 @@ export function nailsWords(nails: readonly NailName[]): string {
   return nails.length === 1 ? 'this nail' : `${nails.length} nails`;
 }
 
+/** "all ten nails", "the left hand", "both thumbs", "4 nails": what several chosen nails are together. */
+export function groupWords(nails: readonly NailName[]): string {
+  if (nails.length === NAILS.length) return 'all ten nails';
+  for (const hand of HANDS)
+    if (nails.length === 5 && nails.every((nail) => handOf(nail) === hand)) return `the ${hand} hand`;
+  return nailsWords(nails);
+}
+
 /** The key that selects this nail: 1–9, then 0. */
 export function digitOf(nail: NailName): string {
   return String((NAILS.indexOf(nail) + 1) % 10);

@@ -23,6 +23,14 @@ export const SKIN_TONES: readonly { words: string; colour: string }[] = [
   { words: 'Deep', colour: '#5c3d2c' },
 ];
 
+/** The nails of a set that are as long and wide as anybody's: nobody has measured them yet. */
+export function typicalNails(nails: Readonly<Record<NailName, { plate: Plate }>>): NailName[] {
+  return (Object.keys(nails) as NailName[]).filter((name) => {
+    const [{ width_mm, bed_mm, arch_mm }, typical] = [nails[name].plate, typicalPlate(name)];
+    return width_mm === typical.width_mm && bed_mm === typical.bed_mm && arch_mm === typical.arch_mm;
+  });
+}
+
 export function typicalPlate(nail: NailName): Plate {
   const { width_mm, bed_mm } = TYPICAL[fingerOf(nail)];
   return {

@@ -5,6 +5,9 @@ import type { Nail } from '../model/nail';
 import { genericKit } from './kit';
 import { SKIN_TONES, typicalPlate } from './hand';
 
+/** The title of a set that nobody has named yet. */
+export const NEW_SET_TITLE = 'New set';
+
 /** A new set: a typical hand and the generic kit, one plain look on all ten, so that nails stand there at once. */
 export function newSet(id: string, title: string): SetDocument {
   const nails = Object.fromEntries(

@@ -14,7 +14,7 @@ import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
 import type { Plan } from '@/core/plan/planSet';
 import { benchCard, type CardLine } from '@/core/timing/benchCard';
 import { useClients } from '../clients/useClients';
-import { downloadText } from '../kit/download';
+import { downloadText, fileName } from '../kit/download';
 import { HandsSpread } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { clockWords, countWords, handWords, timeWords } from '../kit/words';
@@ -103,7 +103,9 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
               leftSection={<IconDownload size={18} />}
               disabled={!fresh}
               loading={fresh && searched < 1 && !searchFailed}
-              onClick={() => downloadText(`${set.id}.plan.json`, `${JSON.stringify(plan, null, 2)}\n`)}
+              onClick={() =>
+                downloadText(`${fileName(set.title)}, plan.json`, `${JSON.stringify(plan, null, 2)}\n`)
+              }
             >
               Plan as file
             </Button>

@@ -13,6 +13,7 @@ import { Go, go } from '../kit/Go';
 import { notify, notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
 import { dayWords } from './days';
+import { titleFor } from './titles';
 import classes from './ClientsView.module.css';
 
 /** One client's card. What is typed is kept at every stroke. */
@@ -26,7 +27,7 @@ export function ClientCard({ client }: { client: Client }) {
   const latest = client.measures[0];
 
   async function newSet() {
-    const id = await addNewSet(latest?.plates);
+    const id = await addNewSet(latest?.plates, titleFor(client.name));
     await makeFor(id, client.id);
     go(pathOf({ kind: 'set', id, view: 'hands' }));
   }

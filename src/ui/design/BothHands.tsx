@@ -2,6 +2,7 @@
 import { Button, Switch } from '@mantine/core';
 import { upperFirst } from '@/core/model/letters';
 import { HANDS, handOf, nailWords, type NailName } from '@/core/model/names';
+import { ChooseNails } from '../studio/ChooseNails';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import classes from './DesignView.module.css';
 
@@ -14,13 +15,15 @@ export function BothHands() {
   const store = useStudioStore();
   return (
     <>
-      <Switch
-        className={classes.both}
-        label="Both hands"
-        title="What is put on a nail goes on the same finger of the other hand as well"
-        checked={bothHands}
-        onChange={(event) => store.getState().editBothHands(event.currentTarget.checked)}
-      />
+      <div className={classes.both}>
+        <Switch
+          label="Both hands"
+          title="What is put on a nail goes on the same finger of the other hand as well"
+          checked={bothHands}
+          onChange={(event) => store.getState().editBothHands(event.currentTarget.checked)}
+        />
+        <ChooseNails />
+      </div>
       {carried && (
         <div className={classes.carried} role="status">
           <span>{alsoWords(carried.nails)}</span>

@@ -1,5 +1,5 @@
 'use client';
-import { Button, NativeSelect } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { readPath, writePath } from '@/core/craft/fieldPath';
 import { supplyKindOf } from '@/core/craft/supplies';
 import { contextOf } from '@/core/compile/prepare';
@@ -13,6 +13,7 @@ import { useSupplies } from '../shelf/useShelf';
 import { useStudioStore } from '../studio/studio';
 import { useEditing } from './useEditing';
 import { usePen } from './usePen';
+import { Pick } from '../kit/Pick';
 import classes from './DesignView.module.css';
 
 /** The editor of one element, made from the fields its technique declares. */
@@ -62,7 +63,7 @@ function FromShelf({ element, onTake }: { element: Element; onTake: (next: Eleme
     : [];
   if (!fromShelf || fitting.length === 0) return null;
   return (
-    <NativeSelect
+    <Pick
       className={classes.wide}
       label="From the shelf"
       value=""

@@ -1,14 +1,12 @@
 'use client';
-import { ActionIcon, Button, ColorPicker, NativeSelect, Popover, TextInput } from '@mantine/core';
-import { IconColorPicker } from '@tabler/icons-react';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { swatchOf } from '@/core/picture/swatch';
-import { tidyWords } from '@/core/model/primitives';
 import type { Product } from '@/core/model/product';
-import { recoloured } from '@/core/starter/shelf';
 import type { ProductFieldProps } from '../kit/fields/host';
 import { useShelf } from '../shelf/useShelf';
 import { useStudio } from '../studio/studio';
+import { Pick } from '../kit/Pick';
+import { OwnColour } from './OwnColour';
 import { useTaking } from './useTaking';
 import classes from './DesignView.module.css';
 
@@ -16,7 +14,7 @@ import classes from './DesignView.module.css';
 export function ProductInput({ words, families, value, onChange }: ProductFieldProps) {
   const kit = useStudio((s) => s.set.kit.products);
   const { items } = useShelf();
-  const { take, takeNew } = useTaking(onChange);
+  const { take } = useTaking(onChange);
   const fits = (product: Product) => families.includes(product.family);
   // What it has now stands there, whether or not it would be offered.
   const inSet = kit.filter((product) => fits(product) || product.id === value);
@@ -29,7 +27,7 @@ export function ProductInput({ words, families, value, onChange }: ProductFieldP
   const option = ({ id, name }: Product) => ({ value: id, label: name });
   return (
     <div className={classes.product} data-product>
-      <NativeSelect
+      <Pick
         label={words}
         value={value}
         leftSection={<Dot colour={now?.colour} />}
@@ -44,7 +42,7 @@ export function ProductInput({ words, families, value, onChange }: ProductFieldP
         }}
       />
       {now?.colour && <Coats product={now} />}
-      {now?.colour && <Recolour product={now} taken={[...kit, ...shelf]} onMade={takeNew} />}
+      {now?.colour && <OwnColour product={now} taken={[...kit, ...shelf]} onTaken={onChange} />}
     </div>
   );
 }
@@ -64,73 +62,6 @@ function Coats({ product }: { product: Product }) {
         <span key={i} style={{ background: colour }} />
       ))}
     </span>
-  );
-}
-
-function Recolour({
-  product,
-  taken,
-  onMade,
-}: {
-  product: Product;
-  taken: readonly Product[];
-  onMade: (product: Product) => void;
-}) {
-  const [open, setOpen] = useState(false);
-  const [name, setName] = useState('');
-  const [colour, setColour] = useState(product.colour ?? '#b0303a');
-  const good = /^#[0-9a-f]{6}$/i.test(colour);
-  function make() {
-    const made = recoloured(
-      product,
-      tidyWords(name) ?? `${product.name} ${colour}`,
-      colour,
-      new Set(taken.map((one) => one.id)),
-    );
-    onMade(made);
-    setOpen(false);
-  }
-  return (
-    <Popover opened={open} onChange={setOpen} position="bottom-end" width={280} trapFocus returnFocus>
-      <Popover.Target>
-        <ActionIcon
-          variant="default"
-          aria-label={`A new colour like ${product.name}`}
-          title="A new colour"
-          onClick={() => setOpen(!open)}
-        >
-          <IconColorPicker size={20} />
-        </ActionIcon>
-      </Popover.Target>
-      <Popover.Dropdown aria-label="A new colour">
-        <form
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (good) make();
-          }}
-        >
-          <ColorPicker fullWidth format="hex" value={colour} onChange={setColour} />
-          <TextInput
-            mt="sm"
-            label="Colour"
-            data-autofocus
-            value={colour}
-            error={good ? undefined : 'a colour such as #b0303a'}
-            onChange={(event) => setColour(event.currentTarget.value)}
-          />
-          <TextInput
-            mt="sm"
-            label="Name"
-            placeholder={`${product.name} ${colour}`}
-            value={name}
-            onChange={(event) => setName(event.currentTarget.value)}
-          />
-          <Button type="submit" mt="md" fullWidth disabled={!good}>
-            Put it on the shelf and use it
-          </Button>
-        </form>
-      </Popover.Dropdown>
-    </Popover>
   );
 }
 

@@ -1,14 +1,14 @@
 'use client';
-import { NativeSelect } from '@mantine/core';
 import { COLOUR_VIEWS } from '@/core/colour/views';
 import { useStudio, useStudioStore } from '../studio/studio';
+import { Pick } from '../kit/Pick';
 
 /** By whose eyes, or in which light, the nails are shown. */
 export function SeenAs() {
   const seenAs = useStudio((s) => s.seenAs);
   const store = useStudioStore();
   return (
-    <NativeSelect
+    <Pick
       size="sm"
       aria-label="Seen"
       value={seenAs}

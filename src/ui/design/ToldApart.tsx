@@ -1,5 +1,4 @@
 'use client';
-import { NativeSelect } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';
@@ -8,6 +7,7 @@ import { contrastOn } from '@/workers/planner';
 import { notDrawn } from '../kit/notDrawn';
 import { useSettled, useStudio } from '../studio/studio';
 import { elementWords } from './elementWords';
+import { Pick } from '../kit/Pick';
 import classes from './DesignView.module.css';
 
 /** How far the open element can be told from another on the nail in focus. */
@@ -38,7 +38,7 @@ export function ToldApart({ look, element }: { look: Look; element: Element }) {
   if (element.kind === 'finish' || others.length === 0) return null;
   return (
     <div className={classes.wide}>
-      <NativeSelect
+      <Pick
         label="Told from"
         value={other ?? ''}
         data={[

@@ -2,6 +2,7 @@
 import type { Product } from '@/core/model/product';
 import { onShelf } from '@/core/starter/shelf';
 import { putOnShelf } from '@/data/shelf';
+import { notKept } from '../kit/notify';
 import { useGesture } from '../kit/useGesture';
 import { useStudioStore } from '../studio/studio';
 
@@ -20,7 +21,7 @@ export function useTaking(onTaken: (id: string, gesture: string) => void) {
     take,
     /** One that was just made: it stands on the shelf too, and the set carries it whatever becomes of the shelf. */
     takeNew: (product: Product): void => {
-      void putOnShelf([onShelf(product)]).catch(() => undefined);
+      void putOnShelf([onShelf(product)]).catch(notKept);
       take(product);
     },
   };

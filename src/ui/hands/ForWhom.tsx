@@ -1,14 +1,18 @@
 'use client';
-import { Button, NativeSelect } from '@mantine/core';
+import { Button, Modal, TextInput } from '@mantine/core';
+import { useState } from 'react';
 import { measureAll } from '@/core/document/changes';
 import { platesOf, withMeasures, type Client } from '@/core/model/client';
 import { addClient, changeClient, makeFor } from '@/data/clients';
+import { tidyWords } from '@/core/model/primitives';
+import { isUnnamed, titleFor } from '../clients/titles';
 import { dayWords, today } from '../clients/days';
 import { useClients } from '../clients/useClients';
 import { Go } from '../kit/Go';
 import { notify, notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
 import { useStudio, useStudioStore } from '../studio/studio';
+import { Pick } from '../kit/Pick';
 import classes from './HandsView.module.css';
 
 const NEW = 'new';
@@ -20,10 +24,20 @@ export function ForWhom() {
   const { clients } = useClients();
   const client = clients?.find((one) => one.sets.includes(id));
 
+  const [naming, setNaming] = useState(false);
+
+  /** The set is called by client and day, as long as nobody named it. */
+  async function makeItFor(one: Client | undefined) {
+    await makeFor(id, one?.id);
+    const { set, change } = store.getState();
+    const others = [undefined, ...(clients ?? []).map(({ name }) => name)];
+    if (one && others.some((name) => isUnnamed(set.title, name)))
+      change({ kind: 'rename', title: titleFor(one.name) });
+  }
+
   async function choose(value: string) {
-    if (value !== NEW) return makeFor(id, value || undefined);
-    const made = await addClient('New client');
-    await makeFor(id, made.id);
+    if (value === NEW) setNaming(true);
+    else await makeItFor(clients?.find((one) => one.id === value));
   }
 
   function take({ measures: [latest] }: Client) {
@@ -40,16 +54,25 @@ export function ForWhom() {
 
   return (
     <div className={classes.whom}>
-      <NativeSelect
+      <Pick
         aria-label="For whom"
         value={client?.id ?? ''}
         data={[
           { value: '', label: 'For nobody yet' },
           ...(clients ?? []).map((one) => ({ value: one.id, label: `For ${one.name}` })),
-          { value: NEW, label: 'For a new client' },
+          { value: NEW, label: 'A new client …' },
         ]}
         onChange={(event) => void choose(event.currentTarget.value).catch(notKept)}
       />
+      {naming && (
+        <NewClient
+          onClose={() => setNaming(false)}
+          onNamed={(name) => {
+            setNaming(false);
+            addClient(name).then(makeItFor).catch(notKept);
+          }}
+        />
+      )}
       {client && (
         <>
           <Go href={pathOf({ kind: 'clients', id: client.id })}>The card</Go>
@@ -69,5 +92,32 @@ export function ForWhom() {
         </>
       )}
     </div>
+  );
+}
+
+/** A new client needs a name, and nothing else yet. */
+function NewClient({ onClose, onNamed }: { onClose: () => void; onNamed: (name: string) => void }) {
+  const [name, setName] = useState('');
+  const tidy = tidyWords(name);
+  return (
+    <Modal opened onClose={onClose} title="A new client" centered>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (tidy) onNamed(tidy);
+        }}
+      >
+        <TextInput
+          data-autofocus
+          label="Name"
+          maxLength={80}
+          value={name}
+          onChange={(event) => setName(event.currentTarget.value)}
+        />
+        <Button type="submit" mt="md" fullWidth disabled={!tidy}>
+          Make this set for them
+        </Button>
+      </form>
+    </Modal>
   );
 }

@@ -6,6 +6,7 @@ import { tipWords } from '@/core/craft/tipFit';
 import { tipsOf } from '@/core/judge/rules/tipSize';
 import { upperFirst } from '@/core/model/letters';
 import { fingerOf, handNails, handOf, NAILS, digitOf, nailWords, type NailName } from '@/core/model/names';
+import { typicalNails } from '@/core/starter/hand';
 import type { Caliper } from '@/devices/caliper';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './HandsView.module.css';
@@ -25,7 +26,7 @@ interface Told {
   fault: boolean;
 }
 
-/** Thirty measures in one flow: type, Enter, the next. What is typed at one of several chosen nails goes to all. */
+/** Thirty measures in one flow: type, Enter, the next. */
 export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: Caliper; turned: boolean }) {
   const set = useStudio((s) => s.set);
   const selected = useStudio((s) => s.selected);
@@ -34,6 +35,7 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
   const [draft, setDraft] = useState<{ spot: string; text: string }>();
   const last = useRef<Spot>(ORDER[0]!);
   const shown = turned ? [...NAILS].reverse() : NAILS;
+  const typical = typicalNails(set.nails);
   const tips = tipsOf(set);
   const usesTips = NAILS.some((nail) => takesTip(set, set.nails[nail]));
 
@@ -54,10 +56,9 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
       setDraft({ spot: idOf(spot), text });
       return false;
     }
-    const nails = selected.length > 1 && selected.includes(nail) ? selected : [nail];
     store
       .getState()
-      .change({ kind: 'measure', nails: [...nails], plate: { [measure.key]: read.value.value_mm } });
+      .change({ kind: 'measure', nails: [nail], plate: { [measure.key]: read.value.value_mm } });
     const plates = store.getState().set.nails;
     const odd = oddPlate(
       plates[nail].plate,
@@ -84,10 +85,7 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
   return (
     <div className={classes.measures}>
       <table>
-        <caption>
-          Type a measure and press Enter: width, bed, arch, then the next nail.
-          {selected.length > 1 && ` What is typed at one of the ${selected.length} chosen nails goes to all.`}
-        </caption>
+        <caption>Type a measure and press Enter: width, bed, arch, then the next nail.</caption>
         <thead>
           <tr>
             <td />
@@ -115,6 +113,7 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
                       id={id}
                       inputMode="decimal"
                       autoComplete="off"
+                      data-typical={typical.includes(nail) || undefined}
                       aria-label={`${upperFirst(nailWords(nail))}, ${measure.words.toLowerCase()}`}
                       aria-invalid={told?.spot === id && told.fault}
                       {...(told?.spot === id ? { 'aria-describedby': 'measure-told' } : {})}
@@ -161,6 +160,13 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
           )}
         </tbody>
       </table>
+      {typical.length > 0 && (
+        <p className={classes.typical}>
+          {typical.length === NAILS.length
+            ? 'A typical hand: nothing is measured yet.'
+            : `Measured: ${NAILS.length - typical.length} of ten nails; the others are typical.`}
+        </p>
+      )}
       <p id="measure-told" className={classes.told} data-fault={told?.fault || undefined} role="status">
         {told?.words ?? (usesTips ? 'Tips: size, and mm to file off each side.' : '')}
       </p>

@@ -1,13 +1,17 @@
 'use client';
-import { Checkbox, NativeSelect } from '@mantine/core';
+import { Checkbox } from '@mantine/core';
+import { lengthened, shaped } from '@/core/compile/lengthen';
+import { lengthPast_mm } from '@/core/compile/lengths';
 import { frameOf, buildOf } from '@/core/compile/prepare';
 import { BUILDS, buildKindOf } from '@/core/craft/builds';
 import { readPath, writePath } from '@/core/craft/fieldPath';
+import { lengthOf, LENGTHS } from '@/core/craft/lengths';
 import { STARTS, startKindOf } from '@/core/craft/starts';
+import { namedBuild, nameApart } from '@/core/document/naming';
 import { SHAPE_DEFINITIONS } from '@/core/geometry/shape';
 import { upperFirst } from '@/core/model/letters';
 import { CONDITIONS, type Condition } from '@/core/model/nail';
-import { nailWords } from '@/core/model/names';
+import { groupWords, nailWords, type NailName } from '@/core/model/names';
 import { SHAPES, type Shape } from '@/core/model/shapes';
 import type { Start } from '@/core/model/start';
 import { carriesWords, thicknesses, type Thickness } from '@/core/simulate/strength';
@@ -16,7 +20,9 @@ import { FieldsOfSet } from '../design/FieldsOfSet';
 import { freeId } from '@/core/model/freeId';
 import { Choice, FigureInput } from '../kit/Inputs';
 import { useStudio, useStudioStore } from '../studio/studio';
+import { ChooseNails } from '../studio/ChooseNails';
 import { ThreeViewsDrawing } from './ThreeViewsDrawing';
+import { Pick } from '../kit/Pick';
 import classes from './HandsView.module.css';
 
 const CONDITION_WORDS: Record<Condition, string> = {
@@ -54,20 +60,24 @@ export function NailChoices() {
     }
     const made = buildKindOf(value.slice(NEW.length));
     const id = freeId(made.kind, set.builds);
+    const fresh = namedBuild(made.fresh(id));
+    const names = set.builds.map((one) => one.name);
     change({
       kind: 'many',
       changes: [
-        { kind: 'put-build', build: made.fresh(id) },
+        { kind: 'put-build', build: { ...fresh, name: nameApart(fresh.name, names) } },
         { kind: 'use-build', nails, build: id },
       ],
     });
   }
+  const shapeNow = (name: NailName) => set.nails[name].own_shape ?? buildOf(set, set.nails[name]).shape;
   const putStart = (next: Start, gesture?: string) =>
     change({ kind: 'nail', nails, put: { start: next } }, gesture);
   return (
     <FieldsOfSet>
       <aside className={classes.choices} aria-label="The chosen nails">
-        <h2>{nails.length > 1 ? `${nails.length} nails` : upperFirst(nailWords(focus))}</h2>
+        <h2>{upperFirst(nails.length > 1 ? groupWords(nails) : nailWords(focus))}</h2>
+        <ChooseNails />
         <ThreeViewsDrawing frame={frame} />
         {body && planning === 'fresh' && <ThicknessTable rows={thicknesses(body, frame.bed_mm, free_mm)} />}
         {body && planning === 'fresh' && (
@@ -77,8 +87,9 @@ export function NailChoices() {
           </p>
         )}
         <div className={classes.pair}>
-          <NativeSelect
-            label="Build"
+          <Pick
+            className={classes.wide}
+            label={differ(nails.map((name) => set.nails[name].build)) ? 'Build (they differ)' : 'Build'}
             value={nail.build}
             data={[
               { group: 'In this set', items: set.builds.map((one) => ({ value: one.id, label: one.name })) },
@@ -103,14 +114,22 @@ export function NailChoices() {
             />
           ))}
           <Choice
-            label="Shape"
+            label={differ(nails.map(shapeNow)) ? 'Shape (they differ)' : 'Shape'}
             choices={[
-              { value: '', label: `${SHAPE_DEFINITIONS[build.shape].words}, as the build` },
+              ...(nail.own_shape
+                ? [{ value: '', label: `${SHAPE_DEFINITIONS[build.shape].words}, as the build` }]
+                : []),
               ...SHAPES.map((shape) => ({ value: shape, label: SHAPE_DEFINITIONS[shape].words })),
             ]}
-            value={nail.own_shape ?? ''}
-            onChange={(next) =>
-              change({ kind: 'nail', nails, put: { own_shape: next ? (next as Shape) : null } })
+            value={shapeNow(focus)}
+            onChange={(next) => change(shaped(set, nails, next ? (next as Shape) : null))}
+          />
+          <Choice
+            label={differ(nails.map((name) => lengthPast_mm(set, name))) ? 'Length (they differ)' : 'Length'}
+            choices={LENGTHS.map(({ words, free_mm: mm }) => ({ value: words, label: `${words}, ${mm} mm` }))}
+            value={lengthOf(free_mm).words}
+            onChange={(words) =>
+              change(lengthened(set, nails, LENGTHS.find((one) => one.words === words)!.free_mm))
             }
           />
           <FigureInput
@@ -120,14 +139,7 @@ export function NailChoices() {
             min={0}
             max={30}
             step={0.5}
-            onChange={(mm, gesture) =>
-              change(
-                kind.edge === 'plate'
-                  ? { kind: 'measure', nails, plate: { free_edge_mm: mm } }
-                  : { kind: 'nail', nails, put: { own_free_mm: mm } },
-                gesture,
-              )
-            }
+            onChange={(mm, gesture) => change(lengthened(set, nails, mm), gesture)}
           />
         </div>
         <div className={classes.pair}>
@@ -179,6 +191,11 @@ export function NailChoices() {
       </aside>
     </FieldsOfSet>
   );
+}
+
+/** Whether several nails have not the same. */
+function differ(values: readonly unknown[]): boolean {
+  return values.some((value) => value !== values[0]);
 }
 
 /** What lies on the nail beside what is wanted there. */

@@ -1,7 +1,8 @@
 'use client';
-import { NativeSelect, TextInput } from '@mantine/core';
+import { TextInput } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
 import { useGesture } from './useGesture';
+import { Pick } from './Pick';
 
 /*
  * The browser's own controls in Mantine's dress: they are at home on a tablet, work by keyboard everywhere,
@@ -18,7 +19,7 @@ interface ChoiceProps {
 
 export function Choice({ label, value, choices, onChange, leftSection }: ChoiceProps) {
   return (
-    <NativeSelect
+    <Pick
       label={label}
       value={value}
       leftSection={leftSection}

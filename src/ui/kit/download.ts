@@ -4,7 +4,17 @@ import { writeSetText } from '@/core/document/parse';
 
 /** Hands a set's file to the browser. */
 export function downloadSet(set: SetDocument): void {
-  downloadText(`${set.id}.lacquer.json`, writeSetText(set));
+  downloadText(`${fileName(set.title)}.lacquer.json`, writeSetText(set));
+}
+
+/** A title as the name of a file: what a file system refuses is left out. */
+export function fileName(title: string): string {
+  const name = title
+    .normalize('NFC')
+    .replace(/[\\/:*?"<>|\p{Cc}]+/gu, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+  return name.replace(/^\.+|[. ]+$/g, '') || 'Set';
 }
 
 /** Hands a text file to the browser. */

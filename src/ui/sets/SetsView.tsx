@@ -1,5 +1,4 @@
 'use client';
-import { wordsWith } from '@/core/model/primitives';
 import { Button, TextInput } from '@mantine/core';
 import { IconBottle, IconFolderOpen, IconPlus, IconSearch, IconUsers } from '@tabler/icons-react';
 import { useInViewport } from '@mantine/hooks';
@@ -7,7 +6,7 @@ import { startTransition, useEffect, useRef, useState } from 'react';
 import type { Fault } from '@/core/model/result';
 import { NAILS } from '@/core/model/names';
 import type { StoredSet } from '@/data/database';
-import { addSet, foldLeft, watchSets } from '@/data/sets';
+import { addCopy, addSet, foldLeft, watchSets } from '@/data/sets';
 import type { Listed } from '@/data/listed';
 import { addNewSet, editedDemo, restoreDemo, seedOnce } from '@/data/starting';
 import { downloadSet } from '../kit/download';
@@ -201,10 +200,7 @@ export function SetsView() {
                   {
                     key: 'copy',
                     words: 'Make a copy',
-                    onPick: () =>
-                      void addSet({ ...stored.document, title: wordsWith(stored.title, '(copy)') }).catch(
-                        notKept,
-                      ),
+                    onPick: () => void addCopy(stored.document).catch(notKept),
                   },
                   {
                     key: 'export',

@@ -1,8 +1,9 @@
 'use client';
-import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { BULK, changeAll, type BulkKey } from '@/core/starter/bulk';
 import type { ShelfItem } from '@/core/model/shelf';
+import { Pick } from '../kit/Pick';
 import classes from './ShelfView.module.css';
 
 /** One figure for all chosen products; what has no such figure stays as it is, and is counted. */
@@ -33,7 +34,7 @@ export function BulkEdit({
       }}
     >
       <b>{count}</b>
-      <NativeSelect
+      <Pick
         aria-label="What to set"
         value={key}
         onChange={(event) => {

@@ -1,5 +1,5 @@
 'use client';
-import { Button, Checkbox, ColorInput, NativeSelect, NumberInput, Table, TextInput } from '@mantine/core';
+import { Button, Checkbox, ColorInput, NumberInput, Table, TextInput } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
 import { FAMILIES, lampOf } from '@/core/craft/families';
 import { LIGHT_WORDS } from '@/core/craft/supplies';
@@ -7,6 +7,7 @@ import { upperFirst } from '@/core/model/letters';
 import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
 import { LIGHTS, type Light, type Product } from '@/core/model/product';
 import type { ShelfItem } from '@/core/model/shelf';
+import { Pick } from '../kit/Pick';
 import classes from './ShelfView.module.css';
 
 interface Props {
@@ -122,7 +123,7 @@ export function ShelfRow({ item, open, onOpen, onChange, chosen, onChoose, onDup
                     max={600}
                     onPut={(open_s) => putProduct({ open_s })}
                   />
-                  <NativeSelect
+                  <Pick
                     label="Light"
                     value={lamp.light ?? ''}
                     data={[

@@ -1,5 +1,5 @@
 'use client';
-import { ActionIcon, Button, Checkbox, NativeSelect, Table, Tabs, TextInput } from '@mantine/core';
+import { ActionIcon, Button, Checkbox, Table, Tabs, TextInput } from '@mantine/core';
 import { useInViewport } from '@mantine/hooks';
 import { IconCopy, IconDownload, IconFileImport, IconSearch } from '@tabler/icons-react';
 import { startTransition, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
@@ -28,6 +28,7 @@ import { BulkEdit } from './BulkEdit';
 import { ShelfRow } from './ShelfRow';
 import { SuppliesList } from './SuppliesList';
 import { useShelf, useSupplies } from './useShelf';
+import { Pick } from '../kit/Pick';
 import classes from './ShelfView.module.css';
 
 const CsvChoice = late(() => import('./CsvChoice').then((module) => module.CsvChoice), 'The list');
@@ -125,7 +126,7 @@ export function ShelfView() {
               value={search}
               onChange={(event) => setSearch(event.currentTarget.value)}
             />
-            <NativeSelect
+            <Pick
               aria-label="Family"
               value={family}
               onChange={(event) => setFamily(event.currentTarget.value as ProductFamily | '')}

@@ -6,6 +6,8 @@ import { useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { messageOf } from '@/core/model/messageOf';
 import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
+import { NAILS } from '@/core/model/names';
+import { typicalNails } from '@/core/starter/hand';
 import { storeState } from '@/data/store';
 import { downloadSet } from '../kit/download';
 import { useGesture } from '../kit/useGesture';
@@ -15,7 +17,7 @@ import { late } from '../kit/late';
 import { MoreMenu } from '../kit/MoreMenu';
 import { notify } from '../kit/notify';
 import { unforeseen } from '../kit/unforeseen';
-import { useStudio, useStudioStore, useUndo } from './studio';
+import { useSettled, useStudio, useStudioStore, useUndo } from './studio';
 import type { WayOut } from './takeOut';
 import classes from './SetBar.module.css';
 
@@ -59,6 +61,7 @@ export function SetBar() {
   const planned_ms = useStudio((s) => s.planned_ms);
   const searched = useStudio((s) => s.searched);
   const settled = useStudio((s) => s.settled);
+  const typical = useSettled((set) => typicalNails(set.nails).length === NAILS.length);
   const undo = useUndo((s) => s.undo);
   const redo = useUndo((s) => s.redo);
   const canUndo = useUndo((s) => s.pastStates.length > 0);
@@ -85,7 +88,7 @@ export function SetBar() {
           onClick={() => setFound(true)}
         >
           {planning === 'fresh'
-            ? `${settled ? '' : 'about '}${timeWords(plan.sitting.total_s)} · ${countWords(plan.findings)}`
+            ? `${settled ? '' : 'about '}${timeWords(plan.sitting.total_s)} · ${countWords(plan.findings)}${typical ? ' · typical hand' : ''}`
             : `${timeWords(plan.sitting.total_s)} before · ${PLANNING_WORDS[planning]}`}
         </Button>
       )}

@@ -1,10 +1,14 @@
 'use client';
 import { useEffect } from 'react';
 import { handOf, NAILS } from '@/core/model/names';
+import { routeOfPath } from '../kit/route';
 import { useStudioStore } from './studio';
 
+/** Where words or figures are typed: every key is the field's. */
 const TYPING =
-  'input:not([type="radio"], [type="checkbox"]), textarea, select, [contenteditable], [role="dialog"] *';
+  'input:not([type="radio"], [type="checkbox"], [type="range"]), textarea, [contenteditable], [role="dialog"] *';
+/** A list to choose from has its own letters and arrows, but no undo. */
+const CHOOSING = 'select';
 
 /** The keys of every view: 1–0 select, letters put a look on, M mirrors, Ctrl Z and Y undo and redo. */
 export function StudioKeys() {
@@ -16,13 +20,14 @@ export function StudioKeys() {
       const studio = store.getState();
       if (event.ctrlKey || event.metaKey) {
         const key = event.key.toLowerCase();
-        if (key === 'z' && !event.shiftKey) store.temporal.getState().undo();
+        if (key === 'a' && !event.shiftKey && showsNails()) studio.select([...NAILS]);
+        else if (key === 'z' && !event.shiftKey) store.temporal.getState().undo();
         else if (key === 'y' || (key === 'z' && event.shiftKey)) store.temporal.getState().redo();
         else return;
         event.preventDefault();
         return;
       }
-      if (event.altKey) return;
+      if (event.altKey || target.matches(CHOOSING)) return;
       const digit = /^Digit(\d)$/.exec(event.code)?.[1];
       if (digit !== undefined) {
         const nail = NAILS[(Number(digit) + 9) % 10]!;
@@ -53,6 +58,12 @@ export function StudioKeys() {
     return () => window.removeEventListener('keydown', onKey);
   }, [store]);
   return null;
+}
+
+/** Elsewhere all there is to choose is words. */
+function showsNails(): boolean {
+  const route = routeOfPath(window.location.pathname);
+  return route?.kind === 'set' && (route.view === 'hands' || route.view === 'design');
 }
 
 export function toggled<T>(selected: readonly T[], item: T): T[] {

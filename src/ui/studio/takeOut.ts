@@ -7,7 +7,7 @@ import { PICTURE_PAD_MM, spreadOf } from '@/core/picture/spread';
 import type { Raster } from '@/core/picture/raster';
 import { buildOf, frameOf } from '@/core/compile/prepare';
 import { fingerOfNail, pictureOf, RANK } from '@/workers/planner';
-import { downloadBlob } from '../kit/download';
+import { downloadBlob, fileName } from '../kit/download';
 import { pixelCanvas, pngOf } from '../kit/pixelCanvas';
 
 export type WayOut = 'picture' | 'cut-out' | 'template-pdf' | 'template-svg';
@@ -19,16 +19,25 @@ const TITLE_MM = 7;
 /** Hands a picture or a template sheet of a set to the browser. */
 export async function takeOut(key: WayOut, set: SetDocument): Promise<void> {
   if (key === 'picture' || key === 'cut-out') {
-    downloadBlob(`${set.id}.png`, await pictureOfSet(set, key === 'picture'));
+    downloadBlob(
+      `${fileName(set.title)}${key === 'picture' ? '' : ', without a ground'}.png`,
+      await pictureOfSet(set, key === 'picture'),
+    );
     return;
   }
   const sheet = templateSheet(set);
   if (key === 'template-svg') {
-    downloadBlob(`${set.id}-template.svg`, new Blob([sheetSvg(sheet)], { type: 'image/svg+xml' }));
+    downloadBlob(
+      `${fileName(set.title)}, template.svg`,
+      new Blob([sheetSvg(sheet)], { type: 'image/svg+xml' }),
+    );
     return;
   }
   const bytes = await sheetPdf(sheet, set.title);
-  downloadBlob(`${set.id}-template.pdf`, new Blob([bytes.slice()], { type: 'application/pdf' }));
+  downloadBlob(
+    `${fileName(set.title)}, template.pdf`,
+    new Blob([bytes.slice()], { type: 'application/pdf' }),
+  );
 }
 
 /** Ten nails as they lie on two hands; on white with fingers and the title, or by themselves without a ground. */
