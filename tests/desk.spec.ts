@@ -64,7 +64,6 @@ test('a smile line follows the hand, says its figures meanwhile, and goes back a
   // What was open stays open; the nail wears something else, and says so.
   await expect(page.getByText('Wears Proscenium; Ticket stubs is open.')).toBeVisible();
   await expect(handle(page, 'piece-0')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Open Proscenium' }).click();
   const rise = page.getByRole('spinbutton', { name: 'Rise, mm' });
   await expect(rise).toHaveValue('0.6');
   const drop = await dragBy(page, 'smile-middle', 0, 1.5);
@@ -87,9 +86,9 @@ test('one nail has its fade otherwise; as the look has it again in one press', a
   await openDemo(page, 'Curtain Up');
   const before = (await exported(page)).text;
   await page.keyboard.press('1');
-  await page.getByRole('button', { name: 'Open Footlights' }).click();
   await page.getByRole('switch', { name: 'Both hands' }).click();
-  await page.getByRole('checkbox', { name: 'This nail only' }).click();
+  await page.getByRole('button', { name: 'More for this element' }).click();
+  await page.getByRole('menuitem', { name: 'Change it on the left little finger only' }).click();
   const [own, other] = [await pixels(page, 'left-little'), await pixels(page, 'right-little')];
   const drop = await dragBy(page, 'stop-0', 0, 4);
   await drop();
@@ -130,8 +129,8 @@ test('what is put on one hand goes on both, unless they differ on purpose', asyn
   // What one finger has otherwise, both have; it goes from both in one press.
   await page.getByRole('switch', { name: 'Both hands' }).click();
   await page.keyboard.press('1');
-  await page.getByRole('button', { name: 'Open Footlights' }).click();
-  await page.getByRole('checkbox', { name: 'Little fingers only' }).click();
+  await page.getByRole('button', { name: 'More for this element' }).click();
+  await page.getByRole('menuitem', { name: 'Change it on the little fingers only' }).click();
   const [left, right] = [await pixels(page, 'left-little'), await pixels(page, 'right-little')];
   const drop = await dragBy(page, 'stop-0', 0, 4);
   await drop();
@@ -147,7 +146,6 @@ test('a stone let go near a smile line lies on it; with Alt it stays where the h
 }) => {
   await openDemo(page, 'Curtain Up');
   await page.keyboard.press('4');
-  await page.getByRole('button', { name: 'Open Proscenium' }).click();
   await page.getByTestId('element-arch').click();
   const height = async (id: string) => {
     const box = (await handle(page, id).boundingBox())!;
@@ -156,7 +154,7 @@ test('a stone let go near a smile line lies on it; with Alt it stays where the h
   const smile = await height('smile-middle');
   const scale = Number(await page.getByTestId('plot').getAttribute('data-px-per-mm'));
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.getByRole('menuitem', { name: /^Stones/ }).click();
+  await page.getByTestId('add-stones').click();
   const near_mm = async (off_mm: number) => ((await height('stone-0')) - smile) / scale - off_mm;
   await (
     await dragBy(page, 'stone-0', 0.1, await near_mm(0.15))
@@ -190,14 +188,12 @@ test('pieces are copied from nail to nail, laid beside themselves and taken out'
   // On another nail, whose look has nothing of the kind yet, it is all of a new inlay.
   await page.keyboard.press('3');
   const was = [await pixels(page, 'left-middle'), await pixels(page, 'right-middle')] as const;
-  await page.getByRole('button', { name: 'Open Chandelier' }).click();
   await page.keyboard.press('Control+v');
   expect(await pieces('chandelier')).toEqual([third]);
   await drawnAnew(page, 'left-middle', was[0]);
   await drawnAnew(page, 'right-middle', was[1]);
   // Back on the first one, one that is held goes.
   await page.keyboard.press('2');
-  await page.getByRole('button', { name: 'Open Ticket stubs' }).click();
   await page.getByTestId('handle-piece-3').focus();
   await page.keyboard.press('Delete');
   expect((await pieces('tickets'))[3]).toEqual(fourth);

@@ -123,7 +123,7 @@ test('sets are copied, removed, put back and restored', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'More for Matinée' }).click();
   await page.getByRole('menuitem', { name: 'Make a copy' }).click();
-  await expect(page.getByRole('heading', { name: 'Matinée (copy)' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Matinée 2' })).toBeVisible();
   await page.getByRole('button', { name: 'More for Understudy' }).click();
   // The menu before may still be on its way out.
   await page
@@ -152,7 +152,7 @@ test('sets are copied, removed, put back and restored', async ({ page }) => {
   await page.getByLabel('Search sets').fill('');
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await page.getByRole('menuitem', { name: 'Restore the demo sets' }).click();
-  await expect(page.getByRole('heading', { name: 'Matinée (copy)' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Matinée 2' })).toBeVisible();
 });
 
 test('everything is backed up as one file, and comes back after a look at what it brings', async ({

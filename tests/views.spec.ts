@@ -99,18 +99,22 @@ test('a nail leaves an element off, a look is made, and both survive a reload', 
   await openDemo(page, 'Curtain Up');
   await page.getByTestId('nail-left-ring').click();
   const before = await pixels(page, 'left-ring');
-  await page.getByRole('checkbox', { name: 'Inlay' }).uncheck();
+  await page.getByRole('button', { name: 'Wears its inlay' }).click();
   await expect.poll(() => pixels(page, 'left-ring')).not.toBe(before);
+  await page.getByTestId('nail-left-thumb').click();
   await page.getByRole('button', { name: 'New look' }).click();
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.getByRole('menuitem', { name: /Crystals/ }).click();
+  await page.getByTestId('add-crystals').click();
   await expect(page.getByTestId('element-crystals')).toBeVisible();
   await expect(page.getByText('Saved')).toBeVisible();
   await page.reload();
   await planned(page);
   await expect(page.getByTestId('look-look')).toBeVisible();
   await page.getByTestId('nail-left-ring').click();
-  await expect(page.getByRole('checkbox', { name: 'Inlay' })).not.toBeChecked();
+  await expect(page.getByRole('button', { name: 'Wears its inlay' })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
 });
 
 test('the slider plays the nail up, and the bench card prints its lines', async ({ page }) => {

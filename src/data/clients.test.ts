@@ -86,7 +86,7 @@ describe('clients', () => {
     const id = await addNewSet(plates);
     const measured = await openSet(id);
     expect(measured.ok && measured.value.set.nails['right-thumb'].plate.width_mm).toBe(7.5);
-    expect([...(await titlesOf([id, 'none']))]).toEqual([[id, 'New set']]);
+    expect([...(await titlesOf([id, 'none']))]).toEqual([[id, expect.stringMatching(/^Set of \d/)]]);
     await toBin(id);
     expect((await titlesOf([id])).size).toBe(0);
   });

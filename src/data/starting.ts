@@ -4,7 +4,8 @@ import type { SetDocument } from '@/core/document/document';
 import { writeSetText } from '@/core/document/parse';
 import type { Measured } from '@/core/model/client';
 import { NAILS } from '@/core/model/names';
-import { NEW_SET_TITLE, newSet } from '@/core/starter/newSet';
+import { dayWords, today } from '@/core/model/days';
+import { newSet } from '@/core/starter/newSet';
 import { ownPractice } from './asked';
 import { db } from './database';
 import { goodRow } from './rows';
@@ -66,11 +67,14 @@ async function putDemo(): Promise<void> {
   }
 }
 
-/** Adds a new set of a typical hand, or of plates that were measured. Returns its id. */
-export async function addNewSet(plates?: Measured['plates'], title = NEW_SET_TITLE): Promise<string> {
+/**
+ * Adds a new set of a typical hand, or of plates that were measured; called by its day: whose it is stands on the client's
+ * card, and does not leave with the set. Returns its id.
+ */
+export async function addNewSet(plates?: Measured['plates']): Promise<string> {
   // Whoever begins with a client finds the demo sets too.
   await seedOnce();
-  const set = newSet('set', title);
+  const set = newSet('set', `Set of ${dayWords(today())}`);
   const practice = await ownPractice();
   if (practice) set.practice = practice;
   if (plates) for (const nail of NAILS) set.nails[nail].plate = plates[nail];

@@ -14,7 +14,7 @@ const MOST_PARTS = 3;
 
 /** What a look is called by what it holds: "Oxblood, five crystals". */
 export function lookName(look: Pick<Look, 'elements'>, products: readonly Product[]): string {
-  const nameOf = (id: string) => lowerFirst(products.find((one) => one.id === id)?.name ?? id);
+  const nameOf = (id: string) => products.find((one) => one.id === id)?.name ?? id;
   const parts = look.elements.map((element) => techniqueOf(element.kind).called(element, nameOf));
   if (parts.length === 0) return EMPTY;
   const rest = parts.length - MOST_PARTS;

@@ -1,12 +1,10 @@
 import { buildKindOf } from '../craft/builds';
+import { namedBuild } from '../document/naming';
 import { FORMAT, VERSION, type SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';
 import type { Nail } from '../model/nail';
 import { genericKit } from './kit';
 import { SKIN_TONES, typicalPlate } from './hand';
-
-/** The title of a set that nobody has named yet. */
-export const NEW_SET_TITLE = 'New set';
 
 /** A new set: a typical hand and the generic kit, one plain look on all ten, so that nails stand there at once. */
 export function newSet(id: string, title: string): SetDocument {
@@ -53,7 +51,10 @@ export function newSet(id: string, title: string): SetDocument {
         ],
       },
     ],
-    builds: [buildKindOf('natural-gel').fresh('natural'), buildKindOf('soft-gel-tip').fresh('tips')],
+    builds: [
+      namedBuild(buildKindOf('natural-gel').fresh('natural')),
+      namedBuild(buildKindOf('soft-gel-tip').fresh('tips')),
+    ],
     practice: {
       base: 'leave',
       primer: 'once',

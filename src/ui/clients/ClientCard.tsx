@@ -12,8 +12,7 @@ import { addNewSet } from '@/data/starting';
 import { Go, go } from '../kit/Go';
 import { notify, notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
-import { dayWords } from './days';
-import { titleFor } from './titles';
+import { dayWords } from '@/core/model/days';
 import classes from './ClientsView.module.css';
 
 /** One client's card. What is typed is kept at every stroke. */
@@ -27,7 +26,7 @@ export function ClientCard({ client }: { client: Client }) {
   const latest = client.measures[0];
 
   async function newSet() {
-    const id = await addNewSet(latest?.plates, titleFor(client.name));
+    const id = await addNewSet(latest?.plates);
     await makeFor(id, client.id);
     go(pathOf({ kind: 'set', id, view: 'hands' }));
   }

@@ -12,7 +12,7 @@ import { PageHead } from '../kit/PageHead';
 import { useBroken } from '../kit/useBroken';
 import { useTitle } from '../kit/useTitle';
 import { ClientCard } from './ClientCard';
-import { dayWords } from './days';
+import { dayWords } from '@/core/model/days';
 import { useClients } from './useClients';
 import classes from './ClientsView.module.css';
 

@@ -9,6 +9,7 @@ import { nailWords } from '@/core/model/names';
 import { StillPicture } from '../kit/StillPicture';
 import { FINENESS, usePicture } from '../kit/usePictures';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
+import { useKey } from '../studio/useKey';
 import { elementId } from './elementId';
 import { broughtFor, freshProducts } from './fresh';
 import classes from './AddTray.module.css';
@@ -16,18 +17,29 @@ import classes from './AddTray.module.css';
 const MOST_PX = 92;
 const PX_PER_MM = 4.4;
 
+/** The keyboard goes on where the new thing lies. */
+const OPEN_FILM = '[data-film][data-open]';
+
 /** What can be added to the open look, each shown on the nail in focus. */
 export function AddTray({ look }: { look: Look }) {
   const [open, setOpen] = useState(false);
   const focus = useStudio((s) => s.focus);
+  useKey('+', () => setOpen(true));
   return (
     <>
-      <Button variant="default" leftSection={<IconPlus size={18} />} onClick={() => setOpen(true)}>
+      <Button
+        title="Add (+)"
+        variant="default"
+        leftSection={<IconPlus size={18} />}
+        onClick={() => setOpen(true)}
+      >
         Add
       </Button>
       <Modal
         opened={open}
         onClose={() => setOpen(false)}
+        returnFocus={false}
+        onExitTransitionEnd={() => document.querySelector<HTMLElement>(OPEN_FILM)?.focus()}
         size={1060}
         title={`Add to “${look.name}”, seen on the ${nailWords(focus)}`}
       >

@@ -13,6 +13,7 @@ import { chosenNails } from '../studio/slices/document';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { nailsWords } from '@/core/model/names';
 import { freeId } from '@/core/model/freeId';
+import { useKey } from '../studio/useKey';
 import { Compose } from './Compose';
 import { freshProducts } from './fresh';
 import classes from './DesignView.module.css';
@@ -43,6 +44,7 @@ export function LookTray() {
     if (selected.length > 0) changeWorn({ kind: 'wear', nails: selected, look: id }, gesture.id());
     openLookAt(id, 'colour');
   }
+  useKey('n', add);
   return (
     <section className={classes.tray} aria-label="Looks">
       <h2>Looks</h2>

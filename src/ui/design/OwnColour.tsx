@@ -12,6 +12,7 @@ import { onShelf } from '@/core/starter/shelf';
 import { putOnShelf } from '@/data/shelf';
 import { notKept } from '../kit/notify';
 import { useGesture } from '../kit/useGesture';
+import { useKey } from '../studio/useKey';
 import { useStudioStore } from '../studio/studio';
 
 const HEX = /^#[0-9a-f]{6}$/i;
@@ -43,6 +44,8 @@ export function OwnColour({ product, taken, onTaken }: Props) {
   const colour = hexOf(typed);
   const others = taken.filter(({ id }) => id !== trial?.id).map((one) => one.name);
   const called = (hex: string) => nameApart(upperFirst(colourName(hex)), others);
+
+  useKey('o', open);
 
   function open() {
     gesture.begin();
@@ -88,12 +91,14 @@ export function OwnColour({ product, taken, onTaken }: Props) {
       width={280}
       trapFocus
       returnFocus
+      // What is pressed next is meant for what lies below it.
+      transitionProps={{ duration: 0 }}
     >
       <Popover.Target>
         <ActionIcon
           variant="default"
           aria-label={`A new colour like ${product.name}`}
-          title="A new colour"
+          title="A new colour (O)"
           onClick={() => (trial ? drop() : open())}
         >
           <IconColorPicker size={20} />

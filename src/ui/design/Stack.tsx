@@ -87,6 +87,13 @@ function Film({ look, element, open, move }: FilmProps) {
   const { length_mm } = frameOf(set.nails[focus], buildOf(set, set.nails[focus]));
   const px_per_mm = Math.min(PX_PER_MM, Math.round((MOST_PX / length_mm) * 10) / 10);
   const picture = usePicture(alone, focus, px_per_mm * FINENESS);
+  /** The film above this one, or below it, is opened and has the keyboard. */
+  const goTo = (by: 1 | -1) => {
+    const next = look.elements[look.elements.findIndex((one) => one.id === id) + by];
+    if (!next) return;
+    store.getState().openElementAt(next.id);
+    document.querySelector<HTMLElement>(`[data-testid="element-${next.id}"]`)?.focus();
+  };
   const off = useSettled((now) => leavesOff(now, focus, id));
   return (
     <li
@@ -101,14 +108,19 @@ function Film({ look, element, open, move }: FilmProps) {
         data-held={isDragging || undefined}
         data-off={off || undefined}
         data-testid={`element-${element.id}`}
+        data-film
         data-keeps-arrows
         aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown"
         onPointerDown={listeners?.onPointerDown as React.PointerEventHandler | undefined}
         onClick={() => store.getState().openElementAt(element.id)}
         onKeyDown={(event) => {
-          if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+          const up = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+          if (up && event.altKey) move(up as 1 | -1);
+          else if (up) goTo(up as 1 | -1);
+          else if (event.key === 'Delete')
+            store.getState().change({ kind: 'remove-element', look: look.id, element: id });
+          else return;
           event.preventDefault();
-          move(event.key === 'ArrowUp' ? 1 : -1);
         }}
       >
         <span className={classes.lifted}>

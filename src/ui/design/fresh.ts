@@ -4,9 +4,13 @@ import type { Change } from '@/core/document/changes';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import { genericKit, MAGNETIC_ID } from '@/core/starter/kit';
 
-/** Products of the kit that a new element starts with. */
+/** Products of the kit that a new element starts with: colours that are in use come before those that are only there. */
 export function freshProducts(set: SetDocument): FreshProducts {
-  const colours = set.kit.products.filter((product) => product.family === 'gel-colour');
+  const used = new Set(
+    set.looks.flatMap(({ elements }) => elements.flatMap((one) => techniqueOf(one.kind).products(one))),
+  );
+  const gels = set.kit.products.filter((product) => product.family === 'gel-colour');
+  const colours = [...gels.filter(({ id }) => used.has(id)), ...gels.filter(({ id }) => !used.has(id))];
   const liner = set.kit.products.find((product) => product.family === 'liner-gel');
   const magnetic = set.kit.products.find((product) => product.family === 'magnetic-gel');
   const colour = colours[0]?.id ?? set.kit.roles.base;

@@ -5,8 +5,7 @@ import { measureAll } from '@/core/document/changes';
 import { platesOf, withMeasures, type Client } from '@/core/model/client';
 import { addClient, changeClient, makeFor } from '@/data/clients';
 import { tidyWords } from '@/core/model/primitives';
-import { isUnnamed, titleFor } from '../clients/titles';
-import { dayWords, today } from '../clients/days';
+import { dayWords, today } from '@/core/model/days';
 import { useClients } from '../clients/useClients';
 import { Go } from '../kit/Go';
 import { notify, notKept } from '../kit/notify';
@@ -26,18 +25,9 @@ export function ForWhom() {
 
   const [naming, setNaming] = useState(false);
 
-  /** The set is called by client and day, as long as nobody named it. */
-  async function makeItFor(one: Client | undefined) {
-    await makeFor(id, one?.id);
-    const { set, change } = store.getState();
-    const others = [undefined, ...(clients ?? []).map(({ name }) => name)];
-    if (one && others.some((name) => isUnnamed(set.title, name)))
-      change({ kind: 'rename', title: titleFor(one.name) });
-  }
-
   async function choose(value: string) {
     if (value === NEW) setNaming(true);
-    else await makeItFor(clients?.find((one) => one.id === value));
+    else await makeFor(id, value || undefined);
   }
 
   function take({ measures: [latest] }: Client) {
@@ -69,7 +59,9 @@ export function ForWhom() {
           onClose={() => setNaming(false)}
           onNamed={(name) => {
             setNaming(false);
-            addClient(name).then(makeItFor).catch(notKept);
+            addClient(name)
+              .then((made) => makeFor(id, made.id))
+              .catch(notKept);
           }}
         />
       )}

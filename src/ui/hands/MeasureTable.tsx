@@ -33,6 +33,7 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
   const store = useStudioStore();
   const [told, setTold] = useState<Told>();
   const [draft, setDraft] = useState<{ spot: string; text: string }>();
+  const [row, setRow] = useState<Measure['key']>(MEASURES[0]!.key);
   const last = useRef<Spot>(ORDER[0]!);
   const shown = turned ? [...NAILS].reverse() : NAILS;
   const typical = typicalNails(set.nails);
@@ -76,6 +77,12 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
     else field?.blur();
   }
 
+  /** The measure above or below, of the same nail. */
+  function rowBeside({ nail, measure }: Spot, by: number): void {
+    const next = MEASURES[MEASURES.indexOf(measure) + by];
+    if (next) document.getElementById(idOf({ nail, measure: next }))?.focus();
+  }
+
   const read = useEffectEvent((mm: number) => {
     const spot = last.current;
     if (commit(spot, String(inUnit(mm, unit)))) goOn(spot);
@@ -111,6 +118,8 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
                   <td key={nail} data-here={selected.includes(nail) || undefined}>
                     <input
                       id={id}
+                      // One row is in the way of Tab; the arrows lead to the others.
+                      tabIndex={measure.key === row ? 0 : -1}
                       inputMode="decimal"
                       autoComplete="off"
                       data-typical={typical.includes(nail) || undefined}
@@ -120,6 +129,7 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
                       value={text}
                       onFocus={(event) => {
                         last.current = spot;
+                        setRow(measure.key);
                         event.currentTarget.select();
                         if (!selected.includes(nail)) store.getState().select([nail]);
                       }}
@@ -129,6 +139,10 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
                         if (event.key === 'Escape') {
                           setDraft(undefined);
                           setTold(undefined);
+                        }
+                        if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+                          event.preventDefault();
+                          rowBeside(spot, event.key === 'ArrowUp' ? -1 : 1);
                         }
                         if (event.key === 'Enter' && commit(spot, event.currentTarget.value)) goOn(spot);
                       }}

@@ -4,8 +4,6 @@ import { IconBottle, IconFolderOpen, IconPlus, IconSearch, IconUsers } from '@ta
 import { useInViewport } from '@mantine/hooks';
 import { startTransition, useEffect, useRef, useState } from 'react';
 import type { Fault } from '@/core/model/result';
-import { NAILS } from '@/core/model/names';
-import type { StoredSet } from '@/data/database';
 import { addCopy, addSet, foldLeft, watchSets } from '@/data/sets';
 import type { Listed } from '@/data/listed';
 import { addNewSet, editedDemo, restoreDemo, seedOnce } from '@/data/starting';
@@ -15,6 +13,7 @@ import { late } from '../kit/late';
 import { BrokenRows } from '../kit/BrokenRows';
 import { MoreMenu } from '../kit/MoreMenu';
 import { removeAndOffer } from '../kit/removeAndOffer';
+import { useClients } from '../clients/useClients';
 import { useBroken } from '../kit/useBroken';
 import { Faults } from '../kit/Faults';
 import { Go, go } from '../kit/Go';
@@ -24,6 +23,7 @@ import { useTitle } from '../kit/useTitle';
 import { backUp } from './backUp';
 import { Keeping } from './Keeping';
 import { readFile, type ReadBackup } from './readFile';
+import { aboutWords, soughtIn } from './aboutSet';
 import { LittleHands } from './LittleHands';
 import classes from './SetsView.module.css';
 import { notDone, notify, notKept } from '../kit/notify';
@@ -104,8 +104,10 @@ export function SetsView() {
     else setReplacing(edited);
   }
 
+  const { clients } = useClients();
+  const clientOf = (id: unknown) => clients?.find((one) => one.sets.some((set) => set === id))?.name;
   const wanted = search.trim().toLowerCase();
-  const found = sets?.filter((one) => wordsOf(one).toLowerCase().includes(wanted));
+  const found = sets?.filter((one) => soughtIn(one, clientOf(one.id)).includes(wanted));
   const shown = found?.flatMap((one) => (one.kind === 'set' ? [one.stored] : []));
   const broken = useBroken(BESIDE_SETS);
   const brokenSets = broken.filter((one) => one.table === 'sets' && one.title.toLowerCase().includes(wanted));
@@ -191,7 +193,7 @@ export function SetsView() {
               <h2>
                 <bdi>{stored.title}</bdi>
               </h2>
-              <p className={classes.about}>{stored.document.note || looksWords(stored)}</p>
+              <p className={classes.about}>{aboutWords(stored, clientOf(stored.id))}</p>
             </Go>
             <span className={classes.more}>
               <MoreMenu
@@ -245,15 +247,4 @@ export function SetsView() {
       {replacing && <RestoreChoice edited={replacing} onClose={() => setReplacing(undefined)} />}
     </main>
   );
-}
-
-/** What a search looks through. */
-function wordsOf(one: Listed): string {
-  return one.kind === 'set' ? `${one.stored.title} ${one.stored.document.note}` : one.title;
-}
-
-function looksWords({ document }: StoredSet): string {
-  const worn = new Set(NAILS.map((nail) => document.nails[nail].look));
-  const names = document.looks.filter((look) => worn.has(look.id)).map((look) => look.name);
-  return names.length > 0 ? names.join(', ') : 'No look on any nail yet';
 }

@@ -1,14 +1,11 @@
 'use client';
 import { useEffect } from 'react';
 import { handOf, NAILS } from '@/core/model/names';
-import { routeOfPath } from '../kit/route';
+import { go } from '../kit/Go';
+import { pathOf, routeOfPath } from '../kit/route';
+import { VIEWS } from './Rail';
 import { useStudioStore } from './studio';
-
-/** Where words or figures are typed: every key is the field's. */
-const TYPING =
-  'input:not([type="radio"], [type="checkbox"], [type="range"]), textarea, [contenteditable], [role="dialog"] *';
-/** A list to choose from has its own letters and arrows, but no undo. */
-const CHOOSING = 'select';
+import { CHOOSING, TYPING } from './useKey';
 
 /** The keys of every view: 1–0 select, letters put a look on, M mirrors, Ctrl Z and Y undo and redo. */
 export function StudioKeys() {
@@ -16,6 +13,12 @@ export function StudioKeys() {
   useEffect(() => {
     function onKey(event: KeyboardEvent) {
       const target = event.target as HTMLElement;
+      const on = event.altKey && !event.ctrlKey && { Period: 1, Comma: -1 }[event.code];
+      if (on) {
+        goOn(on);
+        event.preventDefault();
+        return;
+      }
       if (target.matches(TYPING)) return;
       const studio = store.getState();
       if (event.ctrlKey || event.metaKey) {
@@ -58,6 +61,17 @@ export function StudioKeys() {
     return () => window.removeEventListener('keydown', onKey);
   }, [store]);
   return null;
+}
+
+/** The view after or before this one, in the order the work goes. */
+function goOn(by: number): void {
+  const route = routeOfPath(window.location.pathname);
+  if (route?.kind !== 'set') return;
+  const next = VIEWS[VIEWS.findIndex(({ view }) => view === route.view) + by];
+  if (!next) return;
+  // The keyboard goes on at the head of what comes.
+  document.querySelector<HTMLElement>('main')?.focus();
+  go(pathOf({ ...route, view: next.view }));
 }
 
 /** Elsewhere all there is to choose is words. */

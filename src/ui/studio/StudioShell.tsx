@@ -205,7 +205,7 @@ function OpenStudio({ opened, view }: { opened: OpenedSet; view: SetView }) {
             <PlanFailed />
             {quiet && <KitAsk />}
           </div>
-          <main className={classes.view}>
+          <main className={classes.view} tabIndex={-1}>
             <View />
           </main>
         </div>

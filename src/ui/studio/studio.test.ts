@@ -1,6 +1,9 @@
 import 'fake-indexeddb/auto';
 import { curtainUp } from '@/core/demo/curtainUp';
+import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Change } from '@/core/document/changes';
+import { NAILS, type NailName } from '@/core/model/names';
+import { newSet } from '@/core/starter/newSet';
 import { putBack, toBin } from '@/data/bin';
 import { db } from '@/data/database';
 import { addSet, openSet, saveSet } from '@/data/sets';
@@ -84,10 +87,50 @@ describe('an open set', () => {
     expect(store.temporal.getState().pastStates).toHaveLength(0);
   });
 
-  it('keeps the look at hand open while nails are chosen', () => {
+  it('opens what the chosen nail wears, unless a look is pinned', () => {
     const store = createStudio(curtainUp());
+    const wears = (nail: NailName) => store.getState().set.nails[nail].look;
     store.getState().select(['right-index']);
-    expect(store.getState()).toMatchObject({ openLook: 'tickets', focus: 'right-index', ownOnly: false });
+    expect(store.getState()).toMatchObject({ openLook: wears('right-index'), focus: 'right-index' });
+    store.getState().pinLook(true);
+    store.getState().select(['left-ring']);
+    expect(store.getState()).toMatchObject({ openLook: wears('right-index'), focus: 'left-ring' });
+    store.getState().pinLook(false);
+    expect(store.getState().openLook).toBe(wears('left-ring'));
+  });
+
+  it('tells where else a change of a look went, and takes it back from there, with all of its gesture', () => {
+    const store = createStudio(newSet('matinee', 'Matinée'));
+    const state = store.getState;
+    state().select(['left-ring']);
+    const charm = techniqueOf('charm').fresh('charm', {} as never) as Extract<Element, { kind: 'charm' }>;
+    const put = (width_mm: number): Change => ({
+      kind: 'put-element',
+      look: 'plain',
+      element: { ...charm, width_mm },
+    });
+    state().change(put(3), 'drag');
+    state().change(put(4), 'drag');
+    expect(state().carried).toMatchObject({ by: 'look', after: state().set });
+    expect(state().carried!.nails).toHaveLength(8);
+    state().onlyOnChosen();
+    const { set, openLook } = state();
+    const has = NAILS.filter(
+      (name) => set.looks.find((look) => look.id === set.nails[name].look)!.elements.length > 1,
+    );
+    expect(has).toEqual(['left-ring', 'right-ring']);
+    expect(openLook).toBe(set.nails['left-ring'].look);
+    // Two steps: the charm, and that it is theirs alone.
+    store.temporal.getState().undo();
+    store.temporal.getState().undo();
+    expect(state().set).toEqual(newSet('matinee', 'Matinée'));
+  });
+
+  it('says nothing of others where all that wear the look are chosen', () => {
+    const store = createStudio(newSet('matinee', 'Matinée'));
+    store.getState().select([...NAILS]);
+    store.getState().change({ kind: 'remove-element', look: 'plain', element: 'colour' });
+    expect(store.getState().carried).toBeUndefined();
   });
 });
 

@@ -1,0 +1,35 @@
+import { techniqueOf } from '@/core/craft/techniques';
+import { NAILS } from '@/core/model/names';
+import type { Look } from '@/core/document/document';
+import { dayWords, today } from '@/core/model/days';
+import type { StoredSet } from '@/data/database';
+import type { Listed } from '@/data/listed';
+
+/** For whom a set is, when it was last changed, and what is on the nails. */
+export function aboutWords({ document, changed_at }: StoredSet, client: string | undefined): string {
+  const looks = wornLooks(document).map((look) => look.name);
+  const what = document.note || (looks.length > 0 ? looks.join(', ') : 'No look on any nail yet');
+  const changed = `changed ${dayWords(today(new Date(changed_at)))}`;
+  return `${client ? `For ${client}, ${changed}. ` : ''}${what}`;
+}
+
+/** All that a search looks through, in small letters: titles, client, looks, techniques, colours. */
+export function soughtIn(one: Listed, client: string | undefined): string {
+  if (one.kind !== 'set') return one.title.toLowerCase();
+  const { title, document } = one.stored;
+  const elements = wornLooks(document).flatMap((look) => look.elements);
+  const words = elements.flatMap((element) => {
+    const { words: technique, products } = techniqueOf(element.kind);
+    const named = products(element).map(
+      (id) => document.kit.products.find((product) => product.id === id)?.name,
+    );
+    return [technique, ...named];
+  });
+  const looks = wornLooks(document).map((look) => look.name);
+  return [title, document.note, client, ...looks, ...words].filter(Boolean).join(' ').toLowerCase();
+}
+
+function wornLooks({ looks, nails }: StoredSet['document']): Look[] {
+  const worn = new Set(NAILS.map((nail) => nails[nail].look));
+  return looks.filter((look) => worn.has(look.id));
+}
