@@ -60,10 +60,12 @@ test('a smile line follows the hand, says its figures meanwhile, and goes back a
   page,
 }) => {
   await openDemo(page, 'Curtain Up');
+  await page.getByRole('button', { name: 'Keep this look open' }).click();
   await page.keyboard.press('4');
-  // What was open stays open; the nail wears something else, and says so.
+  // What is pinned stays open; the nail wears something else, and says so.
   await expect(page.getByText('Wears Proscenium; Ticket stubs is open.')).toBeVisible();
   await expect(handle(page, 'piece-0')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Keep this look open' }).click();
   const rise = page.getByRole('spinbutton', { name: 'Rise, mm' });
   await expect(rise).toHaveValue('0.6');
   const drop = await dragBy(page, 'smile-middle', 0, 1.5);

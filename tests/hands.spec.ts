@@ -60,7 +60,7 @@ test('what cannot be a nail is told at its field and not taken', async ({ page }
   await expect(told(page)).toContainText('6.5 mm is unusual');
 });
 
-test('the caliper fills the field at hand, on all chosen nails, in the unit that is shown', async ({
+test('the caliper fills the field at hand, in the unit that is shown, and all chosen nails where that is wanted', async ({
   page,
 }) => {
   await openDemo(page, 'Matinée', 'Hands');
@@ -70,8 +70,9 @@ test('the caliper fills the field at hand, on all chosen nails, in the unit that
   await field(page, 'left ring finger', 'width').focus();
   await page.getByRole('button', { name: 'Send' }).click();
   await expect(field(page, 'left ring finger', 'width')).toHaveValue('11.5');
+  await expect(field(page, 'right ring finger', 'width')).toHaveValue('11.2');
+  await page.getByRole('button', { name: 'Give it to both ring fingers' }).click();
   await expect(field(page, 'right ring finger', 'width')).toHaveValue('11.5');
-  await expect(field(page, 'left ring finger', 'bed')).toBeFocused();
   await page.getByText('1/32 inch').click();
   await expect(field(page, 'left ring finger', 'width')).toHaveValue('14.5');
   await noViolations(page);

@@ -6,7 +6,8 @@ import { twinWearsIt } from '@/core/document/bothHands';
 import type { NailChange } from '@/core/model/nail';
 import { fingersWords, mirrorOf, nailWords, type NailName } from '@/core/model/names';
 import { ownOptions } from '@/core/document/ownOptions';
-import { settledOf, useStudio, useStudioStore, type Studio } from '../studio/studio';
+import type { Studio } from '../studio/slices/state';
+import { settledOf, useStudio, useStudioStore } from '../studio/studio';
 
 /** An element as it is edited: that of its look, or the nail's own where it differs there or is to differ. */
 export interface Editing {

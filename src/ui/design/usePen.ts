@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { Stroke } from '../studio/slices/atHand';
+import type { Stroke } from '../studio/slices/state';
 import { useStudio, useStudioStore } from '../studio/studio';
 
 /** The pen as one field takes it up: it is laid aside with the field, unless another has taken it since. */

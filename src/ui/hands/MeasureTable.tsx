@@ -1,11 +1,22 @@
 'use client';
+import { Button } from '@mantine/core';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { takesTip } from '@/core/compile/prepare';
 import { inUnit, MEASURES, oddPlate, readMeasure, type Measure, type Unit } from '@/core/craft/measures';
 import { tipWords } from '@/core/craft/tipFit';
 import { tipsOf } from '@/core/judge/rules/tipSize';
 import { upperFirst } from '@/core/model/letters';
-import { fingerOf, handNails, handOf, NAILS, digitOf, nailWords, type NailName } from '@/core/model/names';
+import {
+  fingerOf,
+  groupWords,
+  handNails,
+  handOf,
+  NAILS,
+  digitOf,
+  nailWords,
+  type NailName,
+} from '@/core/model/names';
+import type { Plate } from '@/core/model/nail';
 import { typicalNails } from '@/core/starter/hand';
 import type { Caliper } from '@/devices/caliper';
 import { useStudio, useStudioStore } from '../studio/studio';
@@ -19,6 +30,12 @@ interface Spot {
 
 const ORDER: readonly Spot[] = NAILS.flatMap((nail) => MEASURES.map((measure) => ({ nail, measure })));
 const idOf = ({ nail, measure }: Spot) => `measure-${nail}-${measure.key}`;
+
+/** A measure that was taken at one of several chosen nails, and may be meant for all of them. */
+interface ForAll {
+  nails: NailName[];
+  plate: Partial<Plate>;
+}
 
 interface Told {
   spot: string;
@@ -34,6 +51,7 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
   const [told, setTold] = useState<Told>();
   const [draft, setDraft] = useState<{ spot: string; text: string }>();
   const [row, setRow] = useState<Measure['key']>(MEASURES[0]!.key);
+  const [forAll, setForAll] = useState<ForAll>();
   const last = useRef<Spot>(ORDER[0]!);
   const shown = turned ? [...NAILS].reverse() : NAILS;
   const typical = typicalNails(set.nails);
@@ -60,6 +78,8 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
     store
       .getState()
       .change({ kind: 'measure', nails: [nail], plate: { [measure.key]: read.value.value_mm } });
+    const several = selected.length > 1 && selected.includes(nail);
+    setForAll(several ? { nails: selected, plate: { [measure.key]: read.value.value_mm } } : undefined);
     const plates = store.getState().set.nails;
     const odd = oddPlate(
       plates[nail].plate,
@@ -180,6 +200,18 @@ export function MeasureTable({ unit, caliper, turned }: { unit: Unit; caliper: C
             ? 'A typical hand: nothing is measured yet.'
             : `Measured: ${NAILS.length - typical.length} of ten nails; the others are typical.`}
         </p>
+      )}
+      {forAll && (
+        <Button
+          variant="default"
+          className={classes.forAll}
+          onClick={() => {
+            store.getState().change({ kind: 'measure', ...forAll });
+            setForAll(undefined);
+          }}
+        >
+          Give it to {groupWords(forAll.nails)}
+        </Button>
       )}
       <p id="measure-told" className={classes.told} data-fault={told?.fault || undefined} role="status">
         {told?.words ?? (usesTips ? 'Tips: size, and mm to file off each side.' : '')}

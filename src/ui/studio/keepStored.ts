@@ -7,7 +7,7 @@ import { saveSet, opened, storeAgain, watchSet, type OpenedSet } from '@/data/se
 import { askToKeep, storeState } from '@/data/store';
 import { messageOf } from '@/core/model/messageOf';
 import { unforeseen } from '../kit/unforeseen';
-import type { Saving } from './slices/saving';
+import type { Saving } from './slices/state';
 import type { StudioStore } from './studio';
 import { packHistory } from '@/data/undoHistory';
 

@@ -4,17 +4,12 @@ import { temporal, type TemporalState } from 'zundo';
 import { createStore, useStore, type StoreApi } from 'zustand';
 import type { SetDocument } from '@/core/document/document';
 import type { UndoHistory } from '@/data/undoHistory';
-import { atHandSlice, type AtHandSlice } from './slices/atHand';
-import { documentSlice, type DocumentSlice } from './slices/document';
-import { heldSlice, type HeldSlice } from './slices/held';
-import { planningSlice, type PlanningSlice } from './slices/planning';
-import { savingSlice, type SavingSlice } from './slices/saving';
-
-/**
- * All that the views of one open set share, by slices; each is written by its own actions. Only `set` is undone and
- * stored; the rest is derived or fleeting.
- */
-export type Studio = DocumentSlice & PlanningSlice & SavingSlice & AtHandSlice & HeldSlice;
+import { atHandSlice } from './slices/atHand';
+import { documentSlice } from './slices/document';
+import { heldSlice } from './slices/held';
+import { planningSlice } from './slices/planning';
+import { savingSlice } from './slices/saving';
+import type { Studio } from './slices/state';
 
 type UndoState = Pick<Studio, 'set'>;
 export type StudioStore = StoreApi<Studio> & { temporal: StoreApi<TemporalState<UndoState>> };

@@ -1,46 +1,10 @@
-import { handsApart, onBothHands, withTwins, type WornChange } from '@/core/document/bothHands';
+import { handsApart, onBothHands, withTwins } from '@/core/document/bothHands';
 import { applyChange, type Change } from '@/core/document/changes';
 import type { SetDocument } from '@/core/document/document';
 import { onlyHere, wearersOf } from '@/core/document/onlyHere';
 import type { NailName } from '@/core/model/names';
 import { faultLine } from '@/core/model/result';
-import type { Studio } from '../studio';
-import type { Slice } from './slice';
-
-export interface Made {
-  from: SetDocument;
-  to: SetDocument;
-  change: Change;
-  gesture: string | undefined;
-  /** Of the gesture before it. */
-  joins: boolean;
-}
-
-/** Nails besides the chosen ones that the last change reached, and what takes it back from there. */
-export interface Carried {
-  /** `hands`: to the same fingers of the other hand; `look`: to all that wear the look. */
-  by: 'hands' | 'look';
-  nails: NailName[];
-  before: SetDocument;
-  after: SetDocument;
-}
-
-export interface DocumentSlice {
-  /** All that is undone and stored. */
-  set: SetDocument;
-  /** The change that led from one set to the next, where one did. */
-  made: Made | undefined;
-  refused: string | undefined;
-  carried: Carried | undefined;
-  /** Changes of one gesture (a drag, a stretch of typing) are one step of undo. */
-  change: (change: Change, gesture?: string) => boolean;
-  /** What nails wear is changed: of both hands, as long as they are edited as one. */
-  changeWorn: (change: WornChange, gesture?: string) => boolean;
-  /** The open look becomes that of the chosen nails alone; what was carried to others is taken back from them. */
-  onlyOnChosen: () => boolean;
-  /** Takes back from the other hand what the last change carried there; from now on the hands differ. */
-  handsDiffer: () => boolean;
-}
+import type { Carried, DocumentSlice, Slice, Studio } from './state';
 
 const OF_A_LOOK: ReadonlySet<Change['kind']> = new Set(['put-element', 'remove-element', 'move-element']);
 

@@ -1,17 +1,4 @@
-import type { SetDocument } from '@/core/document/document';
-import type { Slice } from './slice';
-
-/** What a hand holds on the nail. */
-export interface HeldSlice {
-  /** Something on the nail is held and follows the hand: the set as it was before. */
-  heldFrom: SetDocument | undefined;
-  /** Held, or let go a moment ago. */
-  moving: boolean;
-  takeHold: () => void;
-  letGo: () => void;
-  /** The hand has rested since it let go. */
-  rested: () => void;
-}
+import type { HeldSlice, Slice } from './state';
 
 export const heldSlice: Slice<HeldSlice> = (write, read) => ({
   heldFrom: undefined,
