@@ -31,6 +31,20 @@ const cure: MantineColorsTuple = [
 /** What a finger works is 44 px high, wherever it stands. */
 const TARGET_PX = 44;
 
+/** The component kit's greys are cold: these are of the paper. */
+const gray: MantineColorsTuple = [
+  '#f5f0e8',
+  '#ede6da',
+  '#e2d9ca',
+  '#d2c7b6',
+  '#b8ac9a',
+  '#978a7a',
+  '#776b5e',
+  '#5c5148',
+  '#433a33',
+  '#2b2420',
+];
+
 const SHEET = {
   defaultProps: { closeButtonProps: { 'aria-label': 'Close', size: TARGET_PX, iconSize: 22 } },
   styles: { title: { fontFamily: 'var(--serif)', fontSize: 24, fontWeight: 600 } },
@@ -63,7 +77,7 @@ export const theme = createTheme({
   },
   primaryColor: 'lacquer',
   primaryShade: { light: 6, dark: 4 },
-  colors: { lacquer, cure },
+  colors: { lacquer, cure, gray, red: lacquer },
   fontFamily: "'Source Sans 3 Variable', 'Source Sans 3', sans-serif",
   headings: { fontFamily: "'Brygada 1918 Variable', 'Brygada 1918', serif", fontWeight: '600' },
   defaultRadius: 'sm',

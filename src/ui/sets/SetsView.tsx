@@ -1,7 +1,7 @@
 'use client';
 import { Button, TextInput } from '@mantine/core';
 import { IconBottle, IconFolderOpen, IconPlus, IconSearch, IconUsers } from '@tabler/icons-react';
-import { useInViewport } from '@mantine/hooks';
+import { useViewportSize, useInViewport } from '@mantine/hooks';
 import { startTransition, useEffect, useRef, useState } from 'react';
 import type { Fault } from '@/core/model/result';
 import { addCopy, addSet, foldLeft, watchSets } from '@/data/sets';
@@ -104,6 +104,7 @@ export function SetsView() {
     else setReplacing(edited);
   }
 
+  const room = roomFor(useViewportSize().width);
   const { clients } = useClients();
   const clientOf = (id: unknown) => clients?.find((one) => one.sets.some((set) => set === id))?.name;
   const wanted = search.trim().toLowerCase();
@@ -189,7 +190,7 @@ export function SetsView() {
         {shown?.slice(0, most).map((stored, i) => (
           <li key={stored.id} className={classes.item} data-first={i === 0 || undefined}>
             <Go href={pathOf({ kind: 'set', id: stored.id, view: 'design' })} className={classes.open}>
-              <LittleHands set={stored.document} width={i === 0 ? 1160 : 560} />
+              <LittleHands set={stored.document} width={i === 0 ? room.first : room.other} />
               <h2>
                 <bdi>{stored.title}</bdi>
               </h2>
@@ -247,4 +248,13 @@ export function SetsView() {
       {replacing && <RestoreChoice edited={replacing} onClose={() => setReplacing(undefined)} />}
     </main>
   );
+}
+
+/** Room for the hands of the first set and of each other, in px: two beside each other where the screen has room for them. */
+function roomFor(screen_px: number): { first: number; other: number } {
+  const page = Math.min(1280, screen_px || 1280) - (screen_px > 0 && screen_px <= 960 ? 40 : 80);
+  return {
+    first: Math.min(1160, page),
+    other: screen_px > 0 && screen_px <= 700 ? page : Math.min(560, (page - 48) / 2),
+  };
 }

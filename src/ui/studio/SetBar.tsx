@@ -121,6 +121,7 @@ export function SetBar() {
 
       <Button
         variant="default"
+        className={classes.export}
         leftSection={<IconDownload size={18} />}
         onClick={() => downloadSet(store.getState().set)}
       >
@@ -138,6 +139,7 @@ export function SetBar() {
       <ActionIcon
         variant="subtle"
         color="gray"
+        className={classes.keys}
         aria-label="Keys"
         title="Keys (?)"
         onClick={() => setHelp(true)}
