@@ -252,7 +252,7 @@ export function SetsView() {
 
 /** Room for the hands of the first set and of each other, in px: two beside each other where the screen has room for them. */
 function roomFor(screen_px: number): { first: number; other: number } {
-  const page = Math.min(1280, screen_px || 1280) - (screen_px > 0 && screen_px <= 960 ? 40 : 80);
+  const page = Math.min(1280, screen_px || 1280) - (screen_px > 0 && screen_px <= 1100 ? 40 : 80);
   return {
     first: Math.min(1160, page),
     other: screen_px > 0 && screen_px <= 700 ? page : Math.min(560, (page - 48) / 2),
