@@ -39,7 +39,7 @@ test('bad files are refused with path and sentence, and the store stays as it wa
     ['{ no', /this is not JSON/],
     [JSON.stringify({ ...good(), version: 99 }), /version: is 99/],
     [JSON.stringify({ ...good(), glitter: true }), /glitter: is not a key/],
-    [JSON.stringify(narrow), /nails\.left-ring\.plate\.width_mm: must be at least 4 mm/],
+    [JSON.stringify(narrow), /Left ring finger, width: must be at least 4 mm/],
     [JSON.stringify(ghost), /nails\.right-thumb\.look: no look "ghost"/],
     [' '.repeat(49 * 1024 * 1024), /49\.0 MB/],
   ];

@@ -16,7 +16,7 @@ export function parseSetText(text: string): Result<SetDocument> {
   try {
     content = JSON.parse(text);
   } catch (error) {
-    return fail('', `this is not JSON: ${beforeTheFirst(text) ?? messageOf(error)}`);
+    return fail('', `this is not JSON: ${beforeTheFirst(text) ?? brokenAt(text, messageOf(error))}`);
   }
   return parseSet(content);
 }
@@ -36,6 +36,14 @@ function beforeTheFirst(text: string): string | undefined {
   return Object.hasOwn(UNSEEN, first)
     ? `it begins with ${UNSEEN[first]}, which no editor shows; take it out, or save the file anew`
     : undefined;
+}
+
+/** Where the text breaks off or goes wrong, by its line. */
+function brokenAt(text: string, told: string): string {
+  const at = /position (\d+)/.exec(told)?.[1];
+  if (at === undefined || Number(at) >= text.length) return 'it breaks off before its end';
+  const line = text.slice(0, Number(at)).split('\n').length;
+  return `it goes wrong in line ${line}, at “${text.slice(Number(at), Number(at) + 12).split('\n', 1)[0]}”`;
 }
 
 export function tooLarge(bytes: number): string {

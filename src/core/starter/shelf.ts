@@ -1,5 +1,6 @@
+import { FAMILIES } from '../craft/families';
 import { tidyWords } from '../model/primitives';
-import type { Product } from '../model/product';
+import type { Product, ProductFamily } from '../model/product';
 import type { ShelfItem } from '../model/shelf';
 import { genericKit, lacquer, shade } from './kit';
 
@@ -86,6 +87,15 @@ export function genericShelf(): Product[] {
 /** A product that stands on the shelf, with nothing noted of it yet. */
 export function onShelf(product: Product): ShelfItem {
   return { product, count: null, price: null, opened_on: null };
+}
+
+/** A first product of a family: the plain one of it, under the family's name. */
+export function firstOf(family: ProductFamily, taken: ReadonlySet<string>): Product {
+  const of = (wanted: ProductFamily) => genericShelf().find((one) => one.family === wanted);
+  // The plain kit has no top that is wiped: it begins as the other one.
+  const plain = { ...(of(family) ?? of('top-no-wipe')!), family };
+  const { id, name } = recoloured(plain, `New ${FAMILIES[family].words}`, '', taken);
+  return { ...plain, id, name };
 }
 
 /** A product like another, in another colour and under another name; its id is none of those taken. */

@@ -15,6 +15,7 @@ import type { SetDocument } from '@/core/document/document';
 import { nailsOf, type Finding } from '@/core/judge/finding';
 import { mirrorOf, NAILS, digitOf, nailWords, type NailName } from '@/core/model/names';
 import { spreadOf, type LaidNail } from '@/core/picture/spread';
+import { announcing } from '../kit/announcing';
 import { HandsSpread, spreadScale } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { SEVERITY } from '../kit/words';
@@ -55,6 +56,10 @@ export function DesignView() {
   return (
     <DndContext
       id="design"
+      accessibility={announcing(
+        (id) => NAILS.filter((name) => name === id).map(nailWords)[0] ?? draggedWords(id, set),
+        'Press space to take it up, arrows to move it, space to put it on a nail, Escape to leave it.',
+      )}
       sensors={sensors}
       onDragStart={(event) => setDragged(String(event.active.id))}
       onDragCancel={() => setDragged(undefined)}

@@ -10,7 +10,7 @@ import { readGimpPalette, writeGimpPalette } from '@/core/files/gimpPalette';
 import type { Match } from '@/core/colour/match';
 import { messageOf } from '@/core/model/messageOf';
 import type { Product } from '@/core/model/product';
-import { faultLine } from '@/core/model/result';
+import { faultWords } from '@/core/model/placeWords';
 import { mixed } from '@/core/starter/mixed';
 import { recoloured } from '@/core/starter/shelf';
 import type { Reference } from '@/data/database';
@@ -60,7 +60,7 @@ export function ReferencePicture() {
         if (gone) return;
         setColours(read.ok ? read.value.colours : undefined);
         setMoves(read.ok && read.value.moves);
-        setFault(read.ok ? undefined : faultLine(read.faults[0]!));
+        setFault(read.ok ? undefined : faultWords(read.faults[0]!));
       },
       (error: unknown) => {
         if (!gone) setFault(messageOf(error));
@@ -78,7 +78,7 @@ export function ReferencePicture() {
     if (/\.gpl$/i.test(file.name)) {
       const text = decodeText(new Uint8Array(await file.arrayBuffer()));
       const palette = text.ok ? readGimpPalette(text.value) : text;
-      if (!palette.ok) return setFault(palette.faults.map(faultLine).join('; '));
+      if (!palette.ok) return setFault(palette.faults.map(faultWords).join('; '));
       const few = palette.value.colours.slice(0, MOST_SHOWN).map((one) => one.colour);
       setMoves(false);
       setColours(await matchesOf(few, products.filter(isColour)));
@@ -86,7 +86,7 @@ export function ReferencePicture() {
     }
     // Only what can be read is kept.
     const palette = await paletteOfPicture(file, products.filter(isColour));
-    if (!palette.ok) return setFault(faultLine(palette.faults[0]!));
+    if (!palette.ok) return setFault(faultWords(palette.faults[0]!));
     read.current = markOf(file.name, file);
     setColours(palette.value.colours);
     setMoves(palette.value.moves);

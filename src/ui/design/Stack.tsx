@@ -10,6 +10,7 @@ import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/document/document';
 import { lowerFirst } from '@/core/model/letters';
 import { nailWords, type NailName } from '@/core/model/names';
+import { announcing } from '../kit/announcing';
 import { StillPicture } from '../kit/StillPicture';
 import { FINENESS, usePicture } from '../kit/usePictures';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
@@ -30,10 +31,16 @@ export function Stack({ look, open }: { look: Look; open: string | undefined }) 
   const shown = [...look.elements].reverse();
   const move = (element: string, to: number) =>
     store.getState().change({ kind: 'move-element', look: look.id, element, to });
+  const products = useSettled((set) => set.kit.products);
+  const nameOf = (id: string) => {
+    const element = look.elements.find((one) => one.id === id);
+    return element && elementWords(element, look, products);
+  };
   const at = (id: unknown) => look.elements.findIndex((one) => one.id === id);
   return (
     <DndContext
       id="stack"
+      accessibility={announcing(nameOf, 'Press Alt and an arrow to lay it over or under another.')}
       sensors={sensors}
       collisionDetection={closestCenter}
       onDragEnd={({ active, over }) => {

@@ -1,7 +1,7 @@
 'use client';
 import { Button } from '@mantine/core';
 import { upperFirst } from '@/core/model/letters';
-import { faultLine } from '@/core/model/result';
+import { faultWords } from '@/core/model/placeWords';
 import { asText } from '@/data/backup';
 import { isOfSet } from '@/data/broken';
 import { TABLES, type BrokenRow } from '@/data/rows';
@@ -32,7 +32,7 @@ export function BrokenRows({ title, label, broken }: Props) {
               </h3>
               <p>
                 {!isOfSet(one) && `${upperFirst(TABLES[one.table].words)}: `}
-                {faultLine(one.fault)}
+                {faultWords(one.fault)}
               </p>
             </div>
             <Button variant="default" onClick={() => downloadText(fileName(one), asText(one.record))}>

@@ -1,6 +1,7 @@
 'use client';
 import { Button } from '@mantine/core';
-import { faultLine, type Fault } from '@/core/model/result';
+import { faultWords } from '@/core/model/placeWords';
+import type { Fault } from '@/core/model/result';
 import classes from './Faults.module.css';
 
 /** Why something was not taken in: each fault with its place, and that nothing stored was touched. */
@@ -18,7 +19,10 @@ export function Faults({
       <h2>{title}</h2>
       <ul>
         {faults.map((fault) => (
-          <li key={faultLine(fault)}>{faultLine(fault)}</li>
+          <li key={`${fault.path} ${fault.message}`}>
+            {faultWords(fault)}
+            {fault.path && <small className={classes.path}>{fault.path}</small>}
+          </li>
         ))}
       </ul>
       <p>Nothing that is stored here was touched.</p>

@@ -7,6 +7,7 @@ import type { Finding } from '@/core/judge/finding';
 import type { Operation } from '@/core/craft/operation';
 import { moveChange } from '@/core/compile/reorder';
 import { SEVERITY } from '../kit/words';
+import { announcing } from '../kit/announcing';
 import { useStudioStore } from '../studio/studio';
 import classes from './LayersView.module.css';
 
@@ -29,6 +30,10 @@ export function StepStrip({ operations, findings, current, onChoose }: Props) {
   return (
     <DndContext
       id="steps"
+      accessibility={announcing(
+        (id) => operations.find((one) => one.id === id)?.words,
+        'Press Alt and an arrow to move this step.',
+      )}
       sensors={sensors}
       collisionDetection={closestCenter}
       modifiers={[restrictToVertical]}

@@ -3,7 +3,7 @@ import { Button, Modal, Radio } from '@mantine/core';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { messageOf } from '@/core/model/messageOf';
-import { faultLine } from '@/core/model/result';
+import { faultWords } from '@/core/model/placeWords';
 import type { BackedUp } from '@/core/files/backup';
 import type { ShelfItem } from '@/core/model/shelf';
 import { takeIn, type Differing, type Sides } from '@/data/backup';
@@ -71,8 +71,8 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
           names={supplies.differing.map((one) => `${named(one.there)} (${whereApart(one)})`)}
         />
         {read.faults.map((one) => (
-          <li key={faultLine(one)}>
-            <b>Cannot be read, left out:</b> {faultLine(one)}
+          <li key={faultWords(one)}>
+            <b>Cannot be read, left out:</b> {faultWords(one)}
           </li>
         ))}
         {read.backup.records.length > 0 && (

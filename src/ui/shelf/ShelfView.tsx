@@ -1,7 +1,7 @@
 'use client';
 import { ActionIcon, Button, Checkbox, Table, Tabs, TextInput } from '@mantine/core';
 import { useInViewport } from '@mantine/hooks';
-import { IconCopy, IconDownload, IconFileImport, IconSearch } from '@tabler/icons-react';
+import { IconCopy, IconDownload, IconFileImport, IconPlus, IconSearch } from '@tabler/icons-react';
 import { startTransition, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { FAMILIES } from '@/core/craft/families';
 import { SUPPLIES } from '@/core/craft/supplies';
@@ -13,7 +13,7 @@ import { PRODUCT_FAMILIES, type ProductFamily } from '@/core/model/product';
 import type { Fault } from '@/core/model/result';
 import type { ShelfItem } from '@/core/model/shelf';
 import type { Supply } from '@/core/model/supply';
-import { recoloured } from '@/core/starter/shelf';
+import { firstOf, onShelf, recoloured } from '@/core/starter/shelf';
 import { changeOnShelf, putOnShelf, takeOffShelf } from '@/data/shelf';
 import { BrokenRows } from '../kit/BrokenRows';
 import { downloadBlob } from '../kit/download';
@@ -21,6 +21,7 @@ import { FileInput } from '../kit/FileInput';
 import { Faults } from '../kit/Faults';
 import { late } from '../kit/late';
 import { notDone, notify, notKept } from '../kit/notify';
+import { MoreMenu } from '../kit/MoreMenu';
 import { PageHead } from '../kit/PageHead';
 import { useBroken } from '../kit/useBroken';
 import { useTitle } from '../kit/useTitle';
@@ -71,6 +72,15 @@ export function ShelfView() {
     const taken = new Set(items?.map((one) => one.product.id));
     const made = recoloured(product, `${product.name} 2`, product.colour ?? '#b0303a', taken);
     putOnShelf([{ product: made, count: null, price: null, opened_on: null }])
+      .then(() => setOpen(made.id))
+      .catch(notKept);
+  }
+
+  function add(of: ProductFamily) {
+    const made = firstOf(of, new Set(items?.map((one) => one.product.id)));
+    setSearch('');
+    setFamily(of);
+    putOnShelf([onShelf(made)])
       .then(() => setOpen(made.id))
       .catch(notKept);
   }
@@ -134,6 +144,15 @@ export function ShelfView() {
                 { value: '', label: 'Every family' },
                 ...PRODUCT_FAMILIES.map((one) => ({ value: one, label: upperFirst(FAMILIES[one].words) })),
               ]}
+            />
+            <MoreMenu
+              label="New product, of which family"
+              face={{ words: 'New product', icon: <IconPlus size={18} /> }}
+              entries={PRODUCT_FAMILIES.map((one) => ({
+                key: one,
+                words: upperFirst(FAMILIES[one].words),
+                onPick: () => add(one),
+              }))}
             />
             <Button
               variant="default"

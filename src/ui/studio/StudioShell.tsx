@@ -1,7 +1,8 @@
 'use client';
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { wordsWith } from '@/core/model/primitives';
-import { faultLine, type Fault, type Result } from '@/core/model/result';
+import { faultWords } from '@/core/model/placeWords';
+import type { Fault, Result } from '@/core/model/result';
 import { addSet, openSet, type OpenedSet } from '@/data/sets';
 import { openPainter } from '@/workers/planner';
 import { go, Go } from '../kit/Go';
@@ -90,7 +91,7 @@ export function StudioShell({ id, view }: { id: string; view: SetView }) {
       <main className={classes.waiting}>
         <h1>This set cannot be opened</h1>
         {opening.faults.map((fault) => (
-          <p key={fault.path}>{faultLine(fault)}</p>
+          <p key={fault.path}>{faultWords(fault)}</p>
         ))}
         <Go href="/">Back to the sets</Go>
       </main>

@@ -10,6 +10,12 @@ import type { SetRule } from '../rule';
 /** Wider than this and filing the sides takes the tip's strength (common practice). */
 const MAX_SPARE_MM = 1.3;
 
+/** The boxes that a set has, by name. */
+function boxWords(boxes: readonly TipBox[]): string {
+  if (boxes.length === 0) return 'this set, which has no box of tips,';
+  return boxes.length === 1 ? `“${boxes[0]!.name}”` : `its ${boxes.length} boxes`;
+}
+
 /** The tips that the nails of a set get from its boxes. */
 export function tipsOf(set: SetDocument): TipsFitted {
   const wants = NAILS.filter((name) => set.nails[name].in_work && takesTip(set, set.nails[name]));
@@ -48,11 +54,11 @@ export const tipSize: SetRule = {
         severity: 'stop' as const,
         nail,
         message: tooWide
-          ? `No tip in the box reaches sidewall to sidewall of the ${nailWords(nail)}.`
-          : `No tip is left that reaches sidewall to sidewall of the ${nailWords(nail)}.`,
+          ? `No tip of ${boxWords(set.kit.tips)} reaches sidewall to sidewall of the ${nailWords(nail)}: the widest is ${rounded(arc - widest, 1)} mm too narrow.`
+          : `No tip is left in ${boxWords(set.kit.tips)} that reaches sidewall to sidewall of the ${nailWords(nail)}.`,
         reason: tooWide
-          ? 'Too narrow a tip lifts or cracks along the sides.'
-          : 'The sizes that would fit go to other nails. Too narrow a tip lifts or cracks along the sides.',
+          ? 'Too narrow a tip lifts or cracks along the sides. Take another box, or measure this nail again.'
+          : 'The sizes that would fit go to other nails. Too narrow a tip lifts or cracks along the sides: take another box.',
         figure: {
           words: 'widest tip, along its curve',
           value: rounded(widest, 1),
@@ -67,7 +73,7 @@ export const tipSize: SetRule = {
       .map((fit) => ({
         severity: 'warn' as const,
         nail: fit.nail,
-        message: `The nearest tip for the ${nailWords(fit.nail)}, size ${fit.size}, is ${rounded(fit.spare_mm, 1)} mm too wide.`,
+        message: `The nearest tip for the ${nailWords(fit.nail)}, size ${fit.size} of “${fit.box.name}”, is ${rounded(fit.spare_mm, 1)} mm too wide.`,
         reason: 'Filing so much off the sides takes the tip’s strength; left on, it lifts at the sides.',
         figure: {
           words: 'too wide by',

@@ -3,7 +3,7 @@ import { applyChange, type Change } from '@/core/document/changes';
 import type { SetDocument } from '@/core/document/document';
 import { onlyHere, wearersOf } from '@/core/document/onlyHere';
 import type { NailName } from '@/core/model/names';
-import { faultLine } from '@/core/model/result';
+import { faultWords } from '@/core/model/placeWords';
 import type { Carried, DocumentSlice, Slice, Studio } from './state';
 
 const OF_A_LOOK: ReadonlySet<Change['kind']> = new Set(['put-element', 'remove-element', 'move-element']);
@@ -23,7 +23,7 @@ export function documentSlice(set: SetDocument, joining: (joins: boolean, write:
       const { set: from, made, carried } = read();
       const next = applyChange(from, change);
       if (!next.ok) {
-        write({ refused: faultLine(next.faults[0]!) });
+        write({ refused: faultWords(next.faults[0]!) });
         return false;
       }
       const joins = gesture !== undefined && made?.gesture === gesture && made.to === from;
