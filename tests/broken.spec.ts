@@ -53,7 +53,7 @@ test('a worker that does not load: every view says that there is no plan, and tr
 
   const download = page.waitForEvent('download');
   await failed(page).getByRole('button', { name: 'Export the set' }).click();
-  expect((await download).suggestedFilename()).toBe('curtain-up.lacquer.json');
+  expect((await download).suggestedFilename()).toBe('Curtain Up.lacquer.json');
 
   await setFate(page, 'well');
   await failed(page).getByRole('button', { name: 'Try again' }).click();

@@ -1,8 +1,7 @@
 'use client';
 import { ActionIcon, Button } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import { IconZoomIn, IconZoomOut } from '@tabler/icons-react';
-import { useState } from 'react';
+import { IconZoomIn, IconZoomOut, IconZoomReset } from '@tabler/icons-react';
 import { buildOf, frameOf, lookOf } from '@/core/compile/prepare';
 import type { Look } from '@/core/document/document';
 import type { NailFrame } from '@/core/geometry/frame';
@@ -26,24 +25,24 @@ import { Rule } from './Rule';
 import { SeenAs } from './SeenAs';
 import { useCopying } from './useCopying';
 import { openLookOf } from './useEditing';
+import { useZoom } from './useZoom';
 import classes from './Desk.module.css';
 
 /** Room around the nail: beside it for the rule and the finger, below for the fold of skin it grows from. */
 const ROOM: Room = { x: 60, right: 44, top: 10, bottom: 56 };
-const ZOOMS = [1, 1.5, 2, 3] as const;
 
 /** The nail in focus, large: what the open element has to be taken hold of, and the nail's own things beside it. */
 export function Desk({ height_px }: { height_px: number }) {
   const set = useSettled((now) => now);
   const focus = useStudio((s) => s.focus);
   const look = useSettled(openLookOf);
-  const [zoom, setZoom] = useState(0);
+  const { stage, times, larger, smaller, whole, pan } = useZoom();
   const { paste } = useCopying();
   useHotkeys([['mod+V', (event) => paste() && event.preventDefault(), { preventDefault: false }]]);
   const nail = set.nails[focus];
   const frame = frameOf(nail, buildOf(set, nail));
   const fits = (height_px - ROOM.top - ROOM.bottom) / (frame.length_mm + 2 * PICTURE_PAD_MM);
-  const px_per_mm = Math.round(Math.min(26, Math.max(8, fits)) * ZOOMS[zoom]! * 10) / 10;
+  const px_per_mm = Math.round(Math.min(26, Math.max(8, fits)) * times * 10) / 10;
   const wears = lookOf(set, nail);
   return (
     <section className={classes.desk} aria-label="The nail in focus">
@@ -53,26 +52,31 @@ export function Desk({ height_px }: { height_px: number }) {
           {nail.plate.width_mm} × {frame.length_mm.toFixed(1)} mm ·{' '}
           <Go href={pathOf({ kind: 'set', id: set.id, view: 'hands' })}>{buildOf(set, nail).name}</Go>
         </span>
-        <ActionIcon
-          variant="subtle"
-          color="gray"
-          aria-label="Smaller"
-          disabled={zoom === 0}
-          onClick={() => setZoom(zoom - 1)}
-        >
+        <ActionIcon variant="subtle" color="gray" aria-label="Smaller" disabled={!smaller} onClick={smaller}>
           <IconZoomOut size={20} />
         </ActionIcon>
-        <ActionIcon
-          variant="subtle"
-          color="gray"
-          aria-label="Larger"
-          disabled={zoom === ZOOMS.length - 1}
-          onClick={() => setZoom(zoom + 1)}
-        >
+        <ActionIcon variant="subtle" color="gray" aria-label="Larger" disabled={!larger} onClick={larger}>
           <IconZoomIn size={20} />
         </ActionIcon>
+        {whole && (
+          <ActionIcon
+            variant="subtle"
+            color="gray"
+            aria-label="The whole nail"
+            title="The whole nail"
+            onClick={whole}
+          >
+            <IconZoomReset size={20} />
+          </ActionIcon>
+        )}
       </header>
-      <div className={classes.stage} data-zoomed={zoom > 0 || undefined} tabIndex={zoom > 0 ? 0 : undefined}>
+      <div
+        ref={stage}
+        className={classes.stage}
+        data-zoomed={times > 1 || undefined}
+        tabIndex={times > 1 ? 0 : undefined}
+        {...pan}
+      >
         <Plot frame={frame} px_per_mm={px_per_mm} />
       </div>
       <div className={classes.beside}>

@@ -67,7 +67,7 @@ export function usePicture(
   rank: Wanted['rank'] = RANK.small,
   turn_deg = 0,
 ): NailPicture | undefined {
-  const [picture, setPicture] = useState<NailPicture>();
+  const [made, setMade] = useState<{ name: NailName; picture: NailPicture | undefined }>();
   const mark = useMemo(() => nailKey(set, name, kitKey(set)), [set, name]);
   const latest = useRef(set);
   const wanted = useRef<Wanted>(undefined);
@@ -92,13 +92,13 @@ export function usePicture(
         const now: Wanted = wanted.current;
         wanted.current = undefined;
         try {
-          const made = await pictureOf(now);
+          const drawn = await pictureOf(now);
           const next = wanted.current as Wanted | undefined;
           // Another nail is wanted by now: this one is nobody's.
-          if (!gone.current && (!next || next.name === now.name)) setPicture(made);
+          if (!gone.current && (!next || next.name === now.name)) setMade({ name: now.name, picture: drawn });
         } catch (error) {
           if (gone.current || wanted.current) continue;
-          setPicture(undefined);
+          setMade(undefined);
           notDrawn(error, again);
         }
       }
@@ -106,5 +106,6 @@ export function usePicture(
     };
     drawAll().catch(unforeseen);
   }, [name, px_per_mm, rank, turn_deg, mark, tries]);
-  return picture;
+  // The next nail is never shown with the picture of the last.
+  return made?.name === name ? made.picture : undefined;
 }

@@ -88,7 +88,8 @@ export function Lanes({
                 width={width}
                 height={LANE - 12}
                 fill={light ? 'url(#light)' : lane === 1 ? 'var(--soft)' : 'var(--accent)'}
-                onPointerEnter={() => onAt(Math.round((round.start_s + round.end_s) / 2))}
+                className={classes.bar}
+                onClick={() => onAt(Math.round((round.start_s + round.end_s) / 2))}
               />
               {words && (
                 <text x={x(round.start_s) + 5} y={TOP + lane * LANE + 25} className={classes.inBar}>
