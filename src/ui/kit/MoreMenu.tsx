@@ -34,7 +34,15 @@ const MIDDLEWARES: NonNullable<MenuProps['middlewares']> = {
 /** What can be done besides, behind one button. */
 export function MoreMenu({ label, entries, face }: Props) {
   return (
-    <Menu position="bottom-end" middlewares={MIDDLEWARES} returnFocus>
+    <Menu
+      position="bottom-end"
+      middlewares={MIDDLEWARES}
+      returnFocus
+      // A menu's children are its entries, and it stands inside the page's own landmark.
+      withInitialFocusPlaceholder={false}
+      floatingStrategy="fixed"
+      portalProps={{ target: 'main' }}
+    >
       <Menu.Target>
         {face ? (
           <Button variant="default" leftSection={face.icon}>
@@ -52,7 +60,7 @@ export function MoreMenu({ label, entries, face }: Props) {
             key={entry.key}
             mih={44}
             maw={360}
-            {...(entry.danger ? { color: 'red' } : {})}
+            {...(entry.danger ? { c: 'var(--stop)' } : {})}
             onClick={entry.onPick}
           >
             {entry.words}

@@ -1,7 +1,7 @@
 'use client';
 import { ActionIcon, Button, Checkbox, Table, Tabs, TextInput } from '@mantine/core';
 import { useInViewport } from '@mantine/hooks';
-import { IconCopy, IconDownload, IconFileImport, IconPlus, IconSearch } from '@tabler/icons-react';
+import { IconCopy, IconDownload, IconFileImport, IconSearch } from '@tabler/icons-react';
 import { startTransition, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { FAMILIES } from '@/core/craft/families';
 import { SUPPLIES } from '@/core/craft/supplies';
@@ -21,11 +21,11 @@ import { FileInput } from '../kit/FileInput';
 import { Faults } from '../kit/Faults';
 import { late } from '../kit/late';
 import { notDone, notify, notKept } from '../kit/notify';
-import { MoreMenu } from '../kit/MoreMenu';
 import { PageHead } from '../kit/PageHead';
 import { useBroken } from '../kit/useBroken';
 import { useTitle } from '../kit/useTitle';
 import { BulkEdit } from './BulkEdit';
+import { NewProduct } from './NewProduct';
 import { ShelfRow } from './ShelfRow';
 import { SuppliesList } from './SuppliesList';
 import { useShelf, useSupplies } from './useShelf';
@@ -145,15 +145,7 @@ export function ShelfView() {
                 ...PRODUCT_FAMILIES.map((one) => ({ value: one, label: upperFirst(FAMILIES[one].words) })),
               ]}
             />
-            <MoreMenu
-              label="New product, of which family"
-              face={{ words: 'New product', icon: <IconPlus size={18} /> }}
-              entries={PRODUCT_FAMILIES.map((one) => ({
-                key: one,
-                words: upperFirst(FAMILIES[one].words),
-                onPick: () => add(one),
-              }))}
-            />
+            <NewProduct onPick={add} />
             <Button
               variant="default"
               leftSection={<IconDownload size={18} />}

@@ -1,0 +1,60 @@
+import { expect, test, type Page } from '@playwright/test';
+import { noViolations, planned } from './helpers';
+
+/** What can be opened on a view, and what shows that it is. */
+interface State {
+  at: string;
+  opens: (page: Page) => Promise<void>;
+  shows: 'dialog' | 'menu' | 'group';
+}
+
+const press = (name: string | RegExp) => (page: Page) => page.getByRole('button', { name }).first().click();
+const STATES: readonly State[] = [
+  { at: '/set/curtain-up/design', opens: press('Add'), shows: 'dialog' },
+  { at: '/set/curtain-up/design', opens: press('Who wears what'), shows: 'dialog' },
+  { at: '/set/curtain-up/design', opens: press('More for this look'), shows: 'menu' },
+  { at: '/set/curtain-up/design', opens: press('More for this element'), shows: 'menu' },
+  {
+    at: '/set/curtain-up/design',
+    opens: async (page) => {
+      await page.getByTestId('element-velvet').click();
+      await page.keyboard.press('o');
+    },
+    shows: 'dialog',
+  },
+  { at: '/set/curtain-up/design', opens: press('Pictures and templates'), shows: 'menu' },
+  { at: '/set/curtain-up/design', opens: press('Keys'), shows: 'dialog' },
+  { at: '/set/curtain-up/design', opens: (page) => page.getByTestId('plan-sum').click(), shows: 'dialog' },
+  { at: '/set/curtain-up/hands', opens: press('More for the hands'), shows: 'menu' },
+  { at: '/set/curtain-up/hands', opens: press('Caliper'), shows: 'group' },
+  {
+    at: '/set/curtain-up/hands',
+    opens: async (page) => {
+      await page.getByRole('combobox', { name: 'For whom' }).selectOption('A new client …');
+    },
+    shows: 'dialog',
+  },
+  { at: '/', opens: press('More for Curtain Up'), shows: 'menu' },
+  { at: '/', opens: press('More'), shows: 'menu' },
+  { at: '/shelf', opens: press('New product'), shows: 'dialog' },
+];
+
+for (const scheme of ['light', 'dark'] as const)
+  test(`axe finds nothing in what opens, ${scheme} colours`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme });
+    let at = '';
+    for (const state of STATES) {
+      if (state.at !== at) {
+        at = state.at;
+        await page.goto(at);
+        if (at.startsWith('/set')) await planned(page);
+        else await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      }
+      await state.opens(page);
+      await expect(page.getByRole(state.shows).last()).toBeVisible();
+      await page.waitForTimeout(350);
+      await noViolations(page);
+      await page.keyboard.press('Escape');
+      if (state.shows !== 'group') await expect(page.getByRole(state.shows)).toHaveCount(0);
+    }
+  });
