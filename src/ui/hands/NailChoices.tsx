@@ -12,6 +12,7 @@ import { SHAPE_DEFINITIONS } from '@/core/geometry/shape';
 import { upperFirst } from '@/core/model/letters';
 import { CONDITIONS, type Condition } from '@/core/model/nail';
 import { groupWords, nailWords, type NailName } from '@/core/model/names';
+import { rounded } from '@/core/model/rounded';
 import { SHAPES, type Shape } from '@/core/model/shapes';
 import type { Start } from '@/core/model/start';
 import { carriesWords, thicknesses, type Thickness } from '@/core/simulate/strength';
@@ -34,6 +35,9 @@ const CONDITION_WORDS: Record<Condition, string> = {
   'leave-alone': 'Leave alone: injured or infected',
 };
 
+/** A length that is none of those with a name. */
+const AS_IT_IS = 'as-it-is';
+
 /** Before the kind of a build that the set does not have yet. */
 const NEW = 'new ';
 
@@ -52,6 +56,8 @@ export function NailChoices() {
   const kind = buildKindOf(build.kind);
   const frame = frameOf(nail, build);
   const free_mm = frame.length_mm - frame.bed_mm;
+  const length = lengthOf(rounded(free_mm, 2));
+  const exact = rounded(free_mm, 2) === length.free_mm;
   const start = startKindOf(nail.start.kind);
   function takeBuild(value: string) {
     if (!value.startsWith(NEW)) {
@@ -126,11 +132,15 @@ export function NailChoices() {
           />
           <Choice
             label={differ(nails.map((name) => lengthPast_mm(set, name))) ? 'Length (they differ)' : 'Length'}
-            choices={LENGTHS.map(({ words, free_mm: mm }) => ({ value: words, label: `${words}, ${mm} mm` }))}
-            value={lengthOf(free_mm).words}
-            onChange={(words) =>
-              change(lengthened(set, nails, LENGTHS.find((one) => one.words === words)!.free_mm))
-            }
+            choices={[
+              ...(exact ? [] : [{ value: AS_IT_IS, label: `${length.words}, ${rounded(free_mm, 1)} mm` }]),
+              ...LENGTHS.map(({ words, free_mm: mm }) => ({ value: words, label: `${words}, ${mm} mm` })),
+            ]}
+            value={exact ? length.words : AS_IT_IS}
+            onChange={(words) => {
+              const chosen = LENGTHS.find((one) => one.words === words);
+              if (chosen) change(lengthened(set, nails, chosen.free_mm));
+            }}
           />
           <FigureInput
             label={kind.edge === 'plate' ? 'Own free edge' : 'Past the free edge'}
