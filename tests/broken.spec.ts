@@ -193,7 +193,7 @@ test('broken records stand in the list with their fault; nothing else is touched
   const broken = page.getByRole('region', { name: 'Sets that cannot be read' });
   await expect(broken.getByRole('listitem')).toHaveCount(8);
   await expect(broken.getByRole('listitem').filter({ hasText: 'From later' })).toContainText(
-    'version: is 99; this program reads up to',
+    'Version: is 99; this program reads up to',
   );
   await noViolations(page);
   const download = page.waitForEvent('download');

@@ -98,6 +98,7 @@ test('from an empty set to ten nails in four looks: well under seventy actions',
   for (const box of await dialog.getByRole('checkbox', { name: /Ivory|Night|Sage/ }).all())
     if (!(await box.isChecked())) await act(box.click());
   const proposals = dialog.getByRole('list', { name: /Proposals/ }).getByRole('button');
+  await act(dialog.getByText('3', { exact: true }).click());
   await expect(proposals).toHaveCount(8);
   await noViolations(page);
   await act(proposals.first().click());
@@ -210,7 +211,7 @@ test('a picture is kept beside the desk: its colours, what comes near them, and 
     mimeType: 'text/plain',
     buffer: Buffer.from('GIMP Palette\n1 2 3 good\n1 2 999 bright\n'),
   });
-  await expect(page.getByText(/line 3: is no colour/)).toBeVisible();
+  await expect(page.getByText(/Line 3: is no colour/)).toBeVisible();
   await input.setInputFiles({
     name: 'foyer.gpl',
     mimeType: 'text/plain',

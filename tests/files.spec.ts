@@ -37,10 +37,10 @@ test('bad files are refused with path and sentence, and the store stays as it wa
   ghost.nails['right-thumb']!.look = 'ghost';
   const cases: [string, RegExp][] = [
     ['{ no', /this is not JSON/],
-    [JSON.stringify({ ...good(), version: 99 }), /version: is 99/],
-    [JSON.stringify({ ...good(), glitter: true }), /glitter: is not a key/],
+    [JSON.stringify({ ...good(), version: 99 }), /Version: is 99/],
+    [JSON.stringify({ ...good(), glitter: true }), /Glitter: is not a key/],
     [JSON.stringify(narrow), /Left ring finger, width: must be at least 4 mm/],
-    [JSON.stringify(ghost), /nails\.right-thumb\.look: no look "ghost"/],
+    [JSON.stringify(ghost), /Right thumb, look: no look "ghost"/],
     [' '.repeat(49 * 1024 * 1024), /49\.0 MB/],
   ];
   for (const [text, message] of cases) {

@@ -83,7 +83,7 @@ test('the shelf goes out as CSV, is changed there, and comes back after a look',
   await expect(page.getByRole('button', { name: '=Base A', exact: true })).toBeVisible();
 
   await open('id;name;family;coat_um\r\nx;X;gel-colour;thick\r\n');
-  await expect(page.locator('section[role="alert"]')).toContainText('line 2, coat_um: "thick" is no number');
+  await expect(page.locator('section[role="alert"]')).toContainText('Line 2, coat: "thick" is no number');
   await page.getByRole('button', { name: 'All right' }).click();
   await expect(page.getByRole('button', { name: 'X', exact: true })).toHaveCount(0);
 });

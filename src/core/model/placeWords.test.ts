@@ -14,8 +14,8 @@ describe('places of a file in people’s words', () => {
     expect(placeWords(path)).toBe(words);
   });
 
-  it('a fault of the whole begins like a sentence', () => {
-    expect(faultWords({ path: '', message: 'the file is empty' })).toBe('The file is empty');
+  it('a fault of the whole is said as it is', () => {
+    expect(faultWords({ path: '', message: 'the file is empty' })).toBe('the file is empty');
     expect(faultWords({ path: 'title', message: 'must be text' })).toBe('Title: must be text');
   });
 

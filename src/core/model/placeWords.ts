@@ -59,5 +59,5 @@ function ownOr(words: Record<string, string>, key: string): string | undefined {
 /** A fault as an artist reads it: "Left thumb, width: must be at least 3 mm". */
 export function faultWords({ path, message }: Fault): string {
   const place = placeWords(path);
-  return place ? `${upperFirst(place)}: ${message}` : upperFirst(message);
+  return place ? `${upperFirst(place)}: ${message}` : message;
 }
