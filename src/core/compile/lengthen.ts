@@ -1,8 +1,7 @@
-import { buildKindOf } from '../craft/builds';
-import type { Build } from '../craft/builds';
+import { buildKindOf, type Build } from '../craft/builds';
 import type { Change } from '../document/changes';
 import type { SetDocument } from '../document/document';
-import type { NailName } from '../model/names';
+import { NAILS, type NailName } from '../model/names';
 import type { Shape } from '../model/shapes';
 import { buildOf } from './prepare';
 
@@ -45,8 +44,7 @@ function byBuild(
     const { id } = buildOf(set, set.nails[name]);
     builds.set(id, [...(builds.get(id) ?? []), name]);
   }
-  const users = (id: string) =>
-    (Object.keys(set.nails) as NailName[]).filter((name) => buildOf(set, set.nails[name]).id === id).length;
+  const users = (id: string) => NAILS.filter((name) => buildOf(set, set.nails[name]).id === id).length;
   return {
     kind: 'many',
     changes: [...builds].flatMap(([id, names]) => {

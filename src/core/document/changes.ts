@@ -7,6 +7,7 @@ import { fingerOf, NAILS, handNails, mirrorOf, type Finger, type Hand, type Nail
 import type { Nail, NailChange, Plate } from '../model/nail';
 import type { Practice } from '../model/practice';
 import { tidyWords } from '../model/primitives';
+import { wearersOf } from './wearers';
 import type { Lamp, Product, TipBox } from '../model/product';
 import { fail, ok, type Result } from '../model/result';
 
@@ -66,7 +67,7 @@ const APPLY: { [K in Change['kind']]: Apply<K> } = {
   rename: (set, { title }) => ({ ...set, title: tidyWords(title) ?? title }),
   wear: (set, { nails, look }) => mapNails(set, nails, (nail) => ({ ...nail, look, changes: [] })),
   dress: (set, { looks }) =>
-    nailNames(set).reduce(
+    NAILS.reduce(
       (next, name) =>
         set.nails[name].look === looks[name]
           ? next
@@ -112,9 +113,8 @@ const APPLY: { [K in Change['kind']]: Apply<K> } = {
   },
   'put-look': (set, { look }) => ({ ...set, looks: put(set.looks, look) }),
   'remove-look': (set, { look }) => {
-    const wearers = nailNames(set).filter((name) => set.nails[name].look === look);
     return {
-      ...mapNails(set, wearers, (nail) => ({ ...nail, look: null, changes: [] })),
+      ...mapNails(set, wearersOf(set, look), (nail) => ({ ...nail, look: null, changes: [] })),
       looks: set.looks.filter((l) => l.id !== look),
     };
   },
@@ -122,8 +122,7 @@ const APPLY: { [K in Change['kind']]: Apply<K> } = {
     mapLook(set, look, (l) => ({ ...l, elements: put(l.elements, element) })),
   'remove-element': (set, { look, element }) => {
     const next = mapLook(set, look, (l) => ({ ...l, elements: l.elements.filter((e) => e.id !== element) }));
-    const wearers = nailNames(set).filter((name) => set.nails[name].look === look);
-    return mapNails(next, wearers, (nail) => ({
+    return mapNails(next, wearersOf(set, look), (nail) => ({
       ...nail,
       changes: nail.changes.filter((change) => change.element !== element),
     }));
@@ -184,10 +183,6 @@ export function applyChange(set: SetDocument, change: Change): Result<SetDocumen
 
 export function sameEdit(a: Edit, b: Edit): boolean {
   return JSON.stringify(a, Object.keys(a).sort()) === JSON.stringify(b, Object.keys(b).sort());
-}
-
-function nailNames(set: SetDocument): NailName[] {
-  return Object.keys(set.nails) as NailName[];
 }
 
 function mapNails(

@@ -58,39 +58,28 @@ function isOf(content: string, name: string): boolean {
  */
 export function renamedByContent(before: SetDocument, after: SetDocument): SetDocument {
   const sameKit = before.kit.products === after.kit.products;
-  const looks =
-    sameKit && before.looks === after.looks
-      ? after.looks
-      : renamed(
-          before.looks,
-          after.looks,
-          sameKit,
-          (look, of) => lookName(look, of.kit.products),
-          before,
-          after,
-        );
-  const builds =
-    before.builds === after.builds
-      ? after.builds
-      : renamed(before.builds, after.builds, true, buildName, before, after);
+  const lookIn = (set: SetDocument) => (look: Look) => lookName(look, set.kit.products);
+  const looks = renamed(before.looks, after.looks, lookIn(before), lookIn(after), sameKit);
+  const builds = renamed(before.builds, after.builds, buildName, buildName, true);
   return looks === after.looks && builds === after.builds ? after : { ...after, looks, builds };
 }
 
+/** `sameAround`: what stayed the same object is called as before. */
 function renamed<T extends { id: string; name: string }>(
   before: readonly T[],
   after: T[],
-  alone: boolean,
-  nameOf: (one: T, of: SetDocument) => string,
-  was: SetDocument,
-  is: SetDocument,
+  nameWas: (one: T) => string,
+  nameIs: (one: T) => string,
+  sameAround: boolean,
 ): T[] {
+  if (sameAround && before === after) return after;
   let next = after;
   for (const one of after) {
     const old = before.find(({ id }) => id === one.id);
     // What is new here has the name it came with, and what was named just now the name it was given.
-    if (!old || (alone && old === one) || old.name !== one.name) continue;
-    const now = nameOf(one, is);
-    if (isOf(now, one.name) || !isOf(nameOf(old, was), old.name)) continue;
+    if (!old || (sameAround && old === one) || old.name !== one.name) continue;
+    const now = nameIs(one);
+    if (isOf(now, one.name) || !isOf(nameWas(old), old.name)) continue;
     const others = next.filter(({ id }) => id !== one.id).map(({ name }) => name);
     next = next.map((each) => (each.id === one.id ? { ...each, name: nameApart(now, others) } : each));
   }

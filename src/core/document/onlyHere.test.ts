@@ -3,7 +3,8 @@ import { NAILS, type NailName } from '../model/names';
 import { newSet } from '../starter/newSet';
 import { applyChange, type Change } from './changes';
 import type { SetDocument } from './document';
-import { anotherLook, onlyHere, wearersOf } from './onlyHere';
+import { anotherLook, onlyHere } from './onlyHere';
+import { wearersOf } from './wearers';
 
 const CHARM = techniqueOf('charm').fresh('charm', { colour: 'rose-nude' } as never);
 

@@ -2,18 +2,14 @@ import { freeId } from '../model/freeId';
 import type { NailName } from '../model/names';
 import { wearing } from './bothHands';
 import type { Change } from './changes';
-import { LOOK_KEYS, type Look, type SetDocument } from './document';
+import type { Look, SetDocument } from './document';
 import { isNamedByContent, lookName, nameApart } from './naming';
-
-/** The nails that wear a look, in the order of the ten. */
-export function wearersOf(set: SetDocument, look: string): NailName[] {
-  return (Object.keys(set.nails) as NailName[]).filter((name) => set.nails[name].look === look);
-}
+import { freeKey, wearersOf } from './wearers';
 
 /** The same look under an id, a name and a key of its own; undefined where a set has no room for one more. */
 export function anotherLook(look: Look, set: SetDocument): Look | undefined {
   const { looks, kit } = set;
-  const key = [...LOOK_KEYS].find((one) => !looks.some((other) => other.key === one));
+  const key = freeKey(looks);
   if (!key) return undefined;
   const name = isNamedByContent(look, kit.products) ? lookName(look, kit.products) : look.name;
   const others = looks.map((one) => one.name);

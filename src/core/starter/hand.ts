@@ -1,4 +1,4 @@
-import { fingerOf, type Finger, type NailName } from '../model/names';
+import { fingerOf, NAILS, type Finger, type NailName } from '../model/names';
 import type { Plate } from '../model/nail';
 
 /** A typical hand (from memory): width between the sidewalls and bed length by finger, in mm. */
@@ -25,7 +25,7 @@ export const SKIN_TONES: readonly { words: string; colour: string }[] = [
 
 /** The nails of a set that are as long and wide as anybody's: nobody has measured them yet. */
 export function typicalNails(nails: Readonly<Record<NailName, { plate: Plate }>>): NailName[] {
-  return (Object.keys(nails) as NailName[]).filter((name) => {
+  return NAILS.filter((name) => {
     const [{ width_mm, bed_mm, arch_mm }, typical] = [nails[name].plate, typicalPlate(name)];
     return width_mm === typical.width_mm && bed_mm === typical.bed_mm && arch_mm === typical.arch_mm;
   });

@@ -4,7 +4,9 @@ import { IconPlus, IconSearch } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
 import { buildOf, frameOf } from '@/core/compile/prepare';
 import { offersFor, type Offer } from '@/core/craft/offers';
-import type { Look } from '@/core/document/document';
+import type { Element } from '@/core/craft/techniques';
+import { applyUnchecked, type Change } from '@/core/document/changes';
+import type { Look, SetDocument } from '@/core/document/document';
 import { nailWords } from '@/core/model/names';
 import { StillPicture } from '../kit/StillPicture';
 import { FINENESS, usePicture } from '../kit/usePictures';
@@ -55,11 +57,8 @@ function Offers({ look, onAdded }: { look: Look; onAdded: () => void }) {
   const offers = offersFor(sought);
   function add(offer: Offer) {
     const { set, change, openElementAt } = store.getState();
-    const element = offer.fresh(elementId(offer.key, look), freshProducts(set));
-    const put = { kind: 'put-element', look: look.id, element } as const;
-    const brought = broughtFor(element, set);
-    if (change(brought.length > 0 ? { kind: 'many', changes: [...brought, put] } : put))
-      openElementAt(element.id);
+    const { element, adding } = added(offer, look, set);
+    if (change(adding)) openElementAt(element.id);
     onAdded();
   }
   return (
@@ -89,22 +88,20 @@ function Offers({ look, onAdded }: { look: Look; onAdded: () => void }) {
   );
 }
 
+/** What an offer brings into a look, with the products that the set lacks for it, as one change. */
+function added(offer: Offer, look: Look, set: SetDocument): { element: Element; adding: Change } {
+  const element = offer.fresh(elementId(offer.key, look), freshProducts(set));
+  const put: Change = { kind: 'put-element', look: look.id, element };
+  return { element, adding: { kind: 'many', changes: [...broughtFor(element, set), put] } };
+}
+
 function OfferButton({ offer, look, onPick }: { offer: Offer; look: Look; onPick: () => void }) {
   const set = useSettled((now) => now);
   const focus = useStudio((s) => s.focus);
   const trial = useMemo(() => {
-    const element = offer.fresh(elementId(offer.key, look), freshProducts(set));
-    const brought = broughtFor(element, set).flatMap((one) =>
-      one.kind === 'put-product' ? [one.product] : [],
-    );
-    const trialLook = { ...look, elements: [...look.elements, element] };
-    return {
-      ...set,
-      kit: { ...set.kit, products: [...set.kit.products, ...brought] },
-      looks: [trialLook],
-      nails: { ...set.nails, [focus]: { ...set.nails[focus], look: look.id, changes: [] } },
-      edits: [],
-    };
+    const then = applyUnchecked(set, added(offer, look, set).adding);
+    const nail = { ...then.nails[focus], look: look.id, changes: [] };
+    return { ...then, nails: { ...then.nails, [focus]: nail }, edits: [] };
   }, [offer, look, set, focus]);
   const { length_mm } = frameOf(set.nails[focus], buildOf(set, set.nails[focus]));
   const px_per_mm = Math.min(PX_PER_MM, Math.round((MOST_PX / length_mm) * 10) / 10);

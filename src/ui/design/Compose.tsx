@@ -5,6 +5,7 @@ import { useEffect, useReducer, useState } from 'react';
 import type { Wishes } from '@/core/compose/compose';
 import { applyChange } from '@/core/document/changes';
 import type { SetDocument } from '@/core/document/document';
+import { wornLooks } from '@/core/document/wearers';
 import { NAILS, type NailName } from '@/core/model/names';
 import { composed } from '@/workers/planner';
 import type { Composed } from '@/workers/plannerApi';
@@ -46,7 +47,7 @@ function Proposals({ onTaken }: { onTaken: () => void }) {
   const set = useStudio((s) => s.set);
   const selected = useStudio((s) => s.selected);
   const store = useStudioStore();
-  const [offered, setOffered] = useState<readonly string[]>(() => wornLooks(set));
+  const [offered, setOffered] = useState<readonly string[]>(() => offeredFirst(set));
   const [accents, setAccents] = useState('1');
   const [keeping, setKeeping] = useState(false);
   const [found, setFound] = useState<Composed>();
@@ -133,8 +134,9 @@ function Proposals({ onTaken }: { onTaken: () => void }) {
   );
 }
 
-function wornLooks(set: SetDocument): string[] {
-  const looks = set.looks.filter((look) => NAILS.some((nail) => set.nails[nail].look === look.id));
+/** The looks that are worn, where there is more than one. */
+function offeredFirst(set: SetDocument): string[] {
+  const looks = wornLooks(set);
   return (looks.length > 1 ? looks : set.looks).slice(0, 6).map((look) => look.id);
 }
 

@@ -2,8 +2,9 @@
 import { ActionIcon, Button } from '@mantine/core';
 import { IconPin, IconPinFilled } from '@tabler/icons-react';
 import type { Look } from '@/core/document/document';
-import { anotherLook, wearersOf } from '@/core/document/onlyHere';
-import { nailsWords } from '@/core/model/names';
+import { anotherLook } from '@/core/document/onlyHere';
+import { freeKey, wearersOf } from '@/core/document/wearers';
+import { nailsWords, type NailName } from '@/core/model/names';
 import { tidyWords } from '@/core/model/primitives';
 import { MoreMenu } from '../kit/MoreMenu';
 import { chosenNails } from '../studio/slices/document';
@@ -12,7 +13,7 @@ import classes from './LookHead.module.css';
 
 /** The open look: its name, and on which nails what is done to it is done. */
 export function LookHead({ look }: { look: Look }) {
-  const full = useSettled((set) => set.looks.length >= 12);
+  const full = useSettled((set) => freeKey(set.looks) === undefined);
   const pinned = useStudio((s) => s.pinned);
   const store = useStudioStore();
   const { change, openLookAt, pinLook } = store.getState();
@@ -86,7 +87,7 @@ function Worn({ look }: { look: Look }) {
   return (
     <div className={classes.worn} data-carried={carried || undefined} role="status">
       <span>{wornWords(here, elsewhere)}</span>
-      {here.length > 0 && elsewhere.length > 0 && set.looks.length < 12 && (
+      {here.length > 0 && elsewhere.length > 0 && freeKey(set.looks) && (
         <Button variant="default" onClick={onlyOnChosen}>
           Only on {nailsWords(here)}
         </Button>
@@ -100,13 +101,12 @@ function Worn({ look }: { look: Look }) {
   );
 }
 
-type Nails = Parameters<typeof nailsWords>[0];
-
-function wornWords(here: Nails, elsewhere: Nails): string {
+function wornWords(here: readonly NailName[], elsewhere: readonly NailName[]): string {
   if (here.length === 0)
     return elsewhere.length === 0 ? 'Worn by no nail yet.' : `Worn by ${others(elsewhere)}.`;
   if (elsewhere.length === 0) return `On ${nailsWords(here)}.`;
   return `On ${nailsWords(here)}, and also on ${others(elsewhere)}.`;
 }
 
-const others = (nails: Nails) => (nails.length === 1 ? 'one more nail' : `${nails.length} more nails`);
+const others = (nails: readonly NailName[]) =>
+  nails.length === 1 ? 'one more nail' : `${nails.length} more nails`;

@@ -4,8 +4,9 @@ import { useDraggable } from '@dnd-kit/core';
 import { IconPlus } from '@tabler/icons-react';
 import { useMemo } from 'react';
 import { techniqueOf } from '@/core/craft/techniques';
-import { LOOK_KEYS, type Look } from '@/core/document/document';
+import type { Look } from '@/core/document/document';
 import { lookName, nameApart } from '@/core/document/naming';
+import { freeKey } from '@/core/document/wearers';
 import { StillPicture } from '../kit/StillPicture';
 import { useGesture } from '../kit/useGesture';
 import { FINENESS, usePicture } from '../kit/usePictures';
@@ -31,7 +32,7 @@ export function LookTray() {
   /** A look with one colour, put on the chosen nails: both are one step of undo. */
   function add() {
     const { set, selected, change, changeWorn, openLookAt } = store.getState();
-    const key = [...LOOK_KEYS].find((one) => !set.looks.some((look) => look.key === one));
+    const key = freeKey(set.looks);
     if (!key) return;
     const id = freeId('look', set.looks);
     const elements = [techniqueOf('colour').fresh('colour', freshProducts(set))];
@@ -61,7 +62,7 @@ export function LookTray() {
         variant="default"
         leftSection={<IconPlus size={18} />}
         onClick={add}
-        disabled={looks.length >= 12}
+        disabled={freeKey(looks) === undefined}
       >
         New look
       </Button>

@@ -108,7 +108,7 @@ export function SetsView() {
   const { clients } = useClients();
   const clientOf = (id: unknown) => clients?.find((one) => one.sets.some((set) => set === id))?.name;
   const wanted = search.trim().toLowerCase();
-  const found = sets?.filter((one) => soughtIn(one, clientOf(one.id)).includes(wanted));
+  const found = sets?.filter((one) => wanted === '' || soughtIn(one, clientOf(one.id)).includes(wanted));
   const shown = found?.flatMap((one) => (one.kind === 'set' ? [one.stored] : []));
   const broken = useBroken(BESIDE_SETS);
   const brokenSets = broken.filter((one) => one.table === 'sets' && one.title.toLowerCase().includes(wanted));

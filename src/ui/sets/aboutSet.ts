@@ -1,6 +1,5 @@
 import { techniqueOf } from '@/core/craft/techniques';
-import { NAILS } from '@/core/model/names';
-import type { Look } from '@/core/document/document';
+import { wornLooks } from '@/core/document/wearers';
 import { dayWords, today } from '@/core/model/days';
 import type { StoredSet } from '@/data/database';
 import type { Listed } from '@/data/listed';
@@ -17,7 +16,8 @@ export function aboutWords({ document, changed_at }: StoredSet, client: string |
 export function soughtIn(one: Listed, client: string | undefined): string {
   if (one.kind !== 'set') return one.title.toLowerCase();
   const { title, document } = one.stored;
-  const elements = wornLooks(document).flatMap((look) => look.elements);
+  const worn = wornLooks(document);
+  const elements = worn.flatMap((look) => look.elements);
   const words = elements.flatMap((element) => {
     const { words: technique, products } = techniqueOf(element.kind);
     const named = products(element).map(
@@ -25,11 +25,6 @@ export function soughtIn(one: Listed, client: string | undefined): string {
     );
     return [technique, ...named];
   });
-  const looks = wornLooks(document).map((look) => look.name);
+  const looks = worn.map((look) => look.name);
   return [title, document.note, client, ...looks, ...words].filter(Boolean).join(' ').toLowerCase();
-}
-
-function wornLooks({ looks, nails }: StoredSet['document']): Look[] {
-  const worn = new Set(NAILS.map((nail) => nails[nail].look));
-  return looks.filter((look) => worn.has(look.id));
 }

@@ -82,7 +82,7 @@ describe('an open set', () => {
     expect(store.getState().change({ kind: 'plate', nail: 'left-ring', plate: { width_mm: 400 } })).toBe(
       false,
     );
-    expect(store.getState().refused).toBe('nails.left-ring.plate.width_mm: must be at most 25 mm');
+    expect(store.getState().refused).toBe('Left ring finger, width: must be at most 25 mm');
     expect(store.getState().set).toEqual(curtainUp());
     expect(store.temporal.getState().pastStates).toHaveLength(0);
   });
@@ -124,6 +124,26 @@ describe('an open set', () => {
     store.temporal.getState().undo();
     store.temporal.getState().undo();
     expect(state().set).toEqual(newSet('matinee', 'Matinée'));
+  });
+
+  it('tells it too of what brings a product into the set', () => {
+    const store = createStudio(newSet('matinee', 'Matinée'));
+    const { set } = store.getState();
+    const colour = techniqueOf('colour').fresh('shade', { colour: 'shade' } as never);
+    const product = {
+      ...set.kit.products.find((one) => one.family === 'gel-colour')!,
+      id: 'shade',
+      name: 'Shade',
+    };
+    store.getState().change({
+      kind: 'many',
+      changes: [
+        { kind: 'put-product', product },
+        { kind: 'put-element', look: 'plain', element: colour },
+      ],
+    });
+    expect(store.getState().refused).toBeUndefined();
+    expect(store.getState().carried).toMatchObject({ by: 'look', before: set });
   });
 
   it('says nothing of others where all that wear the look are chosen', () => {

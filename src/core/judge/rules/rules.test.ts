@@ -223,7 +223,7 @@ describe('the rules', () => {
     two.nails['right-ring'].build = 'tips';
     const [short, ...rest] = planSet(two, QUICK).findings.filter((one) => one.code === 'tip-misfit');
     expect(rest).toEqual([]);
-    expect(short!.message).toMatch(/^No tip is left that reaches/);
+    expect(short!.message).toMatch(/^No tip is left in “Box” that reaches/);
     // A strongly curved nail beside a box of flat ones.
     const strong = tips([13]);
     strong.nails['left-ring'].plate.arch_mm = 3.4;

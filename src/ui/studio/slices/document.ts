@@ -1,12 +1,11 @@
 import { handsApart, onBothHands, withTwins } from '@/core/document/bothHands';
 import { applyChange, type Change } from '@/core/document/changes';
 import type { SetDocument } from '@/core/document/document';
-import { onlyHere, wearersOf } from '@/core/document/onlyHere';
+import { onlyHere } from '@/core/document/onlyHere';
+import { wearersOf } from '@/core/document/wearers';
 import type { NailName } from '@/core/model/names';
 import { faultWords } from '@/core/model/placeWords';
 import type { Carried, DocumentSlice, Slice, Studio } from './state';
-
-const OF_A_LOOK: ReadonlySet<Change['kind']> = new Set(['put-element', 'remove-element', 'move-element']);
 
 /** The chosen nails, and where both hands are edited as one those of the same fingers. */
 export function chosenNails({ selected, bothHands }: Pick<Studio, 'selected' | 'bothHands'>): NailName[] {
@@ -81,9 +80,24 @@ function withLook(
   after: SetDocument,
   studio: Studio,
 ): Carried | undefined {
-  if (!OF_A_LOOK.has(change.kind) || !('look' in change) || typeof change.look !== 'string') return undefined;
-  const wearers = wearersOf(after, change.look);
+  const look = lookChanged(change);
+  if (look === undefined) return undefined;
+  const wearers = wearersOf(after, look);
   const chosen = chosenNails(studio);
   const nails = wearers.filter((name) => !chosen.includes(name));
   return nails.length > 0 && nails.length < wearers.length ? { by: 'look', nails, before, after } : undefined;
+}
+
+/** The look of which an element is changed, be it together with what that brings into the set. */
+function lookChanged(change: Change): string | undefined {
+  switch (change.kind) {
+    case 'put-element':
+    case 'remove-element':
+    case 'move-element':
+      return change.look;
+    case 'many':
+      return change.changes.map(lookChanged).find((look) => look !== undefined);
+    default:
+      return undefined;
+  }
 }
