@@ -64,8 +64,8 @@ async function statics() {
   // Types of the routes are written first: lint and types read them.
   await check('route types', 'npx', ['next', 'typegen']);
   await check('types', 'npm', ['run', '--silent', 'types']);
-  await check('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-  await check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+  await check('lint', 'npx', ['oxlint', '.']);
+  await check('format', 'npx', ['oxfmt', '--check', '.']);
   await check('layering', 'npx', [
     'depcruise',
     'src',

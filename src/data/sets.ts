@@ -22,7 +22,9 @@ export interface OpenedSet {
 }
 
 export type SaveOutcome =
-  { kind: 'saved'; revision: number } | { kind: 'changed-elsewhere'; stored: OpenedSet } | { kind: 'gone' };
+  | { kind: 'saved'; revision: number }
+  | { kind: 'changed-elsewhere'; stored: OpenedSet }
+  | { kind: 'gone' };
 
 /**
  * Every record of the store, broken ones too, latest change first, each time anything in the store changes; with

@@ -29,7 +29,8 @@ export interface StateAfter {
  * where it is not known, the operation's own.
  */
 export type Step =
-  { operation: Operation; light_s?: number; elapsed_s?: number } | { light_s: number; elapsed_s?: number };
+  | { operation: Operation; light_s?: number; elapsed_s?: number }
+  | { light_s: number; elapsed_s?: number };
 
 export interface Simulated {
   field: NailField;

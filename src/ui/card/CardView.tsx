@@ -2,7 +2,7 @@
 import { Button } from '@mantine/core';
 import { IconDownload, IconPrinter } from '@tabler/icons-react';
 import { useLocalStorage } from '@mantine/hooks';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { tipWords } from '@/core/craft/tipFit';
 import { tipsOf } from '@/core/judge/rules/tipSize';
@@ -42,6 +42,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
   const settled = useStudio((s) => s.settled);
   const final = fresh && (settled || searchFailed);
   const client = useClients().clients?.find((one) => one.sets.includes(set.id));
+  const [today] = useState(() => TODAY.format(new Date()));
   const { isTicked, tick } = useTicks(set.id);
   const worked = NAILS.filter((name) => set.nails[name].in_work);
   const operations = NAILS.flatMap((name) => plan.operations[name]);
@@ -66,7 +67,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
             <h2>{set.title}</h2>
             <p>
               {client ? `${client.name} · ` : ''}
-              {TODAY.format(new Date())}
+              {today}
               <br />
               {timeWords(plan.sitting.total_s)}, between {timeWords(plan.sitting.low_s)} and{' '}
               {timeWords(plan.sitting.high_s)}

@@ -70,7 +70,7 @@ export function ReferencePicture() {
       gone = true;
     };
     // Another product on the shelf does not read the picture anew, nor does word of it from the store.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [mark]);
 
   async function take(file: File) {
@@ -202,7 +202,7 @@ function Thumb({ reference }: { reference: Reference }) {
     return () => URL.revokeObjectURL(made);
   }, [reference]);
   // A picture of the artist’s own, from memory: nothing for the server to make smaller.
-  // eslint-disable-next-line @next/next/no-img-element
+  // oxlint-disable-next-line nextjs/no-img-element
   return <img ref={image} alt={`Reference: ${reference.name}`} />;
 }
 

@@ -133,9 +133,12 @@ export function NailChoices() {
           <Choice
             label={differ(nails.map((name) => lengthPast_mm(set, name))) ? 'Length (they differ)' : 'Length'}
             choices={[
-              ...(exact ? [] : [{ value: AS_IT_IS, label: `${length.words}, ${rounded(free_mm, 1)} mm` }]),
-              ...LENGTHS.map(({ words, free_mm: mm }) => ({ value: words, label: `${words}, ${mm} mm` })),
-            ]}
+              ...(exact ? [] : [{ value: AS_IT_IS, words: length.words, free_mm }]),
+              ...LENGTHS.map((one) => ({ ...one, value: one.words })),
+            ]
+              // A length of its own stands among the others where it belongs.
+              .sort((a, b) => a.free_mm - b.free_mm)
+              .map(({ value, words, free_mm: mm }) => ({ value, label: `${words}, ${rounded(mm, 1)} mm` }))}
             value={exact ? length.words : AS_IT_IS}
             onChange={(words) => {
               const chosen = LENGTHS.find((one) => one.words === words);

@@ -43,7 +43,7 @@ export function Finger({ set, name, px_per_mm, below_mm, turn_deg, x, y }: Props
       stale = true;
     };
     // All that its picture depends on is in `looks`.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [looks, name, px_per_mm, turn_deg, tries]);
   return (
     <div

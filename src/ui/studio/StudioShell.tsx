@@ -57,7 +57,9 @@ const VIEW = {
 };
 
 type Opening =
-  { kind: 'opening' } | { kind: 'open'; opened: OpenedSet } | { kind: 'faulty'; faults: Fault[] };
+  | { kind: 'opening' }
+  | { kind: 'open'; opened: OpenedSet }
+  | { kind: 'faulty'; faults: Fault[] };
 
 /** The frame of one open set: rail, bar, and the view. Opens it from the store and keeps it saved and planned. */
 export function StudioShell({ id, view }: { id: string; view: SetView }) {
