@@ -1,6 +1,6 @@
 import '@fontsource-variable/brygada-1918';
 import '@fontsource-variable/source-sans-3';
-import '@mantine/core/styles.css';
+import '@/ui/kit/componentStyles';
 import '@mantine/notifications/styles.css';
 import './globals.css';
 import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';

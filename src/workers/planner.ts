@@ -72,9 +72,10 @@ const pictures = new WorkQueue(2);
 /** Searches at length. A worker of its own, so that it can be stopped at any moment. */
 const polisher = new Desk(hire);
 
-/** A worker takes a while to start: this one may be called before there is a set to draw. */
-export function openPainter(): void {
+/** A worker takes a while to start: these may be called before there is a set to draw and plan. */
+export function openWorkers(): void {
   painter.open();
+  planner.open();
 }
 
 /** Pictures come first: an eye waits for them. */

@@ -4,7 +4,7 @@ import { wordsWith } from '@/core/model/primitives';
 import { faultWords } from '@/core/model/placeWords';
 import type { Fault, Result } from '@/core/model/result';
 import { addSet, openSet, type OpenedSet } from '@/data/sets';
-import { openPainter } from '@/workers/planner';
+import { openWorkers } from '@/workers/planner';
 import { go, Go } from '../kit/Go';
 import { downloadSet } from '../kit/download';
 import { late } from '../kit/late';
@@ -66,7 +66,7 @@ export function StudioShell({ id, view }: { id: string; view: SetView }) {
   const [opening, setOpening] = useState<Opening>({ kind: 'opening' });
   useEffect(() => {
     // While the store is read, what is needed next comes as well; what fails is told where it is needed.
-    openPainter();
+    openWorkers();
     VIEW[view].bring().catch(() => undefined);
   }, [view]);
   useEffect(() => {
