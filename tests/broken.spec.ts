@@ -42,7 +42,7 @@ test('a worker that does not load: every view says that there is no plan, and tr
   await expect(failed(page)).toContainText('Nothing is known of its steps, time or faults');
   await expect(page.getByRole('banner').getByText('not planned')).toBeVisible();
   await expect(page.getByText('Not every nail could be drawn')).toBeVisible();
-  await goTo(page, 'Layers');
+  await goTo(page, 'Plate to top');
   await expect(page.getByText('Not known: the set was not planned.')).toBeVisible();
   await expect(page.getByText(/^Nothing\./)).toHaveCount(0);
   for (const view of ['Timing', 'Card']) {
@@ -101,7 +101,7 @@ test('a planner that throws at every question is told by what it says', async ({
   await page.goto('/');
   await page.getByRole('heading', { name: 'Matinée' }).click();
   await expect(failed(page)).toContainText('no such film');
-  await goTo(page, 'Layers');
+  await goTo(page, 'Plate to top');
   await expect(page.getByText(/^Nothing\./)).toHaveCount(0);
   await setFate(page, 'well');
   await failed(page).getByRole('button', { name: 'Try again' }).click();
@@ -277,7 +277,7 @@ test('no view has a word for the console, loaded anew and gone to, light and dar
   await openDemo(page, 'Curtain Up');
   for (const scheme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme: scheme });
-    for (const view of ['Layers', 'Timing', 'Card', 'Design']) {
+    for (const view of ['Plate to top', 'Timing', 'Card', 'Design']) {
       await goTo(page, view);
       if (scheme === 'dark') continue;
       await page.reload();

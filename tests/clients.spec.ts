@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { noViolations } from './helpers';
+import { goTo, noViolations } from './helpers';
 
 test('a client is made, measured by keyboard, kept by day, and her next set begins with it', async ({
   page,
@@ -44,7 +44,8 @@ test('a client is made, measured by keyboard, kept by day, and her next set begi
 
   // The card goes, and comes back as it was.
   await page.goto('/clients');
-  await page.getByRole('button', { name: 'Remove the card' }).click();
+  await page.getByRole('button', { name: 'More for Robin Vale' }).click();
+  await page.getByRole('menuitem', { name: 'Remove the card' }).click();
   await expect(
     page.getByText('The card of Robin Vale is gone. The 2 sets made for them stay.'),
   ).toBeVisible();
@@ -76,4 +77,48 @@ test('a set is given to a client and taken back in Hands; measures of the card a
   await expect(page.getByRole('link', { name: 'The card' })).toHaveCount(0);
   await page.goto('/clients/nobody-of-that-id');
   await expect(page.getByText('There is no such card any more.')).toBeVisible();
+});
+
+test('a day and time stand with the set; what the client’s card rules out is told; the last set is made again', async ({
+  page,
+}) => {
+  await page.goto('/set/matinee/hands');
+  await page.getByRole('combobox', { name: 'For whom' }).selectOption('A new client …');
+  await page.getByRole('dialog').getByRole('textbox', { name: 'Name' }).fill('Imogen Vale');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Day of the sitting').fill('2099-12-04');
+  await page.getByLabel('Time of the sitting').fill('19:30');
+  await page.getByRole('button', { name: 'Keep these measures on the card' }).click();
+  await page.getByRole('link', { name: 'The card' }).click();
+  await page.getByRole('textbox', { name: 'Not on these hands' }).fill('primers');
+  const sets = page.getByRole('link', { name: /Matinée/ });
+  await expect(sets).toContainText('Fri 4 Dec 2099, 19:30');
+  await sets.click();
+  await expect(page.getByTestId('plan-sum')).toContainText('1 not for these hands');
+  await page.getByTestId('plan-sum').click();
+  await expect(page.getByRole('dialog')).toContainText('the card of Imogen Vale says “primers”');
+  await page.keyboard.press('Escape');
+  await goTo(page, 'Card');
+  await expect(page.getByRole('article')).toContainText('Fri 4 Dec 2099, 19:30');
+  await expect(page.getByRole('article')).toContainText('is in this plan');
+  await page
+    .getByRole('checkbox', { name: /^Done:/ })
+    .first()
+    .check();
+  await expect(page.getByText('Saved')).toBeVisible();
+
+  // It comes first now, and says how far it is.
+  await page.goto('/');
+  await expect(page.getByRole('heading', { level: 2 }).first()).toHaveText('Matinée');
+  await expect(page.getByText('For Imogen Vale, Fri 4 Dec 2099, 19:30, begun.')).toBeVisible();
+
+  await page.goto('/clients');
+  await page.getByRole('button', { name: 'Matinée again' }).click();
+  await expect(page.getByRole('textbox', { name: 'Title of this set' })).toHaveValue('Matinée 2');
+  await goTo(page, 'Hands');
+  await expect(page.getByLabel('Day of the sitting')).toHaveValue('');
+  await expect(page.getByRole('combobox', { name: 'For whom' })).toHaveValue(/client/);
+  await goTo(page, 'Card');
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Not done yet' })).toBeVisible();
 });

@@ -33,7 +33,8 @@ export async function goTo(page: Page, view: string): Promise<void> {
   await expect(page).toHaveURL(new RegExp(`/${addressOf(view)}$`));
 }
 
-const addressOf = (view: string) => (view === 'How I work' ? 'practice' : view.toLowerCase());
+const ADDRESSES: Record<string, string> = { 'How I work': 'practice', 'Plate to top': 'layers' };
+const addressOf = (view: string) => ADDRESSES[view] ?? view.toLowerCase();
 
 export async function planned(page: Page): Promise<void> {
   await expect(page.getByTestId('plan-sum')).toBeVisible();

@@ -26,8 +26,8 @@ test('from the demo to a mended, exported and reopened set', async ({ page, requ
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(() => pixels(page, 'right-ring')).toBe(ombre);
 
-  // Layers: the top coat dragged below the stones' step.
-  await page.getByRole('link', { name: 'Layers' }).click();
+  // Plate to top: the top coat dragged below the stones' step.
+  await page.getByRole('link', { name: 'Plate to top' }).click();
   await page.getByRole('button', { name: 'left middle finger' }).click();
   await expect(page.getByRole('heading', { name: /left middle finger/i })).toBeVisible();
   const stones = await middleOf(page, 'step-stones-set-1');

@@ -6,7 +6,7 @@ for (const scheme of ['light', 'dark'] as const)
   test(`axe finds nothing on any view, ${scheme} colours`, async ({ page }) => {
     await page.emulateMedia({ colorScheme: scheme });
     await openDemo(page, 'Understudy');
-    for (const view of ['Design', 'Layers', 'Timing', 'Card', 'Sets']) {
+    for (const view of ['Design', 'Plate to top', 'Timing', 'Card', 'Sets']) {
       if (view === 'Sets') {
         await page.getByRole('link', { name: 'Sets', exact: true }).click();
         await expect(page.getByRole('heading', { name: 'Understudy' })).toBeVisible();
@@ -26,7 +26,7 @@ test('nothing scrolls the frame at 1280 × 800; zoomed to 150 % nothing goes sid
   page,
 }) => {
   await openDemo(page, 'Curtain Up');
-  for (const view of ['Design', 'Layers', 'Timing', 'Card']) {
+  for (const view of ['Design', 'Plate to top', 'Timing', 'Card']) {
     await goTo(page, view);
     const size = await page.evaluate(() => [
       document.documentElement.scrollWidth,
@@ -35,7 +35,7 @@ test('nothing scrolls the frame at 1280 × 800; zoomed to 150 % nothing goes sid
     expect([view, ...size]).toEqual([view, 1280, 800]);
   }
   await page.setViewportSize({ width: 853, height: 533 });
-  for (const view of ['Design', 'Hands', 'Timing', 'Card', 'Layers']) {
+  for (const view of ['Design', 'Hands', 'Timing', 'Card', 'Plate to top']) {
     await goTo(page, view);
     const wide = await page
       .getByRole('main')
@@ -83,8 +83,8 @@ test('a whole task by the keyboard alone', async ({ page }) => {
   await expect(page.getByTestId('nail-right-index')).toHaveAttribute('aria-label', /Proscenium/);
   await page.keyboard.press('Control+y');
   await expect(page.getByTestId('nail-right-index')).toHaveAttribute('aria-label', /Footlights/);
-  // Over to Layers; a step moved with Alt and an arrow.
-  await page.getByRole('link', { name: 'Layers' }).focus();
+  // Over to Plate to top; a step moved with Alt and an arrow.
+  await page.getByRole('link', { name: 'Plate to top' }).focus();
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/layers$/);
   await page.keyboard.press('3');
@@ -118,7 +118,7 @@ test('a nail leaves an element off, a look is made, and both survive a reload', 
 });
 
 test('the slider plays the nail up, and the bench card prints its lines', async ({ page }) => {
-  await openDemo(page, 'Curtain Up', 'Layers');
+  await openDemo(page, 'Curtain Up', 'Plate to top');
   const canvas = page.getByRole('img', { name: /after step/ });
   await expect(canvas).toBeVisible();
   const finished = await canvas.evaluate((one) => (one as HTMLCanvasElement).toDataURL());
@@ -173,10 +173,10 @@ test('Timing says when the client may leave and what happens at a moment', async
   await openDemo(page, 'Curtain Up', 'Timing');
   await expect(page.getByTestId('total')).toContainText(/1 h \d+ min/);
   const moment = page.getByTestId('moment');
-  await expect(moment).toContainText('40:00');
+  await expect(page.getByRole('region', { name: 'On the table at 40:00' })).toBeVisible();
   await page.getByRole('slider', { name: 'Moment of the sitting' }).focus();
   await page.keyboard.press('Home');
-  await expect(moment).toContainText(/0:00.*sanitise/);
+  await expect(moment).toContainText(/Both hands.*sanitise/);
   // What comes next stands below it, light among it.
   const next = page.getByRole('region', { name: 'From 0:00 on' }).getByRole('listitem');
   await expect(next.first()).toContainText('Sanitise');
@@ -184,6 +184,10 @@ test('Timing says when the client may leave and what happens at a moment', async
   await expect(page.getByRole('region', { name: /^From 1:\d+:\d+ on$/ }).getByRole('listitem')).toHaveText([
     /Cuticle oil/,
   ]);
+  // What is too narrow to read is drawn larger, and the moment stays in sight.
+  await page.getByRole('button', { name: 'Lanes larger' }).click();
+  await page.getByRole('button', { name: 'Lanes larger' }).click();
+  await expect(page.getByRole('slider', { name: 'Moment of the sitting' })).toBeInViewport();
   // What is taken up says what it has brought, beside what it was said to bring.
   const shorter = page.getByRole('region', { name: 'What would shorten it' });
   await shorter.getByRole('button', { name: 'Do it' }).first().click();

@@ -54,6 +54,12 @@ export async function titlesOf(ids: readonly string[]): Promise<Map<string, stri
   return new Map(found.flatMap((one) => (one && typeof one.title === 'string' ? [[one.id, one.title]] : [])));
 }
 
+/** Some sets as they are stored, the latest change first; those that are not there, or cannot be read, are left out. */
+export async function storedSets(ids: readonly string[]): Promise<StoredSet[]> {
+  const rows = (await db().sets.bulkGet([...ids])).filter((row) => row !== undefined);
+  return readRows('sets', rows).good.sort((a, b) => b.changed_at - a.changed_at);
+}
+
 /** One stored set each time it changes, by this tab or another. */
 export function watchSet(id: string, onChange: (stored: StoredSet | undefined) => void): () => void {
   const subscription = liveQuery(() => db().sets.get(id)).subscribe(onChange);
@@ -261,5 +267,10 @@ async function freeId(wanted: string): Promise<string> {
 export async function addCopy(set: SetDocument): Promise<string> {
   const titles = (await db().sets.toArray()).map((one) => String(one.title));
   const plain = set.title.replace(/ \d+$/, '');
-  return addSet({ ...set, title: nameApart(plain, [...titles, plain]) });
+  return addSet({
+    ...set,
+    title: nameApart(plain, [...titles, plain]),
+    appointment: null,
+    state: 'planned',
+  });
 }

@@ -2,8 +2,7 @@ import { wordsWith } from '@/core/model/primitives';
 import { DEMO_SETS } from '@/core/demo';
 import type { SetDocument } from '@/core/document/document';
 import { writeSetText } from '@/core/document/parse';
-import type { Measured } from '@/core/model/client';
-import { NAILS } from '@/core/model/names';
+import { onPlates, type Measured } from '@/core/model/client';
 import { dayWords, today } from '@/core/model/days';
 import { newSet } from '@/core/starter/newSet';
 import { ownPractice } from './asked';
@@ -77,6 +76,6 @@ export async function addNewSet(plates?: Measured['plates']): Promise<string> {
   const set = newSet('set', `Set of ${dayWords(today())}`);
   const practice = await ownPractice();
   if (practice) set.practice = practice;
-  if (plates) for (const nail of NAILS) set.nails[nail].plate = plates[nail];
+  if (plates) set.nails = onPlates(set.nails, plates);
   return addSet(set);
 }

@@ -25,6 +25,7 @@ import { kitKey, nailKey } from '@/core/plan/nailKey';
 import { heldNail, planNail, type NailPlan } from '@/core/plan/nailPlan';
 import { newMemo, planSet, recall, type Plan } from '@/core/plan/planSet';
 import { shorten, type Shortening } from '@/core/plan/shorten';
+import type { NailField } from '@/core/simulate/field';
 import type { Rerun } from '@/core/simulate/rerun';
 import { nominalSteps, simulateNail } from '@/core/simulate/simulate';
 import type { HandWipe } from '@/core/timing/problem';
@@ -46,6 +47,12 @@ export interface Polished {
 /** A nail part-way through its operations: the picture and both cuts. */
 export interface Stage {
   picture: NailPicture;
+  cuts: BothCuts;
+  /** The cuts of the finished nail: every stage is drawn at their scale and in their place. */
+  finished: BothCuts;
+}
+
+export interface BothCuts {
   lengthwise: Section;
   crosswise: Section;
 }
@@ -205,12 +212,16 @@ export function plannerApi(): PlannerApi {
     },
     line: svgLine,
     stage: (set, name, wipes, done, px_per_mm) => {
-      const { compiled, edge } = planned(set, name);
+      const { compiled, edge, nominal } = planned(set, name);
       const operations = withHandWipes(compiled, wipes);
       const { field } = simulateNail(compiled, edge, nominalSteps(operations.slice(0, done)));
       const product = productIn(set);
       const picture = drawNail(field, product, px_per_mm);
-      const stage = { picture, lengthwise: lengthwise(field, product), crosswise: crosswise(field, product) };
+      const cuts = (of: NailField): BothCuts => ({
+        lengthwise: lengthwise(of, product),
+        crosswise: crosswise(of, product),
+      });
+      const stage = { picture, cuts: cuts(field), finished: cuts(nominal.field) };
       return transfer(stage, [picture.data.buffer]);
     },
   };

@@ -4,6 +4,7 @@ import { renamedByContent } from './naming';
 import { referenceFaults, SetShape, type Look, type SetDocument } from './document';
 import type { Edit } from './edits';
 import { fingerOf, NAILS, handNails, mirrorOf, type Finger, type Hand, type NailName } from '../model/names';
+import type { Appointment, SetState } from '../model/appointment';
 import type { Nail, NailChange, Plate } from '../model/nail';
 import type { Practice } from '../model/practice';
 import { tidyWords } from '../model/primitives';
@@ -14,6 +15,8 @@ import { fail, ok, type Result } from '../model/result';
 /** A change to a set document: a small piece of plain data that can be applied, refused, stored and undone. */
 export type Change =
   | { kind: 'rename'; title: string }
+  | { kind: 'appoint'; appointment: Appointment | null }
+  | { kind: 'state'; state: SetState }
   | { kind: 'wear'; nails: NailName[]; look: string | null }
   /** Every nail its look at once; what they had otherwise goes with the look it was of. */
   | { kind: 'dress'; looks: Record<NailName, string> }
@@ -65,6 +68,8 @@ type Apply<K extends Change['kind']> = (
 
 const APPLY: { [K in Change['kind']]: Apply<K> } = {
   rename: (set, { title }) => ({ ...set, title: tidyWords(title) ?? title }),
+  appoint: (set, { appointment }) => ({ ...set, appointment }),
+  state: (set, { state }) => ({ ...set, state }),
   wear: (set, { nails, look }) => mapNails(set, nails, (nail) => ({ ...nail, look, changes: [] })),
   dress: (set, { looks }) =>
     NAILS.reduce(

@@ -4,13 +4,14 @@ import { Element } from '../craft/techniques';
 import { RESERVED_ELEMENTS } from '../craft/operation';
 import { Edit } from './edits';
 import { NAILS, type NailName } from '../model/names';
+import { Appointment, SET_STATES } from '../model/appointment';
 import { Nail } from '../model/nail';
 import { Practice } from '../model/practice';
 import { Colour, Id, Words } from '../model/primitives';
 import { Kit } from '../model/product';
 
 export const FORMAT = 'merry-lacquer-set';
-export const VERSION = 9;
+export const VERSION = 10;
 
 /** No real look comes near this; a file that does is a mistake or worse. */
 export const MAX_ELEMENTS = 40;
@@ -36,6 +37,8 @@ export const SetShape = z.strictObject({
   id: Id,
   title: Words,
   note: z.string().max(2000),
+  appointment: Appointment.nullable(),
+  state: z.enum(SET_STATES),
   nails: z.strictObject(nails),
   /** Skin tone of the wearer's hands, for the pictures. */
   skin: Colour,

@@ -280,6 +280,9 @@ const fromVersion7: Migration = (file) => ok(file);
 /** All that version 8 knew reads the same: since then a build may be levelled with 180 grit alone. */
 const fromVersion8: Migration = (file) => ok(file);
 
+/** Up to version 9 a set had no day, and nothing said how far it had come. */
+const fromVersion9: Migration = (file) => ok({ ...file, appointment: null, state: 'planned' });
+
 /** The step that leads away from each version. */
 const STEPS: readonly Migration[] = [
   fromVersion0,
@@ -291,6 +294,7 @@ const STEPS: readonly Migration[] = [
   fromVersion6,
   fromVersion7,
   fromVersion8,
+  fromVersion9,
 ];
 
 /** Brings a file of an older version forward. The input is left as it is. */

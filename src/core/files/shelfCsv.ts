@@ -21,6 +21,7 @@ export const COLUMNS = [
   'light',
   'open_s',
   'system',
+  'contains',
   'working_s',
   'dry_s',
   'runny',

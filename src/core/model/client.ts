@@ -39,6 +39,26 @@ export function withMeasures(client: Client, measured: Measured): Client {
   return { ...client, measures };
 }
 
+/** Whether nails have the plates that were measured on a day. */
+export function areOnPlates(
+  nails: Record<NailName, Pick<Nail, 'plate'>>,
+  plates: Measured['plates'],
+): boolean {
+  return NAILS.every((name) =>
+    (Object.keys(plates[name]) as (keyof Plate)[]).every(
+      (key) => plates[name][key] === nails[name].plate[key],
+    ),
+  );
+}
+
+/** Nails on the plates of a day. */
+export function onPlates(nails: Record<NailName, Nail>, plates: Measured['plates']): Record<NailName, Nail> {
+  return Object.fromEntries(NAILS.map((name) => [name, { ...nails[name], plate: plates[name] }])) as Record<
+    NailName,
+    Nail
+  >;
+}
+
 /** The ten plates of a set's nails, as they are. */
 export function platesOf(nails: Record<NailName, Pick<Nail, 'plate'>>): Measured['plates'] {
   return Object.fromEntries(NAILS.map((name) => [name, nails[name].plate])) as Measured['plates'];

@@ -59,6 +59,8 @@ export const Product = z.strictObject({
   open_s: seconds(5, 600).optional(),
   /** The maker's system it belongs to, as the artist calls it: what its maker vouches for together. */
   system: Words.optional(),
+  /** What is in it, as its maker lists it: some hands do not bear everything. */
+  contains: Words.optional(),
   working_s: seconds(1, 3600).optional(),
   dry_s: seconds(1, 3600).optional(),
   colour: Colour.optional(),

@@ -30,6 +30,8 @@ export function newSet(id: string, title: string): SetDocument {
     id,
     title,
     note: '',
+    appointment: null,
+    state: 'planned',
     nails,
     skin: SKIN_TONES[1]!.colour,
     looks: [

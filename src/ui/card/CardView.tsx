@@ -1,11 +1,12 @@
 'use client';
 import { Button } from '@mantine/core';
-import { IconDownload, IconPrinter } from '@tabler/icons-react';
+import { IconCheck, IconDownload, IconPrinter } from '@tabler/icons-react';
 import { useLocalStorage } from '@mantine/hooks';
 import { useMemo, useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { tipWords } from '@/core/craft/tipFit';
 import { tipsOf } from '@/core/judge/rules/tipSize';
+import { appointmentWords } from '@/core/model/appointment';
 import { lowerFirst, upperFirst } from '@/core/model/letters';
 import { NAILS, nailWords } from '@/core/model/names';
 import { nailMaps, type NailMap } from '@/core/picture/nailMap';
@@ -13,7 +14,7 @@ import { countedOut, type CountedOut } from '@/core/plan/countedOut';
 import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
 import type { Plan } from '@/core/plan/planSet';
 import { benchCard, type CardLine } from '@/core/timing/benchCard';
-import { useClients } from '../clients/useClients';
+import { useRuledOut } from '../clients/useRuledOut';
 import { downloadText, fileName } from '../kit/download';
 import { HandsSpread } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
@@ -41,7 +42,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
   // Two cards of one set must not differ: what is printed is what a long search has found.
   const settled = useStudio((s) => s.settled);
   const final = fresh && (settled || searchFailed);
-  const client = useClients().clients?.find((one) => one.sets.includes(set.id));
+  const { client, ruledOut } = useRuledOut();
   const [today] = useState(() => TODAY.format(new Date()));
   const { isTicked, tick } = useTicks(set.id);
   const worked = NAILS.filter((name) => set.nails[name].in_work);
@@ -52,6 +53,14 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
   const { supplies = [] } = useSupplies();
   const counted = countedOut(operations, supplies);
   const pictures = usePictures(set, PICTURE_PX_PER_MM * FINENESS);
+  const change = useStudio((s) => s.change);
+  /** A set is begun with the first line that is ticked off its card, and done with the last. */
+  function ticked(line: string) {
+    const done = tick(line);
+    const open = lines.filter((one) => !done.includes(one.id)).length;
+    const state = open === 0 ? 'done' : open === lines.length ? 'planned' : 'begun';
+    if (state !== set.state) change({ kind: 'state', state });
+  }
   const loads = useMemo(() => plan.rounds.filter((round) => round.kind === 'load').length, [plan]);
   return (
     <div
@@ -67,7 +76,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
             <h2>{set.title}</h2>
             <p>
               {client ? `${client.name} · ` : ''}
-              {today}
+              {set.appointment ? upperFirst(appointmentWords(set.appointment)) : today}
               <br />
               {timeWords(plan.sitting.total_s)}, between {timeWords(plan.sitting.low_s)} and{' '}
               {timeWords(plan.sitting.high_s)}
@@ -82,7 +91,10 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
               {client?.sensitivities && (
                 <>
                   <br />
-                  <b>Not on these hands: {client.sensitivities}</b>
+                  <b>
+                    Not on these hands: {client.sensitivities}
+                    {ruledOut.map(({ product }) => ` · ${product.name} is in this plan`)}
+                  </b>
                 </>
               )}
             </p>
@@ -110,6 +122,13 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
             >
               Plan as file
             </Button>
+            <Button
+              variant="default"
+              leftSection={<IconCheck size={18} />}
+              onClick={() => change({ kind: 'state', state: set.state === 'done' ? 'planned' : 'done' })}
+            >
+              {set.state === 'done' ? 'Not done yet' : 'Done'}
+            </Button>
           </div>
         </header>
         <section className={classes.table}>
@@ -124,7 +143,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
         </section>
         <ol className={classes.lines} aria-label="In order">
           {lines.map((line) => (
-            <Line key={line.number} line={line} ticked={isTicked(line.id)} tick={() => tick(line.id)} />
+            <Line key={line.number} line={line} ticked={isTicked(line.id)} tick={() => ticked(line.id)} />
           ))}
         </ol>
         <section className={classes.foot}>
@@ -192,8 +211,12 @@ function useTicks(set: string) {
   const [ticked, setTicked] = useLocalStorage<string[]>({ key: `ticked ${set}`, defaultValue: [] });
   return {
     isTicked: (id: string) => ticked.includes(id),
-    tick: (id: string) =>
-      setTicked((all) => (all.includes(id) ? all.filter((one) => one !== id) : [...all, id])),
+    /** What is ticked then. */
+    tick: (id: string): string[] => {
+      const next = ticked.includes(id) ? ticked.filter((one) => one !== id) : [...ticked, id];
+      setTicked(next);
+      return next;
+    },
   };
 }
 

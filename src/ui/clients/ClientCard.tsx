@@ -1,17 +1,21 @@
 'use client';
 import { Button, SegmentedControl, Table, Textarea, TextInput } from '@mantine/core';
-import { IconPlus, IconTrash } from '@tabler/icons-react';
+import { IconPlus, IconRepeat } from '@tabler/icons-react';
 import { useEffect, useState } from 'react';
 import { MEASURES, type Measure } from '@/core/craft/measures';
-import type { Client, Measured } from '@/core/model/client';
+import { onPlates, type Client, type Measured } from '@/core/model/client';
 import { fingerOf, nailWords, NAILS } from '@/core/model/names';
 import { tidyWords } from '@/core/model/primitives';
 import { changeClient, makeFor, removeClient } from '@/data/clients';
-import { titlesOf } from '@/data/sets';
+import type { StoredSet } from '@/data/database';
+import { addCopy, storedSets } from '@/data/sets';
 import { addNewSet } from '@/data/starting';
 import { Go, go } from '../kit/Go';
 import { notify, notKept } from '../kit/notify';
+import { MoreMenu } from '../kit/MoreMenu';
 import { pathOf } from '../kit/route';
+import { aboutWords } from '../sets/aboutSet';
+import { LittleHands } from '../sets/LittleHands';
 import { dayWords } from '@/core/model/days';
 import classes from './ClientsView.module.css';
 
@@ -22,13 +26,24 @@ export function ClientCard({ client }: { client: Client }) {
   const [name, setName] = useState(client.name);
   const [sensitivities, setSensitivities] = useState(client.sensitivities);
   const [note, setNote] = useState(client.note);
-  const titles = useTitles(client.sets);
+  const sets = useSets(client.sets);
+  const last = sets?.[0];
+  const removed = sets ? client.sets.length - sets.length : 0;
   const latest = client.measures[0];
 
   async function newSet() {
     const id = await addNewSet(latest?.plates);
     await makeFor(id, client.id);
     go(pathOf({ kind: 'set', id, view: 'hands' }));
+  }
+
+  /** The set once more, on the hands as they were measured last. */
+  async function again({ document }: StoredSet) {
+    const id = await addCopy(
+      latest ? { ...document, nails: onPlates(document.nails, latest.plates) } : document,
+    );
+    await makeFor(id, client.id);
+    go(pathOf({ kind: 'set', id, view: 'design' }));
   }
 
   async function remove() {
@@ -61,18 +76,22 @@ export function ClientCard({ client }: { client: Client }) {
             if (tidy !== undefined) put({ name: tidy });
           }}
         />
-        <Button
-          variant="default"
-          leftSection={<IconTrash size={18} />}
-          onClick={() => void remove().catch(notKept)}
-        >
-          Remove the card
-        </Button>
+        <MoreMenu
+          label={`More for ${client.name}`}
+          entries={[
+            {
+              key: 'remove',
+              words: 'Remove the card',
+              danger: true,
+              onPick: () => void remove().catch(notKept),
+            },
+          ]}
+        />
       </div>
       <div className={classes.texts}>
         <Textarea
           label="Not on these hands"
-          description="Shown in Hands while you work for this client. It never leaves with a set."
+          description="Parted by commas. What a product is called or contains is told in the plan. It never leaves with a set."
           autosize
           minRows={2}
           maxLength={2000}
@@ -97,26 +116,43 @@ export function ClientCard({ client }: { client: Client }) {
       </div>
       <div className={classes.titled}>
         <h2>Sets</h2>
-        <Button
-          variant="default"
-          leftSection={<IconPlus size={18} />}
-          onClick={() => void newSet().catch(notKept)}
-        >
-          {latest ? `New set with the measures of ${dayWords(latest.on)}` : 'New set'}
-        </Button>
+        <span>
+          {last && (
+            <Button
+              variant="default"
+              mr={10}
+              leftSection={<IconRepeat size={18} />}
+              onClick={() => void again(last).catch(notKept)}
+            >
+              {last.title} again
+            </Button>
+          )}
+          <Button
+            variant="default"
+            leftSection={<IconPlus size={18} />}
+            onClick={() => void newSet().catch(notKept)}
+          >
+            {latest ? `New set with the measures of ${dayWords(latest.on)}` : 'New set'}
+          </Button>
+        </span>
       </div>
       {client.sets.length === 0 && <p className={classes.soft}>None yet.</p>}
       <ul className={classes.sets}>
-        {client.sets.map((id) => (
-          <li key={id}>
-            {titles?.has(id) ? (
-              <Go href={pathOf({ kind: 'set', id, view: 'design' })}>{titles.get(id)}</Go>
-            ) : (
-              titles && <span className={classes.soft}>A set that was removed</span>
-            )}
+        {sets?.map((one) => (
+          <li key={one.id}>
+            <Go href={pathOf({ kind: 'set', id: one.id, view: 'design' })}>
+              <LittleHands set={one.document} width={SET_PX} />
+              <b>{one.title}</b>
+              <span className={classes.soft}>{aboutWords(one, undefined)}</span>
+            </Go>
           </li>
         ))}
       </ul>
+      {removed > 0 && (
+        <p className={classes.soft}>
+          {removed === 1 ? 'One more was removed.' : `${removed} more were removed.`}
+        </p>
+      )}
       <h2>Measures by day, in mm</h2>
       {client.measures.length === 0 ? (
         <p className={classes.soft}>
@@ -134,20 +170,23 @@ function setsLeft(count: number): string {
   return count === 1 ? 'The set made for them stays.' : `The ${count} sets made for them stay.`;
 }
 
-/** The titles of some sets; a set that is not there has none. */
-function useTitles(ids: readonly string[]): ReadonlyMap<string, string> | undefined {
-  const [titles, setTitles] = useState<ReadonlyMap<string, string>>();
+/** Room for the two hands of each set, in px. */
+const SET_PX = 250;
+
+/** Some sets as they are stored, the latest first. */
+function useSets(ids: readonly string[]): readonly StoredSet[] | undefined {
+  const [sets, setSets] = useState<readonly StoredSet[]>();
   const key = ids.join(' ');
   useEffect(() => {
     let gone = false;
-    titlesOf(key.split(' ').filter(Boolean)).then((read) => {
-      if (!gone) setTitles(read);
+    storedSets(key.split(' ').filter(Boolean)).then((read) => {
+      if (!gone) setSets(read);
     }, notKept);
     return () => {
       gone = true;
     };
   }, [key]);
-  return titles;
+  return sets;
 }
 
 /** Nails in the order of a hand laid on the table, left little finger first; one measure of them at a time. */

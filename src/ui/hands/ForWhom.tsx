@@ -2,7 +2,7 @@
 import { Button, Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { measureAll } from '@/core/document/changes';
-import { platesOf, withMeasures, type Client } from '@/core/model/client';
+import { areOnPlates, platesOf, withMeasures, type Client } from '@/core/model/client';
 import { addClient, changeClient, makeFor } from '@/data/clients';
 import { tidyWords } from '@/core/model/primitives';
 import { dayWords, today } from '@/core/model/days';
@@ -10,8 +10,9 @@ import { useClients } from '../clients/useClients';
 import { Go } from '../kit/Go';
 import { notify, notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
-import { useStudio, useStudioStore } from '../studio/studio';
+import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { Pick } from '../kit/Pick';
+import { When } from './When';
 import classes from './HandsView.module.css';
 
 const NEW = 'new';
@@ -23,6 +24,8 @@ export function ForWhom() {
   const { clients } = useClients();
   const client = clients?.find((one) => one.sets.includes(id));
 
+  const latest = client?.measures[0];
+  const kept = useSettled((set) => latest !== undefined && areOnPlates(set.nails, latest.plates));
   const [naming, setNaming] = useState(false);
 
   async function choose(value: string) {
@@ -54,6 +57,7 @@ export function ForWhom() {
         ]}
         onChange={(event) => void choose(event.currentTarget.value).catch(notKept)}
       />
+      <When />
       {naming && (
         <NewClient
           onClose={() => setNaming(false)}
@@ -68,14 +72,16 @@ export function ForWhom() {
       {client && (
         <>
           <Go href={pathOf({ kind: 'clients', id: client.id })}>The card</Go>
-          {client.measures[0] && (
+          {!kept && client.measures[0] && (
             <Button variant="default" onClick={() => take(client)}>
               Take the measures of {dayWords(client.measures[0].on)}
             </Button>
           )}
-          <Button variant="default" onClick={() => keep(client)}>
-            Keep these measures on the card
-          </Button>
+          {!kept && (
+            <Button variant="default" onClick={() => keep(client)}>
+              Keep these measures on the card
+            </Button>
+          )}
           {client.sensitivities.trim() && (
             <p className={classes.careful}>
               <b>Not on these hands:</b> {client.sensitivities}

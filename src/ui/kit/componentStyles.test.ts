@@ -10,7 +10,11 @@ const ALWAYS = ['default-css-variables', 'baseline', 'global'];
 const sources = (folder: string): string[] =>
   readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
     const path = join(folder, entry.name);
-    return entry.isDirectory() ? sources(path) : /(?<!\.test)\.tsx?$/.test(path) ? [readFileSync(path, 'utf8')] : [];
+    return entry.isDirectory()
+      ? sources(path)
+      : /(?<!\.test)\.tsx?$/.test(path)
+        ? [readFileSync(path, 'utf8')]
+        : [];
   });
 
 /** The parts of the component kit that the screens name, types aside. */
@@ -48,9 +52,9 @@ function reached(parts: readonly string[]): Set<string> {
   return styles;
 }
 
-const imported = [...readFileSync('src/ui/kit/componentStyles.ts', 'utf8').matchAll(/styles\/([\w-]+)\.css'/g)].map(
-  ([, name]) => name!,
-);
+const imported = [
+  ...readFileSync('src/ui/kit/componentStyles.ts', 'utf8').matchAll(/styles\/([\w-]+)\.css'/g),
+].map(([, name]) => name!);
 
 describe('styles of the component kit', () => {
   it('are those of the parts that are used, and no others', () => {

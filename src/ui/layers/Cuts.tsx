@@ -1,12 +1,12 @@
 'use client';
 import type { ReactNode } from 'react';
+import type { Stage } from '@/workers/plannerApi';
 import type { Section, SectionFilm } from '@/core/picture/section';
 import classes from './LayersView.module.css';
 import { leastOf, mostOf } from '@/core/model/extent';
 
 interface Props {
-  lengthwise: Section | undefined;
-  crosswise: Section | undefined;
+  stage: Pick<Stage, 'cuts' | 'finished'> | undefined;
   /** What stands beside the shorter cut. */
   beside: ReactNode;
 }
@@ -19,10 +19,11 @@ const FACTORS = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 60];
 const LINE = 15;
 
 /** Both cuts through the nail at one scale, heights exaggerated by one stated factor, the films named. */
-export function Cuts({ lengthwise, crosswise, beside }: Props) {
-  if (!lengthwise || !crosswise) return <div className={classes.cuts} style={{ minHeight: 400 }} />;
-  const k = (WIDTH - 8) / span(lengthwise);
-  const tallest = Math.max(lengthwise.tallest_um, crosswise.tallest_um);
+export function Cuts({ stage, beside }: Props) {
+  if (!stage) return <div className={classes.cuts} style={{ minHeight: 400 }} />;
+  const { cuts, finished } = stage;
+  const k = (WIDTH - 8) / span(finished.lengthwise);
+  const tallest = Math.max(finished.lengthwise.tallest_um, finished.crosswise.tallest_um);
   const fits = FACTORS.filter((factor) => (tallest / 1000) * factor * k <= FILMS_HIGH);
   const scale = { k, factor: fits[fits.length - 1] ?? 1 };
   return (
@@ -30,12 +31,18 @@ export function Cuts({ lengthwise, crosswise, beside }: Props) {
       <Cut
         title="Cuticle to tip"
         note={`heights ×${scale.factor}, thickness in µm`}
-        section={lengthwise}
+        section={cuts.lengthwise}
+        finished={finished.lengthwise}
         scale={scale}
         named
       />
       <div className={classes.cutRow}>
-        <Cut title="Side to side, at the apex" section={crosswise} scale={scale} />
+        <Cut
+          title="Side to side, at the apex"
+          section={cuts.crosswise}
+          finished={finished.crosswise}
+          scale={scale}
+        />
         {beside}
       </div>
     </div>
@@ -52,26 +59,36 @@ function span({ at_mm }: Section): number {
   return at_mm[at_mm.length - 1]! - at_mm[0]! || 1;
 }
 
+/** What lies over the plate's own line, in units of the drawing. */
+function heightOver({ tallest_um, at_mm, films }: Section, { k, factor }: Scale): number {
+  const standing = mostOf(
+    at_mm.map((_, i) => films.reduce((sum, film) => sum + (film.stands ? film.t_um[i]! : 0), 0)),
+  );
+  return (tallest_um / 1000) * factor * k + (Math.max(0, standing) / 1000) * k + 6;
+}
+
+/** What lies under it: the plate's curve and its own thickness. */
+function depthUnder({ ground_mm, plate_um }: Section, { k, factor }: Scale): number {
+  return Math.max(0, -leastOf(ground_mm)) * k + (mostOf(plate_um) / 1000) * factor * k;
+}
+
 interface CutProps {
   title: string;
   note?: string;
   section: Section;
+  /** Every stage lies where it will lie on the finished nail. */
+  finished: Section;
   scale: Scale;
   named?: boolean;
 }
 
-function Cut({ title, note, section, scale, named = false }: CutProps) {
+function Cut({ title, note, section, finished, scale, named = false }: CutProps) {
   const { k, factor } = scale;
   const { at_mm, ground_mm, films, plate_um } = section;
-  const x = (i: number) => 4 + (at_mm[i]! - at_mm[0]!) * k;
-  const films_high = (section.tallest_um / 1000) * factor * k;
-  const standing = Math.max(
-    0,
-    mostOf(at_mm.map((_, i) => films.reduce((sum, film) => sum + (film.stands ? film.t_um[i]! : 0), 0))),
-  );
-  const base = films_high + (standing / 1000) * k + 6;
-  const deepest = Math.max(0, -leastOf(ground_mm)) * k;
-  const plate = (mostOf(plate_um) / 1000) * factor * k;
+  const x = (i: number) => 4 + (at_mm[i]! - finished.at_mm[0]!) * k;
+  // What is filed off later may stand higher than the finished nail.
+  const base = Math.max(heightOver(section, scale), heightOver(finished, scale));
+  const under = Math.max(depthUnder(section, scale), depthUnder(finished, scale));
   const y0 = at_mm.map((_, i) => base - ground_mm[i]! * k);
   const tops = [...y0];
   const shapes = films.map((film) => {
@@ -82,9 +99,9 @@ function Cut({ title, note, section, scale, named = false }: CutProps) {
     });
     return { film, upper: [...tops], lower };
   });
-  const height = base + deepest + plate + 8;
+  const height = base + under + 8;
   const labels = named ? nameFilms(shapes, height) : [];
-  const width = span(section) * k + 8 + (named ? NAMES : 0);
+  const width = span(finished) * k + 8 + (named ? NAMES : 0);
   const point = (i: number, y: number) => `${x(i).toFixed(1)},${y.toFixed(1)}`;
   /** The outline of what lies between two lines, one for each stretch where it is there. */
   const outlines = (upper: readonly number[], lower: readonly number[], t_um: readonly number[]) =>

@@ -100,8 +100,7 @@ export function LayersView() {
         {plan ? (
           <>
             <Cuts
-              lengthwise={stage?.lengthwise}
-              crosswise={stage?.crosswise}
+              stage={stage}
               beside={
                 <div className={classes.picture}>
                   <NailCanvas

@@ -3,6 +3,7 @@ import { Button, TextInput } from '@mantine/core';
 import { IconBottle, IconFolderOpen, IconPlus, IconSearch, IconUsers } from '@tabler/icons-react';
 import { useViewportSize, useInViewport } from '@mantine/hooks';
 import { startTransition, useEffect, useRef, useState } from 'react';
+import { nextFirst } from '@/core/model/appointment';
 import type { Fault } from '@/core/model/result';
 import { addCopy, addSet, foldLeft, watchSets } from '@/data/sets';
 import type { Listed } from '@/data/listed';
@@ -109,7 +110,12 @@ export function SetsView() {
   const clientOf = (id: unknown) => clients?.find((one) => one.sets.some((set) => set === id))?.name;
   const wanted = search.trim().toLowerCase();
   const found = sets?.filter((one) => wanted === '' || soughtIn(one, clientOf(one.id)).includes(wanted));
-  const shown = found?.flatMap((one) => (one.kind === 'set' ? [one.stored] : []));
+  const shown =
+    found &&
+    nextFirst(
+      found.flatMap((one) => (one.kind === 'set' ? [one.stored] : [])),
+      (one) => one.document,
+    );
   const broken = useBroken(BESIDE_SETS);
   const brokenSets = broken.filter((one) => one.table === 'sets' && one.title.toLowerCase().includes(wanted));
 

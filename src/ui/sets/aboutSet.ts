@@ -1,5 +1,7 @@
 import { techniqueOf } from '@/core/craft/techniques';
+import { upperFirst } from '@/core/model/letters';
 import { wornLooks } from '@/core/document/wearers';
+import { appointmentWords } from '@/core/model/appointment';
 import { dayWords, today } from '@/core/model/days';
 import type { StoredSet } from '@/data/database';
 import type { Listed } from '@/data/listed';
@@ -8,8 +10,12 @@ import type { Listed } from '@/data/listed';
 export function aboutWords({ document, changed_at }: StoredSet, client: string | undefined): string {
   const looks = wornLooks(document).map((look) => look.name);
   const what = document.note || (looks.length > 0 ? looks.join(', ') : 'No look on any nail yet');
+  const { appointment, state } = document;
   const changed = `changed ${dayWords(today(new Date(changed_at)))}`;
-  return `${client ? `For ${client}, ${changed}. ` : ''}${what}`;
+  const when = appointment ? appointmentWords(appointment) : client ? changed : '';
+  const whom = client ? `For ${client}` : '';
+  const about = [whom, when, state === 'planned' ? '' : state].filter(Boolean).join(', ');
+  return `${about ? `${upperFirst(about)}. ` : ''}${what}`;
 }
 
 /** All that a search looks through, in small letters: titles, client, looks, techniques, colours. */
@@ -26,5 +32,9 @@ export function soughtIn(one: Listed, client: string | undefined): string {
     return [technique, ...named];
   });
   const looks = worn.map((look) => look.name);
-  return [title, document.note, client, ...looks, ...words].filter(Boolean).join(' ').toLowerCase();
+  const when = document.appointment ? appointmentWords(document.appointment) : '';
+  return [title, document.note, client, when, document.state, ...looks, ...words]
+    .filter(Boolean)
+    .join(' ')
+    .toLowerCase();
 }

@@ -161,6 +161,14 @@ export function ShelfRow({ item, open, onOpen, onChange, chosen, onChoose, onDup
                   onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
                 />
               )}
+              <TextInput
+                label="Contains"
+                title="What some hands do not bear: a client’s card that names it is told in the plan"
+                maxLength={MOST_WORDS}
+                defaultValue={product.contains ?? ''}
+                onBlur={(event) => putProduct({ contains: tidyWords(event.currentTarget.value) })}
+                onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+              />
               <Figure
                 label="Price"
                 value={item.price ?? ''}

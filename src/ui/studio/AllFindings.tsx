@@ -1,5 +1,7 @@
 'use client';
 import { Button, Drawer } from '@mantine/core';
+import { useRuledOut } from '../clients/useRuledOut';
+import { RuledOutNote } from '../clients/RuledOutNote';
 import { FindingNote } from '../kit/FindingNote';
 import { useStudio, useStudioStore } from './studio';
 
@@ -11,13 +13,17 @@ export function AllFindings({ onClose }: { onClose: () => void }) {
   const searchFailed = useStudio((s) => s.searchFailed);
   const store = useStudioStore();
   const findings = plan?.findings ?? [];
+  const { ruledOut } = useRuledOut();
   return (
     <Drawer opened onClose={onClose} position="right" size={460} title="What is found">
       {planning === 'making' && <p role="status">Planning …</p>}
       {planning === 'failed' && (
         <p>The set as it is now was not planned{plan ? ': this was found before' : ''}.</p>
       )}
-      {planning === 'fresh' && findings.length === 0 && <p>Nothing. Every step has what it needs.</p>}
+      {planning === 'fresh' && findings.length + ruledOut.length === 0 && (
+        <p>Nothing. Every step has what it needs.</p>
+      )}
+      <RuledOutNote />
       {findings.map((finding) => (
         <FindingNote
           key={finding.id}

@@ -15,7 +15,7 @@ const KEYS = [
   ['← →', 'the nail beside'],
   ['Ctrl Z, Ctrl Y', 'undo, redo'],
   ['↑ ↓, Delete', 'on a film in Design: the one above or below; taken out'],
-  ['Alt ↑ ↓', 'in Layers: move the step you are on; in Design: lay the film over or under'],
+  ['Alt ↑ ↓', 'in Plate to top: move the step you are on; in Design: lay the film over or under'],
   ['↑ ↓ ← →', 'on a handle: 0.1 mm; with Shift 1 mm'],
   ['Shift, press', 'on a handle: move it along with the others'],
   ['Ctrl C, Ctrl V', 'in Design: the held pieces or stones copied, and laid into the open look'],

@@ -3,7 +3,7 @@ import {
   IconAdjustments,
   IconClock,
   IconHandStop,
-  IconLayersIntersect,
+  IconStack2,
   IconLayoutGrid,
   IconListCheck,
   IconPalette,
@@ -17,7 +17,7 @@ export const VIEWS: readonly { view: SetView; words: string; Icon: typeof IconCl
   { view: 'hands', words: 'Hands', Icon: IconHandStop },
   { view: 'practice', words: 'How I work', Icon: IconAdjustments },
   { view: 'design', words: 'Design', Icon: IconPalette },
-  { view: 'layers', words: 'Layers', Icon: IconLayersIntersect },
+  { view: 'layers', words: 'Plate to top', Icon: IconStack2 },
   { view: 'timing', words: 'Timing', Icon: IconClock },
   { view: 'card', words: 'Card', Icon: IconListCheck },
 ];

@@ -10,6 +10,7 @@ import { NAILS } from '@/core/model/names';
 import { typicalNails } from '@/core/starter/hand';
 import { storeState } from '@/data/store';
 import { downloadSet } from '../kit/download';
+import { useRuledOut } from '../clients/useRuledOut';
 import { useGesture } from '../kit/useGesture';
 import { SchemeButton } from '../kit/SchemeButton';
 import { countWords, timeWords } from '../kit/words';
@@ -62,6 +63,7 @@ export function SetBar() {
   const searched = useStudio((s) => s.searched);
   const settled = useStudio((s) => s.settled);
   const typical = useSettled((set) => typicalNails(set.nails).length === NAILS.length);
+  const ruledOut = useRuledOut().ruledOut.length;
   const undo = useUndo((s) => s.undo);
   const redo = useUndo((s) => s.redo);
   const canUndo = useUndo((s) => s.pastStates.length > 0);
@@ -88,7 +90,7 @@ export function SetBar() {
           onClick={() => setFound(true)}
         >
           {planning === 'fresh'
-            ? `${settled ? '' : 'about '}${timeWords(plan.sitting.total_s)} · ${countWords(plan.findings)}${typical ? ' · typical hand' : ''}`
+            ? `${settled ? '' : 'about '}${timeWords(plan.sitting.total_s)} · ${countWords(plan.findings)}${typical ? ' · typical hand' : ''}${ruledOut ? ` · ${ruledOut} not for these hands` : ''}`
             : `${timeWords(plan.sitting.total_s)} before · ${PLANNING_WORDS[planning]}`}
         </Button>
       )}

@@ -51,7 +51,7 @@ const VIEW = {
     otherwise,
   ),
   design: late(() => import('../design/DesignView').then((m) => m.DesignView), 'Design', otherwise),
-  layers: late(() => import('../layers/LayersView').then((m) => m.LayersView), 'Layers', otherwise),
+  layers: late(() => import('../layers/LayersView').then((m) => m.LayersView), 'Plate to top', otherwise),
   timing: late(() => import('../timing/TimingView').then((m) => m.TimingView), 'Timing', otherwise),
   card: late(() => import('../card/CardView').then((m) => m.CardView), 'Card', otherwise),
 };

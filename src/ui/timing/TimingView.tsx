@@ -7,6 +7,7 @@ import type { Shortening } from '@/core/plan/shorten';
 import { shorteningsOf } from '@/workers/planner';
 import { timeWords } from '../kit/words';
 import { useStudio, useStudioStore } from '../studio/studio';
+import { AtTheMoment } from './AtTheMoment';
 import { FromHere } from './FromHere';
 import { NoPlan } from '../studio/NoPlan';
 import { Lanes } from './Lanes';
@@ -76,8 +77,11 @@ export function TimingView() {
       <Lanes rounds={plan.rounds} total_s={sitting.total_s} worked={worked} at_s={at} onAt={setAt} />
       <div className={classes.lower}>
         <FromHere rounds={plan.rounds} worked={worked} at_s={at} />
-        <LoadList rounds={plan.rounds} worked={worked} />
-        <Shorter set={set} />
+        <AtTheMoment set={set} rounds={plan.rounds} worked={worked} at_s={at} />
+        <div className={classes.column}>
+          <Shorter set={set} />
+          <LoadList rounds={plan.rounds} worked={worked} />
+        </div>
       </div>
     </div>
   );

@@ -1,0 +1,42 @@
+'use client';
+import { TextInput } from '@mantine/core';
+import { Appointment } from '@/core/model/appointment';
+import { useGesture } from '../kit/useGesture';
+import { useStudio } from '../studio/studio';
+
+/** The day the client comes, and the time once there is a day. */
+export function When() {
+  const appointment = useStudio((s) => s.set.appointment);
+  const change = useStudio((s) => s.change);
+  const gesture = useGesture();
+  function put(next: unknown) {
+    const read = Appointment.nullable().safeParse(next);
+    // What is half typed is no day yet.
+    if (read.success) change({ kind: 'appoint', appointment: read.data }, gesture.id());
+  }
+  return (
+    <>
+      <TextInput
+        type="date"
+        aria-label="Day of the sitting"
+        w={170}
+        max="9999-12-31"
+        value={appointment?.on ?? ''}
+        onFocus={gesture.begin}
+        onChange={({ currentTarget: { value } }) =>
+          put(value === '' ? null : { on: value, at: appointment?.at ?? null })
+        }
+      />
+      {appointment && (
+        <TextInput
+          type="time"
+          aria-label="Time of the sitting"
+          w={130}
+          value={appointment.at ?? ''}
+          onFocus={gesture.begin}
+          onChange={({ currentTarget: { value } }) => put({ ...appointment, at: value || null })}
+        />
+      )}
+    </>
+  );
+}
