@@ -1,5 +1,6 @@
 'use client';
 import { Button } from '@mantine/core';
+import type { ReactNode } from 'react';
 import { nailsOf, type Finding, type Fix } from '@/core/judge/finding';
 import { nailWords } from '@/core/model/names';
 import { SEVERITY } from './words';
@@ -10,10 +11,12 @@ interface Props {
   onFix: (fix: Fix) => void;
   /** Names its nail, where it does not stand beside it. */
   showNail?: boolean;
+  /** Further ways out, beside those that were tried. */
+  children?: ReactNode;
 }
 
 /** A judgement with its reason and its ways out; how it was judged stands behind it. */
-export function FindingNote({ finding, onFix, showNail = false }: Props) {
+export function FindingNote({ finding, onFix, showNail = false, children }: Props) {
   const { word, mark, variable } = SEVERITY[finding.severity];
   const { figure } = finding;
   const nails = nailsOf(finding);
@@ -48,6 +51,7 @@ export function FindingNote({ finding, onFix, showNail = false }: Props) {
             {fix.words}
           </Button>
         ))}
+        {children}
       </div>
     </article>
   );

@@ -7,10 +7,10 @@ import type { Operation } from '@/core/craft/operation';
 import type { Stage } from '@/workers/plannerApi';
 import type { HandWipe } from '@/core/timing/problem';
 import { stageOf } from '@/workers/planner';
-import { FindingNote } from '../kit/FindingNote';
 import { NailCanvas } from '../kit/NailCanvas';
 import { notDrawn } from '../kit/notDrawn';
 import { SEVERITY } from '../kit/words';
+import { SetFinding } from '../studio/SetFinding';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { Cuts } from './Cuts';
@@ -152,7 +152,7 @@ export function LayersView() {
                 finding.operation && setAt({ nail: focus, id: onNail(finding.operation, focus) })
               }
             >
-              <FindingNote finding={finding} onFix={(fix) => store.getState().change(fix.change)} />
+              <SetFinding finding={finding} />
             </div>
           ))
         )}

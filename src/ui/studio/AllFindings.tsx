@@ -2,7 +2,7 @@
 import { Button, Drawer } from '@mantine/core';
 import { useRuledOut } from '../clients/useRuledOut';
 import { RuledOutNote } from '../clients/RuledOutNote';
-import { FindingNote } from '../kit/FindingNote';
+import { SetFinding } from './SetFinding';
 import { useStudio, useStudioStore } from './studio';
 
 /** Everything found in the set, one a cause, with its ways out. */
@@ -25,12 +25,7 @@ export function AllFindings({ onClose }: { onClose: () => void }) {
       )}
       <RuledOutNote />
       {findings.map((finding) => (
-        <FindingNote
-          key={finding.id}
-          finding={finding}
-          showNail
-          onFix={(fix) => store.getState().change(fix.change)}
-        />
+        <SetFinding key={finding.id} finding={finding} showNail />
       ))}
       {searchFailed && (
         <p role="alert">

@@ -7,6 +7,8 @@ import { CARD_MM, THIN_MM } from './freeEdge';
 import { clearToCover_mm } from '../../geometry/curve';
 import { applyChange } from '../../document/changes';
 import type { SetDocument } from '../../document/document';
+import type { TipBox } from '../../model/product';
+import { boxesThatServe } from './tipSize';
 import { planNail } from '../../plan/nailPlan';
 import { planSet } from '../../plan/planSet';
 import { codesOn, element, findingsOn, QUICK, setWearing } from '../../testing/sets';
@@ -200,6 +202,36 @@ describe('the rules', () => {
     expect(codesOn(set)).toEqual([]);
     set.edits = [{ kind: 'skip', a: 'left-ring/top/wipe#1' }];
     expect(codesOn(set)).toContain('left-sticky');
+  });
+
+  it('tip-misfit: of the boxes at hand those that serve, of the nail’s own curve first', () => {
+    const set = setWearing([element('colour')], (one) => (one.nails['left-ring'].build = 'tips'));
+    const [own] = set.kit.tips;
+    const box = (id: string, curve: TipBox['curve'], arcs: readonly number[], half = false): TipBox => ({
+      id,
+      name: id,
+      curve,
+      half,
+      sizes: arcs.map((arc_mm, size) => ({ size, arc_mm, count: 1 })),
+    });
+    set.kit.tips = [{ ...own!, sizes: own!.sizes.map((one) => ({ ...one, count: 0 })) }];
+    const boxes = [
+      box('too-narrow', 'normal', [8, 9]),
+      box('too-wide', 'normal', [19]),
+      box('strong', 'strong', [12.7]),
+      box('wide', 'normal', [13.4]),
+      box('close', 'normal', [12.8]),
+      box('of-half-tips', 'normal', [12.8], true),
+      own!,
+    ];
+    expect(boxesThatServe(set, ['left-ring'], boxes)).toMatchObject([
+      { box: { id: 'close' }, otherCurves: 0 },
+      { box: { id: 'wide' }, otherCurves: 0 },
+      { box: { id: 'strong' }, otherCurves: 1 },
+    ]);
+    // One tip is none for two nails.
+    set.nails['right-ring'].build = 'tips';
+    expect(boxesThatServe(set, ['left-ring', 'right-ring'], boxes)).toEqual([]);
   });
 
   it('tip-misfit: no tip that reaches, or only one far too wide', () => {

@@ -40,6 +40,28 @@ export function tipsOf(set: SetDocument): TipsFitted {
   return { ...full!, fits: [...full!.fits, ...half!.fits], without: [...full!.without, ...half!.without] };
 }
 
+/**
+ * Of these boxes those that would give each of these nails a tip that needs no more filing than is right, the fewest of
+ * another curve first, then the least filing.
+ */
+export function boxesThatServe(
+  set: SetDocument,
+  nails: readonly NailName[],
+  boxes: readonly TipBox[],
+): { box: TipBox; otherCurves: number }[] {
+  return boxes
+    .flatMap((box) => {
+      if (set.kit.tips.some((one) => one.id === box.id)) return [];
+      const all = tipsOf({ ...set, kit: { ...set.kit, tips: [...set.kit.tips, box] } }).fits;
+      const fits = all.filter((fit) => nails.includes(fit.nail) && fit.spare_mm <= MAX_SPARE_MM);
+      if (fits.length < nails.length || !fits.some((fit) => fit.box.id === box.id)) return [];
+      const otherCurves = fits.filter((fit) => fit.otherCurve).length;
+      return [{ box, otherCurves, spare_mm: fits.reduce((sum, fit) => sum + fit.spare_mm, 0) }];
+    })
+    .sort((a, b) => a.otherCurves - b.otherCurves || a.spare_mm - b.spare_mm)
+    .map(({ box, otherCurves }) => ({ box, otherCurves }));
+}
+
 /** A tip must reach sidewall to sidewall; between sizes the wider one is taken and filed; sizes run out. */
 export const tipSize: SetRule = {
   codes: ['tip-misfit', 'tip-curve'],
