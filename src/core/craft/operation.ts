@@ -1,3 +1,4 @@
+import type { CharmShape } from '../model/charmShapes';
 import type { NailName } from '../model/names';
 import type { Region } from '../model/region';
 import type { Disc } from '../geometry/regions';
@@ -49,7 +50,7 @@ export interface Place {
 export interface PlacedPiece {
   kind: 'inlay' | 'stone' | 'charm';
   words: string;
-  shape: 'rectangle' | 'oval' | 'mask';
+  shape: CharmShape;
   x_mm: number;
   y_mm: number;
   width_mm: number;

@@ -1,29 +1,21 @@
 import { clearToCover_mm, edgeLift_mm } from '../geometry/curve';
 import type { NailFrame, Point } from '../geometry/frame';
-import { rectangle } from '../geometry/figures';
 import { polygonDistance_mm } from '../geometry/regions';
+import { CHARM_FORMS } from './charmForms';
 import { rounded } from '../model/rounded';
 import type { PlacedPiece } from './operation';
 
 /** The footprint of a piece, stone or charm as a closed curve in mm. */
 export function pieceOutline(piece: PlacedPiece): Point[] {
   const { x_mm, y_mm, width_mm, length_mm, turn_deg } = piece;
-  if (piece.shape === 'rectangle') return rectangle(x_mm, y_mm, width_mm, length_mm, turn_deg);
   const turn = (turn_deg * Math.PI) / 180;
   const cos = Math.cos(turn);
   const sin = Math.sin(turn);
-  return Array.from({ length: 24 }, (_, i) => {
-    const angle = (2 * Math.PI * i) / 24;
-    const px = (width_mm / 2) * Math.cos(angle);
-    const py = (length_mm / 2) * Math.sin(angle) * (piece.shape === 'mask' ? maskShare(angle) : 1);
+  return CHARM_FORMS[piece.shape].outline.map((one) => {
+    const px = (width_mm / 2) * one.x;
+    const py = (length_mm / 2) * one.y;
     return { x: x_mm + px * cos - py * sin, y: y_mm + px * sin + py * cos };
   });
-}
-
-/** A theatre mask: an oval with a dip between the brows and a soft chin. */
-export function maskShare(angle: number): number {
-  const up = Math.sin(angle);
-  return up > 0 ? 0.86 + 0.14 * Math.abs(Math.cos(angle)) : 1 - 0.08 * Math.abs(Math.cos(angle));
 }
 
 /** Signed distance to a piece's edge in mm, positive inside; far off it is only known to be far. */

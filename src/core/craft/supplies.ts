@@ -1,4 +1,5 @@
 import { STONE_NUMBERS, TOOL_USES, type Supply, type SupplyOf } from '../model/supply';
+import { CHARM_CHOICES } from './charmForms';
 import { CURVES, LIGHTS, type Lamp, type TipBox } from '../model/product';
 import { upperFirst } from '../model/letters';
 import { without } from '../model/without';
@@ -167,7 +168,7 @@ const charm: SupplyKind<SupplyOf<'charm'>> = {
   words: 'Charm',
   many: 'Charms',
   fields: [
-    { kind: 'choice', path: 'shape', words: 'Shape', choices: choices(['oval', 'rectangle', 'mask']) },
+    { kind: 'choice', path: 'shape', words: 'Shape', choices: CHARM_CHOICES },
     COLOUR,
     length('Length', 'length_mm', 0.3, 40, 0.1),
     length('Width', 'width_mm', 0.3, 30, 0.1),

@@ -1,3 +1,5 @@
+import { CHARM_FORMS } from '../craft/charmForms';
+import { CHARM_SHAPES, type CharmShape } from '../model/charmShapes';
 import fc from 'fast-check';
 import clipping, { type Polygon } from 'polygon-clipping';
 import { runs } from '../testing/runs';
@@ -71,6 +73,31 @@ it('what covers leave open of a curve', () => {
       expect(Math.abs(open - exact)).toBeLessThan(0.02 * polygonArea_mm2(curve) + 0.02);
     }),
     { numRuns: runs(100, 2000) },
+  );
+});
+
+it('a charm with bays and points beside another, and a nail that is drawn in at its sides', () => {
+  const formed = fc.record({
+    shape: fc.constantFrom(...CHARM_SHAPES),
+    x: fc.integer({ min: -30, max: 30 }),
+    y: fc.integer({ min: -30, max: 30 }),
+    size: fc.integer({ min: 15, max: 40 }),
+  });
+  const curve = ({ shape, x, y, size }: { shape: CharmShape; x: number; y: number; size: number }) =>
+    CHARM_FORMS[shape].outline.map((one) => ({ x: (x + size * one.x) / 10, y: (y + size * one.y) / 10 }));
+  const round = (points: Point[]) =>
+    ring(points.map(({ x, y }) => ({ x: Math.round(x * 1e4) / 1e4, y: Math.round(y * 1e4) / 1e4 })));
+  fc.assert(
+    fc.property(formed, formed, (a, b) => {
+      let exact: number;
+      try {
+        exact = area(clipping.intersection([round(curve(a))], [round(curve(b))]));
+      } catch {
+        return;
+      }
+      expect(Math.abs(overlap_mm2(curve(a), curve(b)) - exact)).toBeLessThan(0.02 + 0.005 * exact);
+    }),
+    { numRuns: runs(200, 4000) },
   );
 });
 

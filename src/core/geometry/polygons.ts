@@ -87,11 +87,32 @@ function shared(a: readonly Span[], b: readonly Span[]): number {
   return sum;
 }
 
-/**
- * Area shared by two convex curves, in mm²: one is cut by each edge of the other (Sutherland & Hodgman 1974),
- * in time that does not grow with how they meet.
- */
+/** Area shared by two curves, in mm²: exact where one of them is convex, else read line by line. */
 export function overlap_mm2(a: readonly Point[], b: readonly Point[]): number {
+  if (isConvex(b)) return clipped_mm2(a, b);
+  if (isConvex(a)) return clipped_mm2(b, a);
+  const { all, out } = spill_mm2([a], b);
+  return all - out;
+}
+
+/** Whether a curve turns one way only; nearly straight corners count as straight. */
+function isConvex(points: readonly Point[]): boolean {
+  let [left, right] = [0, 0];
+  points.forEach((p, i) => {
+    const q = points[(i + 1) % points.length]!;
+    const r = points[(i + 2) % points.length]!;
+    const turn = (q.x - p.x) * (r.y - q.y) - (q.y - p.y) * (r.x - q.x);
+    if (turn > 1e-9) left += 1;
+    if (turn < -1e-9) right += 1;
+  });
+  return left === 0 || right === 0;
+}
+
+/**
+ * Area of a curve within a convex one: it is cut by each edge of it (Sutherland & Hodgman 1974), in time that does not
+ * grow with how they meet. Where it falls apart its parts hang together by edges that enclose nothing.
+ */
+function clipped_mm2(a: readonly Point[], b: readonly Point[]): number {
   const turn = Math.sign(signedArea(b)) || 1;
   let left: Point[] = [...a];
   for (let i = 0; i < b.length && left.length > 0; i += 1) {

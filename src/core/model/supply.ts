@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { CHARM_SHAPES } from './charmShapes';
 import { Colour, Id, mm, Words } from './primitives';
 import { Lamp, TipBox } from './product';
 
@@ -45,7 +46,7 @@ export const Supply = z.discriminatedUnion('kind', [
     name: Words,
     count,
     ...body,
-    shape: z.enum(['oval', 'rectangle', 'mask']),
+    shape: z.enum(CHARM_SHAPES),
     height_mm: mm(0.1, 12),
   }),
   z.strictObject({

@@ -1,6 +1,7 @@
 import { linearOf } from '../colour/space';
 import type { Triple } from '../colour/film';
 import type { PlacedPiece } from '../craft/operation';
+import { CHARM_FORMS } from '../craft/charmForms';
 import { pieceDistance } from '../craft/pieces';
 
 /** A piece, stone or charm ready to be drawn: where it reaches, and its colour at a point over a ground. */
@@ -28,8 +29,15 @@ type Shader = (
 const SHADERS: Record<PlacedPiece['kind'], Shader> = {
   inlay: (piece, colour) => {
     if (!piece.metallic) return (x, y) => times(colour, 0.94 + 0.1 * noise(x * 5, y * 5));
-    // Leaf is crinkled: small planes that catch the light or do not.
-    return (x, y) => times(colour, 0.55 + 0.85 * noise(x * 3.1 + piece.x_mm * 7, y * 3.1) ** 1.5);
+    const steep = piece.shape === 'rectangle' ? SLIVER_SLOPE : LEAF_SLOPE;
+    const [u, v] = [piece.x_mm * 7.3, piece.y_mm * 5.9];
+    return (x, y) => {
+      const h = 0.03;
+      const dx = (crinkled(x + u + h, y + v) - crinkled(x + u - h, y + v)) / (2 * h);
+      const dy = (crinkled(x + u, y + v + h) - crinkled(x + u, y + v - h)) / (2 * h);
+      const nz = 1 / Math.hypot(1, steep * dx, steep * dy);
+      return lit(colour, -steep * dx * nz, -steep * dy * nz, nz, true);
+    };
   },
   stone: (piece, colour) => {
     const r = piece.width_mm / 2;
@@ -54,30 +62,69 @@ const SHADERS: Record<PlacedPiece['kind'], Shader> = {
     };
   },
   charm: (piece, colour, distance_mm) => {
+    const { height, open } = CHARM_FORMS[piece.shape];
     const turn = (piece.turn_deg * Math.PI) / 180;
-    const cos = Math.cos(turn);
-    const sin = Math.sin(turn);
+    const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+    const [wide, long] = [piece.width_mm / 2, piece.length_mm / 2];
+    const narrow_mm = Math.min(wide, long) / 2;
+    const share = (x: number, y: number) => ({
+      x: ((x - piece.x_mm) * cos + (y - piece.y_mm) * sin) / wide,
+      y: (-(x - piece.x_mm) * sin + (y - piece.y_mm) * cos) / long,
+    });
+    const height_mm = (x: number, y: number) => {
+      const at = share(x, y);
+      const inside = Math.max(0, Math.min(1, distance_mm(x, y) / narrow_mm));
+      return piece.height_mm * height(at.x, at.y, inside);
+    };
     return (x, y, ground) => {
-      const px = ((x - piece.x_mm) * cos + (y - piece.y_mm) * sin) / (piece.width_mm / 2);
-      const py = (-(x - piece.x_mm) * sin + (y - piece.y_mm) * cos) / (piece.length_mm / 2);
-      if (piece.shape === 'mask' && maskOpening(px, py)) return times(ground, 0.35);
-      const h = 0.06;
-      const slopeX = distance_mm(x + h, y) - distance_mm(x - h, y);
-      const slopeY = distance_mm(x, y + h) - distance_mm(x, y - h);
-      const bevel = Math.max(0, 1 - distance_mm(x, y) / 0.7) / (2 * h);
-      const light = (slopeX * 0.55 - slopeY * 0.75) * bevel;
-      const dome = 0.18 * (py - px * 0.6);
-      const metal = piece.metallic ? 0.16 * Math.cos((px * 0.8 + py * 1.7) * 5.5) : 0;
-      return times(colour, Math.max(0.18, 0.82 + 0.5 * light + dome + metal));
+      const at = share(x, y);
+      if (open?.(at.x, at.y)) return times(ground, 0.42);
+      const h = SLOPE_OVER_MM;
+      const dx = (height_mm(x + h, y) - height_mm(x - h, y)) / (2 * h);
+      const dy = (height_mm(x, y + h) - height_mm(x, y - h)) / (2 * h);
+      const nz = 1 / Math.hypot(1, dx, dy);
+      return lit(colour, -dx * nz, -dy * nz, nz, piece.metallic);
     };
   },
 };
 
-/** Eyes and mouth of a theatre mask, in shares of its half width and half length. */
-function maskOpening(px: number, py: number): boolean {
-  const eye = ((Math.abs(px) - 0.42) / 0.23) ** 2 + ((py - 0.2 + 0.18 * Math.abs(px)) / 0.17) ** 2;
-  const smile = Math.abs(px) < 0.42 && Math.abs(py + 0.62 - 0.7 * px * px) < 0.1;
-  return eye < 1 || smile;
+/** How steeply foil lies: cut slivers are nearly level, leaf is crinkled. */
+const SLIVER_SLOPE = 0.1;
+const LEAF_SLOPE = 0.34;
+
+/** A crumpled sheet: folds of three sizes, each at an angle of its own, so that no grid shows. */
+function crinkled(x: number, y: number): number {
+  let height = 0;
+  for (let i = 0, size = 1; i < 3; i += 1, size *= 0.48) {
+    const [cos, sin] = [Math.cos(0.7 + i * 1.9), Math.sin(0.7 + i * 1.9)];
+    const wave = noise((x * cos - y * sin) / (0.9 * size), (x * sin + y * cos) / (0.9 * size));
+    // Folds have ridges.
+    height += size * Math.abs(2 * wave - 1);
+  }
+  return height;
+}
+
+/** A slope is read over so much: finer than a cast edge is. */
+const SLOPE_OVER_MM = 0.05;
+/** Where the one lamp stands: to the left and beyond the tip, over the nail. */
+const LAMP: Triple = [-0.48, 0.62, 0.62];
+
+/** A face of metal or of enamel under the lamp, looked at from above. */
+function lit(colour: Triple, nx: number, ny: number, nz: number, metallic: boolean): Triple {
+  const facing = Math.max(0, nx * LAMP[0] + ny * LAMP[1] + nz * LAMP[2]);
+  // What the face mirrors to an eye straight above it.
+  const [rx, ry, rz] = [2 * nz * nx, 2 * nz * ny, 2 * nz * nz - 1];
+  const mirrored = Math.max(0, rx * LAMP[0] + ry * LAMP[1] + rz * LAMP[2]);
+  if (!metallic) {
+    const spark = 0.42 * mirrored ** 26;
+    const body = times(colour, 0.42 + 0.68 * facing);
+    return [body[0] + spark, body[1] + spark, body[2] + spark];
+  }
+  // Metal mirrors a room: bright above, dark where the table is.
+  const room = 0.34 + 0.5 * mirrored ** 2 + 0.22 * rz + 0.16 * ry;
+  const spark = 0.5 * mirrored ** 18;
+  const body = times(colour, Math.max(0.14, room + 0.35 * facing));
+  return [body[0] + spark, body[1] + 0.94 * spark, body[2] + 0.8 * spark];
 }
 
 export function times(colour: Triple, factor: number): Triple {

@@ -20,7 +20,7 @@ import { SkinTones } from './SkinTones';
 import nailClasses from '../kit/nailButton.module.css';
 import classes from './HandsView.module.css';
 
-const MOST_PX_PER_MM = 5.6;
+const MOST_PX_PER_MM = 9;
 const EDGE_PX = 16;
 
 /** What do I have to work with? Both hands from their measures, taken nail by nail, and what each nail is like. */

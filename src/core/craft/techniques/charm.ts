@@ -1,6 +1,8 @@
 import * as z from 'zod';
 import { lowerFirst } from '../../model/letters';
+import { CHARM_SHAPES } from '../../model/charmShapes';
 import { Across, Along, Colour, mm, Words } from '../../model/primitives';
+import { CHARM_CHOICES } from '../charmForms';
 import { STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { flashOf, hardenOf } from '../drafts';
@@ -23,7 +25,7 @@ const schema = z.strictObject({
   length_mm: mm(0.3, 40),
   height_mm: mm(0.1, 12),
   turn_deg: z.number().min(-180).max(180),
-  shape: z.enum(['oval', 'rectangle', 'mask']),
+  shape: z.enum(CHARM_SHAPES),
   colour: Colour,
   metallic: z.boolean(),
   /** A bead of bedding gel with the top taken around it, or instant glue on the finished top. */
@@ -70,11 +72,7 @@ export const charm = defineTechnique({
       kind: 'choice',
       path: 'shape',
       words: 'Outline',
-      choices: [
-        { value: 'oval', words: 'Oval' },
-        { value: 'rectangle', words: 'Rectangle' },
-        { value: 'mask', words: 'Mask' },
-      ],
+      choices: CHARM_CHOICES,
     },
     { kind: 'colour', path: 'colour', words: 'Colour' },
     { kind: 'number', path: 'width_mm', words: 'Width', unit: 'mm', min: 0.3, max: 30, step: 0.1 },

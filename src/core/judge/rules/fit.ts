@@ -215,7 +215,6 @@ function offPlate(laid: LaidPiece[], outline: { x: number; y: number }[], nail: 
   const byOperation = new Map<string, { one: LaidPiece; out: number; count: number }>();
   for (const one of laid) {
     const shape = pieceOutline(one.piece);
-    // A piece's outline is convex, the nail's need not be: the nail is cut by the piece.
     const out = polygonArea_mm2(shape) - overlap_mm2(outline, shape);
     if (out <= Math.max(0.05, OVERHANG_SHARE * polygonArea_mm2(shape))) continue;
     const known = byOperation.get(one.operation) ?? { one, out: 0, count: 0 };

@@ -1,0 +1,48 @@
+import { overlap_mm2, polygonArea_mm2 } from '../geometry/polygons';
+import { CHARM_SHAPES } from '../model/charmShapes';
+import { leastOf, mostOf } from '../model/extent';
+import { CHARM_FORMS } from './charmForms';
+
+describe.each(CHARM_SHAPES)('a charm formed as a %s', (shape) => {
+  const { outline, height, open } = CHARM_FORMS[shape];
+
+  it('fills its width and length, and its outline does not cross itself', () => {
+    for (const side of ['x', 'y'] as const) {
+      const all = outline.map((one) => one[side]);
+      expect(leastOf(all)).toBeGreaterThanOrEqual(-1.001);
+      expect(mostOf(all)).toBeLessThanOrEqual(1.001);
+      expect(mostOf(all) - leastOf(all)).toBeGreaterThan(1.75);
+    }
+    // A curve that crosses itself encloses with both signs: its area by the shoelace is less than what it covers.
+    const square = [
+      { x: -2, y: -2 },
+      { x: 2, y: -2 },
+      { x: 2, y: 2 },
+      { x: -2, y: 2 },
+    ];
+    const area = Math.abs(polygonArea_mm2([...outline]));
+    expect(area).toBeGreaterThan(0.5);
+    expect(Math.abs(overlap_mm2(square, [...outline]) - area)).toBeLessThan(0.01 * area);
+  });
+
+  it('is nowhere deeper than its edge nor much higher than its height, and stands somewhere at nearly all of it', () => {
+    let most = 0;
+    const shares = Array.from({ length: 81 }, (_, i) => i / 40 - 1);
+    for (const x of shares)
+      for (const y of shares)
+        for (const inside of [0, 0.3, 1]) {
+          const at = height(x, y, inside);
+          expect(at).toBeGreaterThanOrEqual(-0.35);
+          expect(at).toBeLessThanOrEqual(1.35);
+          if (!open?.(x, y)) most = Math.max(most, at);
+        }
+    expect(most).toBeGreaterThan(0.7);
+  });
+});
+
+it('no two charms are formed alike', () => {
+  const outlines = CHARM_SHAPES.map((shape) => JSON.stringify(CHARM_FORMS[shape].outline));
+  const words = CHARM_SHAPES.map((shape) => CHARM_FORMS[shape].words);
+  expect(new Set(outlines).size).toBe(CHARM_SHAPES.length);
+  expect(new Set(words).size).toBe(CHARM_SHAPES.length);
+});
