@@ -176,7 +176,7 @@ test('Timing says when the client may leave and what happens at a moment', async
   await expect(page.getByRole('region', { name: 'On the table at 40:00' })).toBeVisible();
   await page.getByRole('slider', { name: 'Moment of the sitting' }).focus();
   await page.keyboard.press('Home');
-  await expect(moment).toContainText(/Both hands.*sanitise/);
+  await expect(moment).toContainText(/All ten: sanitise/);
   // What comes next stands below it, light among it.
   const next = page.getByRole('region', { name: 'From 0:00 on' }).getByRole('listitem');
   await expect(next.first()).toContainText('Sanitise');

@@ -140,7 +140,7 @@ export function ClientCard({ client }: { client: Client }) {
       <ul className={classes.sets}>
         {sets?.map((one) => (
           <li key={one.id}>
-            <Go href={pathOf({ kind: 'set', id: one.id, view: 'design' })}>
+            <Go href={pathOf({ kind: 'set', id: one.id, view: 'design' })} aria-label={one.title}>
               <LittleHands set={one.document} width={SET_PX} />
               <b>{one.title}</b>
               <span className={classes.soft}>{aboutWords(one, undefined)}</span>

@@ -1,7 +1,7 @@
 'use client';
 import { useElementSize } from '@mantine/hooks';
 import type { SetDocument } from '@/core/document/document';
-import { lowerFirst } from '@/core/model/letters';
+import { lowerFirst, upperFirst } from '@/core/model/letters';
 import { HANDS, type Hand, type NailName } from '@/core/model/names';
 import { momentAt, type Moment } from '@/core/timing/moment';
 import { whoseWords, type Round } from '@/core/timing/rounds';
@@ -67,7 +67,7 @@ function Told({ moment, worked }: { moment: Moment; worked: readonly NailName[] 
       {artist ? (
         <>
           <p>
-            <b>{whose(artist)}</b> {lowerFirst(artist.words)}
+            <b>{upperFirst(whose(artist))}:</b> {lowerFirst(artist.words)}
           </p>
           <p className={classes.soft}>{artist.reason}</p>
           {artist.caution && <p className={classes.caution}>Caution: {artist.caution}</p>}
@@ -80,7 +80,7 @@ function Told({ moment, worked }: { moment: Moment; worked: readonly NailName[] 
       )}
       {[...new Set(lit)].map((round) => (
         <p key={round.number} className={classes.light}>
-          {whose(round)}: {round.words.endsWith('inside the tip') && 'tips '}in the lamp,{' '}
+          {upperFirst(whose(round))}: {round.words.endsWith('inside the tip') && 'tips '}in the lamp,{' '}
           {round.light?.seconds} s
         </p>
       ))}
