@@ -45,14 +45,14 @@ test('a set that has grown out is filed back and filled; old product comes off b
   await page.getByTestId('nail-left-index').click();
   const start = page.getByRole('combobox', { name: 'What is on it' });
   await start.selectOption('Grown out, to be filled');
-  await page.getByRole('spinbutton', { name: 'Worn for, weeks' }).fill('4');
+  await page.getByRole('textbox', { name: 'Worn for, weeks' }).fill('4');
   await page.getByRole('checkbox', { name: 'The gap is measured' }).click();
-  await page.getByRole('spinbutton', { name: 'Bare at the cuticle, mm' }).fill('3');
+  await page.getByRole('textbox', { name: 'Bare at the cuticle, mm' }).fill('3');
   await noViolations(page);
   await page.getByTestId('nail-left-little').click();
   await start.selectOption('Product to come off');
   await page.getByRole('combobox', { name: 'What comes off' }).selectOption('Acrylic');
-  await expect(page.getByRole('spinbutton', { name: 'Soaks for, s' })).toHaveValue('1500');
+  await expect(page.getByRole('textbox', { name: 'Soaks for, s' })).toHaveValue('1500');
   await page.getByRole('checkbox', { name: 'Stones or charms on it' }).click();
   await expect(sum(page)).toHaveAttribute('data-planning', 'fresh');
   await view(page, 'Card');

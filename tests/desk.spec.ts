@@ -66,7 +66,7 @@ test('a smile line follows the hand, says its figures meanwhile, and goes back a
   await expect(page.getByText('Wears Proscenium; Ticket stubs is open.')).toBeVisible();
   await expect(handle(page, 'piece-0')).toHaveCount(0);
   await page.getByRole('button', { name: 'Keep this look open' }).click();
-  const rise = page.getByRole('spinbutton', { name: 'Rise, mm' });
+  const rise = page.getByRole('textbox', { name: 'Rise, mm' });
   await expect(rise).toHaveValue('0.6');
   const drop = await dragBy(page, 'smile-middle', 0, 1.5);
   await expect(says(page)).toContainText(/rise 2\.\d, depth 2\.6/);
@@ -81,7 +81,7 @@ test('a smile line follows the hand, says its figures meanwhile, and goes back a
   const out = await dragBy(page, 'smile-left', -30, 60);
   await out();
   await drawnAnew(page, 'left-index', look);
-  await expect(page.getByRole('spinbutton', { name: 'Depth, mm' })).toHaveValue('0');
+  await expect(page.getByRole('textbox', { name: 'Depth, mm' })).toHaveValue('0');
 });
 
 test('one nail has its fade otherwise; as the look has it again in one press', async ({ page }) => {

@@ -5,7 +5,7 @@ import { noViolations, planned } from './helpers';
 interface State {
   at: string;
   opens: (page: Page) => Promise<void>;
-  shows: 'dialog' | 'menu' | 'group';
+  shows: 'dialog' | 'menu' | 'group' | 'tabpanel' | 'slider' | 'article';
 }
 
 const press = (name: string | RegExp) => (page: Page) => page.getByRole('button', { name }).first().click();
@@ -34,9 +34,37 @@ const STATES: readonly State[] = [
     },
     shows: 'dialog',
   },
+  {
+    at: '/set/understudy/layers',
+    opens: (page) => page.getByText('How it was judged').first().click(),
+    shows: 'article',
+  },
+  { at: '/set/curtain-up/timing', opens: press('Lanes larger'), shows: 'slider' },
+  {
+    at: '/set/curtain-up/card',
+    opens: (page) =>
+      page
+        .getByRole('checkbox', { name: /^Done:/ })
+        .first()
+        .check(),
+    shows: 'article',
+  },
+  {
+    at: '/clients',
+    opens: async (page) => {
+      await page.getByRole('button', { name: 'New client' }).click();
+      await page.getByRole('button', { name: 'More for New client' }).click();
+    },
+    shows: 'menu',
+  },
   { at: '/', opens: press('More for Curtain Up'), shows: 'menu' },
   { at: '/', opens: press('More'), shows: 'menu' },
   { at: '/shelf', opens: press('New product'), shows: 'dialog' },
+  ...['Lamps', 'Tip boxes', 'Inlays', 'Stones', 'Charms', 'Brushes and tools'].map((name): State => ({
+    at: '/shelf',
+    opens: (page) => page.getByRole('tab', { name }).click(),
+    shows: 'tabpanel',
+  })),
 ];
 
 for (const scheme of ['light', 'dark'] as const)
@@ -55,6 +83,7 @@ for (const scheme of ['light', 'dark'] as const)
       await page.waitForTimeout(350);
       await noViolations(page);
       await page.keyboard.press('Escape');
-      if (state.shows !== 'group') await expect(page.getByRole(state.shows)).toHaveCount(0);
+      if (state.shows === 'dialog' || state.shows === 'menu')
+        await expect(page.getByRole(state.shows)).toHaveCount(0);
     }
   });

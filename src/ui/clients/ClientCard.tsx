@@ -13,6 +13,7 @@ import { addNewSet } from '@/data/starting';
 import { Go, go } from '../kit/Go';
 import { notify, notKept } from '../kit/notify';
 import { MoreMenu } from '../kit/MoreMenu';
+import { once } from '../kit/once';
 import { pathOf } from '../kit/route';
 import { aboutWords } from '../sets/aboutSet';
 import { LittleHands } from '../sets/LittleHands';
@@ -122,7 +123,7 @@ export function ClientCard({ client }: { client: Client }) {
               variant="default"
               mr={10}
               leftSection={<IconRepeat size={18} />}
-              onClick={() => void again(last).catch(notKept)}
+              onClick={() => void once('again', () => again(last)).catch(notKept)}
             >
               {last.title} again
             </Button>
@@ -130,7 +131,7 @@ export function ClientCard({ client }: { client: Client }) {
           <Button
             variant="default"
             leftSection={<IconPlus size={18} />}
-            onClick={() => void newSet().catch(notKept)}
+            onClick={() => void once('new set', newSet).catch(notKept)}
           >
             {latest ? `New set with the measures of ${dayWords(latest.on)}` : 'New set'}
           </Button>

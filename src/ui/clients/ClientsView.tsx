@@ -7,6 +7,7 @@ import { addClient } from '@/data/clients';
 import { BrokenRows } from '../kit/BrokenRows';
 import { Go, go } from '../kit/Go';
 import { notKept } from '../kit/notify';
+import { once } from '../kit/once';
 import { pathOf } from '../kit/route';
 import { PageHead } from '../kit/PageHead';
 import { useBroken } from '../kit/useBroken';
@@ -25,9 +26,9 @@ export function ClientsView({ id }: { id?: string }) {
   const broken = useBroken(CARDS);
   const here = clients?.find((one) => one.id === id) ?? (id === undefined ? clients?.[0] : undefined);
   const add = () =>
-    addClient('New client')
-      .then((made) => go(pathOf({ kind: 'clients', id: made.id })))
-      .catch(notKept);
+    once('new client', () =>
+      addClient('New client').then((made) => go(pathOf({ kind: 'clients', id: made.id }))),
+    );
   return (
     <main className={classes.page}>
       <PageHead words="Clients">

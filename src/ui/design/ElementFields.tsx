@@ -1,6 +1,6 @@
 'use client';
 import { Button } from '@mantine/core';
-import { readPath, writePath } from '@/core/craft/fieldPath';
+import { readPath } from '@/core/craft/fieldPath';
 import { supplyKindOf } from '@/core/craft/supplies';
 import { contextOf } from '@/core/compile/prepare';
 import type { Field, Neighbour } from '@/core/craft/technique';
@@ -8,7 +8,7 @@ import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';
 import { FadePlan } from './FadePlan';
 import { ToldApart } from './ToldApart';
-import { FieldInput } from '../kit/fields/FieldInput';
+import { Fields } from '../kit/fields/Fields';
 import { useSupplies } from '../shelf/useShelf';
 import { useStudioStore } from '../studio/studio';
 import { useEditing } from './useEditing';
@@ -32,15 +32,13 @@ export function ElementFields({ look, element: ofLook }: { look: Look; element: 
       <FromShelf element={element} onTake={put} />
       <FadePlan element={element} />
       <Arrangements look={look} element={element} onLay={put} />
-      {fieldsOf(element).map((field) => (
-        <FieldInput
-          key={`${field.kind} ${field.path}`}
-          field={field}
-          value={readPath(element, field.path)}
-          fitting={'fit' in element ? element : undefined}
-          onChange={(value, gesture) => put(writePath(element, field.path, value), gesture)}
-        />
-      ))}
+      <Fields
+        subject={`${look.id} ${element.id} ${element.kind}`}
+        fields={fieldsOf(element)}
+        of={element}
+        fitting={'fit' in element ? element : undefined}
+        onChange={put}
+      />
       <ToldApart look={look} element={element} />
     </div>
   );

@@ -14,6 +14,8 @@ import { chosenNails } from '../studio/slices/document';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { nailsWords } from '@/core/model/names';
 import { freeId } from '@/core/model/freeId';
+import { once } from '../kit/once';
+import { unforeseen } from '../kit/unforeseen';
 import { useKey } from '../studio/useKey';
 import { Compose } from './Compose';
 import { freshProducts } from './fresh';
@@ -45,7 +47,8 @@ export function LookTray() {
     if (selected.length > 0) changeWorn({ kind: 'wear', nails: selected, look: id }, gesture.id());
     openLookAt(id, 'colour');
   }
-  useKey('n', add);
+  const addOnce = () => void once('new look', add).catch(unforeseen);
+  useKey('n', addOnce);
   return (
     <section className={classes.tray} aria-label="Looks">
       <h2>Looks</h2>
@@ -61,7 +64,7 @@ export function LookTray() {
         mt="sm"
         variant="default"
         leftSection={<IconPlus size={18} />}
-        onClick={add}
+        onClick={addOnce}
         disabled={freeKey(looks) === undefined}
       >
         New look

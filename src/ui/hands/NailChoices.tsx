@@ -4,7 +4,6 @@ import { lengthened, shaped } from '@/core/compile/lengthen';
 import { lengthPast_mm } from '@/core/compile/lengths';
 import { frameOf, buildOf } from '@/core/compile/prepare';
 import { BUILDS, buildKindOf } from '@/core/craft/builds';
-import { readPath, writePath } from '@/core/craft/fieldPath';
 import { lengthOf, LENGTHS } from '@/core/craft/lengths';
 import { STARTS, startKindOf } from '@/core/craft/starts';
 import { namedBuild, nameApart } from '@/core/document/naming';
@@ -16,7 +15,7 @@ import { rounded } from '@/core/model/rounded';
 import { SHAPES, type Shape } from '@/core/model/shapes';
 import type { Start } from '@/core/model/start';
 import { carriesWords, thicknesses, type Thickness } from '@/core/simulate/strength';
-import { FieldInput } from '../kit/fields/FieldInput';
+import { Fields } from '../kit/fields/Fields';
 import { FieldsOfSet } from '../design/FieldsOfSet';
 import { freeId } from '@/core/model/freeId';
 import { Choice, FigureInput } from '../kit/Inputs';
@@ -106,19 +105,12 @@ export function NailChoices() {
             ]}
             onChange={(event) => takeBuild(event.currentTarget.value)}
           />
-          {kind.fields.map((field) => (
-            <FieldInput
-              key={field.path}
-              field={field}
-              value={readPath(build, field.path)}
-              onChange={(value, gesture) =>
-                change(
-                  { kind: 'put-build', build: writePath(build, field.path, value) as typeof build },
-                  gesture,
-                )
-              }
-            />
-          ))}
+          <Fields
+            subject={`${build.id} ${build.kind}`}
+            fields={kind.fields}
+            of={build}
+            onChange={(next, gesture) => change({ kind: 'put-build', build: next }, gesture)}
+          />
           <Choice
             label={differ(nails.map(shapeNow)) ? 'Shape (they differ)' : 'Shape'}
             choices={[
@@ -162,17 +154,12 @@ export function NailChoices() {
             value={start.kind}
             onChange={(value) => putStart(startKindOf(value as Start['kind']).fresh())}
           />
-          {start.fields(nail.start).map((field) => (
-            <FieldInput
-              key={`${field.kind} ${field.path}`}
-              field={field}
-              value={readPath(nail.start, field.path)}
-              onChange={(value, gesture) => {
-                const next = writePath(nail.start, field.path, value) as Start;
-                putStart(start.follow?.(next, field.path) ?? next, gesture);
-              }}
-            />
-          ))}
+          <Fields
+            subject={`${focus} ${start.kind}`}
+            fields={start.fields(nail.start)}
+            of={nail.start}
+            onChange={(next, gesture, path = '') => putStart(start.follow?.(next, path) ?? next, gesture)}
+          />
         </div>
         <fieldset className={classes.conditions}>
           <legend>Condition</legend>

@@ -1,5 +1,5 @@
 'use client';
-import { TextInput } from '@mantine/core';
+import { NumberInput, TextInput } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
 import { useGesture } from './useGesture';
 import { Pick } from './Pick';
@@ -40,27 +40,24 @@ interface FigureProps {
   onChange: (value: number, gesture: string) => void;
 }
 
-/** A number with its unit. What is typed counts once it is a number within its limits. */
+/** A number with its unit, typed with a point or a comma. What is typed counts once it is a number within its limits. */
 export function FigureInput({ label, value, unit, min, max, step, onChange }: FigureProps) {
-  const [draft, setDraft] = useState<string>();
+  const [draft, setDraft] = useState<number | string>();
   const gesture = useGesture();
-  const typed = draft === undefined ? value : Number(draft);
-  const good = draft !== '' && Number.isFinite(typed) && typed >= min && typed <= max;
+  const isGood = (one: number | string): one is number => typeof one === 'number' && one >= min && one <= max;
   return (
-    <TextInput
-      type="number"
+    <NumberInput
       label={unit ? `${label}, ${unit}` : label}
       min={min}
       max={max}
       step={step}
-      value={draft ?? String(Math.round(value * 1000) / 1000)}
-      error={good ? undefined : `${min} to ${max}`}
-      onChange={(event) => {
-        const next = event.currentTarget.value;
+      hideControls
+      clampBehavior="none"
+      value={draft ?? Math.round(value * 1000) / 1000}
+      error={draft === undefined || isGood(draft) ? undefined : `${min} to ${max}`}
+      onChange={(next) => {
         setDraft(next);
-        const number = Number(next);
-        if (next !== '' && Number.isFinite(number) && number >= min && number <= max)
-          onChange(number, gesture.id());
+        if (isGood(next) && next !== value) onChange(next, gesture.id());
       }}
       onFocus={gesture.begin}
       onBlur={() => setDraft(undefined)}

@@ -18,6 +18,7 @@ import { useClients } from '../clients/useClients';
 import { useBroken } from '../kit/useBroken';
 import { Faults } from '../kit/Faults';
 import { Go, go } from '../kit/Go';
+import { once } from '../kit/once';
 import { pathOf } from '../kit/route';
 import { SchemeButton } from '../kit/SchemeButton';
 import { useTitle } from '../kit/useTitle';
@@ -137,7 +138,7 @@ export function SetsView() {
         />
         <Button
           leftSection={<IconPlus size={18} />}
-          onClick={() => void addNewSet().then(openDesign).catch(notKept)}
+          onClick={() => void once('new set', () => addNewSet().then(openDesign)).catch(notKept)}
         >
           New set
         </Button>
@@ -209,7 +210,8 @@ export function SetsView() {
                   {
                     key: 'copy',
                     words: 'Make a copy',
-                    onPick: () => void addCopy(stored.document).catch(notKept),
+                    onPick: () =>
+                      void once(`copy ${stored.id}`, () => addCopy(stored.document)).catch(notKept),
                   },
                   {
                     key: 'export',
