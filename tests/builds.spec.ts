@@ -108,6 +108,7 @@ test('tips that run short are told, asked for once, and found in another box', a
 
 test('many products are changed at once; lamps, pieces and tools stand beside them', async ({ page }) => {
   await page.goto('/shelf');
+  await page.getByText('As rows').click();
   await page.getByLabel('Search products').fill('top');
   await expect(page.getByRole('button', { name: 'No-wipe top A', exact: true })).toBeVisible();
   await page.getByRole('checkbox', { name: 'Choose all that are listed' }).check();

@@ -43,6 +43,7 @@ test('the shelf is searched, sorted, changed, emptied by one and put back', asyn
   await expect(rows).toHaveCount(1);
   await noViolations(page);
   // Duplicate and recolour: two actions.
+  await rows.click();
   await page.getByRole('button', { name: 'Duplicate Red 21' }).click();
   const colour = page.getByRole('textbox', { name: 'Colour' });
   await colour.fill('#aa1133');
@@ -60,6 +61,27 @@ test('the shelf is searched, sorted, changed, emptied by one and put back', asyn
   await expect(page.getByText('Nothing on the shelf says that.')).toBeVisible();
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(page.getByRole('button', { name: 'Red 21 2', exact: true })).toBeVisible();
+});
+
+test('bottles stand by family and colour; as rows they are sorted and chosen, and so it stays', async ({
+  page,
+}) => {
+  await page.goto('/shelf');
+  const colours = page.getByRole('region', { name: 'Gel colour', exact: true }).getByRole('listitem');
+  const names = await colours.allInnerTexts();
+  const at = (name: string) => names.findIndex((one) => one.trim() === name);
+  // Light reds before dark ones, then orange, yellow and green.
+  expect(at('Red 21')).toBeGreaterThan(-1);
+  expect(at('Red 21')).toBeLessThan(at('Sage 03'));
+  await page.getByRole('button', { name: 'Red 21', exact: true }).press('Enter');
+  await expect(page.getByRole('complementary', { name: 'Red 21, in the hand' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('complementary')).toHaveCount(0);
+  await page.getByText('As rows').click();
+  await page.getByRole('button', { name: 'Name' }).click();
+  await expect(page.getByRole('row').nth(1)).toContainText(/^A/i);
+  await page.reload();
+  await expect(page.getByRole('row').nth(1)).toBeVisible();
 });
 
 test('the shelf goes out as CSV, is changed there, and comes back after a look', async ({ page }) => {

@@ -31,12 +31,17 @@ export function difference(a: Triple, b: Triple): number {
   return ciede2000(rgbOf(a), rgbOf(b));
 }
 
-/** CIE lightness 0–100 and chroma. */
-export function lightnessAndChroma(linear: Triple): { lightness: number; chroma: number } {
+/** CIE lightness 0–100, chroma, and hue in degrees. */
+export function lightnessAndChroma(linear: Triple): {
+  lightness: number;
+  chroma: number;
+  hue_deg: number;
+} {
   const colour = toLch(
     rgbOf([clampReflectance(linear[0]), clampReflectance(linear[1]), clampReflectance(linear[2])]),
   );
-  return { lightness: colour.l, chroma: colour.c };
+  // What has no chroma has no hue.
+  return { lightness: colour.l, chroma: colour.c, hue_deg: colour.h ?? 0 };
 }
 
 /** Luminance of a linear colour, 0–1 (sRGB primaries). */

@@ -1,4 +1,5 @@
 import { overlap_mm2, polygonArea_mm2 } from '../geometry/polygons';
+import type { Point } from '../geometry/frame';
 import { CHARM_SHAPES } from '../model/charmShapes';
 import { leastOf, mostOf } from '../model/extent';
 import { CHARM_FORMS } from './charmForms';
@@ -23,6 +24,12 @@ describe.each(CHARM_SHAPES)('a charm formed as a %s', (shape) => {
     const area = Math.abs(polygonArea_mm2([...outline]));
     expect(area).toBeGreaterThan(0.5);
     expect(Math.abs(overlap_mm2(square, [...outline]) - area)).toBeLessThan(0.01 * area);
+  });
+
+  it('is the same in a mirror', () => {
+    const covered = (points: readonly Point[]) => overlap_mm2([...points], [...outline]);
+    const mirrored = outline.map((one) => ({ x: -one.x, y: one.y })).reverse();
+    expect(Math.abs(covered(mirrored) - polygonArea_mm2([...outline]))).toBeLessThan(0.01);
   });
 
   it('is nowhere deeper than its edge nor much higher than its height, and stands somewhere at nearly all of it', () => {

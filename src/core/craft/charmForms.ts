@@ -7,7 +7,7 @@ import type { CharmShape } from '../model/charmShapes';
  */
 export interface CharmForm {
   words: string;
-  /** Its footprint, a closed curve without holes. */
+  /** Its footprint, a closed curve without holes; the same seen in a mirror, as both hands get the same charm. */
   outline: readonly Point[];
   /**
    * Its height in shares of its full height, where `in` is how far inside its edge the place lies: 0 at the edge, 1 from
@@ -148,14 +148,15 @@ export const CHARM_FORMS: Record<CharmShape, CharmForm> = {
   },
   crescent: {
     words: 'Crescent',
+    // Its horns point away from the cuticle.
     outline: filling([
       ...Array.from({ length: 33 }, (_, i) => {
-        const angle = 0.62 + ((2 * Math.PI - 1.24) * i) / 32;
+        const angle = Math.PI / 2 + 0.62 + ((2 * Math.PI - 1.24) * i) / 32;
         return { x: Math.cos(angle), y: Math.sin(angle) };
       }),
       ...Array.from({ length: 23 }, (_, i) => {
-        const angle = -0.95 - ((2 * Math.PI - 1.9) * (i + 1)) / 24;
-        return { x: 0.38 + 0.73 * Math.cos(angle), y: 0.73 * Math.sin(angle) };
+        const angle = Math.PI / 2 - 0.95 - ((2 * Math.PI - 1.9) * (i + 1)) / 24;
+        return { x: 0.73 * Math.cos(angle), y: 0.38 + 0.73 * Math.sin(angle) };
       }),
     ]),
     height: (_x, _y, inside) => puffed(inside),
@@ -204,7 +205,7 @@ export const CHARM_FORMS: Record<CharmShape, CharmForm> = {
   },
   rose: {
     words: 'Rose',
-    outline: polar((angle) => 0.92 + 0.08 * Math.cos(5 * angle)),
+    outline: polar((angle) => 0.92 + 0.08 * Math.cos(5 * (angle - Math.PI / 2))),
     // Petals wound around the middle, each higher at its rim.
     height: (x, y, inside) => {
       const [radius, angle] = [Math.hypot(x, y), Math.atan2(y, x)];

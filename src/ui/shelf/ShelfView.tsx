@@ -1,6 +1,6 @@
 'use client';
-import { ActionIcon, Button, Checkbox, Table, Tabs, TextInput } from '@mantine/core';
-import { useInViewport } from '@mantine/hooks';
+import { ActionIcon, Button, Checkbox, SegmentedControl, Table, Tabs, TextInput } from '@mantine/core';
+import { useInViewport, useLocalStorage } from '@mantine/hooks';
 import { IconCopy, IconDownload, IconFileImport, IconSearch } from '@tabler/icons-react';
 import { startTransition, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { FAMILIES } from '@/core/craft/families';
@@ -24,6 +24,7 @@ import { notDone, notify, notKept } from '../kit/notify';
 import { PageHead } from '../kit/PageHead';
 import { useBroken } from '../kit/useBroken';
 import { useTitle } from '../kit/useTitle';
+import { Bottles } from './Bottles';
 import { BulkEdit } from './BulkEdit';
 import { NewProduct } from './NewProduct';
 import { ShelfRow } from './ShelfRow';
@@ -52,6 +53,7 @@ export function ShelfView() {
   const wanted = useDeferredValue(search.trim().toLowerCase());
   const [family, setFamily] = useState<ProductFamily | ''>('');
   const [order, setOrder] = useState<Order>('family');
+  const [as, setAs] = useLocalStorage<'bottles' | 'rows'>({ key: 'shelf-as', defaultValue: 'bottles' });
   const [rows, setRows] = useState(SHOWN_ROWS);
   const [open, setOpen] = useState<string>();
   const [list, setList] = useState<{ name: string; items: ShelfItem[] }>();
@@ -201,6 +203,30 @@ export function ShelfView() {
         <Faults title="The list was not taken in" faults={faults} onClose={() => setFaults(undefined)} />
       )}
       {part === 'products' && (
+        <SegmentedControl
+          aria-label="How the shelf is shown"
+          value={as}
+          onChange={(next) => setAs(next as typeof as)}
+          data={[
+            { value: 'bottles', label: 'As bottles' },
+            { value: 'rows', label: 'As rows' },
+          ]}
+        />
+      )}
+      {part === 'products' && items && found.length === 0 && (
+        <p className={classes.none}>Nothing on the shelf says that.</p>
+      )}
+      {part === 'products' && as === 'bottles' && (
+        <Bottles
+          items={found}
+          open={open}
+          onOpen={setOpen}
+          onChange={(id, change) => void changeOnShelf(id, change).catch(notKept)}
+          onDuplicate={duplicate}
+          onRemove={(one) => void remove([one]).catch(notKept)}
+        />
+      )}
+      {part === 'products' && as === 'rows' && (
         <>
           <Table className={classes.table} stickyHeader>
             <Table.Thead>
@@ -253,7 +279,6 @@ export function ShelfView() {
               ))}
             </Table.Tbody>
           </Table>
-          {items && found.length === 0 && <p className={classes.none}>Nothing on the shelf says that.</p>}
           {found.length > rows && (
             <Button variant="default" ref={atEnd} onClick={() => setRows(rows + SHOWN_ROWS)}>
               {found.length - rows} more

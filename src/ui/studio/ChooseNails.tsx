@@ -23,7 +23,7 @@ export function ChooseNails() {
           key={words}
           variant="subtle"
           color="gray"
-          px={8}
+          px={12}
           className={classes.group}
           aria-pressed={are(nails)}
           onClick={() => select([...nails])}

@@ -1,0 +1,164 @@
+'use client';
+import { Button } from '@mantine/core';
+import { IconCopy } from '@tabler/icons-react';
+import { useState } from 'react';
+import { byColour } from '@/core/colour/order';
+import { FAMILIES } from '@/core/craft/families';
+import { upperFirst } from '@/core/model/letters';
+import { PRODUCT_FAMILIES, type Product, type ProductFamily } from '@/core/model/product';
+import type { ShelfItem } from '@/core/model/shelf';
+import { ProductFields } from './ProductFields';
+import classes from './Bottles.module.css';
+
+interface Props {
+  items: readonly ShelfItem[];
+  open: string | undefined;
+  onOpen: (id: string | undefined) => void;
+  onChange: (id: string, change: (item: ShelfItem) => unknown) => void;
+  onDuplicate: (item: ShelfItem) => void;
+  onRemove: (item: ShelfItem) => void;
+}
+
+/** So many of a family stand there at once. */
+const MOST = 60;
+
+/** The shelf as it stands on the wall: a board for each family, its bottles by their colours. */
+export function Bottles({ items, open, onOpen, onChange, onDuplicate, onRemove }: Props) {
+  const [all, setAll] = useState<ProductFamily>();
+  const taken = items.find((one) => one.product.id === open);
+  return (
+    <div className={classes.shelf} data-taken={taken !== undefined || undefined}>
+      <div>
+        <svg width={0} height={0} aria-hidden className={classes.metals}>
+          <linearGradient id="metal" x1="0" x2="1" y1="0" y2="0.4">
+            <stop offset="0" stopColor="#fff" stopOpacity={0.05} />
+            <stop offset="0.35" stopColor="#fff" stopOpacity={0.5} />
+            <stop offset="0.6" stopColor="#000" stopOpacity={0.12} />
+            <stop offset="1" stopColor="#fff" stopOpacity={0.2} />
+          </linearGradient>
+        </svg>
+        {PRODUCT_FAMILIES.map((family) => {
+          const own = items.filter((one) => one.product.family === family).sort(inOrder);
+          if (own.length === 0) return null;
+          const shown = own.filter((one, i) => i < MOST || one.product.id === open || all === family);
+          return (
+            <section key={family} aria-label={upperFirst(FAMILIES[family].words)}>
+              <h2>{upperFirst(FAMILIES[family].words)}</h2>
+              <ul className={classes.board}>
+                {shown.map((one) => (
+                  <li key={one.product.id}>
+                    <button
+                      type="button"
+                      className={classes.bottle}
+                      aria-label={one.product.name}
+                      aria-expanded={one.product.id === open}
+                      onClick={() => onOpen(one.product.id === open ? undefined : one.product.id)}
+                    >
+                      <Bottle product={one.product} />
+                      <bdi>{one.product.name}</bdi>
+                      {one.count !== null && <small>{one.count} left</small>}
+                    </button>
+                  </li>
+                ))}
+              </ul>
+              {shown.length < own.length && (
+                <Button variant="default" mt={8} onClick={() => setAll(family)}>
+                  {own.length - shown.length} more
+                </Button>
+              )}
+            </section>
+          );
+        })}
+      </div>
+      {taken && (
+        <aside
+          key={taken.product.id}
+          className={classes.hand}
+          aria-label={`${taken.product.name}, in the hand`}
+        >
+          <div className={classes.label}>
+            <Bottle product={taken.product} />
+            <div>
+              <h2>
+                <bdi>{taken.product.name}</bdi>
+              </h2>
+              <p>{upperFirst(FAMILIES[taken.product.family].words)}</p>
+              <Button
+                variant="default"
+                aria-label={`Duplicate ${taken.product.name}`}
+                leftSection={<IconCopy size={18} />}
+                onClick={() => onDuplicate(taken)}
+              >
+                Duplicate
+              </Button>
+            </div>
+          </div>
+          <ProductFields
+            item={taken}
+            onChange={(change) => onChange(taken.product.id, change)}
+            onRemove={() => onRemove(taken)}
+          />
+        </aside>
+      )}
+    </div>
+  );
+}
+
+/** By colour where there is one, else by name. */
+function inOrder({ product: a }: ShelfItem, { product: b }: ShelfItem): number {
+  if (a.colour && b.colour) return byColour(a.colour, b.colour);
+  if (a.colour || b.colour) return a.colour ? -1 : 1;
+  return a.name.localeCompare(b.name, 'en', { numeric: true });
+}
+
+/** What a family comes in. */
+type Vessel = 'bottle' | 'pot' | 'jar' | 'flask';
+
+function vesselOf(family: ProductFamily): Vessel {
+  const { laid, hardens } = FAMILIES[family];
+  if (laid === 'structure' || laid === 'art') return 'pot';
+  if (laid === 'acrylic' || laid === 'dip' || laid === 'powder') return 'jar';
+  return hardens === 'never' || laid === 'glue' ? 'flask' : 'bottle';
+}
+
+/** Glass and cap of each vessel, in a box of 44 by 72. */
+const VESSELS: Record<Vessel, { glass: string; cap: string }> = {
+  bottle: {
+    glass: 'M9 34 Q9 30 14 29 H30 Q35 30 35 34 V64 Q35 70 29 70 H15 Q9 70 9 64 Z',
+    cap: 'M16 4 Q16 2 18 2 H26 Q28 2 28 4 L29 28 H15 Z',
+  },
+  pot: {
+    glass: 'M5 48 H39 V63 Q39 70 32 70 H12 Q5 70 5 63 Z',
+    cap: 'M4 36 Q4 33 7 33 H37 Q40 33 40 36 V47 H4 Z',
+  },
+  jar: {
+    glass: 'M8 38 H36 V64 Q36 70 30 70 H14 Q8 70 8 64 Z',
+    cap: 'M7 27 Q8 20 22 20 Q36 20 37 27 V37 H7 Z',
+  },
+  flask: {
+    glass: 'M12 36 Q12 30 18 29 H26 Q32 30 32 36 V64 Q32 70 27 70 H17 Q12 70 12 64 Z',
+    cap: 'M20 6 Q22 3 24 6 L26 18 H27 V28 H17 V18 H18 Z',
+  },
+};
+
+function Bottle({ product }: { product: Product }) {
+  const { glass, cap } = VESSELS[vesselOf(product.family)];
+  const matte = product.family === 'top-matte';
+  return (
+    <svg viewBox="0 0 44 72" className={classes.drawn} aria-hidden>
+      <path d={glass} fill={product.colour ?? 'var(--sheet)'} stroke="var(--line)" strokeWidth={1} />
+      {product.effect === 'metallic' && <path d={glass} fill="url(#metal)" />}
+      {!matte && (
+        <path
+          d="M14 40 Q13 54 15 64"
+          fill="none"
+          stroke="#fff"
+          strokeOpacity={0.5}
+          strokeWidth={2.4}
+          strokeLinecap="round"
+        />
+      )}
+      <path d={cap} fill="var(--ink)" />
+    </svg>
+  );
+}

@@ -1,0 +1,179 @@
+'use client';
+import { Button, ColorInput, NumberInput, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { lampOf } from '@/core/craft/families';
+import { LIGHT_WORDS } from '@/core/craft/supplies';
+import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
+import { LIGHTS, type Light, type Product } from '@/core/model/product';
+import type { ShelfItem } from '@/core/model/shelf';
+import { Pick } from '../kit/Pick';
+import classes from './ShelfView.module.css';
+
+interface Props {
+  item: ShelfItem;
+  /** Changes the product as it is when the change is kept. */
+  onChange: (change: (item: ShelfItem) => unknown) => void;
+  onRemove: () => void;
+}
+
+/** What can be set of a product of the shelf. */
+export function ProductFields({ item, onChange, onRemove }: Props) {
+  const { product } = item;
+  const lamp = lampOf(product);
+  const put = (own: Partial<ShelfItem>) => onChange((now) => ({ ...now, ...own }));
+  const putProduct = (changed: Partial<Product>) =>
+    onChange((now) => ({ ...now, product: { ...now.product, ...changed } }));
+  const putLamp = (changed: Partial<NonNullable<Product['lamp']>>) =>
+    onChange((now) => ({
+      ...now,
+      product: { ...now.product, lamp: { ...lampOf(now.product), ...changed } },
+    }));
+  return (
+    <div className={classes.fields}>
+      <TextInput
+        label="Name"
+        maxLength={MOST_WORDS}
+        defaultValue={product.name}
+        onBlur={(event) => {
+          const name = tidyWords(event.currentTarget.value);
+          if (name && name !== product.name) putProduct({ name });
+        }}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+      {product.colour && (
+        <ColorInput
+          label="Colour"
+          format="hex"
+          eyeDropperButtonProps={{ 'aria-label': 'Pick a colour from the screen' }}
+          defaultValue={product.colour}
+          onChangeEnd={(colour) => putProduct({ colour })}
+          onBlur={(event) => putProduct({ colour: event.currentTarget.value })}
+        />
+      )}
+      {product.coats_to_cover !== undefined && (
+        <Figure
+          label="Coats to cover"
+          value={product.coats_to_cover}
+          min={0.5}
+          max={8}
+          step={0.5}
+          onPut={(coats_to_cover) => putProduct({ coats_to_cover })}
+        />
+      )}
+      {lamp && (
+        <>
+          <Figure
+            label="Cure, s"
+            value={lamp.cure_s}
+            min={5}
+            max={600}
+            onPut={(cure_s) => putLamp({ cure_s })}
+          />
+          <Figure
+            label="Flash, s"
+            value={lamp.flash_s}
+            min={1}
+            max={120}
+            onPut={(flash_s) => putLamp({ flash_s })}
+          />
+        </>
+      )}
+      {lamp && (
+        <>
+          <Figure
+            label="Open time, s"
+            value={product.open_s ?? ''}
+            min={5}
+            max={600}
+            onPut={(open_s) => putProduct({ open_s })}
+          />
+          <Pick
+            label="Light"
+            value={lamp.light ?? ''}
+            data={[
+              { value: '', label: 'Not noted' },
+              ...LIGHTS.map((value) => ({ value, label: LIGHT_WORDS[value] })),
+            ]}
+            onChange={(event) => {
+              putLamp({ light: (event.currentTarget.value as Light | '') || undefined });
+            }}
+          />
+        </>
+      )}
+      {product.coat_um !== undefined && (
+        <Figure
+          label="One coat, µm"
+          value={product.coat_um}
+          min={1}
+          max={2000}
+          onPut={(coat_um) => putProduct({ coat_um })}
+        />
+      )}
+      <Figure label="Left" value={item.count ?? ''} min={0} max={9999} onPut={(count) => put({ count })} />
+      {lamp && (
+        <TextInput
+          label="System"
+          maxLength={MOST_WORDS}
+          defaultValue={product.system ?? ''}
+          onBlur={(event) => putProduct({ system: tidyWords(event.currentTarget.value) })}
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        />
+      )}
+      <TextInput
+        label="Contains"
+        title="What some hands do not bear: a client’s card that names it is told in the plan"
+        maxLength={MOST_WORDS}
+        defaultValue={product.contains ?? ''}
+        onBlur={(event) => putProduct({ contains: tidyWords(event.currentTarget.value) })}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+      <Figure
+        label="Price"
+        value={item.price ?? ''}
+        min={0}
+        max={99999}
+        step={0.5}
+        onPut={(price) => put({ price })}
+      />
+      <TextInput
+        type="date"
+        label="Opened"
+        defaultValue={item.opened_on ?? ''}
+        onBlur={(event) => put({ opened_on: event.currentTarget.value || null })}
+      />
+      <Button variant="subtle" color="red" onClick={onRemove}>
+        Take off the shelf
+      </Button>
+    </div>
+  );
+}
+
+interface FigureProps {
+  label: string;
+  value: number | '';
+  min: number;
+  max: number;
+  step?: number;
+  onPut: (value: number) => void;
+}
+
+/** A figure of a product: kept when the field is left or Enter is pressed, not at each key. */
+function Figure({ label, value, min, max, step = 1, onPut }: FigureProps) {
+  const [typed, setTyped] = useState<number | string>(value);
+  const good = typeof typed === 'number' && typed >= min && typed <= max;
+  return (
+    <NumberInput
+      label={label}
+      value={typed}
+      min={min}
+      max={max}
+      step={step}
+      clampBehavior="none"
+      allowNegative={false}
+      error={good || typed === value ? undefined : `${min} to ${max}`}
+      onChange={setTyped}
+      onBlur={() => (good ? typed !== value && onPut(typed) : setTyped(value))}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
+  );
+}
