@@ -78,9 +78,11 @@ test('a planner that breaks down later: the old figures are greyed, the change i
       one.dispatchEvent(new ErrorEvent('error', { message: 'it ran out of memory' }));
     }),
   );
-  const title = titleOf(page);
-  await title.fill('Curtain Down');
-  await title.press('Enter');
+  // Something that the plan is made of.
+  await goTo(page, 'Design');
+  await page.keyboard.press('1');
+  await page.keyboard.press('e');
+  await goTo(page, 'Card');
   await expect(failed(page)).toContainText('What is shown greyed is from before');
   await expect(page.getByTestId('plan-sum')).toContainText('before · not planned');
   // An old card is not to be worked from.
@@ -88,11 +90,13 @@ test('a planner that breaks down later: the old figures are greyed, the change i
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
 
   await setFate(page, 'well');
-  await title.fill('Curtain Up again');
-  await title.press('Enter');
+  await goTo(page, 'Design');
+  await page.keyboard.press('d');
+  await goTo(page, 'Card');
   await expect(failed(page)).toHaveCount(0);
   await expect(page.getByTestId('plan-sum')).toHaveAttribute('data-planning', 'fresh');
   await expect(print).toBeEnabled();
+  await titleOf(page).fill('Curtain Up again');
   await expect(page.getByRole('heading', { name: 'Curtain Up again', level: 2 })).toBeVisible();
 });
 
@@ -135,7 +139,8 @@ test('a worker that dies in silence is missed at once, and another does its work
   // A worker that closes itself says nothing to anybody.
   for (const worker of page.workers()) await worker.evaluate(() => self.close()).catch(() => undefined);
   await expect.poll(() => page.workers().length, { timeout: 5_000 }).toBeLessThan(before);
-  await titleOf(page).fill('After it died');
+  await page.keyboard.press('1');
+  await page.keyboard.press('b');
   const planning = page.getByRole('banner').getByText('planning …');
   // Asked of the dead one, it would stand there for half a minute.
   await expect(planning).toBeVisible();

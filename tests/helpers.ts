@@ -87,8 +87,10 @@ export async function middleOf(page: Page, testId: string): Promise<{ x: number;
 }
 
 /** Nothing on the page that keeps anybody out. */
-export async function noViolations(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+export async function noViolations(page: Page, within?: string): Promise<void> {
+  const axe = new AxeBuilder({ page });
+  if (within) axe.include(within);
+  const { violations } = await axe.analyze();
   expect(violations.map((one) => [one.id, ...one.nodes.map((node) => node.html)])).toEqual([]);
 }
 

@@ -68,6 +68,7 @@ test('bottles stand by family and colour; as rows they are sorted and chosen, an
 }) => {
   await page.goto('/shelf');
   const colours = page.getByRole('region', { name: 'Gel colour', exact: true }).getByRole('listitem');
+  await expect(colours.first()).toBeVisible();
   const names = await colours.allInnerTexts();
   const at = (name: string) => names.findIndex((one) => one.trim() === name);
   // Light reds before dark ones, then orange, yellow and green.

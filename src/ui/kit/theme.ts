@@ -71,6 +71,8 @@ export const theme = createTheme({
     Checkbox: TICKED,
     Switch: TICKED,
     TextInput: FIELD,
+    NumberInput: FIELD,
+    ColorInput: FIELD,
     Textarea: FIELD,
     NativeSelect: FIELD,
     SegmentedControl: FIELD,

@@ -28,7 +28,7 @@ export function Bottles({ items, open, onOpen, onChange, onDuplicate, onRemove }
   const taken = items.find((one) => one.product.id === open);
   return (
     <div className={classes.shelf} data-taken={taken !== undefined || undefined}>
-      <div>
+      <div className={classes.boards}>
         <svg width={0} height={0} aria-hidden className={classes.metals}>
           <linearGradient id="metal" x1="0" x2="1" y1="0" y2="0.4">
             <stop offset="0" stopColor="#fff" stopOpacity={0.05} />

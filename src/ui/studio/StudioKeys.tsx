@@ -47,6 +47,8 @@ export function StudioKeys() {
         event.preventDefault();
         return;
       }
+      // Nothing is put on a nail that is not in sight.
+      if (!showsNails()) return;
       if (event.key === 'm') {
         studio.change({ kind: 'mirror', from: handOf(studio.focus) });
         return;

@@ -1,4 +1,5 @@
 import { curtainUp } from '@/core/demo/curtainUp';
+import type { Change } from '@/core/document/changes';
 import type { SetDocument } from '@/core/document/document';
 import type { Plan } from '@/core/plan/planSet';
 import type { Found } from '@/core/timing/sitting';
@@ -35,7 +36,14 @@ function hands() {
 }
 
 const settled = () => jest.advanceTimersByTimeAsync(1000);
-const rename = (title: string) => ({ kind: 'rename', title }) as const;
+/** Something of the plan is another, and the title says so. */
+const changed = (title: string): Change => ({
+  kind: 'many',
+  changes: [
+    { kind: 'rename', title },
+    { kind: 'practice', practice: {} },
+  ],
+});
 
 describe('a set that is kept planned', () => {
   beforeEach(() => jest.useFakeTimers());
@@ -74,7 +82,7 @@ describe('a set that is kept planned', () => {
     polished[0]!.answer(planOfTitle('at length'));
     await settled();
     expect(state().settled).toBe(true);
-    store.getState().change(rename('Second'));
+    store.getState().change(changed('Second'));
     expect(state().settled).toBe(false);
     await settled();
     expect(known).toEqual([undefined, FOUND]);
@@ -84,7 +92,7 @@ describe('a set that is kept planned', () => {
     const { state, store, answer } = await open();
     answer(0);
     await settled();
-    store.getState().change(rename('Second'));
+    store.getState().change(changed('Second'));
     expect(state()).toMatchObject({ planning: 'making', plan: { title: 'Curtain Up' } });
     await settled();
     answer(1);
@@ -92,10 +100,28 @@ describe('a set that is kept planned', () => {
     expect(state()).toMatchObject({ planning: 'fresh', plan: { title: 'Second' } });
   });
 
+  it('a title, a day, how far it has come: the plan stays fresh, and nothing is planned anew', async () => {
+    const { state, store, answer, asked, polished, stops } = await open();
+    // Also while it is being planned.
+    store.getState().change({ kind: 'rename', title: 'Curtain Down' });
+    answer(0);
+    await settled();
+    expect(state().planning).toBe('fresh');
+    const before = stops();
+    store.getState().change({ kind: 'state', state: 'begun' });
+    store.getState().change({ kind: 'appoint', appointment: { on: '2026-12-04', at: null } });
+    await settled();
+    expect(state().planning).toBe('fresh');
+    expect([asked.length, polished.length, stops()]).toEqual([1, 1, before]);
+    polished[0]!.answer(planOfTitle('at length'));
+    await settled();
+    expect(state()).toMatchObject({ plan: { title: 'at length' }, settled: true });
+  });
+
   it('an answer for a set that has changed meanwhile is not taken for fresh', async () => {
     const { state, store, answer, asked } = await open();
-    store.getState().change(rename('Second'));
-    store.getState().change(rename('Third'));
+    store.getState().change(changed('Second'));
+    store.getState().change(changed('Third'));
     await settled();
     answer(0);
     await settled();
@@ -112,9 +138,9 @@ describe('a set that is kept planned', () => {
     answer(0);
     await settled();
     store.setState({ heldFrom: state().set });
-    store.getState().change(rename('Second'));
+    store.getState().change(changed('Second'));
     await settled();
-    store.getState().change(rename('Third'));
+    store.getState().change(changed('Third'));
     await settled();
     expect(state().planning).toBe('making');
     expect(asked).toHaveLength(1);
@@ -135,7 +161,7 @@ describe('a set that is kept planned', () => {
     const { state, store, answer, asked } = await open();
     answer(0);
     await settled();
-    store.getState().change(rename('Second'));
+    store.getState().change(changed('Second'));
     await settled();
     asked[1]!.fail(new Error('no such nail'));
     await settled();
@@ -149,7 +175,7 @@ describe('a set that is kept planned', () => {
     await settled();
     asked[2]!.fail(new Error('again'));
     await settled();
-    store.getState().change(rename('Third'));
+    store.getState().change(changed('Third'));
     await settled();
     answer(3);
     await settled();
@@ -172,7 +198,7 @@ describe('a set that is kept planned', () => {
     const { state, store, polished, answer } = await open();
     answer(0);
     await settled();
-    store.getState().change(rename('Second'));
+    store.getState().change(changed('Second'));
     polished[0]!.fail(new Error('stopped'));
     await settled();
     expect(state().searchFailed).toBe(false);
@@ -182,7 +208,7 @@ describe('a set that is kept planned', () => {
     const { state, stop, answer, store } = await open();
     stop();
     answer(0);
-    store.getState().change(rename('Second'));
+    store.getState().change(changed('Second'));
     await settled();
     expect(state().plan).toBeUndefined();
   });

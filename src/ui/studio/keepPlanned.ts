@@ -1,6 +1,7 @@
 'use client';
 import type { SetDocument } from '@/core/document/document';
 import { messageOf } from '@/core/model/messageOf';
+import { plansAlike } from '@/core/plan/plansAlike';
 import type { Plan } from '@/core/plan/planSet';
 import type { Found } from '@/core/timing/sitting';
 import type { Planned } from '@/workers/plannerApi';
@@ -42,7 +43,7 @@ export function keepPlanned(
   let stopped = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let quiet: ReturnType<typeof setTimeout> | undefined;
-  const isNow = (set: SetDocument) => !stopped && store.getState().set === set;
+  const isNow = (set: SetDocument) => !stopped && plansAlike(store.getState().set, set);
 
   async function run(): Promise<void> {
     if (running) {
@@ -97,7 +98,7 @@ export function keepPlanned(
   }
 
   const unsubscribe = store.subscribe((state, before) => {
-    const changed = state.set !== before.set;
+    const changed = !plansAlike(state.set, before.set);
     if (changed) {
       clearTimeout(timer);
       clearTimeout(quiet);
@@ -105,7 +106,7 @@ export function keepPlanned(
       store.getState().tellPlanning({ planning: 'making', searchFailed: false, searched: 0, settled: false });
     }
     // What a hand still moves is planned once it is let go: until then the picture needs the machine.
-    const letGo = before.heldFrom !== undefined && state.set !== before.heldFrom;
+    const letGo = before.heldFrom !== undefined && !plansAlike(state.set, before.heldFrom);
     if (state.heldFrom || !(changed || letGo)) return;
     clearTimeout(timer);
     timer = setTimeout(() => void run().catch(unforeseen), PICTURE_FIRST_MS);
