@@ -3,6 +3,7 @@ import { TextInput } from '@mantine/core';
 import { Appointment } from '@/core/model/appointment';
 import { useGesture } from '../kit/useGesture';
 import { useStudio } from '../studio/studio';
+import classes from './HandsView.module.css';
 
 /** The day the client comes, and the time once there is a day. */
 export function When() {
@@ -15,7 +16,8 @@ export function When() {
     if (read.success) change({ kind: 'appoint', appointment: read.data }, gesture.id());
   }
   return (
-    <>
+    <span className={classes.when}>
+      <span aria-hidden>on</span>
       <TextInput
         type="date"
         aria-label="Day of the sitting"
@@ -28,15 +30,18 @@ export function When() {
         }
       />
       {appointment && (
-        <TextInput
-          type="time"
-          aria-label="Time of the sitting"
-          w={130}
-          value={appointment.at ?? ''}
-          onFocus={gesture.begin}
-          onChange={({ currentTarget: { value } }) => put({ ...appointment, at: value || null })}
-        />
+        <>
+          <span aria-hidden>at</span>
+          <TextInput
+            type="time"
+            aria-label="Time of the sitting"
+            w={130}
+            value={appointment.at ?? ''}
+            onFocus={gesture.begin}
+            onChange={({ currentTarget: { value } }) => put({ ...appointment, at: value || null })}
+          />
+        </>
       )}
-    </>
+    </span>
   );
 }
