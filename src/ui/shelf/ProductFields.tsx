@@ -30,15 +30,12 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
     }));
   return (
     <div className={classes.fields}>
-      <TextInput
+      <Said
         label="Name"
-        maxLength={MOST_WORDS}
-        defaultValue={product.name}
-        onBlur={(event) => {
-          const name = tidyWords(event.currentTarget.value);
+        value={product.name}
+        onPut={(name) => {
           if (name && name !== product.name) putProduct({ name });
         }}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       />
       {product.colour && (
         <ColorInput
@@ -110,22 +107,12 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
         />
       )}
       <Figure label="Left" value={item.count ?? ''} min={0} max={9999} onPut={(count) => put({ count })} />
-      {lamp && (
-        <TextInput
-          label="System"
-          maxLength={MOST_WORDS}
-          defaultValue={product.system ?? ''}
-          onBlur={(event) => putProduct({ system: tidyWords(event.currentTarget.value) })}
-          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-        />
-      )}
-      <TextInput
+      {lamp && <Said label="System" value={product.system} onPut={(system) => putProduct({ system })} />}
+      <Said
         label="Contains"
         title="What some hands do not bear: a client’s card that names it is told in the plan"
-        maxLength={MOST_WORDS}
-        defaultValue={product.contains ?? ''}
-        onBlur={(event) => putProduct({ contains: tidyWords(event.currentTarget.value) })}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        value={product.contains}
+        onPut={(contains) => putProduct({ contains })}
       />
       <Figure
         label="Price"
@@ -145,6 +132,27 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
         Take off the shelf
       </Button>
     </div>
+  );
+}
+
+interface SaidProps {
+  label: string;
+  value: string | undefined;
+  title?: string;
+  onPut: (words: string | undefined) => void;
+}
+
+/** What is said of a product in words: kept when the field is left or Enter is pressed. */
+function Said({ label, value = '', title, onPut }: SaidProps) {
+  return (
+    <TextInput
+      label={label}
+      title={title}
+      maxLength={MOST_WORDS}
+      defaultValue={value}
+      onBlur={(event) => onPut(tidyWords(event.currentTarget.value))}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
   );
 }
 
