@@ -1,9 +1,10 @@
 'use client';
+import { useEffect, useState } from 'react';
 import { ActionIcon, Button } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconZoomIn, IconZoomOut, IconZoomReset } from '@tabler/icons-react';
 import { buildOf, frameOf, lookOf } from '@/core/compile/prepare';
-import type { Look } from '@/core/document/document';
+import type { Look, SetDocument } from '@/core/document/document';
 import type { NailFrame } from '@/core/geometry/frame';
 import { upperFirst } from '@/core/model/letters';
 import { nailWords } from '@/core/model/names';
@@ -13,7 +14,7 @@ import { Finger } from '../kit/Finger';
 import { Go } from '../kit/Go';
 import { NailCanvas } from '../kit/NailCanvas';
 import { pathOf } from '../kit/route';
-import { FINENESS, HELD_FINENESS, usePicture } from '../kit/usePictures';
+import { FINENESS, HELD_FINENESS, STILL_FINENESS, usePicture } from '../kit/usePictures';
 import { RANK } from '@/workers/planner';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { FindingStrip } from './FindingStrip';
@@ -96,10 +97,11 @@ function Plot({ frame, px_per_mm }: { frame: NailFrame; px_per_mm: number }) {
   // While a hand moves, the picture is coarse; it is exact once the hand has rested.
   const held = useStudio((s) => s.moving);
   const look = useStudio((s) => openLookOf(s.set, s));
+  const still = useStill(set);
   const picture = usePicture(
     set,
     focus,
-    px_per_mm * (held ? HELD_FINENESS : FINENESS),
+    px_per_mm * (held ? HELD_FINENESS : still ? STILL_FINENESS : FINENESS),
     held ? RANK.held : RANK.large,
   );
   const width = (frame.width_mm + 2 * PICTURE_PAD_MM) * px_per_mm;
@@ -132,6 +134,19 @@ function Plot({ frame, px_per_mm }: { frame: NailFrame; px_per_mm: number }) {
       <Pen frame={frame} px_per_mm={px_per_mm} room={ROOM} />
     </div>
   );
+}
+
+/** Nothing has changed for so long: what is drawn now may take longer. */
+const STILL_MS = 700;
+
+/** Whether a set has stood as it is for a while. */
+function useStill(set: SetDocument): boolean {
+  const [still, setStill] = useState<SetDocument>();
+  useEffect(() => {
+    const timer = setTimeout(() => setStill(set), STILL_MS);
+    return () => clearTimeout(timer);
+  }, [set]);
+  return still === set;
 }
 
 /** The nail wears something else than what is open: nothing of the open look is to be held on it. */

@@ -14,6 +14,8 @@ export type Pictures = Partial<Record<NailName, NailPicture>>;
 
 /** Pictures are drawn finer than they are shown, so that edges stay smooth on dense screens. */
 export const FINENESS = 1.5;
+/** How fine the large nail is while nothing changes: whole pixels of its own to each of the screen's. */
+export const STILL_FINENESS = 2;
 /** How fine the large nail is while a hand moves something on it. */
 export const HELD_FINENESS = 0.4;
 
