@@ -139,13 +139,16 @@ function Plot({ frame, px_per_mm }: { frame: NailFrame; px_per_mm: number }) {
 /** Nothing has changed for so long: what is drawn now may take longer. */
 const STILL_MS = 700;
 
-/** Whether a set has stood as it is for a while. */
+/** Whether a set has stood as it is for a while, planned. */
 function useStill(set: SetDocument): boolean {
   const [still, setStill] = useState<SetDocument>();
+  // First come the ten nails and the plan.
+  const planned = useStudio((s) => s.planning === 'fresh');
   useEffect(() => {
+    if (!planned) return undefined;
     const timer = setTimeout(() => setStill(set), STILL_MS);
     return () => clearTimeout(timer);
-  }, [set]);
+  }, [set, planned]);
   return still === set;
 }
 
