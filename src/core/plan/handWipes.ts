@@ -22,7 +22,7 @@ export function withHandWipes({ operations, context }: Compiled, wipes: readonly
     const draft = wipeDraft(
       context,
       'wipe-hand',
-      `${STICKY_OFF}, so that its hand can be filed`,
+      `${STICKY_OFF}: dust of this hand’s filing would stick`,
       'Dust from the nail beside it would stick to what is sticky.',
     );
     return {
