@@ -1,4 +1,4 @@
-import { lightnessAndChroma, linearOf } from './space';
+import { lchOf, linearOf } from './space';
 
 /** Less chroma than this has no hue to speak of. */
 const GREY_BELOW = 12;
@@ -14,7 +14,7 @@ export function byColour(a: string, b: string): number {
 }
 
 function placeOf(hex: string): { stretch: number; lightness: number } {
-  const { lightness, chroma, hue_deg } = lightnessAndChroma(linearOf(hex));
+  const { lightness, chroma, hue_deg } = lchOf(linearOf(hex));
   const turned = (hue_deg - FIRST_HUE_DEG + 720) % 360;
   return { stretch: chroma < GREY_BELOW ? -1 : Math.floor(turned / STRETCH_DEG), lightness };
 }

@@ -32,7 +32,7 @@ export function difference(a: Triple, b: Triple): number {
 }
 
 /** CIE lightness 0–100, chroma, and hue in degrees. */
-export function lightnessAndChroma(linear: Triple): {
+export function lchOf(linear: Triple): {
   lightness: number;
   chroma: number;
   hue_deg: number;

@@ -3,7 +3,7 @@ import type { Element } from '../craft/techniques';
 import { techniqueOf } from '../craft/techniques';
 import type { Paint } from '../craft/operation';
 import { BED, layerOf, over, type Triple } from '../colour/film';
-import { difference, hexOf, lightnessAndChroma } from '../colour/space';
+import { difference, hexOf, lchOf } from '../colour/space';
 import type { SetDocument } from '../document/document';
 import { leastOf, mostOf } from '../model/extent';
 import type { NailName } from '../model/names';
@@ -58,7 +58,7 @@ export function fadeOf(set: SetDocument, nail: NailName, element: Element): Fade
 }
 
 function dipOf({ stops }: Blend, shares: readonly number[], seen: readonly Triple[]): Fade['dip'] {
-  const chroma = seen.map((colour) => lightnessAndChroma(colour).chroma);
+  const chroma = seen.map((colour) => lchOf(colour).chroma);
   const near = (share: number) =>
     Math.max(
       0,

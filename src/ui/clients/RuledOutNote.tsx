@@ -1,15 +1,14 @@
 'use client';
+import type { RuledOut } from '@/core/judge/notOnTheseHands';
+import type { Client } from '@/core/model/client';
 import { upperFirst } from '@/core/model/letters';
 import { SEVERITY } from '../kit/words';
 import { pathOf } from '../kit/route';
 import { Go } from '../kit/Go';
-import { useRuledOut } from './useRuledOut';
 import note from '../kit/FindingNote.module.css';
 
-/** What the card of whom the set is for rules out, product by product. */
-export function RuledOutNote() {
-  const { client, ruledOut } = useRuledOut();
-  if (!client || ruledOut.length === 0) return null;
+/** What a client's card rules out of a plan, product by product. */
+export function RuledOutNote({ client, ruledOut }: { client: Client; ruledOut: readonly RuledOut[] }) {
   const { word, mark, variable } = SEVERITY.warn;
   return (
     <article

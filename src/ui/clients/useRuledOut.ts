@@ -5,14 +5,14 @@ import type { Client } from '@/core/model/client';
 import { NAILS } from '@/core/model/names';
 import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
 import { useSettled, useStudio } from '../studio/studio';
-import { useClients } from './useClients';
+import { useClientOf } from './useClients';
 
 /** For whom the set at hand is made, and which products of its sitting their card rules out. */
 export function useRuledOut(): { client: Client | undefined; ruledOut: RuledOut[] } {
   const id = useStudio((s) => s.set.id);
   const products = useSettled((set) => set.kit.products);
   const plan = useStudio((s) => s.plan);
-  const client = useClients().clients?.find((one) => one.sets.includes(id));
+  const client = useClientOf(id);
   const card = client?.sensitivities.trim();
   const ruledOut = useMemo(() => {
     if (!card || !plan) return [];

@@ -13,7 +13,7 @@ export function AllFindings({ onClose }: { onClose: () => void }) {
   const searchFailed = useStudio((s) => s.searchFailed);
   const store = useStudioStore();
   const findings = plan?.findings ?? [];
-  const { ruledOut } = useRuledOut();
+  const { client, ruledOut } = useRuledOut();
   return (
     <Drawer opened onClose={onClose} position="right" size={460} title="What is found">
       {planning === 'making' && <p role="status">Planning …</p>}
@@ -23,7 +23,7 @@ export function AllFindings({ onClose }: { onClose: () => void }) {
       {planning === 'fresh' && findings.length + ruledOut.length === 0 && (
         <p>Nothing. Every step has what it needs.</p>
       )}
-      <RuledOutNote />
+      {client && ruledOut.length > 0 && <RuledOutNote client={client} ruledOut={ruledOut} />}
       {findings.map((finding) => (
         <SetFinding key={finding.id} finding={finding} showNail />
       ))}

@@ -1,6 +1,6 @@
 import { masstone } from '../../colour/film';
 import { mixBands } from '../../colour/spectrum';
-import { lightnessAndChroma } from '../../colour/space';
+import { lchOf } from '../../colour/space';
 import { leastOf } from '../../model/extent';
 import type { Product } from '../../model/product';
 import { pigmentOf } from '../../colour/pigments';
@@ -65,13 +65,13 @@ function lossBetween(a: string, b: string, product: (id: string) => Product): nu
       { product: b, at: 1 },
     ],
   };
-  const chroma = (share: number) => lightnessAndChroma(masstone(blendAt(blend, share, product))).chroma;
+  const chroma = (share: number) => lchOf(masstone(blendAt(blend, share, product))).chroma;
   const duller = Math.min(chroma(0), chroma(1));
   if (duller < COLOURFUL) return 0;
   const [from, to] = [masstone(blendAt(blend, 0, product)), masstone(blendAt(blend, 1, product))];
   // Three bands turn yellow and blue to grey where paint turns green: ten must agree.
   const steps = [0.3, 0.4, 0.5, 0.6, 0.7].map((t) =>
-    Math.max(chroma(t), lightnessAndChroma(mixBands(from, to, t)).chroma),
+    Math.max(chroma(t), lchOf(mixBands(from, to, t)).chroma),
   );
   return 1 - leastOf(steps) / duller;
 }
@@ -94,7 +94,7 @@ function bridges(nail: NailCase, id: string, { a, b }: Muddy): Fix[] {
     .map((one) => ({
       one,
       loss: Math.max(lossBetween(a.product, one.id, product), lossBetween(one.id, b.product, product)),
-      chroma: lightnessAndChroma(masstone(pigmentOf(one))).chroma,
+      chroma: lchOf(masstone(pigmentOf(one))).chroma,
     }))
     .filter(({ loss, chroma }) => loss <= MAX_LOSS && chroma >= COLOURFUL)
     .sort((x, y) => x.loss - y.loss)

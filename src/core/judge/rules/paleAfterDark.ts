@@ -1,6 +1,6 @@
 import { masstone } from '../../colour/film';
 import { pigmentOf } from '../../colour/pigments';
-import { lightnessAndChroma } from '../../colour/space';
+import { lchOf } from '../../colour/space';
 import { lookOf } from '../../compile/prepare';
 import type { Operation } from '../../craft/operation';
 import { rounded } from '../../model/rounded';
@@ -55,7 +55,7 @@ function marksOf({ operations, field, context, elements }: NailCase): Mark[] {
     film.phase.forEach((phase, cell) => {
       if (phase !== NONE) cells.add(cell);
     });
-    const { lightness } = lightnessAndChroma(masstone(pigmentOf(context.product(product))));
+    const { lightness } = lchOf(masstone(pigmentOf(context.product(product))));
     return [{ operation, element, lightness, cells }];
   });
 }
