@@ -1,7 +1,8 @@
 import { wholePlace, type NailContext } from '../craft/context';
 import { flashOf } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
-import type { Draft, Place, PlacedPiece } from '../craft/operation';
+import type { Draft, Place } from '../craft/operation';
+import type { PlacedPiece } from '../craft/matter';
 import { pressDraft } from '../craft/presses';
 import { sideWords } from '../craft/sides';
 import { ownWork, type Layer } from './body';

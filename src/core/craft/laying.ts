@@ -1,5 +1,5 @@
 import { sideOf, spotOn_mm, type Fitting, type NailContext } from './context';
-import type { PlacedPiece } from './operation';
+import type { PlacedPiece } from './matter';
 
 /** A piece as a look holds it: across and along by share and landmark, sizes in mm. */
 interface Drawn {

@@ -3,7 +3,7 @@ import type { NailFrame, Point } from '../geometry/frame';
 import { polygonDistance_mm } from '../geometry/regions';
 import { CHARM_FORMS } from './charmForms';
 import { rounded } from '../model/rounded';
-import type { PlacedPiece } from './operation';
+import type { PlacedPiece } from './matter';
 
 /** The footprint of a piece, stone or charm as a closed curve in mm. */
 export function pieceOutline(piece: PlacedPiece): Point[] {

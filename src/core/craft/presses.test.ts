@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { compileNail } from '../compile/compile';
 import { element, setWearing } from '../testing/sets';
-import type { PlacedPiece } from './operation';
+import type { PlacedPiece } from './matter';
 import { pressGroups } from './presses';
 
 const piece = (x_mm: number, y_mm: number, length_mm: number): PlacedPiece => ({
-  kind: 'inlay',
+  kind: 'piece',
   words: 'sliver',
   shape: 'rectangle',
   x_mm,

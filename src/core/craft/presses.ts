@@ -2,7 +2,8 @@ import { wholePlace, type NailContext } from './context';
 import { append } from '../model/extent';
 import { lowerFirst } from '../model/letters';
 import { HAND_S } from './handwork';
-import type { Draft, PlacedPiece } from './operation';
+import type { Draft } from './operation';
+import type { PlacedPiece } from './matter';
 
 /** A soft stamper takes two pieces that lie within this of each other; a longer one takes it whole (common practice). */
 const UNDER_ONE_PRESS_MM = 5;

@@ -1,4 +1,4 @@
-import type { Shimmer } from './operation';
+import type { Shimmer } from './matter';
 
 /**
  * How much of the shimmer a magnet has drawn to a point, 0–1: to a line below a bar, to a round below a small stack, or away

@@ -4,7 +4,7 @@ import { CURVES, LIGHTS, type Lamp, type TipBox } from '../model/product';
 import { upperFirst } from '../model/letters';
 import { without } from '../model/without';
 import { tipBox } from './tipBox';
-import { STONE_SIZES_MM } from './techniques/stones';
+import { STONE_SIZES_MM } from './stoneSizes';
 import type { Field } from './technique';
 
 /** A kind of thing on the shelf that is no product: its words, what is asked of it, and what a line says of one. */
@@ -22,7 +22,7 @@ const COUNT: readonly Field[] = [
   { kind: 'optional', path: 'count', words: 'Counted', fresh: () => 10 },
   { kind: 'number', path: 'count', words: 'Left', min: 0, max: 99999, step: 1 },
 ];
-const COLOUR: Field = { kind: 'colour', path: 'colour', words: 'Colour' };
+const COLOUR: Field = { kind: 'shade', path: 'colour', words: 'Colour' };
 const METALLIC: Field = { kind: 'switch', path: 'metallic', words: 'Metal' };
 const length = (words: string, path: string, min: number, max: number, step: number): Field => ({
   kind: 'number',

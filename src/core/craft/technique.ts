@@ -9,6 +9,7 @@ import type { Copies } from './copies';
 import type { Handle } from './handle';
 import type { Draft, Seat } from './operation';
 import type { NailContext } from './context';
+import type { Ways } from './ways';
 
 /** What every element of a look has. The other parts stand only where a technique has a use for them. */
 export const ELEMENT_BASE = { id: Id } as const;
@@ -55,7 +56,7 @@ export type Field =
   /** A row of whole figures, such as a lamp's programmes. */
   | { kind: 'figures'; path: string; words: string; unit: string; min: number; max: number; most: number }
   | { kind: 'choice'; path: string; words: string; choices: { value: string | number; words: string }[] }
-  | { kind: 'colour'; path: string; words: string }
+  | { kind: 'shade'; path: string; words: string }
   | { kind: 'product'; path: string; words: string; families: readonly string[] }
   | { kind: 'switch'; path: string; words: string }
   | { kind: 'region'; path: string; words: string }
@@ -83,19 +84,29 @@ export interface Arrangement<E> {
   lay: (element: E, context: NailContext, others: readonly Neighbour[]) => E;
 }
 
+/** What others can be laid round: where it stands, as its look has it. */
+export interface Body {
+  across: number;
+  along: number;
+  width_mm: number;
+  length_mm: number;
+  turn_deg: number;
+  fit: 'keep' | 'drop';
+  hand: 'mirror' | 'same';
+}
+
 /** Another element of the same look, as far as an arrangement has to know it. */
-export type Neighbour =
-  | {
-      kind: 'charm';
-      across: number;
-      along: number;
-      width_mm: number;
-      length_mm: number;
-      turn_deg: number;
-      fit: 'keep' | 'drop';
-      hand: 'mirror' | 'same';
-    }
-  | { kind: 'other' };
+export interface Neighbour {
+  body?: Body;
+}
+
+/** Something that is offered under a name of its own. */
+export interface Variant<E> {
+  key: string;
+  words: string;
+  blurb: string;
+  fresh: (id: string, products: FreshProducts) => E;
+}
 
 /** What an encapsulated element asks of the clear it shares with the nail's other inlays. */
 export interface Inlaid {
@@ -116,6 +127,10 @@ export interface Technique<E> {
   schema: z.ZodType<E>;
   /** Dresses up other art: where time is short, a look can do without it. */
   extra?: true;
+  /** What a look stands on, or is closed by: never its point. */
+  ground?: true;
+  /** What is seen of it is its gloss, and no colour. */
+  sheen?: true;
   /** Where it may sit, and where it usually does; `listed`: where the look's list puts it. */
   seats: readonly Seat[];
   usual: (element: E, context: NailContext) => Seat | 'listed';
@@ -137,6 +152,12 @@ export interface Technique<E> {
   /** What of it is copied, pasted and taken out by its handles. */
   copies?: Copies;
   arrangements?: readonly Arrangement<E>[];
+  /** What it is to other elements that go round it. */
+  goneRound?: (element: E) => Body;
+  /** How it grants what a judgement wishes of it. */
+  ways?: Ways<E>;
+  /** What is a thing of its own to an artist, and is laid in this way. */
+  also?: readonly Variant<E>[];
   /** A way to lay all of it by a line that is drawn on the nail, in mm. */
   drawn?: {
     words: string;

@@ -1,4 +1,5 @@
-import type { Element } from '../craft/techniques';
+import { techniqueOf, type Element } from '../craft/techniques';
+import type { Wish, Wishes } from '../craft/ways';
 import type { NailContext } from '../craft/context';
 import type { SetDocument } from '../document/document';
 import type { NailName } from '../model/names';
@@ -83,6 +84,13 @@ export function adjusting(nail: NailCase, id: string, options: Options, words: s
 export function trying(nail: NailCase, id: string, options: Options, words: string): Fix[] {
   const change = adjust(nail, id, options);
   return change ? [{ words, change }] : [];
+}
+
+/** What an element's technique answers to a wish, as ways out of a finding. */
+export function granted<W extends Wish>(nail: NailCase, id: string, wish: W, asked: Wishes[W]): Fix[] {
+  const element = nail.elements.find((one) => one.id === id);
+  const ways = element && techniqueOf(element.kind).ways?.[wish]?.(element, asked, nail.context);
+  return (ways ?? []).flatMap(({ options, words }) => trying(nail, id, options as Options, words));
 }
 
 /** The film layer that an operation laid, below which the pile can be read. */

@@ -2,6 +2,7 @@ import { COLOUR_VIEWS, type Matrix } from '../colour/views';
 import type { Triple } from '../colour/film';
 import { difference, linearOf } from '../colour/space';
 import type { Operation } from '../craft/operation';
+import { isStanding } from '../craft/bodies';
 import { pieceDistance } from '../craft/pieces';
 import type { Product } from '../model/product';
 import { cellX, cellY, type NailField } from '../simulate/field';
@@ -46,7 +47,7 @@ function shownColours(
   const elementOf = new Map(operations.map((operation) => [operation.id, operation.element]));
   const standing = films.flatMap((film) =>
     (film.pieces ?? [])
-      .filter((piece) => piece.kind !== 'inlay')
+      .filter(isStanding)
       .map((piece) => ({ piece, element: elementOf.get(film.operation), distance_mm: pieceDistance(piece) })),
   );
   /** The element whose colour lies topmost at a cell. */

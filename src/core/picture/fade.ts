@@ -1,7 +1,7 @@
 import { contextOf } from '../compile/prepare';
 import type { Element } from '../craft/techniques';
 import { techniqueOf } from '../craft/techniques';
-import type { Paint } from '../craft/operation';
+import type { Paint } from '../craft/matter';
 import { BED, layerOf, over, type Triple } from '../colour/film';
 import { difference, hexOf, lchOf } from '../colour/space';
 import type { SetDocument } from '../document/document';

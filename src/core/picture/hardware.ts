@@ -1,6 +1,6 @@
 import { linearOf } from '../colour/space';
 import type { Triple } from '../colour/film';
-import type { PlacedPiece } from '../craft/operation';
+import type { PlacedPiece } from '../craft/matter';
 import { CHARM_FORMS } from '../craft/charmForms';
 import { pieceDistance } from '../craft/pieces';
 
@@ -27,7 +27,7 @@ type Shader = (
 ) => (x: number, y: number, ground: Triple) => Triple;
 
 const SHADERS: Record<PlacedPiece['kind'], Shader> = {
-  inlay: (piece, colour) => {
+  piece: (piece, colour) => {
     if (!piece.metallic) return (x, y) => times(colour, 0.94 + 0.1 * noise(x * 5, y * 5));
     const steep = piece.shape === 'rectangle' ? SLIVER_SLOPE : LEAF_SLOPE;
     const [u, v] = [piece.x_mm * 7.3, piece.y_mm * 5.9];

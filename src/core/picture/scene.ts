@@ -1,4 +1,5 @@
 import type { Layer } from '../colour/film';
+import { isStanding, liesInside } from '../craft/bodies';
 import { areaOf } from '../craft/area';
 import { shimmerAt } from '../craft/shimmer';
 import type { Place } from '../craft/operation';
@@ -63,11 +64,11 @@ export function sceneOf(field: NailField, product: (id: string) => Product, px_p
     if (film.kind === 'hollow') continue;
     if (film.pieces) {
       const drawn = film.pieces.map(drawPiece);
-      const inlays = drawn.filter((one) => one.piece.kind === 'inlay');
+      const inlays = drawn.filter((one) => liesInside(one.piece));
       if (inlays.length > 0) scene.pile.push({ inlays });
       append(
         scene.standing,
-        drawn.filter((one) => one.piece.kind !== 'inlay'),
+        drawn.filter((one) => isStanding(one.piece)),
       );
       continue;
     }

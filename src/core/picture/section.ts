@@ -1,6 +1,7 @@
 import { pigmentOf } from '../colour/pigments';
 import { masstone } from '../colour/film';
 import { hexOf } from '../colour/space';
+import { isStanding } from '../craft/bodies';
 import { sagitta_mm } from '../geometry/curve';
 import { seenFromAbove_mm } from '../geometry/frame';
 import { leastOf, mostOf } from '../model/extent';
@@ -66,7 +67,7 @@ function cut(
 ): Section {
   const films = field.films
     .map((film): SectionFilm => {
-      const stands = film.pieces?.some((piece) => piece.kind !== 'inlay') ?? false;
+      const stands = film.pieces?.some(isStanding) ?? false;
       const made = film.product ? product(film.product) : undefined;
       const coloured =
         film.pieces?.[0]?.colour ?? (film.paint && made ? hexOf(masstone(pigmentOf(made))) : undefined);

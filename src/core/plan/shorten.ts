@@ -4,6 +4,7 @@ import type { SetDocument } from '../document/document';
 import { problemOf } from '../timing/pose';
 import { EDITING } from '../timing/search';
 import { bestSchedule } from '../timing/sitting';
+import { contextOf } from '../compile/prepare';
 import { acrossNails } from '../compile/acrossNails';
 import { NAILS } from '../model/names';
 import { planNail } from './nailPlan';
@@ -47,9 +48,6 @@ function total_s(set: SetDocument): number {
   }).total_s;
 }
 
-/** What a look stands on, and what closes it: none of it is its point. */
-const GROUND: readonly string[] = ['colour', 'finish'];
-
 function candidates(set: SetDocument): { words: string; change: Change }[] {
   const out: { words: string; change: Change }[] = [];
   if (set.practice.thumbs === 'apart') {
@@ -70,10 +68,13 @@ function candidates(set: SetDocument): { words: string; change: Change }[] {
       change: { kind: 'practice', practice: { thumbs: 'together' } },
     });
   }
-  const worn = new Set(NAILS.filter((nail) => set.nails[nail].in_work).map((nail) => set.nails[nail].look));
+  const worn = new Map(
+    NAILS.filter((nail) => set.nails[nail].in_work).map((nail) => [set.nails[nail].look, nail]),
+  );
   for (const look of set.looks) {
-    if (!worn.has(look.id)) continue;
-    const art = look.elements.filter((element) => !GROUND.includes(element.kind));
+    const wearer = worn.get(look.id);
+    if (!wearer) continue;
+    const art = look.elements.filter((element) => !techniqueOf(element.kind).ground);
     // A look keeps its point: only what dresses up something else can be left off.
     for (const element of art.length > 1 ? art.filter((one) => techniqueOf(one.kind).extra) : []) {
       out.push({
@@ -82,10 +83,15 @@ function candidates(set: SetDocument): { words: string; change: Change }[] {
       });
     }
     for (const element of look.elements) {
-      if (element.kind === 'ombre' && element.passes > 2)
+      const { ways, words } = techniqueOf(element.kind);
+      for (const way of ways?.quicker?.(element, {}, contextOf(set, wearer)) ?? [])
         out.push({
-          words: `${look.name} with its ombre in two passes`,
-          change: { kind: 'put-element', look: look.id, element: { ...element, passes: 2 } },
+          words: `${look.name} with its ${words.toLowerCase()} ${way.words}`,
+          change: {
+            kind: 'put-element',
+            look: look.id,
+            element: { ...element, ...way.options } as typeof element,
+          },
         });
     }
   }

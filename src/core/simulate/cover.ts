@@ -1,5 +1,6 @@
 import { areaOf } from '../craft/area';
-import type { Operation, PlacedPiece } from '../craft/operation';
+import type { Operation } from '../craft/operation';
+import type { PlacedPiece } from '../craft/matter';
 import { pieceDistance } from '../craft/pieces';
 import { perFrame } from '../geometry/perFrame';
 import { CELLS_X, CELLS_Y, cellX, cellY, type NailField } from './field';

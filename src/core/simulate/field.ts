@@ -4,7 +4,8 @@ import type { FoundOn, OldProductOn } from '../craft/start';
 import type { NailFrame } from '../geometry/frame';
 import type { Plate } from '../model/nail';
 import { encode, type Surface } from '../craft/surface';
-import type { Paint, Place, PlacedPiece } from '../craft/operation';
+import type { Place } from '../craft/operation';
+import type { Paint, PlacedPiece } from '../craft/matter';
 import { beadShare } from '../geometry/bead';
 
 /** Cells across and along; fine enough for areas of a tenth of a mm², cheap enough for ten nails at a keystroke. */

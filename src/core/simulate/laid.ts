@@ -1,4 +1,5 @@
-import { FINE_PIECE_MM, type PlacedPiece } from '../craft/operation';
+import { FINE_PIECE_MM, type PlacedPiece } from '../craft/matter';
+import { liesInside } from '../craft/bodies';
 import { pieceDistance, pieceLift_mm } from '../craft/pieces';
 import { cellsNear, type Cover } from './cover';
 import { cellX, cellY, type NailField } from './field';
@@ -25,11 +26,11 @@ export function layOnNail(
   for (const piece of pieces) {
     const distance_mm = pieceDistance(piece);
     const reach_mm = Math.hypot(piece.width_mm, piece.length_mm) / 2;
-    const lift_um = piece.kind === 'inlay' ? pieceLift_mm(field.frame, piece, pressed) * 1000 : 0;
+    const lift_um = liesInside(piece) ? pieceLift_mm(field.frame, piece, pressed) * 1000 : 0;
     const height_um = piece.height_mm * 1000;
     for (const cell of cellsNear(field, piece, reach_mm + grid.pitch_mm)) {
       // An inlay's edge runs out within a cell's width; stones and charms stand on the cells they fill.
-      const share = piece.kind === 'inlay' ? cover.share[cell]! : cover.share[cell]! >= 0.5 ? 1 : 0;
+      const share = liesInside(piece) ? cover.share[cell]! : cover.share[cell]! >= 0.5 ? 1 : 0;
       if (share === 0) continue;
       const x = grid.x[cellX(cell)]!;
       const y = grid.y[cellY(cell)]!;

@@ -1,5 +1,5 @@
 import { SKIN_MARGIN_MM } from '../craft/context';
-import type { Deposit } from '../craft/operation';
+import type { Deposit } from '../craft/matter';
 import type { Cover } from './cover';
 import { CELLS_X, CELLS_Y, cellX, cellY, height_um, type NailField } from './field';
 import { smoothed } from './pour';

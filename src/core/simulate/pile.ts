@@ -1,3 +1,4 @@
+import { liesInside } from '../craft/bodies';
 import { shimmerAt } from '../craft/shimmer';
 import { blend, layerOf, over, type Layer, type Pigment, type Triple } from '../colour/film';
 import { CLEAR, pigmentOf } from '../colour/pigments';
@@ -6,7 +7,7 @@ import { along_mm, type NailFrame } from '../geometry/frame';
 import { smooth } from '../geometry/smooth';
 import type { Product } from '../model/product';
 import { cellAt, type Film, type NailField } from './field';
-import type { Paint } from '../craft/operation';
+import type { Paint } from '../craft/matter';
 
 /** What shows through clear product: the bed over the finger, the plate's own free edge, and light behind a tip. */
 const BED = linearOf('#e6b3a2');
@@ -143,14 +144,12 @@ function prepared(field: NailField, product: (id: string) => Product): ColourAt 
     film.kind === 'film' && film.paint ? pigmentAlong(film, field.frame, product) : undefined,
   );
   const inlaid = field.films.map((film) =>
-    (film.pieces ?? [])
-      .filter((piece) => piece.kind === 'inlay')
-      .map((piece) => ({
-        x: piece.x_mm,
-        y: piece.y_mm,
-        reach2: (Math.max(piece.width_mm, piece.length_mm) / 2) ** 2,
-        colour: linearOf(piece.colour),
-      })),
+    (film.pieces ?? []).filter(liesInside).map((piece) => ({
+      x: piece.x_mm,
+      y: piece.y_mm,
+      reach2: (Math.max(piece.width_mm, piece.length_mm) / 2) ** 2,
+      colour: linearOf(piece.colour),
+    })),
   );
   return (x, y, { until = field.films.length, without, ground } = {}) => {
     const cell = cellAt(field, x, y);

@@ -1,4 +1,4 @@
-import type { Paint } from '../craft/operation';
+import type { Paint } from '../craft/matter';
 import { encode } from '../craft/surface';
 import { CELLS_X, CELLS_Y, cellY, NONE, WET, type Film, type NailField } from './field';
 

@@ -20,7 +20,7 @@ function offered(field: Field, set: SetDocument, by: Chance): unknown {
     }
     case 'choice':
       return by.pick(field.choices).value;
-    case 'colour':
+    case 'shade':
       return by.pick(['#ffffff', '#000000', '#d8a440', '#4a0f22', '#8fa08a']);
     case 'product':
       return by.pick(products.filter((product) => field.families.includes(product.family))).id;

@@ -174,8 +174,7 @@ function CountedList({ counted }: { counted: readonly CountedOut[] }) {
         {counted.map((one) => (
           <li key={`${one.words} ${one.colour}`}>
             <span className={classes.dot} style={{ background: one.colour }} aria-hidden />
-            {one.count} {one.kind === 'charm' && one.count > 1 && '× '}
-            {one.words}
+            {one.said} {one.words}
             {one.left !== undefined && one.left < one.count && <b> · {one.left} left on the shelf</b>}
           </li>
         ))}

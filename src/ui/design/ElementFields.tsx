@@ -95,7 +95,8 @@ function Arrangements({
   const pen = usePen();
   const others: Neighbour[] = look.elements
     .filter((one) => one.id !== element.id)
-    .map((one) => (one.kind === 'charm' ? one : { kind: 'other' }));
+    .map((one) => ({ body: techniqueOf(one.kind).goneRound?.(one) }))
+    .map(({ body }) => (body ? { body } : {}));
   const fitting = arrangements.filter((one) => one.fits?.(others) ?? true);
   if (fitting.length === 0) return null;
   return (

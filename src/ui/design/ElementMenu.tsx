@@ -82,7 +82,7 @@ function partWords(part: string, chosen: readonly string[], count: number): stri
 
 /** Lines as they would cross these: square to them, in another colour of the kit. Nothing where it is no set of lines. */
 function crossedBy(element: Element, set: SetDocument): Element[] {
-  if (element.kind !== 'colour' || element.region.kind !== 'lines') return [];
+  if (!('region' in element) || !('product' in element) || element.region.kind !== 'lines') return [];
   const { product } = element;
   const { colour, second } = freshProducts(set);
   const turn_deg = element.region.turn_deg > 90 ? element.region.turn_deg - 90 : element.region.turn_deg + 90;

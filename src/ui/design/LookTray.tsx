@@ -3,7 +3,7 @@ import { Button } from '@mantine/core';
 import { useDraggable } from '@dnd-kit/core';
 import { IconPlus } from '@tabler/icons-react';
 import { useMemo } from 'react';
-import { techniqueOf } from '@/core/craft/techniques';
+import { FIRST_TECHNIQUE } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';
 import { lookName, nameApart } from '@/core/document/naming';
 import { freeKey } from '@/core/document/wearers';
@@ -37,7 +37,7 @@ export function LookTray() {
     const key = freeKey(set.looks);
     if (!key) return;
     const id = freeId('look', set.looks);
-    const elements = [techniqueOf('colour').fresh('colour', freshProducts(set))];
+    const elements = [FIRST_TECHNIQUE.fresh(FIRST_TECHNIQUE.kind, freshProducts(set))];
     const name = nameApart(
       lookName({ elements }, set.kit.products),
       set.looks.map((look) => look.name),
@@ -45,7 +45,7 @@ export function LookTray() {
     gesture.begin();
     if (!change({ kind: 'put-look', look: { id, name, key, elements } }, gesture.id())) return;
     if (selected.length > 0) changeWorn({ kind: 'wear', nails: selected, look: id }, gesture.id());
-    openLookAt(id, 'colour');
+    openLookAt(id, FIRST_TECHNIQUE.kind);
   }
   const addOnce = () => void once('new look', add).catch(unforeseen);
   useKey('n', addOnce);

@@ -261,7 +261,7 @@ function UseIt({ look, element: ofLook, matched, products, onUsed }: UseItProps)
   const field = techniqueOf(element.kind).fields.find(
     (one) => one.kind === 'product' && one.families.includes('gel-colour'),
   );
-  const plain = techniqueOf(element.kind).fields.find((one) => one.kind === 'colour');
+  const plain = techniqueOf(element.kind).fields.find((one) => one.kind === 'shade');
   const path = field?.path ?? plain?.path;
   const { take, takeNew } = useTaking((id, gesture) => {
     if (path !== undefined) put(writePath(element, path, id), gesture);

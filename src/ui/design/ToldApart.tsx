@@ -16,9 +16,7 @@ export function ToldApart({ look, element }: { look: Look; element: Element }) {
   const focus = useStudio((s) => s.focus);
   const [from, setFrom] = useState('');
   const [contrast, setContrast] = useState<Contrast | 'unseen'>();
-  const others = look.elements.filter(
-    (one) => one.id !== element.id && techniqueOf(one.kind).kind !== 'finish',
-  );
+  const others = look.elements.filter((one) => one.id !== element.id && !techniqueOf(one.kind).sheen);
   const other = others.find((one) => one.id === from)?.id;
   useEffect(() => {
     if (!other) return;
@@ -35,7 +33,7 @@ export function ToldApart({ look, element }: { look: Look; element: Element }) {
       stale = true;
     };
   }, [set, focus, element.id, other]);
-  if (element.kind === 'finish' || others.length === 0) return null;
+  if (techniqueOf(element.kind).sheen || others.length === 0) return null;
   return (
     <div className={classes.wide}>
       <Pick

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { lowerFirst } from '../../model/letters';
+import { rounded } from '../../model/rounded';
 import { CHARM_SHAPES } from '../../model/charmShapes';
 import { Across, Along, Colour, mm, Words } from '../../model/primitives';
 import { CHARM_CHOICES } from '../charmForms';
@@ -8,7 +9,8 @@ import { coatOf } from '../cure';
 import { flashOf, hardenOf } from '../drafts';
 import { bodyHandles, onPart } from '../handle';
 import { layPiece } from '../laying';
-import type { PlacedPiece } from '../operation';
+import type { PlacedPiece } from '../matter';
+import type { Ways } from '../ways';
 import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD, seatField } from '../technique';
 
 const schema = z.strictObject({
@@ -59,6 +61,28 @@ function footprint(piece: PlacedPiece) {
   }));
 }
 
+const ways: Ways<Charm> = {
+  // One of the same kind that fits with a little room.
+  smaller: (element, { share }) => {
+    const size = (mm: number) => Math.floor(mm * share * 9) / 10;
+    const [width_mm, length_mm] = [size(element.width_mm), size(element.length_mm)];
+    return width_mm < 1 || length_mm < 1
+      ? []
+      : [{ words: `Take a ${element.words} ${width_mm} mm wide`, options: { width_mm, length_mm } }];
+  },
+  'nearer-middle': (element) =>
+    [0.8, 0.5].map((share) => ({
+      words: `Set the ${element.words} nearer to the middle`,
+      options: {
+        across: rounded(element.across * share, 3),
+        along: rounded(0.9 + (element.along - 0.9) * share, 3),
+      },
+    })),
+  'sets-in-dark': (element) => [
+    { words: `Hold the ${element.words} with glue: it sets in the dark`, options: { bedding: 'glue' } },
+  ],
+};
+
 /** A charm in a bead of bedding gel, more around the rim, with the top taken around it; or glued on the top. */
 export const charm = defineTechnique({
   kind: 'charm',
@@ -74,7 +98,7 @@ export const charm = defineTechnique({
       words: 'Outline',
       choices: CHARM_CHOICES,
     },
-    { kind: 'colour', path: 'colour', words: 'Colour' },
+    { kind: 'shade', path: 'colour', words: 'Colour' },
     { kind: 'number', path: 'width_mm', words: 'Width', unit: 'mm', min: 0.3, max: 30, step: 0.1 },
     { kind: 'number', path: 'length_mm', words: 'Length', unit: 'mm', min: 0.3, max: 40, step: 0.1 },
     { kind: 'number', path: 'height_mm', words: 'Height', unit: 'mm', min: 0.1, max: 12, step: 0.1 },
@@ -140,6 +164,8 @@ export const charm = defineTechnique({
     metallic: true,
     bedding: 'glue' as const,
   }),
+  goneRound: (element) => element,
+  ways,
   products: () => [],
   called: ({ words }) => lowerFirst(words),
   stands: (element, context) =>

@@ -9,7 +9,16 @@ import { FAMILIES } from '../families';
 import { onPart } from '../handle';
 import { regionHandles } from '../regionHandles';
 import { HAND_S } from '../handwork';
-import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
+import { COVERED } from '../ways';
+import { painted } from './painted';
+import {
+  defineTechnique,
+  FILM_BASE,
+  FILM_FIELDS,
+  FILM_SEATS,
+  FRESH_FILM,
+  type FreshProducts,
+} from '../technique';
 
 const schema = z.strictObject({
   ...FILM_BASE,
@@ -19,12 +28,23 @@ const schema = z.strictObject({
   passes: z.union([z.literal('cover'), z.number().int().min(1).max(5)]),
 });
 
+type Colour = z.infer<typeof schema>;
+
+const fresh = (id: string, products: FreshProducts): Colour => ({
+  id,
+  kind: 'colour',
+  ...FRESH_FILM,
+  product: products.colour,
+  passes: 'cover',
+});
+
 /** One colour on the whole nail or a region of it. */
 export const colour = defineTechnique({
   kind: 'colour',
   words: 'Colour',
   blurb: 'One colour, in as many thin coats as it needs to cover.',
   schema,
+  ground: true,
   ...FILM_SEATS,
   fields: [
     {
@@ -46,15 +66,11 @@ export const colour = defineTechnique({
     },
     ...FILM_FIELDS,
   ],
-  fresh: (id, products) => ({
-    id,
-    kind: 'colour' as const,
-    ...FRESH_FILM,
-    product: products.colour,
-    passes: 'cover' as const,
-  }),
+  fresh,
+  also: painted(fresh),
   handles: (element, context) =>
     onPart(regionHandles(element.region, context, element), (region) => ({ ...element, region })),
+  ways: COVERED,
   products: (element) => [element.product],
   called: ({ product, region }, nameOf) => [nameOf(product), regionNoun(region)].join(' ').trim(),
   plan: (element, context) => {

@@ -6,7 +6,7 @@ import { handOf } from '../../model/names';
 import { Colour, mm } from '../../model/primitives';
 import { scaleOn, type NailContext } from '../context';
 import { placeSays } from '../handle';
-import type { PlacedPiece } from '../operation';
+import type { PlacedPiece } from '../matter';
 import { defineTechnique, ELEMENT_BASE, fitField, seatField } from '../technique';
 import {
   BEDDING_FIELD,
@@ -15,12 +15,12 @@ import {
   sizeField,
   STONE_SEAT,
   STONE_SIZE,
-  STONE_SIZES_MM,
   stoneSeat,
   stonePiece,
   stockSize_mm,
   withClearance,
 } from './stones';
+import { STONE_SIZES_MM } from '../stoneSizes';
 
 const schema = z.strictObject({
   ...ELEMENT_BASE,
@@ -110,7 +110,7 @@ export const crystals = defineTechnique({
       min: 1,
       max: 8,
     },
-    { kind: 'colour', path: 'colour', words: 'Colour' },
+    { kind: 'shade', path: 'colour', words: 'Colour' },
     { kind: 'number', path: 'inset_mm', words: 'Off the cuticle', unit: 'mm', min: 0.1, max: 10, step: 0.1 },
     { kind: 'number', path: 'gap_mm', words: 'Gap', unit: 'mm', min: 0, max: 5, step: 0.05 },
     BEDDING_FIELD,

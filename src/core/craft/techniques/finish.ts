@@ -33,6 +33,8 @@ export const finish = defineTechnique({
   seats: ['surface'],
   usual: () => 'surface',
   around: true,
+  ground: true,
+  sheen: true,
   fields: [
     {
       kind: 'choice',

@@ -8,6 +8,7 @@ import { coatOf } from '../cure';
 import { coats, passesOf } from '../drafts';
 import { onPart, smileHandles } from '../handle';
 import { HAND_S } from '../handwork';
+import { COVERED } from '../ways';
 import {
   defineTechnique,
   FILM_SEAT,
@@ -64,6 +65,7 @@ export const french = defineTechnique({
   }),
   handles: (element, context) =>
     onPart(smileHandles(element.smile, context, element), (smile) => ({ ...element, smile })),
+  ways: COVERED,
   products: (element) => [element.product, ...(element.liner ? [element.liner.product] : [])],
   called: ({ product }, nameOf) => `${nameOf(product)} French`,
   plan: (element, context) => {

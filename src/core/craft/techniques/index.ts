@@ -21,6 +21,12 @@ export type Element = z.infer<typeof Element>;
 /** The registry is used through the common shape: an element only ever meets its own technique. */
 export const TECHNIQUES = ALL as unknown as readonly Technique<Element>[];
 
+/** What a new look begins with. */
+export const FIRST_TECHNIQUE = TECHNIQUES[0]!;
+
+/** Gloss over the whole nail. */
+export { gloss } from './finish';
+
 const BY_KIND = new Map(TECHNIQUES.map((technique) => [technique.kind, technique]));
 
 /** The technique of an element, or of its kind. */

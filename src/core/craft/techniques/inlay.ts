@@ -11,8 +11,11 @@ import { seedOf } from '../../model/chance';
 import { HAND_S } from '../handwork';
 import { layPiece } from '../laying';
 import { countWords, pieceStands_mm, sizeOf, type LyingPiece } from '../pieces';
-import type { Draft, PlacedPiece } from '../operation';
+import type { Draft } from '../operation';
+import type { PlacedPiece } from '../matter';
 import { pressDraft } from '../presses';
+import type { Ways } from '../ways';
+import { rounded } from '../../model/rounded';
 import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD } from '../technique';
 
 const Piece = z.strictObject({
@@ -53,13 +56,14 @@ const schema = z.strictObject({
 });
 
 type Inlay = z.infer<typeof schema>;
+type Piece = Inlay['pieces'][number];
 
 function layPieces(element: Inlay, context: NailContext): PlacedPiece[] {
   const { frame } = context;
   const scale = scaleOn(frame, element);
   const pieces = element.pieces.map((piece) =>
     layPiece(piece, element, context, {
-      kind: 'inlay',
+      kind: 'piece',
       words: piece.shape === 'leaf' ? 'leaf' : 'sliver',
       shape: piece.shape === 'leaf' ? 'oval' : 'rectangle',
       width_mm: piece.width_mm * scale,
@@ -144,6 +148,89 @@ function kindsOf(pieces: Inlay['pieces']): Inlay['pieces'] {
   return [...seen.values()];
 }
 
+const FOIL_MM = 0.05;
+/** What gives on such pieces drapes over a C-curve (common practice). */
+const GIVES = 0.3;
+
+/** The same piece of a stuff that gives. */
+function softer(piece: Piece): Piece {
+  return { ...piece, stiffness: Math.min(piece.stiffness, GIVES) };
+}
+
+/** The same piece turned along the nail, where it has hardly any curve to follow. */
+function turnedAlong(piece: Piece): Piece {
+  return { ...piece, turn_deg: piece.width_mm > piece.length_mm ? 90 : 0 };
+}
+
+/** Shorter in the direction in which the nail curves more: across it. */
+function trimmed(piece: Piece, share: number): Piece {
+  const turn = (piece.turn_deg * Math.PI) / 180;
+  const across = piece.width_mm * Math.abs(Math.cos(turn)) > piece.length_mm * Math.abs(Math.sin(turn));
+  return across
+    ? { ...piece, width_mm: Math.max(0.1, rounded(piece.width_mm * share, 2)) }
+    : { ...piece, length_mm: Math.max(0.2, rounded(piece.length_mm * share, 2)) };
+}
+
+/** Leaf and foil that nearly every table has: gold, silver, white. */
+const STOCK = ['#e8c66a', '#c9ccd1', '#f4f1ea'];
+
+const ways: Ways<Inlay> = {
+  'thicker-clear': (_element, { cap_um }) => [
+    { words: `Lay the cap ${cap_um} µm thick`, options: { cap_um } },
+  ],
+  'thinner-bed': (_element, { bed_um }) => [{ words: `Lay the bed ${bed_um} µm thin`, options: { bed_um } }],
+  // They are as they were bought: what stands out is turned along the nail, or trimmed across it.
+  'lie-along': ({ pieces }, { out }) => {
+    const those = (change: (one: Piece) => Piece) =>
+      pieces.map((one, i) => (out.includes(i) ? change(one) : one));
+    const which = out.length === 1 ? 'the piece that stands out' : 'the pieces that stand out';
+    return [
+      { words: `Turn ${which} along the nail`, options: { pieces: those(turnedAlong) } },
+      ...[0.7, 0.5].map((share) => ({
+        words: `Trim ${which} to ${Math.round(share * 100)} % across the nail`,
+        options: { pieces: those((one) => trimmed(one, share)) },
+      })),
+    ];
+  },
+  'lie-lower': ({ pieces }) => {
+    const thin = pieces.map((one) => ({ ...one, thickness_mm: Math.min(one.thickness_mm, FOIL_MM) }));
+    const soft = pieces.map(softer);
+    const both = soft.map((one, i) => ({ ...one, thickness_mm: thin[i]!.thickness_mm }));
+    return [
+      { words: 'Take pieces that give, so that they drape over the curve', options: { pieces: soft } },
+      { words: `Take pieces no thicker than ${FOIL_MM} mm`, options: { pieces: thin } },
+      { words: 'Take thinner pieces that give', options: { pieces: both } },
+    ];
+  },
+  'lie-in-tip': ({ pieces, press }) => [
+    ...(press ? [] : [{ words: 'Press the pieces to the curve', options: { press: true } }]),
+    { words: 'Turn the pieces along the nail', options: { pieces: pieces.map(turnedAlong) } },
+    {
+      words: 'Take pieces that give, and press them to the curve',
+      options: { pieces: pieces.map(softer), press: true },
+    },
+  ],
+  'nearer-middle': ({ pieces }) =>
+    [0.92, 0.84, 0.7].map((share) => ({
+      words: 'Lay the pieces nearer to the middle',
+      options: {
+        pieces: pieces.map((one) => ({
+          ...one,
+          across: rounded(one.across * share, 3),
+          along: rounded(1 + (one.along - 1) * share, 3),
+        })),
+      },
+    })),
+  // A colour that the inlay has already, or a common leaf.
+  'other-colours': ({ pieces }, { seen }) =>
+    [...new Set([...pieces.map((piece) => piece.colour), ...STOCK])].flatMap((colour) => {
+      const next = pieces.map((piece, i) => (seen(piece.colour, i) ? piece : { ...piece, colour }));
+      return next.every((piece, i) => seen(piece.colour, i))
+        ? [{ words: 'Take the pieces in a colour that can be seen', options: { pieces: next } }]
+        : [];
+    }),
+};
+
 /** Pieces encapsulated in clear. Bed, cap and filing are the nail's: all that sits inside shares them. */
 export const inlay = defineTechnique({
   kind: 'inlay',
@@ -159,7 +246,7 @@ export const inlay = defineTechnique({
       words: 'Pieces',
       part: 'piece',
       item: [
-        { kind: 'colour', path: 'colour', words: 'Colour' },
+        { kind: 'shade', path: 'colour', words: 'Colour' },
         { kind: 'number', path: 'length_mm', words: 'Length', unit: 'mm', min: 0.2, max: 30, step: 0.1 },
         { kind: 'number', path: 'width_mm', words: 'Width', unit: 'mm', min: 0.1, max: 20, step: 0.1 },
         {
@@ -291,6 +378,7 @@ export const inlay = defineTechnique({
             ],
           },
   },
+  ways,
   products: (element) => (element.clear === null ? [] : [element.clear]),
   called: ({ pieces }) => {
     const leaves = pieces.filter((one) => one.shape === 'leaf').length;

@@ -9,7 +9,7 @@ import { mostOf } from '../../model/extent';
 import { Across, Along, Colour } from '../../model/primitives';
 import { scaleOn, sideOf, SKIN_MARGIN_MM, spotOn_mm, type NailContext } from '../context';
 import { spotHandle, spotOf } from '../handle';
-import type { PlacedPiece } from '../operation';
+import type { PlacedPiece } from '../matter';
 import {
   defineTechnique,
   ELEMENT_BASE,
@@ -25,12 +25,12 @@ import {
   sizeField,
   STONE_SEAT,
   STONE_SIZE,
-  STONE_SIZES_MM,
   stoneSeat,
   stonePiece,
   stockSize_mm,
   withClearance,
 } from './stones';
+import { STONE_SIZES_MM } from '../stoneSizes';
 
 const MOST_STONES = 80;
 
@@ -155,10 +155,10 @@ const arrangements: Arrangement<Stones>[] = [
     key: 'round-charm',
     words: 'Round the charm',
     says: 'Evenly round the charm of this look, a brush’s width off it.',
-    fits: (others) => others.some((one) => one.kind === 'charm'),
+    fits: (others) => others.some((one) => one.body),
     lay: (element, context, others) => {
-      const charm = others.find((one) => one.kind === 'charm');
-      if (charm?.kind !== 'charm') return element;
+      const charm = others.find((one) => one.body)?.body;
+      if (!charm) return element;
       const { size_mm } = asLaid(element, context);
       const middle = spotOn_mm(charm, context, charm);
       const turn = (sideOf(context, charm) * charm.turn_deg * Math.PI) / 180;
@@ -273,7 +273,7 @@ export const looseStones = defineTechnique({
       part: 'stone',
       item: [
         sizeField('size'),
-        { kind: 'colour', path: 'colour', words: 'Colour' },
+        { kind: 'shade', path: 'colour', words: 'Colour' },
         { kind: 'number', path: 'across', words: 'Across', min: -1, max: 1, step: 0.05 },
         { kind: 'number', path: 'along', words: 'Along', min: 0, max: 2, step: 0.05 },
       ],

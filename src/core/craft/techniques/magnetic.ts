@@ -8,7 +8,8 @@ import { cureOf, flashOf } from '../drafts';
 import { onPart, turnedSpotHandles } from '../handle';
 import { regionHandles } from '../regionHandles';
 import { HAND_S } from '../handwork';
-import { SHIMMER_FORMS, type Draft, type Place, type Shimmer } from '../operation';
+import { type Draft, type Place } from '../operation';
+import { SHIMMER_FORMS, type Shimmer } from '../matter';
 import { sideWords } from '../sides';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
 

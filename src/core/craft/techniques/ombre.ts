@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { mostOf } from '../../model/extent';
+import { rounded } from '../../model/rounded';
 import { Id } from '../../model/primitives';
 import { isMirrored, placeOf, sideOf, type NailContext } from '../context';
 import { coatOf } from '../cure';
@@ -9,6 +10,7 @@ import { onPart, type Handle } from '../handle';
 import { regionHandles } from '../regionHandles';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
 
+const MOST_STOPS = 5;
 const Stop = z.strictObject({ product: Id, at: z.number().min(0).max(1) });
 
 const schema = z
@@ -17,7 +19,7 @@ const schema = z
     kind: z.literal('ombre'),
     /** From cuticle to tip, or from the left sidewall to the right. */
     direction: z.enum(['along', 'across']),
-    stops: z.array(Stop).min(2).max(5),
+    stops: z.array(Stop).min(2).max(MOST_STOPS),
     passes: z.number().int().min(2).max(3),
   })
   .refine((element) => element.stops.every((stop, i, all) => i === 0 || stop.at >= all[i - 1]!.at), {
@@ -46,7 +48,7 @@ export const ombre = defineTechnique({
       ],
       fresh: null,
       min: 2,
-      max: 5,
+      max: MOST_STOPS,
     },
     {
       kind: 'choice',
@@ -83,6 +85,34 @@ export const ombre = defineTechnique({
     ...element.stops.map((stop, i) => stopHandle(element, i, stop.at, context)),
     ...onPart(regionHandles(element.region, context, element), (region) => ({ ...element, region })),
   ],
+  ways: {
+    bridge: ({ stops }, { product, words, at }) =>
+      stops.length >= MOST_STOPS
+        ? []
+        : [{ words, options: { stops: [...stops, { product, at }].sort((x, y) => x.at - y.at) } }],
+    // Evenly over what they span, or over the whole nail where that is not enough.
+    'longer-fade': ({ stops }, { run_mm, least_mm }) => {
+      const needed = (least_mm / run_mm) * 1.1;
+      const spread = (from: number, to: number) =>
+        stops.map((stop, i) => ({
+          ...stop,
+          at: rounded(from + ((to - from) * i) / (stops.length - 1), 3),
+        }));
+      const [first, last] = [stops[0]!.at, stops[stops.length - 1]!.at];
+      const own = (last - first) / (stops.length - 1) >= needed;
+      return [
+        {
+          words: own
+            ? 'Lay the colours evenly between the first and the last'
+            : 'Spread the colours over the nail',
+          options: { stops: own ? spread(first, last) : spread(0.15, 0.85) },
+        },
+      ];
+    },
+    'more-passes': (element, { passes }) =>
+      element.passes < 3 && passes <= 3 ? [{ words: 'Lay three passes', options: { passes: 3 } }] : [],
+    quicker: ({ passes }) => (passes > 2 ? [{ words: 'in two passes', options: { passes: 2 } }] : []),
+  },
   products: (element) => element.stops.map((stop) => stop.product),
   called: ({ stops }, nameOf) => `${nameOf(stops[0]!.product)} to ${nameOf(stops.at(-1)!.product)} fade`,
   plan: (element, context) => {

@@ -4,26 +4,14 @@ import type { Disc } from '../../geometry/regions';
 import { STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
 import { flashOf } from '../drafts';
 import { HAND_S } from '../handwork';
-import type { Draft, Place, PlacedPiece } from '../operation';
+import type { Draft, Place } from '../operation';
+import type { PlacedPiece } from '../matter';
 import { countWords } from '../pieces';
+import { STONE_SIZES, STONE_SIZES_MM, type StoneSize } from '../stoneSizes';
 import type { Field } from '../technique';
 import { mostOf } from '../../model/extent';
 
-/**
- * Stone sizes in SS to mm (from memory; makers differ by a few hundredths). The height is taken as 0.45 of
- * the diameter, which is common practice for flat-backed stones.
- */
-export const STONE_SIZES_MM = {
-  SS3: 1.35,
-  SS5: 1.75,
-  SS7: 2.15,
-  SS9: 2.55,
-  SS12: 3.1,
-  SS16: 3.9,
-  SS20: 4.7,
-} as const;
-export type StoneSize = keyof typeof STONE_SIZES_MM;
-export const STONE_SIZES = Object.keys(STONE_SIZES_MM) as StoneSize[];
+/** Of the diameter, for flat-backed stones (common practice). */
 const STONE_HEIGHT_SHARE = 0.45;
 
 /** How stones are held: as the artist works, in the wet top, or bedded with the top taken around them. */

@@ -7,7 +7,8 @@ import { NAILS, type NailName } from '../../model/names';
 import { applyChange } from '../../document/changes';
 import { compileNail } from '../../compile/compile';
 import { contextOf } from '../../compile/prepare';
-import type { Draft, PlacedPiece } from '../operation';
+import type { Draft } from '../operation';
+import type { PlacedPiece } from '../matter';
 import { element, findingsOn, setWearing } from '../../testing/sets';
 import { genericSupplies } from '../../starter/supplies';
 import { readPath, writePath } from '../fieldPath';
@@ -275,7 +276,7 @@ describe('what lies where it is put', () => {
 
   it.each(NAILS)('stones round a charm touch neither it nor each other, on the %s', (name) => {
     const context = on(name);
-    const stones = round.lay(element('stones'), context, [charm]);
+    const stones = round.lay(element('stones'), context, [{ body: charm }]);
     const pieces = laid(techniqueOf('stones').plan(stones, context));
     const all = [...pieces, ...laid(techniqueOf('charm').plan(charm, context))];
     expect(pieces.length).toBeGreaterThanOrEqual(4);
@@ -313,7 +314,7 @@ describe('what lies where it is put', () => {
         ],
       });
       const context = on('left-thumb');
-      const laidOut = lay.lay(two, context, [charm]);
+      const laidOut = lay.lay(two, context, [{ body: charm }]);
       if (laidOut.kind !== 'stones') throw new Error('stones stay stones');
       const sizes = new Set(laidOut.stones.map((stone) => `${stone.size} ${stone.colour}`));
       expect(laidOut.stones.length).toBeGreaterThan(1);

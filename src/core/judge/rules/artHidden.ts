@@ -1,6 +1,7 @@
 import { difference } from '../../colour/space';
 import type { Operation } from '../../craft/operation';
-import type { Element } from '../../craft/techniques';
+import { liesInside } from '../../craft/bodies';
+import { techniqueOf, type Element } from '../../craft/techniques';
 import { mostOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import { cellX, cellY, NONE, type Film, type NailField } from '../../simulate/field';
@@ -25,10 +26,9 @@ export const artHidden: NailRule = {
     const elementOf = new Map(nail.operations.map((one) => [one.id, one.element]));
     return nail.elements.flatMap((element): FindingDraft[] => {
       const own = (film: Film) => elementOf.get(film.operation) === element.id;
-      const lost =
-        element.kind === 'finish'
-          ? lostFinish(nail, own)
-          : lostColour(nail.field, own, colourAt, Math.max(3, Math.min(24, SAMPLES / nail.elements.length)));
+      const lost = techniqueOf(element.kind).sheen
+        ? lostFinish(nail, own)
+        : lostColour(nail.field, own, colourAt, Math.max(3, Math.min(24, SAMPLES / nail.elements.length)));
       if (lost === undefined || lost <= MAX_LOST) return [];
       const films = nail.field.films.filter(own);
       const last = films[films.length - 1]!.operation;
@@ -71,7 +71,7 @@ function lostColour(
   const last = field.films.length - 1 - [...field.films].reverse().findIndex(own);
   const cells = new Set<number>();
   for (const film of field.films.slice(first, last + 1)) {
-    if (!own(film) || (!film.paint && !film.pieces?.some((piece) => piece.kind === 'inlay'))) continue;
+    if (!own(film) || (!film.paint && !film.pieces?.some(liesInside))) continue;
     film.phase.forEach((phase, cell) => {
       if (phase !== NONE) cells.add(cell);
     });

@@ -1,4 +1,4 @@
-import { adjusting, filmIndex, trying, type NailCase, type NailRule } from '../rule';
+import { filmIndex, granted, type NailCase, type NailRule } from '../rule';
 import type { Operation } from '../../craft/operation';
 import { pieceOutline } from '../../craft/pieces';
 import { mostOf } from '../../model/extent';
@@ -6,8 +6,7 @@ import { rounded } from '../../model/rounded';
 import { cellAt, height_um } from '../../simulate/field';
 import { pieceStands_mm } from '../../craft/pieces';
 import { beadShare } from '../../geometry/bead';
-import type { FindingDraft, Fix } from '../finding';
-import { softer, turnedAlong, type Piece } from '../pieceWays';
+import type { FindingDraft } from '../finding';
 
 /** More than this under the pieces and the strength is built below them, where it does not help (common practice). */
 const MAX_BELOW_UM = 420;
@@ -73,14 +72,10 @@ function judgeCover(nail: NailCase, laid: Operation): FindingDraft[] {
   if (!proud && worst.clear_um >= allowance_um) return [];
   const thicker = thickerCap_um(nail, cap.operation, all, allowance_um);
   const moreClear =
-    thicker === undefined
-      ? []
-      : trying(nail, laid.element, { cap_um: thicker }, `Lay the cap ${thicker} µm thick`);
-  const laidBetter = turned(
-    nail,
-    laid.element,
-    all.flatMap((one) => (one.clear_um < allowance_um ? [one.piece] : [])),
-  );
+    thicker === undefined ? [] : granted(nail, laid.element, 'thicker-clear', { cap_um: thicker });
+  const laidBetter = granted(nail, laid.element, 'lie-along', {
+    out: all.flatMap((one) => (one.clear_um < allowance_um ? [one.piece] : [])),
+  });
   const count = all.filter((one) => one.clear_um < 0).length;
   return [
     {
@@ -114,54 +109,9 @@ function judgeCover(nail: NailCase, laid: Operation): FindingDraft[] {
         ...(proud ? laidBetter : []),
         ...moreClear,
         ...(proud ? [] : laidBetter),
-        ...lower(nail, laid.element),
+        ...granted(nail, laid.element, 'lie-lower', {}),
       ],
     },
-  ];
-}
-
-const FOIL_MM = 0.05;
-
-/** The pieces that stand out turned along the nail, or trimmed across it: they are as they were bought. */
-function turned(nail: NailCase, id: string, out: readonly number[]): Fix[] {
-  const element = nail.elements.find((one) => one.id === id);
-  if (element?.kind !== 'inlay') return [];
-  const those = (change: (one: Piece) => Piece) =>
-    element.pieces.map((one, i) => (out.includes(i) ? change(one) : one));
-  const which = out.length === 1 ? 'the piece that stands out' : 'the pieces that stand out';
-  return [
-    ...trying(nail, id, { pieces: those(turnedAlong) }, `Turn ${which} along the nail`),
-    ...[0.7, 0.5].flatMap((share) =>
-      trying(
-        nail,
-        id,
-        { pieces: those((one) => trimmed(one, share)) },
-        `Trim ${which} to ${Math.round(share * 100)} % across the nail`,
-      ),
-    ),
-  ];
-}
-
-/** Shorter in the direction in which the nail curves more: across it. */
-function trimmed(piece: Piece, share: number): Piece {
-  const turn = (piece.turn_deg * Math.PI) / 180;
-  const across = piece.width_mm * Math.abs(Math.cos(turn)) > piece.length_mm * Math.abs(Math.sin(turn));
-  return across
-    ? { ...piece, width_mm: Math.max(0.1, rounded(piece.width_mm * share, 2)) }
-    : { ...piece, length_mm: Math.max(0.2, rounded(piece.length_mm * share, 2)) };
-}
-
-/** Other pieces, where more clear does not do: softer ones, thinner ones, both. */
-function lower(nail: NailCase, id: string): Fix[] {
-  const element = nail.elements.find((one) => one.id === id);
-  if (element?.kind !== 'inlay') return [];
-  const thin = element.pieces.map((one) => ({ ...one, thickness_mm: Math.min(one.thickness_mm, FOIL_MM) }));
-  const soft = element.pieces.map(softer);
-  const both = soft.map((one, i) => ({ ...one, thickness_mm: thin[i]!.thickness_mm }));
-  return [
-    ...trying(nail, id, { pieces: soft }, 'Take pieces that give, so that they drape over the curve'),
-    ...trying(nail, id, { pieces: thin }, `Take pieces no thicker than ${FOIL_MM} mm`),
-    ...trying(nail, id, { pieces: both }, 'Take thinner pieces that give'),
   ];
 }
 
@@ -220,7 +170,7 @@ function judgeBelow(nail: NailCase, laid: Operation): FindingDraft[] {
         is: 'at most',
         unit: 'µm',
       },
-      ...(bed > THIN_BED_UM ? adjusting(nail, laid.element, { bed_um: 60 }, 'Lay the bed 60 µm thin') : {}),
+      tries: bed > THIN_BED_UM ? granted(nail, laid.element, 'thinner-bed', { bed_um: 60 }) : [],
     },
   ];
 }

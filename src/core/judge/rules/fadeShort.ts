@@ -1,8 +1,7 @@
 import { leastOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import type { FindingDraft } from '../finding';
-import { trying, type NailCase, type NailRule } from '../rule';
-import type { Operation } from '../../craft/operation';
+import { granted, type NailRule } from '../rule';
 
 /** Two colours that meet over less than this read as a line, not as a fade (common practice). */
 const LEAST_MM = 2.5;
@@ -37,27 +36,9 @@ export const fadeShort: NailRule = {
             is: 'at least',
             unit: 'mm',
           },
-          tries: widened(nail, operation, run_mm),
+          tries: granted(nail, operation.element, 'longer-fade', { run_mm, least_mm: LEAST_MM }),
         },
       ];
     });
   },
 };
-
-/** The colours laid evenly over what they span, or over the whole nail where that is not enough. */
-function widened(nail: NailCase, { element: id, paint }: Operation, run_mm: number) {
-  const element = nail.elements.find((one) => one.id === id);
-  if (element?.kind !== 'ombre' || paint?.kind !== 'blend') return [];
-  const { stops } = element;
-  const needed = (LEAST_MM / run_mm) * 1.1;
-  const spread = (from: number, to: number) =>
-    stops.map((stop, i) => ({ ...stop, at: rounded(from + ((to - from) * i) / (stops.length - 1), 3) }));
-  const [first, last] = [stops[0]!.at, stops[stops.length - 1]!.at];
-  const own = (last - first) / (stops.length - 1) >= needed;
-  return trying(
-    nail,
-    id,
-    { stops: own ? spread(first, last) : spread(0.15, 0.85) },
-    own ? 'Lay the colours evenly between the first and the last' : 'Spread the colours over the nail',
-  );
-}

@@ -1,14 +1,15 @@
 import { areaOf } from '../../craft/area';
-import type { Element } from '../../craft/techniques';
+import { isStanding } from '../../craft/bodies';
+import { techniqueOf, type Element } from '../../craft/techniques';
 import type { Area } from '../../geometry/regions';
 import { append } from '../../model/extent';
 import type { Region } from '../../model/region';
-import { trying, type NailCase, type NailRule } from '../rule';
+import { granted, trying, type NailCase, type NailRule } from '../rule';
 import { outlinePolygon } from '../../geometry/frame';
 import { overlap_mm2, polygonArea_mm2, spill_mm2 } from '../../geometry/polygons';
 import { rounded } from '../../model/rounded';
 import type { FindingDraft, Fix } from '../finding';
-import type { PlacedPiece } from '../../craft/operation';
+import type { PlacedPiece } from '../../craft/matter';
 import { pieceOutline } from '../../craft/pieces';
 
 /** Stones may touch and overlap by a hair. */
@@ -44,7 +45,7 @@ export const fit: NailRule = {
         piece,
         operation: operation.id,
         element: operation.element,
-        bed: piece.kind === 'inlay' ? beds : -1,
+        bed: isStanding(piece) ? -1 : beds,
       }));
     });
     const findings: FindingDraft[] = [];
@@ -54,7 +55,7 @@ export const fit: NailRule = {
       const room = 2 * frame.halfWidth_mm(Math.max(0, Math.min(piece.y_mm, frame.length_mm)));
       const turn = (piece.turn_deg * Math.PI) / 180;
       const span = Math.abs(piece.width_mm * Math.cos(turn)) + Math.abs(piece.length_mm * Math.sin(turn));
-      if (piece.kind === 'inlay' || span <= room || room <= 0) continue;
+      if (!isStanding(piece) || span <= room || room <= 0) continue;
       large.add(one);
       findings.push({
         code: 'too-large',
@@ -62,7 +63,7 @@ export const fit: NailRule = {
         operation: one.operation,
         element: one.element,
         message: `The ${piece.words} is wider than the nail there.`,
-        tries: smaller(nail, one, room / span),
+        tries: granted(nail, one.element, 'smaller', { share: room / span }),
         reason: 'What is wider than the nail stands over skin, catches and levers itself off.',
         figure: {
           words: 'width',
@@ -157,16 +158,6 @@ function cutToTheNail(nail: NailCase, element: Element & { region: Region }): Fi
   });
 }
 
-/** A charm of the same kind that fits with a little room. */
-function smaller(nail: NailCase, laid: LaidPiece, share: number): Fix[] {
-  const element = nail.elements.find((one) => one.id === laid.element);
-  if (element?.kind !== 'charm') return [];
-  const size = (mm: number) => Math.floor(mm * share * 9) / 10;
-  const [width_mm, length_mm] = [size(element.width_mm), size(element.length_mm)];
-  if (width_mm < 1 || length_mm < 1) return [];
-  return trying(nail, element.id, { width_mm, length_mm }, `Take a ${element.words} ${width_mm} mm wide`);
-}
-
 function leaveOff(nail: NailRuleName, element: string, words: string) {
   return {
     words,
@@ -175,40 +166,14 @@ function leaveOff(nail: NailRuleName, element: string, words: string) {
 }
 type NailRuleName = Parameters<NailRule['check']>[0]['name'];
 
-/** The same pieces nearer to the middle of the nail; a charm or stones may also be left off. */
+/** The same nearer to the middle of the nail; what is not built in may also be left off. */
 function drawnIn(nail: NailCase, id: string): Fix[] {
   const element = nail.elements.find((one) => one.id === id);
-  if (element?.kind === 'inlay') {
-    return [0.92, 0.84, 0.7].flatMap((share) =>
-      trying(
-        nail,
-        id,
-        {
-          pieces: element.pieces.map((one) => ({
-            ...one,
-            across: rounded(one.across * share, 3),
-            along: rounded(1 + (one.along - 1) * share, 3),
-          })),
-        },
-        'Lay the pieces nearer to the middle',
-      ),
-    );
-  }
-  if (element?.kind === 'charm') {
-    const nearer = [0.8, 0.5].flatMap((share) =>
-      trying(
-        nail,
-        id,
-        {
-          across: rounded(element.across * share, 3),
-          along: rounded(0.9 + (element.along - 0.9) * share, 3),
-        },
-        `Set the ${element.words} nearer to the middle`,
-      ),
-    );
-    return [...nearer, leaveOff(nail.name, id, 'Leave it off this nail')];
-  }
-  return [leaveOff(nail.name, id, 'Leave it off this nail')];
+  const builtIn = element && techniqueOf(element.kind).inlaid;
+  return [
+    ...granted(nail, id, 'nearer-middle', {}),
+    ...(builtIn ? [] : [leaveOff(nail.name, id, 'Leave it off this nail')]),
+  ];
 }
 
 function offPlate(laid: LaidPiece[], outline: { x: number; y: number }[], nail: NailCase): FindingDraft[] {
@@ -266,7 +231,7 @@ function overlaps(laid: readonly LaidPiece[]): FindingDraft[] {
   }
   return [...worst.values()].map(({ a, b, area, count }) => ({
     code: 'pieces-overlap',
-    severity: a.piece.kind === 'inlay' ? 'warn' : 'stop',
+    severity: isStanding(a.piece) ? 'stop' : 'warn',
     operation: b.operation,
     element: b.element,
     message: `The ${a.piece.words} and the ${b.piece.words} lie over each other${count >= ENOUGH ? ' in several places' : count > 1 ? ` in ${count} places` : ''}, by up to ${rounded(area, 1)} mm².`,

@@ -4,9 +4,8 @@ import { mostOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import type { Product } from '../../model/product';
 import type { Change } from '../../document/changes';
-import type { FindingDraft, Fix } from '../finding';
-import { softer, turnedAlong } from '../pieceWays';
-import { trying, type NailCase, type NailRule } from '../rule';
+import type { FindingDraft } from '../finding';
+import { granted, type NailCase, type NailRule } from '../rule';
 
 /**
  * A bead thinner than this leaves air under the tip; a thicker one is pressed out to the skin (common practice: about a
@@ -123,19 +122,7 @@ function standsOff(nail: NailCase, laid: Operation): FindingDraft[] {
         is: 'at most',
         unit: 'µm',
       },
-      tries: lower(nail, laid.element),
+      tries: granted(nail, laid.element, 'lie-in-tip', {}),
     },
-  ];
-}
-
-function lower(nail: NailCase, id: string): Fix[] {
-  const element = nail.elements.find((one) => one.id === id);
-  if (element?.kind !== 'inlay') return [];
-  const soft = element.pieces.map(softer);
-  const turned = element.pieces.map(turnedAlong);
-  return [
-    ...(element.press ? [] : trying(nail, id, { press: true }, 'Press the pieces to the curve')),
-    ...trying(nail, id, { pieces: turned }, 'Turn the pieces along the nail'),
-    ...trying(nail, id, { pieces: soft, press: true }, 'Take pieces that give, and press them to the curve'),
   ];
 }

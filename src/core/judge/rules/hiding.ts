@@ -9,8 +9,8 @@ import type { Region } from '../../model/region';
 import { rounded } from '../../model/rounded';
 import { CELLS_X, cellX, cellY } from '../../simulate/field';
 import { pileColours } from '../../simulate/pile';
-import type { FindingDraft, Fix } from '../finding';
-import { adjusting, filmIndex, type NailCase, type NailRule } from '../rule';
+import type { FindingDraft } from '../finding';
+import { granted, filmIndex, type NailCase, type NailRule } from '../rule';
 
 /** Below this the ground shows to the eye; the hiding ratio itself is 0.98 (ISO 6504-3). */
 const SHOWS_THROUGH = 0.96;
@@ -125,18 +125,6 @@ function seeThrough(
       is: 'at least',
       unit: '',
     },
-    ...morePasses(nail, element, passes),
+    tries: granted(nail, element.id, 'more-passes', { passes }),
   };
-}
-
-function morePasses(nail: NailCase, element: Element, passes: number): { fix?: Fix } {
-  if (!('passes' in element)) return {};
-  if (element.kind !== 'ombre') {
-    return element.passes === 'cover'
-      ? {}
-      : adjusting(nail, element.id, { passes: 'cover' }, 'Lay as many coats as it needs');
-  }
-  return element.passes < 3 && passes <= 3
-    ? adjusting(nail, element.id, { passes: 3 }, 'Lay three passes')
-    : {};
 }

@@ -1,6 +1,7 @@
 import { difference, linearOf } from '../../colour/space';
+import { BODY_KINDS } from '../../craft/bodies';
 import type { Operation } from '../../craft/operation';
-import { filmIndex, trying, type NailCase, type NailRule } from '../rule';
+import { filmIndex, granted, type NailCase, type NailRule } from '../rule';
 import { leastOf, mostOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import type { FindingDraft, Fix } from '../finding';
@@ -41,7 +42,8 @@ export const lostInGround: NailRule = {
       if (at < 0) continue;
       if (operation.deposit?.kind === 'pieces') {
         const { pieces } = operation.deposit;
-        const seen = pieces.filter((piece) => piece.kind !== 'charm');
+        const seen = pieces.filter((piece) => BODY_KINDS[piece.kind].judged);
+        const [one, many] = BODY_KINDS[pieces[0]!.kind].judged ?? [];
         const differences = seen.map((piece) =>
           difference(linearOf(piece.colour), colourAt(piece.x_mm, piece.y_mm, { until: at })),
         );
@@ -49,9 +51,7 @@ export const lostInGround: NailRule = {
         if (lost.length > 0) {
           add(
             operation,
-            lost.length === 1
-              ? `A ${seen[0]!.kind === 'stone' ? 'stone' : 'piece'}`
-              : `${lost.length} of ${differences.length} ${seen[0]!.kind === 'stone' ? 'stones' : 'pieces'}`,
+            lost.length === 1 ? `A ${one}` : `${lost.length} of ${differences.length} ${many}`,
             leastOf(lost),
           );
         }
@@ -76,24 +76,13 @@ export const lostInGround: NailRule = {
   },
 };
 
-/** Leaf and foil that nearly every table has: gold, silver, white. */
-const STOCK = ['#e8c66a', '#c9ccd1', '#f4f1ea'];
-
-/** The pieces that are lost in a colour that can be seen: one the inlay has already, or a common leaf. */
+/** The pieces that are lost in colours that can be seen. */
 function recoloured(nail: NailCase, operation: Operation): Fix[] {
-  const element = nail.elements.find((one) => one.id === operation.element);
-  if (element?.kind !== 'inlay') return [];
   const at = filmIndex(nail.field, operation.id);
   const colourAt = pileColours(nail.field, nail.context.product);
   const pieces = operation.deposit?.kind === 'pieces' ? operation.deposit.pieces : [];
   const ground = pieces.map((piece) => colourAt(piece.x_mm, piece.y_mm, { until: at }));
   const seen = (colour: string, i: number) =>
     !ground[i] || difference(linearOf(colour), ground[i]) >= MIN_DIFFERENCE;
-  const choices = [...new Set([...element.pieces.map((piece) => piece.colour), ...STOCK])];
-  return choices.flatMap((colour) => {
-    const next = element.pieces.map((piece, i) => (seen(piece.colour, i) ? piece : { ...piece, colour }));
-    return next.every((piece, i) => seen(piece.colour, i))
-      ? trying(nail, element.id, { pieces: next }, 'Take the pieces in a colour that can be seen')
-      : [];
-  });
+  return granted(nail, operation.element, 'other-colours', { seen });
 }

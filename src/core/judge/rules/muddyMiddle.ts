@@ -4,7 +4,7 @@ import { lchOf } from '../../colour/space';
 import { leastOf } from '../../model/extent';
 import type { Product } from '../../model/product';
 import { pigmentOf } from '../../colour/pigments';
-import { trying, type NailCase, type NailRule } from '../rule';
+import { granted, type NailCase, type NailRule } from '../rule';
 import type { Fix } from '../finding';
 import { rounded } from '../../model/rounded';
 import { blendAt } from '../../simulate/pile';
@@ -83,8 +83,6 @@ interface Muddy {
 
 /** Colours of the kit that keep both halves clean, put half-way; the best three. */
 function bridges(nail: NailCase, id: string, { a, b }: Muddy): Fix[] {
-  const element = nail.elements.find((one) => one.id === id);
-  if (element?.kind !== 'ombre' || element.stops.length > 4) return [];
   const { product } = nail.context;
   return nail.set.kit.products
     .filter(
@@ -101,7 +99,6 @@ function bridges(nail: NailCase, id: string, { a, b }: Muddy): Fix[] {
     .slice(0, 3)
     .flatMap(({ one }) => {
       const at = rounded((a.at + b.at) / 2, 3);
-      const stops = [...element.stops, { product: one.id, at }].sort((x, y) => x.at - y.at);
-      return trying(nail, id, { stops }, `Bridge them with ${one.name}`);
+      return granted(nail, id, 'bridge', { product: one.id, words: `Bridge them with ${one.name}`, at });
     });
 }

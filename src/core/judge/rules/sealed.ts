@@ -1,3 +1,4 @@
+import { liesInside } from '../../craft/bodies';
 import { areaOf } from '../../craft/area';
 import type { Area } from '../../geometry/regions';
 import type { NailRule } from '../rule';
@@ -18,7 +19,7 @@ export const sealed: NailRule = {
     let left = MOST_LOOKED_AT;
     return operations.flatMap((operation, i) => {
       const pieces = operation.deposit?.kind === 'pieces' ? operation.deposit.pieces : [];
-      const inlaid = pieces.filter((piece) => piece.kind === 'inlay');
+      const inlaid = pieces.filter(liesInside);
       if (inlaid.length === 0) return [];
       const above = operations
         .slice(i + 1)

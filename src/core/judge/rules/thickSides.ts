@@ -1,8 +1,9 @@
 import { buildOf } from '../../compile/prepare';
+import { techniqueOf } from '../../craft/techniques';
 import { rounded } from '../../model/rounded';
 import { bodyOf } from '../../simulate/strength';
 import type { FindingDraft, Fix } from '../finding';
-import { trying, type NailCase, type NailRule } from '../rule';
+import { granted, type NailCase, type NailRule } from '../rule';
 
 /** Product a millimetre and a half in from the skin, at most; what a ready tip brings with it lies within (common practice). */
 const MOST_CUTICLE_MM = 0.9;
@@ -70,7 +71,10 @@ function thinner({ set, context }: NailCase, over_mm: number): Fix[] {
 
 /** The thickest cap of an inlay laid thinner. */
 function lessOver(nail: NailCase, over_mm: number): Fix[] {
-  const inlays = nail.elements.flatMap((one) => (one.kind === 'inlay' ? [one] : []));
+  const inlays = nail.elements.flatMap((one) => {
+    const asked = techniqueOf(one.kind).inlaid?.(one, nail.context);
+    return asked ? [{ id: one.id, cap_um: asked.cap_um }] : [];
+  });
   const thickest = inlays.reduce<(typeof inlays)[number] | undefined>(
     (most, one) => (!most || one.cap_um > most.cap_um ? one : most),
     undefined,
@@ -78,5 +82,5 @@ function lessOver(nail: NailCase, over_mm: number): Fix[] {
   if (!thickest) return [];
   const cap_um = Math.floor((thickest.cap_um - over_mm * 2000) / STEP_UM) * STEP_UM;
   if (cap_um < LEAST_APEX_UM) return [];
-  return trying(nail, thickest.id, { cap_um }, `Lay the cap ${cap_um} µm thick`);
+  return granted(nail, thickest.id, 'thicker-clear', { cap_um });
 }

@@ -1,7 +1,7 @@
 import { decode } from '../../craft/surface';
 import { rounded } from '../../model/rounded';
 import { lookOf } from '../../compile/prepare';
-import type { Element } from '../../craft/techniques';
+import { gloss, type Element } from '../../craft/techniques';
 import type { Fix } from '../finding';
 import type { NailCase, NailRule } from '../rule';
 
@@ -55,14 +55,7 @@ function glossed({ set, context }: NailCase): Fix[] {
   const id = ['gloss', ...Array.from({ length: look.elements.length }, (_, i) => `gloss-${i + 2}`)].find(
     (one) => !taken.has(one),
   )!;
-  const element: Element = {
-    id,
-    kind: 'finish',
-    finish: 'gloss',
-    region: { kind: 'whole' },
-    fit: 'scale',
-    hand: 'mirror',
-  };
+  const element: Element = gloss(id);
   return [
     {
       words: 'Close it with a gloss over the whole nail',

@@ -8,7 +8,7 @@ import { rounded } from '../../model/rounded';
 import { CURED, NONE, type Film, type NailField } from '../../simulate/field';
 import { MIN_FAULT_MM2 } from '../../simulate/grips';
 import type { FindingDraft, Fix } from '../finding';
-import { adjusting, type NailCase, type NailRule } from '../rule';
+import { granted, type NailCase, type NailRule } from '../rule';
 
 /** Every film that hardens must have done so by the end: by light at its bottom, or by time. */
 export const underCured: NailRule = {
@@ -34,11 +34,15 @@ export const underCured: NailRule = {
         ? [
             {
               ...underMetal(field, operation, product, open),
-              ...inTheDark(nail, operation),
-              ...onTheTip(nail, operation),
+              tries: [...onTheTip(nail, operation), ...granted(nail, operation.element, 'sets-in-dark', {})],
             },
           ]
-        : [{ ...underLight(operation, product, film, open, need.cured), ...onTheTip(nail, operation) }];
+        : [
+            {
+              ...underLight(operation, product, film, open, need.cured),
+              tries: onTheTip(nail, operation),
+            },
+          ];
     });
   },
 };
@@ -75,30 +79,15 @@ function underLight(
 }
 
 /** What lies inside a tip keeps the light from the gel that fixes it. */
-function onTheTip(nail: NailCase, operation: Operation): { tries?: Fix[] } {
+function onTheTip(nail: NailCase, operation: Operation): Fix[] {
   const build = buildOf(nail.set, nail.context.nail);
-  if (operation.verb !== 'press-on' || build.kind !== 'soft-gel-tip' || build.art === 'above') return {};
-  return {
-    tries: [
-      {
-        words: 'Lay colour and pieces on the tip instead',
-        change: { kind: 'put-build', build: { ...build, art: 'above' } },
-      },
-    ],
-  };
-}
-
-/** Glue sets where no light comes. */
-function inTheDark(nail: NailCase, operation: Operation): { fix?: Fix } {
-  const element = nail.elements.find((one) => one.id === operation.element);
-  return element?.kind === 'charm'
-    ? adjusting(
-        nail,
-        element.id,
-        { bedding: 'glue' },
-        `Hold the ${element.words} with glue: it sets in the dark`,
-      )
-    : {};
+  if (operation.verb !== 'press-on' || build.kind !== 'soft-gel-tip' || build.art === 'above') return [];
+  return [
+    {
+      words: 'Lay colour and pieces on the tip instead',
+      change: { kind: 'put-build', build: { ...build, art: 'above' } },
+    },
+  ];
 }
 
 function underMetal(

@@ -38,7 +38,7 @@ export function FieldInput({ field, value, fitting, onChange }: InputProps) {
           onChange={(next) => onChange(field.choices.find((choice) => String(choice.value) === next)?.value)}
         />
       );
-    case 'colour':
+    case 'shade':
       return <ColourInput label={field.words} value={String(value)} onChange={onChange} />;
     case 'product':
       if (typeof value !== 'string') return null;
@@ -104,7 +104,7 @@ function Parts({ field, value, onChange }: ListProps) {
   const name = (index: number) => `${field.part}-${index}`;
   const held = items.findIndex((_, i) => openPart === name(i) || openPart?.startsWith(`${name(i)}-`));
   const open = Math.max(0, held);
-  const shade = field.item.find((inner) => inner.kind === 'colour' || inner.kind === 'product');
+  const shade = field.item.find((inner) => inner.kind === 'shade' || inner.kind === 'product');
   const colourOf = (item: unknown) => {
     const of = shade && String(readPath(item, shade.path));
     return shade?.kind === 'product' && of ? colourOfProduct(of) : of;

@@ -1,0 +1,80 @@
+import { leastOf, mostOf } from '../model/extent';
+import { rounded } from '../model/rounded';
+import type { Supply } from '../model/supply';
+import type { PlacedPiece } from './matter';
+import { STONE_SIZES_MM } from './stoneSizes';
+
+/** What the trade knows of one kind of body that is laid on a nail. */
+export interface BodyKind {
+  /** It stands on the nail; otherwise it lies in the clear and follows the curve. */
+  stands: boolean;
+  /** What of it is counted out together: "SS5", "sliver". */
+  sortOf: (piece: PlacedPiece) => string;
+  /** "20 stones SS5", "3 × mask", "7 slivers 4 × 0.9 mm", of pieces of one sort. */
+  counted: (pieces: readonly PlacedPiece[]) => { count: string; words: string };
+  /** One and many of them, where they are judged against their ground; what is cast has a face of its own. */
+  judged?: readonly [string, string];
+  /** Whether the shelf's supply is just this. */
+  isSupply: (piece: PlacedPiece, supply: Supply) => boolean;
+}
+
+export const BODY_KINDS: Record<PlacedPiece['kind'], BodyKind> = {
+  piece: {
+    stands: false,
+    sortOf: (piece) => piece.words,
+    counted: (pieces) => {
+      const one = pieces[0]!.words;
+      const name = pieces.length > 1 ? (PLURAL[one] ?? one) : one;
+      return {
+        count: `${pieces.length}`,
+        words: `${name} ${span(pieces, 'length_mm')} × ${span(pieces, 'width_mm')} mm`,
+      };
+    },
+    judged: ['piece', 'pieces'],
+    isSupply: () => false,
+  },
+  stone: {
+    stands: true,
+    sortOf: stoneNumber,
+    counted: (pieces) => ({
+      count: `${pieces.length}`,
+      words: `${pieces.length > 1 ? 'stones' : 'stone'} ${stoneNumber(pieces[0]!)}`,
+    }),
+    judged: ['stone', 'stones'],
+    isSupply: (piece, supply) =>
+      supply.kind === 'stone' &&
+      supply.size === stoneNumber(piece) &&
+      supply.colour.toLowerCase() === piece.colour.toLowerCase(),
+  },
+  charm: {
+    stands: true,
+    sortOf: (piece) => piece.words,
+    counted: (pieces) => ({
+      count: pieces.length > 1 ? `${pieces.length} ×` : '1',
+      words: pieces[0]!.words,
+    }),
+    isSupply: (piece, supply) => supply.kind === 'charm' && supply.name === piece.words,
+  },
+};
+
+/** Whether a piece stands on the nail. */
+export function isStanding(piece: Pick<PlacedPiece, 'kind'>): boolean {
+  return BODY_KINDS[piece.kind].stands;
+}
+
+/** Whether it lies in the nail's clear. */
+export function liesInside(piece: Pick<PlacedPiece, 'kind'>): boolean {
+  return !BODY_KINDS[piece.kind].stands;
+}
+
+const PLURAL: Readonly<Record<string, string>> = { sliver: 'slivers', leaf: 'leaves' };
+
+function stoneNumber({ width_mm }: PlacedPiece): string {
+  return Object.entries(STONE_SIZES_MM).find(([, mm]) => Math.abs(mm - width_mm) < 1e-6)?.[0] ?? 'stone';
+}
+
+function span(pieces: readonly PlacedPiece[], of: 'length_mm' | 'width_mm'): string {
+  const sizes = pieces.map((piece) => rounded(piece[of], 1));
+  const [least, most] = [leastOf(sizes), mostOf(sizes)];
+  return least === most ? `${least}` : `${least} to ${most}`;
+}

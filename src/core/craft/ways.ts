@@ -1,0 +1,45 @@
+import type { NailContext } from './context';
+
+/** What a judgement may wish of an element. How it is granted, if at all, is its technique's own. */
+export interface Wishes {
+  /** Clear so thick over what is encapsulated. */
+  'thicker-clear': { cap_um: number };
+  /** A thinner bed below it. */
+  'thinner-bed': { bed_um: number };
+  /** What stands up out of the clear (by its place in the list) turned or trimmed. */
+  'lie-along': { out: readonly number[] };
+  /** What follows the curve better, or is thinner. */
+  'lie-lower': Record<never, never>;
+  /** The same inside a tip. */
+  'lie-in-tip': Record<never, never>;
+  /** A size that fits, as a share of what it is. */
+  smaller: { share: number };
+  'nearer-middle': Record<never, never>;
+  /** Colours that can be told from their ground; `seen` by place in the list. */
+  'other-colours': { seen: (colour: string, i: number) => boolean };
+  /** A colour more between two others of a run. */
+  bridge: { product: string; words: string; at: number };
+  /** Colours that have `least_mm` to melt into each other, on a run of `run_mm`. */
+  'longer-fade': { run_mm: number; least_mm: number };
+  /** As many passes as it takes to cover. */
+  'more-passes': { passes: number };
+  /** Held by what hardens where no light comes. */
+  'sets-in-dark': Record<never, never>;
+  /** Less work, where time is short. */
+  quicker: Record<never, never>;
+}
+export type Wish = keyof Wishes;
+
+/** An element's options with others in their place, and what that means to an artist. */
+export interface Way<E> {
+  words: string;
+  options: Partial<E>;
+}
+
+export type Ways<E> = { [W in Wish]?: (element: E, wish: Wishes[W], context: NailContext) => Way<E>[] };
+
+/** What is laid in passes, until it covers. */
+export const COVERED: Ways<{ passes: number | 'cover' }> = {
+  'more-passes': ({ passes }) =>
+    passes === 'cover' ? [] : [{ words: 'Lay as many coats as it needs', options: { passes: 'cover' } }],
+};
