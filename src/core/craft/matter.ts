@@ -1,4 +1,5 @@
 import type { CharmShape } from '../model/charmShapes';
+import type { Profile } from '../geometry/profiles';
 
 /** What can lie on a nail, as plain data: bodies, what films are coloured with, and how matter is laid. */
 
@@ -41,14 +42,60 @@ export type Paint =
       stops: { product: string; at: number }[];
       mirror: boolean;
     }
-  | Shimmer;
+  | Shimmer
+  | Marble;
+
+/** Colours half mixed: veins of each, by its share of what was poured. */
+export interface Marble {
+  kind: 'marble';
+  parts: { product: string; share: number }[];
+  /** How wide a vein is, and which way it was drawn. */
+  vein_mm: number;
+  turn_deg: number;
+  /** 0: side by side; 1: stirred into one colour. */
+  mixed: number;
+  seed: number;
+  mirror: boolean;
+}
+
+export const GRAIN_SHAPES = ['round', 'hexagon', 'square', 'sliver'] as const;
+
+/** Many small bodies that nobody counts one by one. */
+export interface Grains {
+  words: string;
+  shape: (typeof GRAIN_SHAPES)[number];
+  size_mm: number;
+  thickness_um: number;
+  colour: string;
+  metallic: boolean;
+  /** How many are brought to a cm² where they lie thickest; those that fall on others do not hold. */
+  per_cm2: number;
+  seed: number;
+  mirror: boolean;
+}
+
+/** Something thin that is laid whole, in the outline of its place. */
+export interface Sheet {
+  words: string;
+  thickness_um: number;
+  colour: string;
+  metallic: boolean;
+  /** Share of its place that it covers: what is torn or rubbed off leaves gaps. */
+  whole: number;
+  /** How wide the shreds are that it breaks into. */
+  shred_mm: number;
+  seed: number;
+  mirror: boolean;
+}
 
 export type Deposit =
-  /** An even film. */
-  | { kind: 'conformal'; t_um: number }
+  /** A film that follows what lies below; without a profile, an even one. */
+  | { kind: 'conformal'; t_um: number; profile?: Profile }
   /** Poured: as much as a nail `t_um` thick at the apex holds, smooth above, filling what lies below. */
   | { kind: 'level'; t_um: number }
   | { kind: 'pieces'; pieces: PlacedPiece[]; pressed: boolean }
+  | { kind: 'grains'; grains: Grains; profile?: Profile }
+  | { kind: 'sheet'; sheet: Sheet }
   /** A ready tip over a bead of fixing gel; thicknesses at cuticle, apex and free edge. */
   | { kind: 'tip'; fixing_um: number; cuticle_um: number; apex_um: number; edge_um: number }
   /** A half tip on its place, over a film of glue. */

@@ -5,6 +5,7 @@ import type { SetDocument } from '../document/document';
 import type { NailName } from '../model/names';
 import type { Compiled } from '../compile/compile';
 import type { NailField } from '../simulate/field';
+import { isSolid } from '../simulate/layers';
 import type { FindingDraft, Fix } from './finding';
 import { lookOf } from '../compile/prepare';
 import type { Change } from '../document/changes';
@@ -95,5 +96,5 @@ export function granted<W extends Wish>(nail: NailCase, id: string, wish: W, ask
 
 /** The film layer that an operation laid, below which the pile can be read. */
 export function filmIndex(field: NailField, operation: string): number {
-  return field.films.findIndex((film) => film.operation === operation && film.kind !== 'hollow');
+  return field.films.findIndex((film) => film.operation === operation && isSolid(film));
 }

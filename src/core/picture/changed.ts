@@ -1,3 +1,4 @@
+import { productsIn } from '../craft/paints';
 import { areaOf } from '../craft/area';
 import { leastOf, mostOf } from '../model/extent';
 import type { Product } from '../model/product';
@@ -61,9 +62,10 @@ function thingsOf({ field, product }: Painted): Map<string, () => Box> {
     if (film.pieces) return;
     for (const disc of [...(around ?? []), ...(free ?? [])])
       things.set(`${i} ${JSON.stringify(disc)}`, () => square(disc.x, disc.y, disc.r_mm));
-    const stops = film.paint?.kind === 'blend' ? film.paint.stops.map((stop) => product(stop.product)) : [];
+    const mixed = productsIn(film.paint).map(product);
     const made = film.product && product(film.product);
-    const told = [i, film.kind, made, film.paint, stops, place, film.paint && thickest(film)];
+    const { kind, paint, profile, grains, sheet } = film;
+    const told = [i, kind, made, paint, mixed, profile, grains, sheet, place, paint && thickest(film)];
     things.set(JSON.stringify(told), () => boxOf(field, film));
   });
   return things;

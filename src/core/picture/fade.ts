@@ -1,15 +1,13 @@
 import { contextOf } from '../compile/prepare';
 import type { Element } from '../craft/techniques';
 import { techniqueOf } from '../craft/techniques';
-import type { Paint } from '../craft/matter';
+import { runOf, type Run } from '../craft/paints';
 import { BED, layerOf, over, type Triple } from '../colour/film';
 import { difference, hexOf, lchOf } from '../colour/space';
 import type { SetDocument } from '../document/document';
 import { leastOf, mostOf } from '../model/extent';
 import type { NailName } from '../model/names';
-import { blendAt } from '../simulate/pile';
-
-type Blend = Extract<Paint, { kind: 'blend' }>;
+import { blendAt } from '../simulate/paints';
 
 export interface Fade {
   /** After each pass, `#rrggbb` from the first colour to the last. */
@@ -30,20 +28,19 @@ export function fadeOf(set: SetDocument, nail: NailName, element: Element): Fade
   const context = contextOf(set, nail);
   const films = techniqueOf(element.kind)
     .plan(element, context)
-    .flatMap(({ paint, deposit }) =>
-      paint?.kind === 'blend' && deposit?.kind === 'conformal' ? [{ paint, t_um: deposit.t_um }] : [],
-    );
+    .flatMap(({ paint, deposit }) => {
+      const run = runOf(paint);
+      return run && deposit && 't_um' in deposit ? [{ run, t_um: deposit.t_um }] : [];
+    });
   if (films.length === 0) return undefined;
   const shares = Array.from({ length: SAMPLES + 1 }, (_, i) => i / SAMPLES);
   let ground = shares.map(() => BED);
-  const passes = films.map(({ paint, t_um }) => {
-    ground = shares.map((share, i) =>
-      over(layerOf(blendAt(paint, share, context.product), t_um), ground[i]!),
-    );
+  const passes = films.map(({ run, t_um }) => {
+    ground = shares.map((share, i) => over(layerOf(blendAt(run, share, context.product), t_um), ground[i]!));
     return ground.map(hexOf);
   });
   const at = (share: number) => ground[Math.round(share * SAMPLES)]!;
-  const { stops } = films[films.length - 1]!.paint;
+  const { stops } = films[films.length - 1]!.run;
   // Before its first colour and past its last a fade does not move, and is not meant to.
   const [first, span] = [stops[0]!.at, stops[stops.length - 1]!.at - stops[0]!.at];
   const steps = Array.from({ length: STRETCHES }, (_, i) =>
@@ -53,11 +50,11 @@ export function fadeOf(set: SetDocument, nail: NailName, element: Element): Fade
     passes,
     steps: steps.map((step) => Math.round(step * 10) / 10),
     evenness: mostOf(steps) > 0 ? leastOf(steps) / mostOf(steps) : 1,
-    dip: dipOf(films[films.length - 1]!.paint, shares, ground),
+    dip: dipOf(films[films.length - 1]!.run, shares, ground),
   };
 }
 
-function dipOf({ stops }: Blend, shares: readonly number[], seen: readonly Triple[]): Fade['dip'] {
+function dipOf({ stops }: Run, shares: readonly number[], seen: readonly Triple[]): Fade['dip'] {
   const chroma = seen.map((colour) => lchOf(colour).chroma);
   const near = (share: number) =>
     Math.max(

@@ -3,7 +3,7 @@ import type { Triple } from '../colour/film';
 import type { NailFrame } from '../geometry/frame';
 import { encode, type Raster } from './raster';
 import { KEY, turned } from './lighting';
-import { noise } from './hardware';
+import { noise } from '../geometry/noise';
 
 /** A finger is so much wider than its nail (common practice). */
 export const FINGER_SHARE = 1.26;

@@ -1,5 +1,6 @@
 import { linearOf } from '../colour/space';
 import type { Triple } from '../colour/film';
+import { noise } from '../geometry/noise';
 import type { PlacedPiece } from '../craft/matter';
 import { CHARM_FORMS } from '../craft/charmForms';
 import { pieceDistance } from '../craft/pieces';
@@ -104,6 +105,15 @@ function crinkled(x: number, y: number): number {
   return height;
 }
 
+/** How a sheet of leaf leans at a place, as tangents. */
+export function crinkleLean(x: number, y: number): [number, number] {
+  const h = 0.03;
+  return [
+    (-LEAF_SLOPE * (crinkled(x + h, y) - crinkled(x - h, y))) / (2 * h),
+    (-LEAF_SLOPE * (crinkled(x, y + h) - crinkled(x, y - h))) / (2 * h),
+  ];
+}
+
 /** A slope is read over so much: finer than a cast edge is. */
 const SLOPE_OVER_MM = 0.05;
 /** Where the one lamp stands: to the left and beyond the tip, over the nail. */
@@ -133,23 +143,4 @@ export function times(colour: Triple, factor: number): Triple {
 
 export function mix(a: Triple, b: Triple, t: number): Triple {
   return [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t, a[2] + (b[2] - a[2]) * t];
-}
-
-/** Smooth value noise, 0–1, the same everywhere and always. */
-export function noise(x: number, y: number): number {
-  const xi = Math.floor(x);
-  const yi = Math.floor(y);
-  const fx = x - xi;
-  const fy = y - yi;
-  const sx = fx * fx * (3 - 2 * fx);
-  const sy = fy * fy * (3 - 2 * fy);
-  const top = hash(xi, yi) + (hash(xi + 1, yi) - hash(xi, yi)) * sx;
-  const bottom = hash(xi, yi + 1) + (hash(xi + 1, yi + 1) - hash(xi, yi + 1)) * sx;
-  return top + (bottom - top) * sy;
-}
-
-function hash(x: number, y: number): number {
-  let h = Math.imul(x, 374761393) ^ Math.imul(y, 668265263);
-  h = Math.imul(h ^ (h >>> 13), 1274126177);
-  return ((h ^ (h >>> 16)) >>> 0) / 4294967296;
 }

@@ -1,6 +1,6 @@
 import type { Triple } from '../colour/film';
 import { CELLS_X, CELLS_Y, height_um, type NailField } from '../simulate/field';
-import { noise } from './hardware';
+import { noise } from '../geometry/noise';
 
 /**
  * One lamp for the whole hand: a soft box to the upper left, a strip to the right, the room around them. A surface

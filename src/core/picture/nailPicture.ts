@@ -5,9 +5,7 @@ import type { Box } from './changed';
 import { leansOf, turned, type Spot } from './lighting';
 import type { Raster } from './raster';
 import {
-  layCoat,
   layGround,
-  layInlays,
   layPlaces,
   laySheens,
   layStanding,
@@ -81,10 +79,7 @@ export function drawNail(
 }
 
 function layPile(row: Row, scene: Scene, from: number, to: number): void {
-  for (const item of scene.pile) {
-    if ('coat' in item) layCoat(row, item.coat, from, to);
-    else layInlays(row, item.inlays, from, to);
-  }
+  for (const lay of scene.pile) lay(row, from, to);
 }
 
 /** The stretch of a row that shows anything of the nail or of what stands on it. */

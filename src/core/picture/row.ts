@@ -1,11 +1,37 @@
-import { overChannel, type Triple } from '../colour/film';
+import { overChannel, type Layer, type Triple } from '../colour/film';
 import { outlineDistance_mm, type NailFrame } from '../geometry/frame';
 import type { NailField } from '../simulate/field';
 import { groundAt } from '../simulate/pile';
 import type { Drawn } from './hardware';
 import { edgeLean, light, type Spot, type Turn } from './lighting';
 import { encode } from './raster';
-import type { Coat, Lies, Scene } from './scene';
+
+/** Where a film lies: signed distance into it, in mm, at a point that is `d` inside the nail's outline; and between which y. */
+export interface Lies {
+  distance_mm: (x: number, y: number, d: number) => number;
+  low_mm: number;
+  high_mm: number;
+}
+
+/** A coloured film, as a layer at each of its points. */
+export interface Coat {
+  place: number;
+  layerAt: (x: number, y: number) => Layer;
+  /** How much of it mirrors as metal does; nothing, where it is no metal. */
+  metalAt?: (x: number, y: number) => number;
+  /** How coarse its metal is: 1 flakes, towards 0 a mirror. */
+  grain: number;
+  /** Height of its own above what it lies on, in mm, where it stands up from it. */
+  heightAt?: (x: number, y: number) => number;
+}
+
+export interface Sheen {
+  place: number;
+  matte: boolean;
+}
+
+/** Draws one layer of a pile into a row. */
+export type LayRow = (row: Row, from: number, to: number) => void;
 
 /**
  * One row of a picture's pixels at work. A nail is drawn row by row, every film over a whole row at a time: short loops
@@ -28,6 +54,10 @@ export interface Row {
   /** How coarse that metal is. */
   grain: Float64Array;
   matte: Float64Array;
+  /** How steeply relief leans there, to the right and to the tip; and whether there is any in this row. */
+  leanX: Float64Array;
+  leanY: Float64Array;
+  leans: boolean;
   /** How much of a pixel lies in each of the scene's places. */
   shares: Float64Array[];
   /** What stands highest over a pixel, and how much of it that covers. */
@@ -67,6 +97,9 @@ export function newRow(
     metal: array(),
     grain: array(),
     matte: array(),
+    leanX: array(),
+    leanY: array(),
+    leans: false,
     shares: Array.from({ length: places }, array),
     stands: Array.from<Drawn | undefined>({ length: width }),
     standing: array(),
@@ -116,6 +149,11 @@ export function layGround(row: Row, field: NailField, bareMatte: number, from: n
   row.metal.fill(0, from, to);
   row.grain.fill(1, from, to);
   row.matte.fill(bareMatte, from, to);
+  if (row.leans) {
+    row.leanX.fill(0, from, to);
+    row.leanY.fill(0, from, to);
+    row.leans = false;
+  }
 }
 
 /** How much of each pixel lies in each place. */
@@ -133,7 +171,9 @@ function layPlace(row: Row, place: Lies, shares: Float64Array, from: number, to:
 }
 
 /** A coat over what is there (Kubelka–Munk). */
-export function layCoat(row: Row, { place, layerAt, metalAt, grain }: Coat, from: number, to: number): void {
+export function layCoat(row: Row, coat: Coat, from: number, to: number): void {
+  const { place, layerAt, metalAt, grain, heightAt } = coat;
+  if (heightAt) layRelief(row, row.shares[place]!, heightAt, from, to);
   const shares = row.shares[place]!;
   const [red, green, blue] = row.colour;
   const { metal } = row;
@@ -148,6 +188,27 @@ export function layCoat(row: Row, { place, layerAt, metalAt, grain }: Coat, from
       ? metal[i]! + share * (Math.max(metal[i]!, metalAt(row.x[i]!, row.y)) - metal[i]!)
       : metal[i]! * (1 - share);
     if (metalAt) row.grain[i] = row.grain[i]! + share * (grain - row.grain[i]!);
+  }
+}
+
+/** A slope is read over so much: finer than a brush makes an edge. */
+const SLOPE_OVER_MM = 0.06;
+
+/** What stands up from the nail leans the light; what is laid over it later follows it. */
+function layRelief(
+  row: Row,
+  shares: Float64Array,
+  heightAt: NonNullable<Coat['heightAt']>,
+  from: number,
+  to: number,
+): void {
+  const h = SLOPE_OVER_MM;
+  for (let i = from; i < to; i += 1) {
+    if (shares[i]! <= 0) continue;
+    const x = row.x[i]!;
+    row.leanX[i] = row.leanX[i]! - (heightAt(x + h, row.y) - heightAt(x - h, row.y)) / (2 * h);
+    row.leanY[i] = row.leanY[i]! - (heightAt(x, row.y + h) - heightAt(x, row.y - h)) / (2 * h);
+    row.leans = true;
   }
 }
 
@@ -171,7 +232,7 @@ export function layInlays(row: Row, inlays: readonly Drawn[], from: number, to: 
 }
 
 /** Gloss or matte, the last laid over the others. */
-export function laySheens(row: Row, sheens: Scene['sheens'], from: number, to: number): void {
+export function laySheens(row: Row, sheens: readonly Sheen[], from: number, to: number): void {
   const { matte } = row;
   for (const sheen of sheens) {
     const shares = row.shares[sheen.place]!;
@@ -197,6 +258,10 @@ export function lightRow(
   for (let i = from; i < to; i += 1) {
     spot.x = row.x[i]!;
     leanAt(spot.x, row.y, lean);
+    if (row.leans) {
+      lean[0] += row.leanX[i]!;
+      lean[1] += row.leanY[i]!;
+    }
     const edge = edgeLean(d[i]!);
     if (edge > 0) {
       const inX = d[i]! - (i > 0 ? d[i - 1]! : -1);

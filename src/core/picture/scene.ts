@@ -1,107 +1,141 @@
-import type { Layer } from '../colour/film';
 import { isStanding, liesInside } from '../craft/bodies';
 import { areaOf } from '../craft/area';
-import { shimmerAt } from '../craft/shimmer';
 import type { Place } from '../craft/operation';
 import type { NailFrame } from '../geometry/frame';
+import { profileShare } from '../geometry/profiles';
 import { append, leastOf, mostOf } from '../model/extent';
 import type { Product } from '../model/product';
-import { layerCache, pigmentAlong } from '../simulate/pile';
+import { paintedWith } from '../simulate/paints';
+import { layerCache } from '../simulate/pile';
 import type { Film, NailField } from '../simulate/field';
+import { strewn } from './grains';
 import { drawPiece, type Drawn } from './hardware';
-
-/** Where a film lies: signed distance into it, in mm, at a point that is `d` inside the nail's outline; and between which y. */
-export interface Lies {
-  distance_mm: (x: number, y: number, d: number) => number;
-  low_mm: number;
-  high_mm: number;
-}
-
-/** A coloured film, as a layer at each of its points. */
-export interface Coat {
-  place: number;
-  layerAt: (x: number, y: number) => Layer;
-  /** How much of it mirrors as metal does; nothing, where it is no metal. */
-  metalAt?: (x: number, y: number) => number;
-  /** How coarse its metal is: 1 flakes, towards 0 a mirror. */
-  grain: number;
-}
-
-export interface Sheen {
-  place: number;
-  matte: boolean;
-}
+import { layCoat, layInlays, type Coat, type LayRow, type Lies, type Sheen } from './row';
+import { sheeted } from './sheets';
 
 /** What of a pile shows: coloured coats and inlays in order, the finish, and what stands out of it. */
 export interface Scene {
   places: Lies[];
-  pile: ({ coat: Coat } | { inlays: Drawn[] })[];
+  pile: LayRow[];
   sheens: Sheen[];
   standing: Drawn[];
   bareMatte: number;
 }
 
-export function sceneOf(field: NailField, product: (id: string) => Product, px_per_mm: number): Scene {
-  const places: Lies[] = [];
-  const index = new Map<string, number>();
-  const layer = layerCache();
-  const placeOf = (film: Film) => {
-    const key = JSON.stringify(film.place);
-    if (!index.has(key)) {
-      index.set(key, places.length);
-      places.push(liesOn(field.frame, film.place, 1 / px_per_mm));
+/** What a layer is drawn with. */
+interface On {
+  field: NailField;
+  product: (id: string) => Product;
+  scene: Scene;
+  layer: ReturnType<typeof layerCache>;
+  placeOf: (film: Film) => number;
+}
+
+/** How each kind of layer shows: what it adds to the scene. */
+const SHOWN: Record<Film['kind'], (film: Film, on: On) => void> = {
+  film: (film, { field, product, scene, layer, placeOf }) => {
+    const made = film.product ? product(film.product) : undefined;
+    if (film.paint) {
+      const coat = coatOf(film, { field, product, layer, made, place: placeOf(film) });
+      scene.pile.push((row, from, to) => layCoat(row, coat, from, to));
     }
-    return index.get(key)!;
-  };
+    // Powder keeps the gloss of the top it is burnished on.
+    if (made?.family !== 'mirror-powder')
+      scene.sheens.push({ place: placeOf(film), matte: made?.family === 'top-matte' });
+  },
+  pieces: (film, { scene }) => {
+    const drawn = film.pieces!.map(drawPiece);
+    const inlays = drawn.filter((one) => liesInside(one.piece));
+    if (inlays.length > 0) scene.pile.push((row, from, to) => layInlays(row, inlays, from, to));
+    append(
+      scene.standing,
+      drawn.filter((one) => isStanding(one.piece)),
+    );
+  },
+  grains: (film, { field, scene, placeOf }) => {
+    scene.pile.push(strewn(film, field.frame, placeOf(film)));
+  },
+  sheet: (film, { scene, placeOf }) => {
+    scene.pile.push(sheeted(film.sheet!, placeOf(film)));
+  },
+  tip: (film, { scene, placeOf }) => {
+    scene.sheens.push({ place: placeOf(film), matte: false });
+  },
+  hollow: () => undefined,
+  old: (film, { scene, placeOf }) => {
+    scene.sheens.push({ place: placeOf(film), matte: false });
+  },
+};
+
+export function sceneOf(field: NailField, product: (id: string) => Product, px_per_mm: number): Scene {
   const scene: Scene = {
-    places,
+    places: [],
     pile: [],
     sheens: [],
     standing: [],
     bareMatte: field.films.length === 0 ? 0.6 : 0,
   };
-  for (const film of field.films) {
-    if (film.kind === 'hollow') continue;
-    if (film.pieces) {
-      const drawn = film.pieces.map(drawPiece);
-      const inlays = drawn.filter((one) => liesInside(one.piece));
-      if (inlays.length > 0) scene.pile.push({ inlays });
-      append(
-        scene.standing,
-        drawn.filter((one) => isStanding(one.piece)),
-      );
-      continue;
+  const index = new Map<string, number>();
+  const placeOf = (film: Film) => {
+    const key = JSON.stringify(film.place);
+    if (!index.has(key)) {
+      index.set(key, scene.places.length);
+      scene.places.push(liesOn(field.frame, film.place, 1 / px_per_mm));
     }
-    const made = film.product ? product(film.product) : undefined;
-    if (film.paint) {
-      const pigmentAt = pigmentAlong(film, field.frame, product);
-      const t_um = film.t_um.reduce((most, t) => Math.max(most, t), 0);
-      const layerAt =
-        film.paint.kind !== 'product'
-          ? (x: number, y: number) => layer(pigmentAt(x, y), t_um)
-          : always(layer(pigmentAt(0, 0), t_um));
-      const metal =
-        film.paint.kind === 'shimmer'
-          ? { metalAt: shimmerAt(film.paint) }
-          : made?.effect === 'metallic'
-            ? { metalAt: always(1) }
-            : {};
-      const grain = made?.family === 'mirror-powder' ? MIRROR_GRAIN : 1;
-      scene.pile.push({ coat: { place: placeOf(film), layerAt, ...metal, grain } });
-    }
-    // Powder keeps the gloss of the top it is burnished on.
-    if (made?.family !== 'mirror-powder')
-      scene.sheens.push({ place: placeOf(film), matte: made?.family === 'top-matte' });
-  }
+    return index.get(key)!;
+  };
+  const on: On = { field, product, scene, layer: layerCache(), placeOf };
+  for (const film of field.films) SHOWN[film.kind](film, on);
   return scene;
+}
+
+/** A coloured film at each of its points: its layer, its metal, and where it is shaped, its height. */
+function coatOf(
+  film: Film,
+  {
+    field: { frame },
+    product,
+    layer,
+    made,
+    place,
+  }: Pick<On, 'field' | 'product' | 'layer'> & { made: Product | undefined; place: number },
+): Coat {
+  const { pigmentAt, even, metalAt } = paintedWith(film, frame, product);
+  const t_um = film.t_um.reduce((most, t) => Math.max(most, t), 0);
+  const share = film.profile && shapedBy(film.profile, frame, film.place);
+  const flat = layer(pigmentAt(0, 0), t_um);
+  const layerAt = share
+    ? (x: number, y: number) => layer(pigmentAt(x, y), fullOf(film) * share(x, y))
+    : even
+      ? () => flat
+      : (x: number, y: number) => layer(pigmentAt(x, y), t_um);
+  return {
+    place,
+    layerAt,
+    ...(metalAt ? { metalAt } : {}),
+    grain: made?.family === 'mirror-powder' ? MIRROR_GRAIN : 1,
+    ...(share && t_um > STANDS_UP_UM
+      ? { heightAt: (x: number, y: number) => (fullOf(film) / 1000) * share(x, y) }
+      : {}),
+  };
+}
+
+/** Where a shaped film would be in full: finer than a cell of the grid, its middle may lie in none. */
+function fullOf({ full_um, t_um }: Film): number {
+  return full_um ?? t_um.reduce((most, t) => Math.max(most, t), 0);
+}
+
+/** Lower than this nothing is felt, nor throws a light of its own (common practice). */
+const STANDS_UP_UM = 60;
+
+function shapedBy(profile: NonNullable<Film['profile']>, frame: NailFrame, place: Place) {
+  const share = profileShare(profile, frame);
+  const { distance_mm } = areaOf(frame, place);
+  return (x: number, y: number) => share(x, y, distance_mm(x, y));
 }
 
 /** Burnished powder is too fine for its flakes to be told apart (by the look of it). */
 const MIRROR_GRAIN = 0.04;
-
-function always<T>(value: T): () => T {
-  return () => value;
-}
 
 /** Spared where the place is the whole nail or more than a pixel away. */
 function liesOn(frame: NailFrame, place: Place, pixel_mm: number): Lies {

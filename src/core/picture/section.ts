@@ -7,6 +7,7 @@ import { seenFromAbove_mm } from '../geometry/frame';
 import { leastOf, mostOf } from '../model/extent';
 import type { Product } from '../model/product';
 import { CELLS_X, CELLS_Y, CURED, GELLED, NONE, type Film, type NailField } from '../simulate/field';
+import { LAYER_FACTS } from '../simulate/layers';
 import { rounded } from '../model/rounded';
 
 /** One film cut through: its thickness along the cut, and how to colour it. */
@@ -70,19 +71,13 @@ function cut(
       const stands = film.pieces?.some(isStanding) ?? false;
       const made = film.product ? product(film.product) : undefined;
       const coloured =
-        film.pieces?.[0]?.colour ?? (film.paint && made ? hexOf(masstone(pigmentOf(made))) : undefined);
+        (film.pieces?.[0] ?? film.grains ?? film.sheet)?.colour ??
+        (film.paint && made ? hexOf(masstone(pigmentOf(made))) : undefined);
       const phases = cells.map((cell) => film.phase[cell]!).filter((phase) => phase !== NONE);
       const least = Math.min(CURED, leastOf(phases));
       return {
         operation: film.operation,
-        words:
-          film.kind === 'old'
-            ? 'old set'
-            : film.kind === 'tip' || film.kind === 'hollow'
-              ? film.kind
-              : film.kind === 'pieces'
-                ? film.pieces![0]!.words
-                : (made?.name ?? ''),
+        words: LAYER_FACTS[film.kind].words(film, made),
         kind: film.kind,
         stands,
         ...(coloured ? { colour: coloured } : {}),

@@ -1,3 +1,4 @@
+import { productsIn } from '../craft/paints';
 import type { Operation } from '../craft/operation';
 import type { Product } from '../model/product';
 import type { Round } from '../timing/rounds';
@@ -14,8 +15,7 @@ export function inOrderOfUse(
     for (const id of round.operations) {
       const operation = byId.get(id);
       if (operation?.product) used.add(operation.product);
-      if (operation?.paint?.kind === 'blend')
-        for (const stop of operation.paint.stops) used.add(stop.product);
+      for (const id of productsIn(operation?.paint)) used.add(id);
     }
   }
   return [...used].flatMap((id) => products.find((product) => product.id === id) ?? []);

@@ -1,7 +1,8 @@
 import type { Practice } from '../model/practice';
 import { NAILS } from '../model/names';
 import { element, setWearing } from '../testing/sets';
-import { CELLS_X, thickness_um, type NailField } from '../simulate/field';
+import { CELLS_X, type NailField } from '../simulate/field';
+import { thickness_um } from '../simulate/layers';
 import { planNail } from './nailPlan';
 import { planSet } from './planSet';
 import type { SetDocument } from '../document/document';

@@ -5,7 +5,8 @@ import type { NailFrame } from '../geometry/frame';
 import type { Plate } from '../model/nail';
 import { encode, type Surface } from '../craft/surface';
 import type { Place } from '../craft/operation';
-import type { Paint, PlacedPiece } from '../craft/matter';
+import type { Grains, Paint, PlacedPiece, Sheet } from '../craft/matter';
+import type { Profile } from '../geometry/profiles';
 import { beadShare } from '../geometry/bead';
 
 /** Cells across and along; fine enough for areas of a tenth of a mm², cheap enough for ten nails at a keystroke. */
@@ -41,10 +42,15 @@ export interface Grid {
 export interface Film {
   operation: string;
   product?: string;
-  kind: 'film' | 'pieces' | 'tip' | 'hollow' | 'old';
+  kind: 'film' | 'pieces' | 'grains' | 'sheet' | 'tip' | 'hollow' | 'old';
   place: Place;
   paint?: Paint;
+  /** How thick it is by place, and where it is in full. */
+  profile?: Profile;
+  full_um?: number;
   pieces?: PlacedPiece[];
+  grains?: Grains;
+  sheet?: Sheet;
   t_um: Float32Array;
   phase: Uint8Array;
   /** Lamp seconds that reached its bottom; for what dries or sets, the seconds that have passed. */
@@ -172,13 +178,6 @@ export function height_um(field: NailField, cell: number, until = field.films.le
   let height = 0;
   for (let f = 0; f < until; f += 1) height += field.films[f]!.t_um[cell]!;
   return height;
-}
-
-/** Thickness of the nail at a cell, in µm: plate, tip and product, without what is hollow. */
-export function thickness_um(field: NailField, cell: number): number {
-  let thick = field.grid.plate_um[cell]!;
-  for (const film of field.films) if (film.kind !== 'hollow') thick += film.t_um[cell]!;
-  return thick;
 }
 
 /** The cell that a point lies in, or −1 outside the grid. */

@@ -4,7 +4,8 @@ import { decode, encode, type Material } from '../craft/surface';
 import { smooth } from '../geometry/smooth';
 import type { Product } from '../model/product';
 import type { Cover } from './cover';
-import { cellY, height_um, NONE, thickness_um, type Film, type NailField } from './field';
+import { isSolid, LAYER_FACTS, thickness_um } from './layers';
+import { cellY, height_um, NONE, type Film, type NailField } from './field';
 import { feather } from './pour';
 
 /** What a file can go into that it should not. */
@@ -57,7 +58,7 @@ export function file(
     for (let f = field.films.length - 1; f >= 0 && off > 1e-6; f -= 1) {
       const film = field.films[f]!;
       const t = film.t_um[cell]!;
-      if (t <= 0 || film.kind === 'hollow') continue;
+      if (t <= 0 || !isSolid(film)) continue;
       const what = kindOf(film, product);
       const taken = Math.min(t, off);
       film.t_um[cell] = t - taken;
@@ -97,7 +98,7 @@ function clear_um(field: NailField, cell: number, product: (id: string) => Produ
   let clear = 0;
   for (let f = field.films.length - 1; f >= 0; f -= 1) {
     const film = field.films[f]!;
-    if (film.t_um[cell]! <= 0 || film.kind === 'hollow') continue;
+    if (film.t_um[cell]! <= 0 || !isSolid(film)) continue;
     if (kindOf(film, product)) return clear;
     clear += film.t_um[cell]!;
   }
@@ -115,7 +116,7 @@ const BUILT: readonly Laid[] = ['structure', 'acrylic', 'dip'];
 
 /** What of a film the artist would miss; clear and tip are there to be filed. */
 function kindOf(film: Film, product: (id: string) => Product): Reached | undefined {
-  if (film.kind === 'pieces') return 'piece';
+  if (LAYER_FACTS[film.kind].kept) return 'piece';
   if (film.kind !== 'film') return undefined;
   const family = film.product ? product(film.product).family : undefined;
   // A bed or tip built in a colour of its own is there to be filed to shape.
@@ -130,17 +131,8 @@ function bare(field: NailField, cell: number, product: (id: string) => Product):
   let material: Material = 'plate';
   for (let f = field.films.length - 1; f >= 0; f -= 1) {
     const film = field.films[f]!;
-    if (film.t_um[cell]! <= 0 || film.kind === 'hollow') continue;
-    material =
-      film.kind === 'pieces'
-        ? 'piece'
-        : film.kind === 'tip'
-          ? 'tip'
-          : film.kind === 'old'
-            ? 'old'
-            : film.product
-              ? FAMILIES[product(film.product).family].material
-              : 'gel';
+    if (film.t_um[cell]! <= 0 || !isSolid(film)) continue;
+    material = LAYER_FACTS[film.kind].material(film.product ? product(film.product) : undefined);
     break;
   }
   field.surface[cell] = encode({

@@ -10,7 +10,8 @@ import { NAILS, type NailName } from '../model/names';
 import { SHAPES } from '../model/shapes';
 import { chance } from '../model/chance';
 import { element, findingsOn, setWearing } from '../testing/sets';
-import { CELLS_X, CELLS_Y, CURED, height_um, NONE, thickness_um, type Film, type NailField } from './field';
+import { CELLS_X, CELLS_Y, CURED, height_um, NONE, type Film, type NailField } from './field';
+import { thickness_um } from './layers';
 import { nominalSteps, simulateNail } from './simulate';
 
 /* Nails of many measures, with pieces buried where they may lie. */

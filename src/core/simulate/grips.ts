@@ -6,6 +6,7 @@ import { outlineDistance_mm } from '../geometry/frame';
 import type { Product } from '../model/product';
 import type { Cover } from './cover';
 import { cellX, cellY, extentWords, NONE, type NailField } from './field';
+import { LAYER_FACTS } from './layers';
 import { isFixed } from './mount';
 
 /** Smaller faults are not reported: a brush is not a ruler. */
@@ -92,7 +93,7 @@ function isAtSkin(field: NailField, cell: number): boolean {
 function topFilm_um(field: NailField, cell: number): number {
   for (let f = field.films.length - 1; f >= 0; f -= 1) {
     const film = field.films[f]!;
-    if (film.kind === 'film' && film.phase[cell] !== NONE) return film.t_um[cell]!;
+    if (LAYER_FACTS[film.kind].hardens && film.phase[cell] !== NONE) return film.t_um[cell]!;
   }
   return 0;
 }

@@ -1,12 +1,13 @@
 import { neededDose } from '../craft/cure';
-import { FAMILIES, lampOf, settingOf } from '../craft/families';
+import type { Grains } from '../craft/matter';
+import { FAMILIES, settingOf } from '../craft/families';
 import { ALL_SURFACES, encode, FINISHES, flagSurfaces, type Finish } from '../craft/surface';
 import type { Product } from '../model/product';
 import type { Cover } from './cover';
+import { passes } from './grains';
+import { LAYER_FACTS } from './layers';
 import { CELLS_X, CELLS_Y, CURED, GELLED, NONE, WET, type Film, type NailField } from './field';
 
-/** Depth of a ready tip in which light falls to 1/e: near clear (common practice). */
-const TIP_DEPTH_UM = 4000;
 /** A billionth of slack: a dose that just meets its need in exact numbers must meet it here. */
 const SLACK = 1 - 1e-6;
 
@@ -21,19 +22,19 @@ export function shine(field: NailField, seconds: number, product: (id: string) =
   if (lowest < 0) return;
   const above = new Float32Array(cells);
   let shade: Float32Array | undefined;
+  const strewn: Strewn[] = [];
   let hardened = false;
   // From the top film down, so that what lies above is summed as it is passed.
   for (let f = field.films.length - 1; f >= lowest; f -= 1) {
     const film = field.films[f]!;
-    if (film.kind === 'hollow') continue;
-    if (film.kind === 'pieces') {
-      // Stones and clear pieces let light round and through them; metal does not.
-      if (film.shade_mm) deepen((shade ??= new Float32Array(cells)), film.shade_mm);
-      continue;
-    }
+    // Stones and clear pieces let light round and through them; metal does not.
+    if (film.shade_mm) deepen((shade ??= new Float32Array(cells)), film.shade_mm);
+    if (film.grains) strewn.push({ film, grains: film.grains });
+    const { depth_um, kept, solid, hardens } = LAYER_FACTS[film.kind];
+    if (kept || !solid) continue;
     const made = film.product ? product(film.product) : undefined;
-    const depth = film.kind === 'tip' ? TIP_DEPTH_UM : made && lampOf(made)?.depth_um;
-    const needs = film.kind === 'film' && made ? neededDose(made) : undefined;
+    const depth = depth_um(made);
+    const needs = hardens && made ? neededDose(made) : undefined;
     let open = false;
     for (let cell = 0; cell < cells; cell += 1) {
       const phase = film.phase[cell]!;
@@ -46,7 +47,7 @@ export function shine(field: NailField, seconds: number, product: (id: string) =
       }
       const side = shade && shade[cell]! > 0 ? (shade[cell]! * 1000) / depth : 0;
       const over = film.below ? film.t_um[cell]! / depth : above[cell]!;
-      film.dose[cell]! += seconds * Math.exp(-over - side);
+      film.dose[cell]! += seconds * Math.exp(-over - side) * between(strewn, cell, depth);
       if (film.dose[cell]! >= needs.cured * SLACK) {
         film.phase[cell] = CURED;
         hardened = true;
@@ -61,6 +62,20 @@ export function shine(field: NailField, seconds: number, product: (id: string) =
     film.settled = !open;
   }
   if (hardened) settleSurface(field, product);
+}
+
+interface Strewn {
+  film: Film;
+  grains: Grains;
+}
+
+/** The share of light that passes all grains above. */
+function between(strewn: readonly Strewn[], cell: number, depth_um: number): number {
+  let share = 1;
+  for (const { film, grains } of strewn)
+    if (film.phase[cell] !== NONE)
+      share *= passes(film.t_um[cell]! / grains.thickness_um, grains.size_mm, depth_um);
+  return share;
 }
 
 function deepen(shade: Float32Array, by: Float32Array): void {
@@ -131,7 +146,7 @@ const FINISHED_CODE = Object.fromEntries(
 
 /** After light or time, each wet or gelled surface takes the phase of the film that holds it. */
 function settleSurface(field: NailField, product: (id: string) => Product): void {
-  const films = field.films.filter((film) => film.kind === 'film');
+  const films = field.films.filter((film) => LAYER_FACTS[film.kind].hardens);
   const finishes = films.map((film) =>
     film.product ? FINISHED_CODE[FAMILIES[product(film.product).family].finish] : undefined,
   );

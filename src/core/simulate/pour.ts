@@ -2,6 +2,7 @@ import { smooth } from '../geometry/smooth';
 import type { NailFrame } from '../geometry/frame';
 import { beadShare } from '../geometry/bead';
 import type { Cover } from './cover';
+import { LAYER_FACTS } from './layers';
 import { CELLS_X, CELLS_Y, cellX, cellY, height_um, type NailField } from './field';
 
 /** Product is feathered to the skin over this width (common practice). */
@@ -78,8 +79,7 @@ export function pour(field: NailField, cover: Cover, t_um: number): Poured {
 
 function lastFilm(field: NailField): number {
   for (let f = field.films.length - 1; f >= 0; f -= 1) {
-    const { kind } = field.films[f]!;
-    if (kind === 'film' || kind === 'tip' || kind === 'old') return f;
+    if (LAYER_FACTS[field.films[f]!.kind].bears) return f;
   }
   return -1;
 }

@@ -1,4 +1,3 @@
-import { FAMILIES } from '../craft/families';
 import { laidBy, type Operation } from '../craft/operation';
 import { decode, encode, flagSurfaces, SURFACE_COUNT, surfaceWords } from '../craft/surface';
 import { lookup, rowOf } from '../craft/surfaces';
@@ -6,15 +5,14 @@ import { append } from '../model/extent';
 import type { Product } from '../model/product';
 import type { Compiled } from '../compile/compile';
 import { coverOf, newCovers, type Cover, type Covers } from './cover';
-import { CELLS_X, CELLS_Y, cellX, cellY, CURED, makeField, newFilm, spotWords, WET } from './field';
-import type { Edge, Film, NailField } from './field';
+import { cellX, cellY, makeField, spotWords } from './field';
+import type { Edge, NailField } from './field';
 import { file, type FiledInto } from './filing';
 import { judgeGrip, MIN_FAULT_MM2, type Verdict } from './grips';
-import { layOnNail } from './laid';
+import { layersOf } from './layings';
 import { activate, isWet, passTime, shine } from './light';
-import { glueOn, isFixed, mount } from './mount';
-import { fillHollow, tipFace, turnedOver } from './tipInside';
-import { pour } from './pour';
+import { isFixed } from './mount';
+import { tipFace } from './tipInside';
 
 /** What a nail is like after an operation, as the scheduler needs to know it. */
 export interface StateAfter {
@@ -163,60 +161,9 @@ function layForm({ grid, surface }: NailField): void {
 }
 
 function deposit(run: Run, operation: Operation, cover: Cover): void {
-  const { field } = run;
-  const what = operation.deposit!;
-  const made = operation.product ? run.product(operation.product) : undefined;
-  const film = (kind: Film['kind']) => newFilm(operation.id, kind, operation.place, operation.product);
-  if (what.kind === 'tip') {
-    const { fixing_um, hollow_um, tip_um } = mount(field, cover, what);
-    append(field.films, [
-      filled(film('film'), fixing_um, WET),
-      filled(film('hollow'), hollow_um, CURED),
-      ...turnedOver(run.tip),
-      filled(film('tip'), tip_um, CURED),
-    ]);
-    delete run.tip;
-    return;
-  }
-  if (what.kind === 'half-tip') {
-    const { glue_um, tip_um } = glueOn(field, cover, what);
-    field.films.push(filled(film('film'), glue_um, WET), filled(film('tip'), tip_um, CURED));
-    return;
-  }
-  if (what.kind === 'pieces') {
-    const { t_um, gap_um, shade_mm } = layOnNail(field, cover, what.pieces, what.pressed);
-    if (gap_um.some((gap) => gap > 1)) field.films.push(filled(film('hollow'), gap_um, CURED));
-    const laid = filled(film('pieces'), t_um, CURED);
-    laid.pieces = what.pieces;
-    if (shade_mm) laid.shade_mm = shade_mm;
-    field.films.push(laid);
-    return;
-  }
-  if (what.kind === 'fill') {
-    fillHollow(field, film('film'), operation.paint);
-    return;
-  }
-  const next = film('film');
-  if (operation.paint) next.paint = operation.paint;
-  if (what.kind === 'level') {
-    const poured = pour(field, cover, what.t_um);
-    next.level_um = poured.level_um;
-    next.brought_mm3 = poured.brought_mm3;
-    filled(next, poured.t_um, WET);
-  } else {
-    const t_um = new Float32Array(CELLS_X * CELLS_Y);
-    for (const cell of cover.touched) t_um[cell] = what.t_um * cover.share[cell]!;
-    const hardens = made && FAMILIES[made.family].hardens !== 'never';
-    filled(next, t_um, hardens ? WET : CURED);
-    if (!hardens) next.settled = true;
-  }
-  field.films.push(next);
-}
-
-function filled(film: Film, t_um: Float32Array, phase: number): Film {
-  film.t_um = t_um;
-  for (let cell = 0; cell < t_um.length; cell += 1) if (t_um[cell]! > 0) film.phase[cell] = phase;
-  return film;
+  append(run.field.films, layersOf({ ...run, operation, cover }));
+  // Put on, the tip is part of the nail.
+  if (rowOf(operation.verb).lengthens === 'tip') delete run.tip;
 }
 
 function fileDown(run: Run, operation: Operation, cover: Cover): void {

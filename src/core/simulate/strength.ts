@@ -1,7 +1,8 @@
 import { curveOf } from '../geometry/curve';
 import { evenStrips, sectionOf } from '../geometry/section';
 import { rounded } from '../model/rounded';
-import { CELLS_X, CELLS_Y, cellX, cellY, type NailField } from './field';
+import { CELLS_X, CELLS_Y, cellX, cellY, type Film, type NailField } from './field';
+import { isSolid } from './layers';
 
 /** A finished nail in the figures that an artist feels for: thicknesses in mm, and what it carries. */
 export interface NailBody {
@@ -32,6 +33,10 @@ const reference = (() => {
 const NEAR_EDGE_MM = 1.5;
 /** What stands higher than this on a nail is a stone or a charm, and bears nothing. */
 const STANDS_UM = 300;
+
+function stands({ pieces, t_um }: Film, cell: number): boolean {
+  return pieces !== undefined && t_um[cell]! > STANDS_UM;
+}
 
 const known = new WeakMap<NailField, NailBody>();
 
@@ -78,10 +83,7 @@ function measured(field: NailField): NailBody {
 /** Films, tip and flat pieces over the plate, without what is hollow and what stands. */
 function layers_mm(field: NailField, cell: number): number {
   let sum = 0;
-  for (const { kind, t_um } of field.films) {
-    const t = t_um[cell]!;
-    if (kind !== 'hollow' && !(kind === 'pieces' && t > STANDS_UM)) sum += t;
-  }
+  for (const film of field.films) if (isSolid(film) && !stands(film, cell)) sum += film.t_um[cell]!;
   return sum / 1000;
 }
 
@@ -96,7 +98,7 @@ export function edge_mm(field: NailField): number {
     if (!grid.inside[cell] || y < frame.length_mm - free / 3) continue;
     // The rim itself is only partly covered by the grid.
     if (frame.halfWidth_mm(y) - Math.abs(grid.x[cellX(cell)]!) < grid.pitch_mm) continue;
-    if (field.films.some((film) => film.kind === 'pieces' && film.t_um[cell]! > STANDS_UM)) continue;
+    if (field.films.some((film) => stands(film, cell))) continue;
     sum += grid.plate_um[cell]! / 1000 + layers_mm(field, cell);
     count += 1;
   }

@@ -11,7 +11,8 @@ import { planSet } from '../plan/planSet';
 import { factsOf } from '../testing/facts';
 import { codesOn, element, findingsOn, QUICK, setWearing } from '../testing/sets';
 import { checkSitting } from '../testing/sittingChecker';
-import { cellX, cellY, thickness_um } from './field';
+import { cellX, cellY } from './field';
+import { thickness_um } from './layers';
 import { pileColours } from './pile';
 
 const SMILE = { rise_mm: 0, depth_mm: 2.5, tilt_mm: 0 };

@@ -5,6 +5,7 @@ import { techniqueOf, type Element } from '../../craft/techniques';
 import { mostOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import { cellX, cellY, NONE, type Film, type NailField } from '../../simulate/field';
+import { isSolid } from '../../simulate/layers';
 import { pileColours } from '../../simulate/pile';
 import { lookOf } from '../../compile/prepare';
 import type { FindingDraft, Fix } from '../finding';
@@ -159,7 +160,7 @@ const TAKEN_SAMPLES = 24;
 
 /** Cells that an operation's films lie on. */
 function laidOn(field: NailField, operation: string): number {
-  const film = field.films.find((one) => one.operation === operation && one.kind !== 'hollow');
+  const film = field.films.find((one) => one.operation === operation && isSolid(one));
   return film ? film.phase.reduce((sum, phase) => sum + (phase === NONE ? 0 : 1), 0) : 0;
 }
 

@@ -4,6 +4,7 @@ import { pieceOutline } from '../../craft/pieces';
 import { mostOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import { cellAt, height_um } from '../../simulate/field';
+import { isSolid } from '../../simulate/layers';
 import { pieceStands_mm } from '../../craft/pieces';
 import { beadShare } from '../../geometry/bead';
 import type { FindingDraft } from '../finding';
@@ -150,7 +151,7 @@ function judgeBelow(nail: NailCase, laid: Operation): FindingDraft[] {
       const film = nail.field.films[f]!;
       // A ready tip is the build itself, not a base that could be thinner.
       if (film.kind === 'tip') below = 0;
-      else if (film.kind !== 'hollow') below += film.t_um[cell]!;
+      else if (isSolid(film)) below += film.t_um[cell]!;
     }
     most = Math.max(most, below);
   }

@@ -1,3 +1,4 @@
+import { runOf } from '../../craft/paints';
 import { leastOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import type { FindingDraft } from '../finding';
@@ -13,15 +14,15 @@ export const fadeShort: NailRule = {
   check: (nail) => {
     const told = new Set<string>();
     return nail.operations.flatMap((operation): FindingDraft[] => {
-      const { paint } = operation;
-      if (paint?.kind !== 'blend' || told.has(operation.element)) return [];
-      const run_mm = paint.direction === 'along' ? nail.context.frame.length_mm : nail.context.frame.arc_mm;
-      const gaps = paint.stops.slice(1).map((stop, i) => (stop.at - paint.stops[i]!.at) * run_mm);
+      const run = runOf(operation.paint);
+      if (!run || told.has(operation.element)) return [];
+      const run_mm = run.direction === 'along' ? nail.context.frame.length_mm : nail.context.frame.arc_mm;
+      const gaps = run.stops.slice(1).map((stop, i) => (stop.at - run.stops[i]!.at) * run_mm);
       const least = leastOf(gaps);
       if (least >= LEAST_MM) return [];
       told.add(operation.element);
       const i = gaps.indexOf(least);
-      const name = (at: number) => nail.context.product(paint.stops[at]!.product).name;
+      const name = (at: number) => nail.context.product(run.stops[at]!.product).name;
       return [
         {
           severity: 'warn',

@@ -2,12 +2,14 @@ import { GROUNDS, HIDING_RATIO, layerOf, over, grey } from '../../colour/film';
 import { pigmentOf } from '../../colour/pigments';
 import { luminance } from '../../colour/space';
 import { coatOf } from '../../craft/cure';
+import { isMeantToCover, runOf } from '../../craft/paints';
 import type { Operation } from '../../craft/operation';
 import type { Element } from '../../craft/techniques';
 import type { Product } from '../../model/product';
 import type { Region } from '../../model/region';
 import { rounded } from '../../model/rounded';
-import { CELLS_X, cellX, cellY } from '../../simulate/field';
+import { cellX, cellY } from '../../simulate/field';
+import { runShare } from '../../simulate/paints';
 import { pileColours } from '../../simulate/pile';
 import type { FindingDraft } from '../finding';
 import { granted, filmIndex, type NailCase, type NailRule } from '../rule';
@@ -35,7 +37,8 @@ export const hiding: NailRule = {
     const findings: FindingDraft[] = [];
     for (const element of nail.elements) {
       const coats = nail.operations.filter(
-        (one) => one.element === element.id && covers(one.paint) && one.deposit && !isMark(one.place.region),
+        (one) =>
+          one.element === element.id && isMeantToCover(one.paint) && one.deposit && !isMark(one.place.region),
       );
       const worst = new Map<string, { ratio: number; last: Operation }>();
       for (const step of new Set(coats.map((one) => one.step))) {
@@ -55,10 +58,6 @@ export const hiding: NailRule = {
     return findings;
   },
 };
-
-function covers(paint: Operation['paint']): boolean {
-  return paint !== undefined && paint.kind !== 'shimmer';
-}
 
 /** A line, dot or letter finer than this is drawn, not laid (common practice). */
 const MARK_MM = 0.8;
@@ -80,17 +79,15 @@ function samples(nail: NailCase, last: Operation): { x: number; y: number; produ
   });
   const step = Math.max(1, Math.floor(cells.length / 12));
   const points = cells.filter((_, i) => i % step === 0);
-  const { paint } = last;
-  if (paint?.kind !== 'blend') {
+  const run = runOf(last.paint);
+  if (!run) {
     const product = context.product(last.product!);
     return points.map((cell) => ({ x: field.grid.x[cellX(cell)]!, y: field.grid.y[cellY(cell)]!, product }));
   }
   // Each colour of a blend is judged at its own place.
-  return paint.stops.flatMap((stop) => {
+  return run.stops.flatMap((stop) => {
     const share = (cell: number) =>
-      paint.direction === 'along'
-        ? field.grid.y[cellY(cell)]! / field.frame.length_mm
-        : 0.5 + ((paint.mirror ? -1 : 1) * field.grid.x[cell % CELLS_X]!) / field.frame.arc_mm;
+      runShare(run, field.frame, field.grid.x[cellX(cell)]!, field.grid.y[cellY(cell)]!);
     const near = cells.filter((cell) => Math.abs(share(cell) - stop.at) < 0.04).slice(0, 4);
     const product = context.product(stop.product);
     return near.map((cell) => ({ x: field.grid.x[cellX(cell)]!, y: field.grid.y[cellY(cell)]!, product }));

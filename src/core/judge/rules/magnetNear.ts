@@ -1,4 +1,5 @@
 import { fingerOf, FINGERS, handOf, nailWords } from '../../model/names';
+import { isMagnetic } from '../../craft/paints';
 import type { Operation } from '../../craft/operation';
 import type { FindingDraft } from '../finding';
 import type { SetRule } from '../rule';
@@ -9,7 +10,7 @@ export const magnetNear: SetRule = {
   asks: 'Is the shimmer beside it set before a magnet is held to the next nail?',
   check: ({ sitting, operations }) => {
     const of = new Map(operations.map((one) => [one.id, one]));
-    const isShimmer = (one: Operation | undefined) => one?.paint?.kind === 'shimmer';
+    const isShimmer = (one: Operation | undefined) => isMagnetic(one?.paint);
     return sitting.strokes.flatMap((held): FindingDraft[] => {
       const operation = of.get(held.operation);
       if (operation?.verb !== 'magnet') return [];

@@ -7,7 +7,8 @@ import { pigmentOf } from '../../colour/pigments';
 import { granted, type NailCase, type NailRule } from '../rule';
 import type { Fix } from '../finding';
 import { rounded } from '../../model/rounded';
-import { blendAt } from '../../simulate/pile';
+import { blendAt } from '../../simulate/paints';
+import { runOf } from '../../craft/paints';
 
 /** The middle of a blend may lose this share of the duller end's chroma. */
 const MAX_LOSS = 0.45;
@@ -21,14 +22,14 @@ export const muddyMiddle: NailRule = {
   check: (nail) => {
     const seen = new Set<string>();
     return nail.operations.flatMap((operation) => {
-      const paint = operation.paint;
-      if (paint?.kind !== 'blend' || seen.has(operation.element)) return [];
+      const run = runOf(operation.paint);
+      if (!run || seen.has(operation.element)) return [];
       seen.add(operation.element);
       const { product } = nail.context;
-      const losses = paint.stops.slice(1).map((b, i) => ({
-        a: paint.stops[i]!,
+      const losses = run.stops.slice(1).map((b, i) => ({
+        a: run.stops[i]!,
         b,
-        loss: lossBetween(paint.stops[i]!.product, b.product, product),
+        loss: lossBetween(run.stops[i]!.product, b.product, product),
       }));
       const worst = losses.reduce((most, one) => (one.loss > most.loss ? one : most), losses[0]!);
       if (!worst || worst.loss <= MAX_LOSS) return [];
@@ -57,7 +58,6 @@ export const muddyMiddle: NailRule = {
 /** Share of the duller end's chroma that the middle of a blend of two colours loses. */
 function lossBetween(a: string, b: string, product: (id: string) => Product): number {
   const blend = {
-    kind: 'blend' as const,
     direction: 'along' as const,
     mirror: false,
     stops: [

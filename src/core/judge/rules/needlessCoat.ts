@@ -3,6 +3,7 @@ import { mostOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import { cellX, cellY, type Film } from '../../simulate/field';
 import { pileColours } from '../../simulate/pile';
+import { isPlain } from '../../craft/paints';
 import type { Operation } from '../../craft/operation';
 import { adjusting, filmIndex, type NailCase, type NailRule } from '../rule';
 import type { FindingDraft } from '../finding';
@@ -22,7 +23,7 @@ export const needlessCoat: NailRule = {
       const coats = nail.operations.filter(
         ({ element: own, paint, deposit, product }) =>
           // What has no colour is not laid to be seen.
-          own === element.id && paint?.kind === 'product' && deposit && nail.context.product(product!).colour,
+          own === element.id && isPlain(paint) && deposit && nail.context.product(product!).colour,
       );
       const last = coats[coats.length - 1];
       if (!last) return [];

@@ -2,6 +2,7 @@ import { masstone } from '../../colour/film';
 import { pigmentOf } from '../../colour/pigments';
 import { lchOf } from '../../colour/space';
 import { lookOf } from '../../compile/prepare';
+import { isPlain } from '../../craft/paints';
 import type { Operation } from '../../craft/operation';
 import { rounded } from '../../model/rounded';
 import { NONE } from '../../simulate/field';
@@ -47,7 +48,7 @@ function marksOf({ operations, field, context, elements }: NailCase): Mark[] {
   return operations.flatMap((operation): Mark[] => {
     const { element, paint, product, place } = operation;
     if (seen.has(element) || !elements.some((one) => one.id === element)) return [];
-    if (paint?.kind !== 'product' || !product || place.region.kind === 'whole') return [];
+    if (!isPlain(paint) || !product || place.region.kind === 'whole') return [];
     const film = field.films[filmIndex(field, operation.id)];
     if (!film) return [];
     seen.add(element);

@@ -1,0 +1,46 @@
+import type { NailFrame } from './frame';
+import { along_mm } from './frame';
+import { smooth } from './smooth';
+
+/** How thick a film is from place to place, as a share of what it is laid at. An even film has none. */
+export type Profile =
+  /** Full at `from`, thinned out to nothing at `to`: shares of the way along (cuticle to tip) or across. */
+  | { kind: 'fade'; direction: 'along' | 'across'; from: number; to: number; mirror: boolean }
+  /** Full along the middle of its line, nothing at its edges. */
+  | { kind: 'ridge'; half_mm: number }
+  /** A drop: a cap of a sphere over its round. */
+  | { kind: 'drop'; half_mm: number };
+
+type Share = (x_mm: number, y_mm: number, into_mm: number) => number;
+
+const SHARES: {
+  [K in Profile['kind']]: (profile: Extract<Profile, { kind: K }>, frame: NailFrame) => Share;
+} = {
+  fade: ({ direction, from, to, mirror }, frame) => {
+    const span = to - from || 1e-6;
+    const sign = mirror ? -1 : 1;
+    const way =
+      direction === 'along'
+        ? (_x: number, y: number) => y / along_mm(frame, 2)
+        : (x: number) => 0.5 + (sign * x) / frame.arc_mm;
+    return (x, y) => 1 - smooth((way(x, y) - from) / span);
+  },
+  // A parabola across: what a liquid line does between its two edges.
+  ridge:
+    ({ half_mm }) =>
+    (_x, _y, into) => {
+      const off = 1 - Math.max(0, Math.min(1, into / half_mm));
+      return 1 - off * off;
+    },
+  drop:
+    ({ half_mm }) =>
+    (_x, _y, into) => {
+      const off = 1 - Math.max(0, Math.min(1, into / half_mm));
+      return Math.sqrt(Math.max(0, 1 - off * off));
+    },
+};
+
+/** The share at a point that lies `into_mm` inside the edge of the film's place, 0 to 1. */
+export function profileShare(profile: Profile, frame: NailFrame): Share {
+  return (SHARES[profile.kind] as (profile: Profile, frame: NailFrame) => Share)(profile, frame);
+}

@@ -1,0 +1,94 @@
+import { linearOf } from '../colour/space';
+import type { Triple } from '../colour/film';
+import type { Grains } from '../craft/matter';
+import { areaOf } from '../craft/area';
+import type { NailFrame } from '../geometry/frame';
+import { hash } from '../geometry/noise';
+import { profileShare } from '../geometry/profiles';
+import type { Film } from '../simulate/field';
+import type { LayRow } from './row';
+
+/** Grains closer than this are a veil of points (by the look of it): so many to a mm at most are drawn. */
+const MOST_PER_MM = 9;
+
+/** How far inside its outline a point of a grain lies, as a share of its half size; below 0 outside. */
+const INSIDE: Record<Grains['shape'], (x: number, y: number) => number> = {
+  round: (x, y) => 1 - Math.hypot(x, y),
+  square: (x, y) => 1 - Math.max(Math.abs(x), Math.abs(y)),
+  hexagon: (x, y) => 0.866 - Math.max(Math.abs(y), 0.866 * Math.abs(x) + 0.5 * Math.abs(y)),
+  sliver: (x, y) => Math.min(1 - Math.abs(x), 0.25 - Math.abs(y)),
+};
+
+/**
+ * Grains strewn over a place, each where chance has it: one to a square of a lattice as fine as they are dense, turned and
+ * leaning as it fell. The same seed strews the same, on the other hand turned over.
+ */
+export function strewn(film: Film, frame: NailFrame, place: number): LayRow {
+  const grains = film.grains!;
+  const { size_mm, seed, mirror, metallic, shape } = grains;
+  const dense = Math.min(MOST_PER_MM, Math.sqrt(grains.per_cm2 / 100));
+  const pitch = 1 / Math.max(0.01, dense);
+  // Drawn sparser than they lie, they are drawn larger: they cover as much.
+  const half = (size_mm / 2) * Math.max(1, Math.sqrt(grains.per_cm2 / 100) / dense);
+  const near = Math.min(3, Math.ceil((half * 1.5) / pitch));
+  const colour = linearOf(grains.colour);
+  const side = mirror ? -1 : 1;
+  const inside = INSIDE[shape];
+  const share = shareOf(film, frame);
+  const soft = 0.35;
+  return (row, from, to) => {
+    const shares = row.shares[place]!;
+    const [red, green, blue] = row.colour;
+    const cellY = Math.floor(row.y / pitch);
+    for (let i = from; i < to; i += 1) {
+      if (shares[i]! <= 0) continue;
+      const x = side * row.x[i]!;
+      const cellX = Math.floor(x / pitch);
+      let covers = 0;
+      let light = 1;
+      for (let dj = -near; dj <= near; dj += 1) {
+        for (let di = -near; di <= near; di += 1) {
+          const [u, v] = [cellX + di, cellY + dj];
+          const one = hash(u + seed, v + 7 * seed);
+          const gx = (u + 0.5 + 0.9 * (one - 0.5)) * pitch;
+          const gy = (v + 0.5 + 0.9 * (hash(u + seed, v + 7 * seed + 5003) - 0.5)) * pitch;
+          const [ox, oy] = [x - gx, row.y - gy];
+          if (ox * ox + oy * oy > 2 * half * half) continue;
+          const chance = hash(u + seed + 911, v + 7 * seed);
+          if (share && chance > share(side * gx, gy)) continue;
+          const turn = one * 6.283;
+          const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+          const into = inside((ox * cos + oy * sin) / half, (-ox * sin + oy * cos) / half);
+          const part = Math.min(1, Math.max(0, 0.5 + (into * half * row.px_per_mm) / (2 * soft)));
+          if (part <= covers) continue;
+          covers = part;
+          light = glint(chance, metallic);
+        }
+      }
+      if (covers <= 0) continue;
+      const part = covers * shares[i]!;
+      lay(red, i, colour[0] * light, part);
+      lay(green, i, colour[1] * light, part);
+      lay(blue, i, colour[2] * light, part);
+      row.metal[i] = row.metal[i]! * (1 - part);
+    }
+  };
+}
+
+/** Each lies at a slant of its own: most are dull, a few throw the lamp back (by the look of it). */
+function glint(chance: number, metallic: boolean): number {
+  if (!metallic) return 0.82 + 0.36 * chance;
+  return chance > 0.86 ? 2.1 : 0.45 + 0.95 * chance;
+}
+
+function lay(channel: Float64Array, i: number, to: Triple[number], share: number): void {
+  channel[i] = channel[i]! + (to - channel[i]!) * share;
+}
+
+/** Of a profile, the chance that a grain of the full density is there. */
+function shareOf(film: Film, frame: NailFrame): ((x: number, y: number) => number) | undefined {
+  if (!film.profile) return undefined;
+  const share = profileShare(film.profile, frame);
+  const { distance_mm } = areaOf(frame, film.place);
+  return (x, y) => share(x, y, distance_mm(x, y));
+}

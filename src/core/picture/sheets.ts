@@ -1,0 +1,48 @@
+import { linearOf } from '../colour/space';
+import type { Sheet } from '../craft/matter';
+import { noise } from '../geometry/noise';
+import { crinkleLean } from './hardware';
+import type { LayRow } from './row';
+
+/** A sheet as it lies in its place: whole, or broken into shreds; of metal, crinkled and mirroring. */
+export function sheeted(sheet: Sheet, place: number): LayRow {
+  const { whole, shred_mm, seed, mirror, metallic } = sheet;
+  const colour = linearOf(sheet.colour);
+  const side = mirror ? -1 : 1;
+  const [u0, v0] = [(seed % 809) * 2.3, (seed % 571) * 3.1];
+  const there = (x: number, y: number) => {
+    if (whole >= 1) return 1;
+    const u = x / shred_mm + u0;
+    const v = y / shred_mm + v0;
+    const torn = 0.62 * noise(u, v) + 0.26 * noise(2.3 * u + 9, 2.3 * v) + 0.12 * noise(6 * u, 6 * v + 4);
+    // Sums of noise crowd about the middle: spread out, as much is left as the share says.
+    const even = 1 / (1 + Math.exp(-(torn - 0.5) * 11));
+    return Math.max(0, Math.min(1, 0.5 + (whole - even) * 14));
+  };
+  return (row, from, to) => {
+    const shares = row.shares[place]!;
+    const [red, green, blue] = row.colour;
+    for (let i = from; i < to; i += 1) {
+      if (shares[i]! <= 0) continue;
+      const x = side * row.x[i]!;
+      const part = shares[i]! * there(x, row.y);
+      if (part <= 0) continue;
+      red[i] = red[i]! + (colour[0] - red[i]!) * part;
+      green[i] = green[i]! + (colour[1] - green[i]!) * part;
+      blue[i] = blue[i]! + (colour[2] - blue[i]!) * part;
+      if (!metallic) {
+        row.metal[i] = row.metal[i]! * (1 - part);
+        continue;
+      }
+      const [leanX, leanY] = crinkleLean(x + u0, row.y + v0);
+      row.leanX[i] = row.leanX[i]! + side * leanX * part;
+      row.leanY[i] = row.leanY[i]! + leanY * part;
+      row.leans = true;
+      row.metal[i] = row.metal[i]! + part * (1 - row.metal[i]!);
+      row.grain[i] = row.grain[i]! + part * (LEAF_GRAIN - row.grain[i]!);
+    }
+  };
+}
+
+/** Leaf mirrors in planes, not in flakes (by the look of it). */
+const LEAF_GRAIN = 0.15;

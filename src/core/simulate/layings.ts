@@ -1,0 +1,121 @@
+import { FAMILIES } from '../craft/families';
+import type { Deposit } from '../craft/matter';
+import type { Operation } from '../craft/operation';
+import { profileShare } from '../geometry/profiles';
+import type { Product } from '../model/product';
+import type { Cover } from './cover';
+import { CELLS_X, CELLS_Y, cellX, cellY, CURED, newFilm, WET, type Film, type NailField } from './field';
+import { stuckShare } from './grains';
+import { layOnNail } from './laid';
+import { glueOn, mount } from './mount';
+import { pour } from './pour';
+import { fillHollow, turnedOver } from './tipInside';
+
+/** What an operation lays, and on what. */
+export interface Laying {
+  field: NailField;
+  operation: Operation;
+  cover: Cover;
+  product: (id: string) => Product;
+  /** A ready tip that was worked on from inside. */
+  tip?: NailField;
+}
+
+type Lay<K extends Deposit['kind']> = (what: Extract<Deposit, { kind: K }>, laying: Laying) => Film[];
+
+/** How each kind of deposit lies on a nail: the layers that it adds, lowest first. */
+const LAYINGS: { [K in Deposit['kind']]: Lay<K> } = {
+  conformal: ({ t_um, profile }, laying) => {
+    const { operation, product } = laying;
+    const made = operation.product ? product(operation.product) : undefined;
+    const film = filmOf(laying, 'film');
+    if (operation.paint) film.paint = operation.paint;
+    if (profile) Object.assign(film, { profile, full_um: t_um });
+    const hardens = made && FAMILIES[made.family].hardens !== 'never';
+    if (!hardens) film.settled = true;
+    return [filled(film, spread(t_um, profile, laying), hardens ? WET : CURED)];
+  },
+  level: ({ t_um }, laying) => {
+    const { field, cover, operation } = laying;
+    const poured = pour(field, cover, t_um);
+    const film = filmOf(laying, 'film');
+    if (operation.paint) film.paint = operation.paint;
+    film.level_um = poured.level_um;
+    film.brought_mm3 = poured.brought_mm3;
+    return [filled(film, poured.t_um, WET)];
+  },
+  pieces: ({ pieces, pressed }, laying) => {
+    const { t_um, gap_um, shade_mm } = layOnNail(laying.field, laying.cover, pieces, pressed);
+    const laid = filled(filmOf(laying, 'pieces'), t_um, CURED);
+    laid.pieces = pieces;
+    if (shade_mm) laid.shade_mm = shade_mm;
+    const lifted = gap_um.some((gap) => gap > 1);
+    return lifted ? [filled(filmOf(laying, 'hollow'), gap_um, CURED), laid] : [laid];
+  },
+  grains: ({ grains, profile }, laying) => {
+    const film = filmOf(laying, 'grains');
+    film.grains = grains;
+    if (profile) film.profile = profile;
+    // Thickness by place is the mean: what is not covered is bare.
+    const brought = spread(1, profile, laying);
+    const t_um = brought.map((share) => stuckShare(grains, share) * grains.thickness_um);
+    return [filled(film, t_um, CURED)];
+  },
+  sheet: ({ sheet }, laying) => {
+    const film = filmOf(laying, 'sheet');
+    film.sheet = sheet;
+    return [filled(film, spread(sheet.thickness_um * sheet.whole, undefined, laying), CURED)];
+  },
+  tip: (what, laying) => {
+    const { fixing_um, hollow_um, tip_um } = mount(laying.field, laying.cover, what);
+    return [
+      filled(filmOf(laying, 'film'), fixing_um, WET),
+      filled(filmOf(laying, 'hollow'), hollow_um, CURED),
+      ...turnedOver(laying.tip),
+      filled(filmOf(laying, 'tip'), tip_um, CURED),
+    ];
+  },
+  'half-tip': (what, laying) => {
+    const { glue_um, tip_um } = glueOn(laying.field, laying.cover, what);
+    return [filled(filmOf(laying, 'film'), glue_um, WET), filled(filmOf(laying, 'tip'), tip_um, CURED)];
+  },
+  // Goes below what is there already.
+  fill: (_what, laying) => {
+    fillHollow(laying.field, filmOf(laying, 'film'), laying.operation.paint);
+    return [];
+  },
+};
+
+/** The layers that an operation adds to the pile. */
+export function layersOf(laying: Laying): Film[] {
+  const what = laying.operation.deposit;
+  if (!what) return [];
+  return (LAYINGS[what.kind] as Lay<Deposit['kind']>)(what as never, laying);
+}
+
+function filmOf({ operation }: Laying, kind: Film['kind']): Film {
+  return newFilm(operation.id, kind, operation.place, operation.product);
+}
+
+/** `full` by cell, run out at the edge of the place, and by its profile. */
+function spread(
+  full: number,
+  profile: Parameters<typeof profileShare>[0] | undefined,
+  { field: { grid, frame }, cover }: Laying,
+): Float32Array {
+  const out = new Float32Array(CELLS_X * CELLS_Y);
+  const shareAt = profile && profileShare(profile, frame);
+  for (const cell of cover.touched) {
+    const shaped = shareAt
+      ? shareAt(grid.x[cellX(cell)]!, grid.y[cellY(cell)]!, cover.distance_mm[cell]!)
+      : 1;
+    out[cell] = full * cover.share[cell]! * shaped;
+  }
+  return out;
+}
+
+function filled(film: Film, t_um: Float32Array, phase: number): Film {
+  film.t_um = t_um;
+  for (let cell = 0; cell < t_um.length; cell += 1) if (t_um[cell]! > 0) film.phase[cell] = phase;
+  return film;
+}

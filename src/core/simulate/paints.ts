@@ -1,0 +1,115 @@
+import { blend, type Pigment, type Triple } from '../colour/film';
+import { CLEAR, pigmentOf } from '../colour/pigments';
+import type { Paint } from '../craft/matter';
+import type { Run } from '../craft/paints';
+import { shimmerAt } from '../craft/shimmer';
+import { along_mm, type NailFrame } from '../geometry/frame';
+import { smooth } from '../geometry/smooth';
+import type { Product } from '../model/product';
+import { marbleShares } from './marbling';
+
+/** What a film of some paint is seen by: its pigment and how much of it mirrors as metal does, by place. */
+export interface Painted {
+  pigmentAt: (x_mm: number, y_mm: number) => Pigment;
+  /** The same everywhere. */
+  even: boolean;
+  /** 0–1; nothing, where it is no metal. */
+  metalAt?: (x_mm: number, y_mm: number) => number;
+}
+
+interface On {
+  own: Pigment;
+  frame: NailFrame;
+  product: (id: string) => Product;
+}
+
+/** Runs and shimmer are quantised, finely enough not to band. */
+const STEPS = 96;
+/** Shares of a marble are, too: so many parts of each. */
+const MARBLE_STEPS = 24;
+
+const PAINTED: { [K in Paint['kind']]: (paint: Extract<Paint, { kind: K }>, on: On) => Painted } = {
+  product: (_paint, { own }) => ({ pigmentAt: () => own, even: true }),
+  blend: (paint, { frame, product }) => {
+    const steps = Array.from({ length: STEPS + 1 }, (_, i) => blendAt(paint, i / STEPS, product));
+    return {
+      pigmentAt: (x, y) => steps[Math.round(runShare(paint, frame, x, y) * STEPS)]!,
+      even: false,
+    };
+  },
+  shimmer: (paint, { own }) => {
+    const shareAt = shimmerAt(paint);
+    const steps = Array.from({ length: STEPS + 1 }, (_, i) => drawnTogether(own, (i / STEPS) ** 2));
+    return {
+      // Finer where there is little of it: there each step would be seen.
+      pigmentAt: (x, y) => steps[Math.round(Math.sqrt(shareAt(x, y)) * STEPS)]!,
+      even: false,
+      metalAt: shareAt,
+    };
+  },
+  marble: (paint, { frame, product }) => {
+    const sharesAt = marbleShares(paint, frame);
+    const pigments = paint.parts.map((part) => pigmentOf(product(part.product)));
+    const mixed = new Map<string, Pigment>();
+    return {
+      pigmentAt: (x, y) => {
+        const shares = sharesAt(x, y).map((share) => Math.round(share * MARBLE_STEPS));
+        const key = shares.join();
+        let pigment = mixed.get(key);
+        if (!pigment) {
+          pigment = blend(pigments.map((one, i) => ({ pigment: one, share: shares[i]! })));
+          mixed.set(key, pigment);
+        }
+        return pigment;
+      },
+      even: false,
+    };
+  },
+};
+
+/** How a film looks by place. `product` is that of the film's own kit. */
+export function paintedWith(
+  film: { paint?: Paint; product?: string },
+  frame: NailFrame,
+  product: (id: string) => Product,
+): Painted {
+  const made = film.product === undefined ? undefined : product(film.product);
+  const own = film.paint && made ? pigmentOf(made) : CLEAR;
+  if (!film.paint) return { pigmentAt: () => own, even: true };
+  const how = PAINTED[film.paint.kind] as (paint: Paint, on: On) => Painted;
+  const painted = how(film.paint, { own, frame, product });
+  return made?.effect === 'metallic' && !painted.metalAt ? { ...painted, metalAt: () => 1 } : painted;
+}
+
+/** Where the flakes of a magnetic gel stand on edge, most light goes past them to what lies below (by the look of it). */
+const ON_EDGE = { absorbs: 0.5, scatters: 0.015 } as const;
+
+function drawnTogether({ S, K }: Pigment, share: number): Pigment {
+  const edge = 1 - share;
+  const scaled = (of: Triple, factor: number): Triple => [of[0] * factor, of[1] * factor, of[2] * factor];
+  return {
+    S: scaled(S, 1 + (ON_EDGE.scatters - 1) * edge),
+    K: scaled(K, 1 + (ON_EDGE.absorbs - 1) * edge),
+  };
+}
+
+/** How far along its run a point of the nail lies, 0–1. */
+export function runShare({ direction, mirror }: Run, frame: NailFrame, x: number, y: number): number {
+  const share = direction === 'along' ? y / along_mm(frame, 2) : 0.5 + ((mirror ? -1 : 1) * x) / frame.arc_mm;
+  return Math.max(0, Math.min(1, share));
+}
+
+/** The blended pigment at a share of the run: each colour weighted by its distance to its neighbours. */
+export function blendAt({ stops }: Run, share: number, product: (id: string) => Product): Pigment {
+  const last = stops[stops.length - 1]!;
+  if (share <= stops[0]!.at) return pigmentOf(product(stops[0]!.product));
+  if (share >= last.at) return pigmentOf(product(last.product));
+  const next = stops.findIndex((stop) => stop.at >= share);
+  const a = stops[next - 1]!;
+  const b = stops[next]!;
+  const t = smooth((share - a.at) / (b.at - a.at || 1));
+  return blend([
+    { pigment: pigmentOf(product(a.product)), share: 1 - t },
+    { pigment: pigmentOf(product(b.product)), share: t },
+  ]);
+}
