@@ -13,6 +13,7 @@ const outside = (from, allowed) => ({
 const TOWER = [
   'model',
   'geometry',
+  'regions',
   'colour',
   'craft',
   'document',
@@ -24,7 +25,7 @@ const TOWER = [
 ];
 /** Rooms that stand beside the tower, each with the rooms it needs. A new room is placed here on purpose. */
 const BESIDE = {
-  picture: ['model', 'geometry', 'colour', 'craft', 'document', 'compile', 'simulate'],
+  picture: ['model', 'geometry', 'regions', 'colour', 'craft', 'document', 'compile', 'simulate'],
   compose: ['model', 'colour', 'craft', 'document', 'compile', 'simulate', 'judge', 'plan'],
   files: ['model', 'document'],
   starter: ['model', 'geometry', 'colour', 'craft', 'document'],

@@ -7,6 +7,7 @@ import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
 import { finish, gloss } from '../craft/techniques/finish';
 import type { Disc } from '../geometry/regions';
+import { regionKindOf } from '../regions';
 import { composeBody, type NailClear } from './body';
 import type { Placed } from './placed';
 import { composeInTip, darkOver } from './inTip';
@@ -70,7 +71,7 @@ const THINNEST_EDGE_UM = 300;
  */
 function roomFor(coming: readonly Placed[], body: readonly Placed[]): Placed[] {
   const films_um = coming.reduce((sum, { draft: { deposit, place } }) => {
-    const overEdge = !place.around && (place.region.kind === 'whole' || place.region.kind === 'tip');
+    const overEdge = !place.around && regionKindOf(place.region.kind).overEdge;
     return deposit?.kind === 'conformal' && overEdge ? sum + deposit.t_um : sum;
   }, 0);
   const most_um = Math.max(THINNEST_EDGE_UM, EDGE_WITH_ALL_UM - films_um);

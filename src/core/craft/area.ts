@@ -1,8 +1,9 @@
 import { disc } from '../geometry/figures';
 import type { NailFrame } from '../geometry/frame';
 import { perFrame } from '../geometry/perFrame';
-import { layRegion, leaveFree, smileLine, type Area, type Laying } from '../geometry/regions';
-import type { Region } from '../model/region';
+import { layRegion } from '../regions';
+import { leaveFree, smileLine, type Area, type Laying } from '../geometry/regions';
+import type { Region } from '../regions';
 import type { Place } from './operation';
 
 const known = perFrame<Area>();

@@ -1,10 +1,11 @@
-import { DRAWN_FOR_ARC_MM, type Disc } from '../geometry/regions';
+import { DRAWN_FOR_ARC_MM, keptSize, type Disc } from '../geometry/regions';
+import type { OnNail } from '../regions/on';
 import { across_mm, along_mm, type NailFrame, type Point } from '../geometry/frame';
 import type { Nail } from '../model/nail';
 import { handOf, type NailName } from '../model/names';
 import type { Practice } from '../model/practice';
 import type { Product, Role } from '../model/product';
-import type { Region } from '../model/region';
+import type { Region } from '../regions';
 import type { Place } from './operation';
 
 /** All a technique or build may know about the nail it is planned on. */
@@ -66,6 +67,17 @@ export function spotOn_mm(
   return {
     x: sideOf(context, fitting) * across_mm(context.frame, spot.across),
     y: along_mm(context.frame, spot.along),
+  };
+}
+
+/** How what is drawn in a look lies on this nail: for handles and what they move. */
+export function onNail(context: NailContext, fitting: Fitting): OnNail {
+  const { frame } = context;
+  return {
+    frame,
+    side: sideOf(context, fitting),
+    scale: scaleOn(frame, fitting),
+    size: keptSize(frame, { keep: fitting.fit === 'keep' }),
   };
 }
 

@@ -1,5 +1,5 @@
 import type { NailName } from '../model/names';
-import type { Region } from '../model/region';
+import type { Region } from '../regions';
 import type { Disc } from '../geometry/regions';
 import type { Product } from '../model/product';
 import { isStanding } from './bodies';

@@ -1,5 +1,5 @@
 import type { NailName } from '../model/names';
-import type { Region } from '../model/region';
+import type { Region } from '../regions';
 import { placeWords } from './placeWords';
 
 describe('places in words', () => {

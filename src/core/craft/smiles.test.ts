@@ -1,7 +1,8 @@
 import { contextOf } from '../compile/prepare';
 import { curtainUp } from '../demo/curtainUp';
 import { element } from '../testing/sets';
-import { smileHandles } from './handle';
+import { smileHandles } from '../regions/handle';
+import { onNail } from './context';
 import { smilesOn } from './smiles';
 
 const smile = { rise_mm: 0.5, depth_mm: 2, tilt_mm: 1 };
@@ -23,7 +24,7 @@ describe('smile lines that things are set on', () => {
         context,
       );
       expect(lines).toHaveLength(3);
-      for (const { at } of smileHandles(smile, context, french))
+      for (const { at } of smileHandles(smile, onNail(context, french)))
         for (const line of lines) expect(line(at.x)).toBeCloseTo(at.y, 9);
     },
   );

@@ -1,5 +1,5 @@
 import { smileLine } from '../geometry/regions';
-import type { Smile } from '../model/region';
+import type { Smile } from '../model/smile';
 import { isLeftOff, scaleOn, sideOf, type NailContext } from './context';
 import type { Element } from './techniques';
 

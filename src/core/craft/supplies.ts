@@ -1,11 +1,12 @@
-import { STONE_NUMBERS, TOOL_USES, type Supply, type SupplyOf } from '../model/supply';
+import { STONE_NUMBERS, Supply, TOOL_USES, type SupplyOf } from '../model/supply';
 import { CHARM_CHOICES } from './charmForms';
-import { CURVES, LIGHTS, type Lamp, type TipBox } from '../model/product';
+import { CURVES, LIGHTS, TipSize, type Lamp, type TipBox } from '../model/product';
+import { ofKind } from '../model/registry';
 import { upperFirst } from '../model/letters';
 import { without } from '../model/without';
 import { tipBox } from './tipBox';
 import { STONE_SIZES_MM } from './stoneSizes';
-import type { Field } from './technique';
+import { numberField, type Field } from './technique';
 
 /** A kind of thing on the shelf that is no product: its words, what is asked of it, and what a line says of one. */
 export interface SupplyKind<S extends Supply> {
@@ -20,19 +21,10 @@ export interface SupplyKind<S extends Supply> {
 
 const COUNT: readonly Field[] = [
   { kind: 'optional', path: 'count', words: 'Counted', fresh: () => 10 },
-  { kind: 'number', path: 'count', words: 'Left', min: 0, max: 99999, step: 1 },
+  numberField(ofKind(Supply, 'stone'), 'count', 'Left'),
 ];
 const COLOUR: Field = { kind: 'shade', path: 'colour', words: 'Colour' };
 const METALLIC: Field = { kind: 'switch', path: 'metallic', words: 'Metal' };
-const length = (words: string, path: string, min: number, max: number, step: number): Field => ({
-  kind: 'number',
-  path,
-  words,
-  unit: 'mm',
-  min,
-  max,
-  step,
-});
 const choices = (values: readonly string[]) => values.map((value) => ({ value, words: upperFirst(value) }));
 const left = (count: number | null) => (count === null ? '' : `, ${count} left`);
 
@@ -92,9 +84,9 @@ const tips: SupplyKind<SupplyOf<'tips'>> = {
       path: 'sizes',
       words: 'Sizes, widest first',
       item: [
-        { kind: 'number', path: 'size', words: 'Size', min: 0, max: 12, step: 1 },
-        { kind: 'number', path: 'arc_mm', words: 'Arc', unit: 'mm', min: 4, max: 30, step: 0.1 },
-        { kind: 'number', path: 'count', words: 'Left', min: 0, max: 999, step: 1 },
+        numberField(TipSize, 'size', 'Size'),
+        numberField(TipSize, 'arc_mm', 'Arc'),
+        numberField(TipSize, 'count', 'Left'),
       ],
       fresh: { size: 11, arc_mm: 8, count: 10 },
       min: 1,
@@ -105,6 +97,8 @@ const tips: SupplyKind<SupplyOf<'tips'>> = {
   says: ({ curve, sizes, half }) =>
     `${half ? 'half tips · ' : ''}${curve} curve · ${sizes.length} sizes · ${sizes.reduce((sum, size) => sum + size.count, 0)} left`,
 };
+
+const PIECE = ofKind(Supply, 'piece');
 
 const piece: SupplyKind<SupplyOf<'piece'>> = {
   kind: 'piece',
@@ -121,10 +115,10 @@ const piece: SupplyKind<SupplyOf<'piece'>> = {
       ],
     },
     COLOUR,
-    length('Length', 'length_mm', 0.2, 30, 0.1),
-    length('Width', 'width_mm', 0.1, 20, 0.1),
-    length('Thickness', 'thickness_mm', 0.005, 3, 0.005),
-    { kind: 'number', path: 'stiffness', words: 'Stiffness, 0 to 1', min: 0, max: 1, step: 0.1 },
+    numberField(PIECE, 'length_mm', 'Length'),
+    numberField(PIECE, 'width_mm', 'Width'),
+    numberField(PIECE, 'thickness_mm', 'Thickness'),
+    numberField(PIECE, 'stiffness', 'Stiffness, 0 to 1'),
     METALLIC,
     ...COUNT,
   ],
@@ -163,6 +157,8 @@ const stone: SupplyKind<SupplyOf<'stone'>> = {
   says: ({ size, count }) => `${size}, ${STONE_SIZES_MM[size]} mm${left(count)}`,
 };
 
+const CHARM = ofKind(Supply, 'charm');
+
 const charm: SupplyKind<SupplyOf<'charm'>> = {
   kind: 'charm',
   words: 'Charm',
@@ -170,9 +166,9 @@ const charm: SupplyKind<SupplyOf<'charm'>> = {
   fields: [
     { kind: 'choice', path: 'shape', words: 'Shape', choices: CHARM_CHOICES },
     COLOUR,
-    length('Length', 'length_mm', 0.3, 40, 0.1),
-    length('Width', 'width_mm', 0.3, 30, 0.1),
-    length('Height', 'height_mm', 0.1, 12, 0.1),
+    numberField(CHARM, 'length_mm', 'Length'),
+    numberField(CHARM, 'width_mm', 'Width'),
+    numberField(CHARM, 'height_mm', 'Height'),
     METALLIC,
     ...COUNT,
   ],

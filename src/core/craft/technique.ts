@@ -2,11 +2,13 @@ import * as z from 'zod';
 import type { Point } from '../geometry/frame';
 import type { Disc } from '../geometry/regions';
 import { Id } from '../model/primitives';
-import { Region } from '../model/region';
-import type { Product } from '../model/product';
+import { Region } from '../regions';
+import { figure, type Figure } from '../model/limits';
+import { smileFigures } from '../regions/bySmile';
+import type { Product, ProductFamily } from '../model/product';
 import type { Supply } from '../model/supply';
 import type { Copies } from './copies';
-import type { Handle } from './handle';
+import type { Handle } from '../regions/handle';
 import type { Draft, Seat } from './operation';
 import type { NailContext } from './context';
 import type { Ways } from './ways';
@@ -42,17 +44,11 @@ export const FILM_SEATS = {
 
 /** One option as an editor shows it. `path` addresses the value inside the element. */
 export type Field =
-  | {
+  | ({
       kind: 'number';
-      path: string;
-      words: string;
-      unit?: string;
-      min: number;
-      max: number;
-      step: number;
       /** Shown only where another option is so; without it the figure has no use. */
       where?: { path: string; is: string };
-    }
+    } & Figure)
   /** A row of whole figures, such as a lamp's programmes. */
   | { kind: 'figures'; path: string; words: string; unit: string; min: number; max: number; most: number }
   | { kind: 'choice'; path: string; words: string; choices: { value: string | number; words: string }[] }
@@ -61,7 +57,7 @@ export type Field =
   | { kind: 'switch'; path: string; words: string }
   | { kind: 'region'; path: string; words: string }
   /** A part that may be missing (null); switched on it starts as `fresh` says. */
-  | { kind: 'optional'; path: string; words: string; fresh: (products: FreshProducts) => unknown }
+  | { kind: 'optional'; path: string; words: string; fresh: (pick: PickProduct) => unknown }
   | {
       kind: 'list';
       path: string;
@@ -73,6 +69,16 @@ export type Field =
       min: number;
       max: number;
     };
+
+/** A number of a schema as an editor shows it. */
+export function numberField(schema: z.ZodType, path: string, words: string): Field & { kind: 'number' } {
+  return { kind: 'number', ...figure(schema, path, words) };
+}
+
+/** The figures of a smile line; `at` is where it stands in its element or build. */
+export function smileFields(at = 'smile'): (Field & { kind: 'number' })[] {
+  return smileFigures(at).map((one) => ({ kind: 'number', ...one }));
+}
 
 /** A way to lay all of an element at once, on the nail it is looked at on. */
 export interface Arrangement<E> {
@@ -105,7 +111,7 @@ export interface Variant<E> {
   key: string;
   words: string;
   blurb: string;
-  fresh: (id: string, products: FreshProducts) => E;
+  fresh: (id: string, pick: PickProduct) => E;
 }
 
 /** What an encapsulated element asks of the clear it shares with the nail's other inlays. */
@@ -136,7 +142,7 @@ export interface Technique<E> {
   usual: (element: E, context: NailContext) => Seat | 'listed';
   fields: readonly Field[];
   /** A good first element, with products of the kit. */
-  fresh: (id: string, products: FreshProducts) => E;
+  fresh: (id: string, pick: PickProduct) => E;
   /** The operations on one nail, in the order the technique itself asks for. */
   plan: (element: E, context: NailContext) => Draft[];
   /** What stands out of the nail, as discs with a brush's clearance. */
@@ -176,17 +182,19 @@ export interface Technique<E> {
   called: (element: E, nameOf: (product: string) => string) => string;
 }
 
-export interface FreshProducts {
-  colour: string;
-  second: string;
-  liner: string;
-  magnetic: string;
-  clear: string;
-  /** A coloured builder. */
-  cover: string;
-  /** Dip for a bed, and for a tip. */
-  dips: [string, string];
+/** What a new element or option wants of the kit: a product of one of some families, best first. */
+export interface Wanted {
+  families: readonly ProductFamily[];
+  /** Of a colour that shows on what its look has already. */
+  shows?: true;
+  /** Another than this one, where there is one. */
+  beside?: string;
+  /** With a colour of its own. */
+  coloured?: true;
 }
+
+/** Picks such a product; its id. */
+export type PickProduct = (wanted: Wanted) => string;
 
 /** Keeps the exact schema, so that the element union can be made from the registry. */
 export function defineTechnique<S extends z.ZodObject>(

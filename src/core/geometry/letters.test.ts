@@ -1,8 +1,9 @@
 import fc from 'fast-check';
-import { Region, WRITABLE } from '../model/region';
+import { Region } from '../regions';
+import { WRITABLE } from '../regions/letters';
 import { makeFrame } from './frame';
 import { letterLines, pullsOf, textWidth } from './letters';
-import { layRegion } from './regions';
+import { layRegion } from '../regions';
 
 const SIGNS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789&-.!?+';
 const frame = makeFrame({

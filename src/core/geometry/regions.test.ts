@@ -1,9 +1,10 @@
-import type { Region } from '../model/region';
+import type { Region } from '../regions';
 import fc from 'fast-check';
 import { makeFrame, outlineDistance_mm, outlinePolygon } from './frame';
 import { disc, rectangle } from './figures';
 import { overlap_mm2, polygonArea_mm2, uncovered_mm2 } from './polygons';
-import { AS_DRAWN, layRegion, leaveFree, polygonDistance_mm, smileLine } from './regions';
+import { AS_DRAWN, leaveFree, polygonDistance_mm, smileLine } from './regions';
+import { layRegion } from '../regions';
 import { SHAPES } from '../model/shapes';
 
 const frame = (shape: (typeof SHAPES)[number] = 'almond') =>

@@ -34,17 +34,47 @@ export function wordsWith(words: string, addition: string): string {
 }
 
 /** A length in mm within the given limits, both included. */
-export function mm(min: number, max: number) {
-  return z.number().min(min, `must be at least ${min} mm`).max(max, `must be at most ${max} mm`);
+export function mm(min: number, max: number, step = 0.1) {
+  return z
+    .number()
+    .min(min, `must be at least ${min} mm`)
+    .max(max, `must be at most ${max} mm`)
+    .meta({ unit: 'mm', step });
 }
 
+/** A thickness in µm within the given limits, both included. */
+export function um(min: number, max: number, step = 10) {
+  return z
+    .number()
+    .min(min, `must be at least ${min} µm`)
+    .max(max, `must be at most ${max} µm`)
+    .meta({ unit: 'µm', step });
+}
+
+/** A whole number of things. */
+export function count(min: number, max: number) {
+  return z.int().min(min, `must be at least ${min}`).max(max, `must be at most ${max}`).meta({ step: 1 });
+}
+
+/** A share of something, 0 to 1. */
+export function share(step = 0.05) {
+  return z.number().min(0).max(1).meta({ step });
+}
+
+/** A turn against the clock, seen from above with the tip up. */
+export const Turn = z.number().min(-180).max(180).meta({ unit: '°', step: 5 });
+
 /** Seconds of hand work, light or drying. */
-export function seconds(min: number, max: number) {
-  return z.number().min(min, `must be at least ${min} s`).max(max, `must be at most ${max} s`);
+export function seconds(min: number, max: number, step = 1) {
+  return z
+    .number()
+    .min(min, `must be at least ${min} s`)
+    .max(max, `must be at most ${max} s`)
+    .meta({ unit: 's', step });
 }
 
 /** A share of the nail's arc: −1 the left sidewall, 0 the middle, 1 the right sidewall. */
-export const Across = z.number().min(-1).max(1);
+export const Across = z.number().min(-1).max(1).meta({ step: 0.05 });
 
 /** A place along the nail by landmarks: 0 cuticle, 1 free edge, 2 tip. */
-export const Along = z.number().min(0).max(2);
+export const Along = z.number().min(0).max(2).meta({ step: 0.05 });

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { Colour, Id, mm, seconds, Words } from './primitives';
+import { Colour, count, Id, mm, seconds, Words } from './primitives';
 
 /** Families the craft tells apart; what each leaves behind stands in craft/families.ts. */
 export const PRODUCT_FAMILIES = [
@@ -114,9 +114,9 @@ export type CurveClass = (typeof CURVES)[number];
 
 /** One size of a box: what it measures along its curve from side to side, and how many are left. */
 export const TipSize = z.strictObject({
-  size: z.number().int().min(0).max(12),
+  size: count(0, 12),
   arc_mm: mm(4, 30),
-  count: z.number().int().min(0).max(999),
+  count: count(0, 999),
 });
 
 export const TipBox = z.strictObject({

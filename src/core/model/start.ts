@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { mm } from './primitives';
+import { mm, seconds } from './primitives';
 
 /** Old product that is to come off, each in its own way. */
 export const OLD_PRODUCTS = ['gel', 'soft-tip', 'acrylic', 'dip', 'hard-gel', 'peel-off', 'lacquer'] as const;
@@ -13,13 +13,17 @@ export const Start = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('removal'),
     product: z.enum(OLD_PRODUCTS),
-    soak_s: z.number().min(60).max(3600),
+    soak_s: seconds(60, 3600, 60),
     stones: z.boolean(),
   }),
   /** A set that has grown out: the bare gap at the cuticle as measured, or from the weeks it was worn. */
   z.strictObject({
     kind: z.literal('infill'),
-    weeks: z.number().min(0.5, 'must be at least half a week').max(12, 'must be at most 12 weeks'),
+    weeks: z
+      .number()
+      .min(0.5, 'must be at least half a week')
+      .max(12, 'must be at most 12 weeks')
+      .meta({ unit: 'weeks', step: 0.5 }),
     gap_mm: mm(0.2, 10).nullable(),
   }),
   /** An extension or a finished nail that stays: only art comes on it. */

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { CHARM_SHAPES } from './charmShapes';
-import { Colour, Id, mm, Words } from './primitives';
+import { Colour, count, Id, mm, share, Words } from './primitives';
 import { Lamp, TipBox } from './product';
 
 /** Stone sizes by the trade's numbers. */
@@ -9,7 +9,7 @@ export const STONE_NUMBERS = ['SS3', 'SS5', 'SS7', 'SS9', 'SS12', 'SS16', 'SS20'
 /** What a tool is for. */
 export const TOOL_USES = ['brush', 'dotting tool', 'stamper', 'file', 'magnet', 'tweezers', 'other'] as const;
 
-const count = z.number().int().min(0).max(99999).nullable();
+const left = count(0, 99999).nullable();
 const body = {
   length_mm: mm(0.2, 40),
   width_mm: mm(0.1, 30),
@@ -25,18 +25,18 @@ export const Supply = z.discriminatedUnion('kind', [
     kind: z.literal('piece'),
     id: Id,
     name: Words,
-    count,
+    count: left,
     ...body,
     shape: z.enum(['sliver', 'leaf']),
-    thickness_mm: mm(0.005, 3),
+    thickness_mm: mm(0.005, 3, 0.005),
     /** 0 drapes over the curve, 1 stays flat. */
-    stiffness: z.number().min(0).max(1),
+    stiffness: share(0.1),
   }),
   z.strictObject({
     kind: z.literal('stone'),
     id: Id,
     name: Words,
-    count,
+    count: left,
     size: z.enum(STONE_NUMBERS),
     colour: Colour,
   }),
@@ -44,7 +44,7 @@ export const Supply = z.discriminatedUnion('kind', [
     kind: z.literal('charm'),
     id: Id,
     name: Words,
-    count,
+    count: left,
     ...body,
     shape: z.enum(CHARM_SHAPES),
     height_mm: mm(0.1, 12),

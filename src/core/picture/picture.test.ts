@@ -1,7 +1,7 @@
 import { curtainUp } from '../demo/curtainUp';
 import type { SetDocument } from '../document/document';
 import { handOf, NAILS, type NailName } from '../model/names';
-import { layRegion } from '../geometry/regions';
+import { layRegion } from '../regions';
 import { height_um } from '../simulate/field';
 import { planNail } from '../plan/nailPlan';
 import { nominalSteps, simulateNail } from '../simulate/simulate';

@@ -5,7 +5,7 @@ import type { SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';
 import { parseSetText, writeSetText } from '../document/parse';
 import { SHAPES } from '../model/shapes';
-import type { Region } from '../model/region';
+import type { Region } from '../regions';
 import { element, findingsOn, setWearing, QUICK } from '../testing/sets';
 import { compileNail } from '../compile/compile';
 import { planNail } from './nailPlan';

@@ -1,7 +1,9 @@
 import { writePath } from '../craft/fieldPath';
-import type { Field, FreshProducts } from '../craft/technique';
+import type { Field, PickProduct } from '../craft/technique';
 import { Element, TECHNIQUES } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
+import type { Limits } from '../model/limits';
+import { Region, REGION_KINDS } from '../regions';
 import { SHAPES } from '../model/shapes';
 import { NAILS } from '../model/names';
 import { SEATS } from '../craft/operation';
@@ -12,12 +14,8 @@ import type { Chance } from '../model/chance';
 function offered(field: Field, set: SetDocument, by: Chance): unknown {
   const products = set.kit.products;
   switch (field.kind) {
-    case 'number': {
-      const edge = by.below(8);
-      const steps = Math.round((field.max - field.min) / field.step);
-      const at = edge === 0 ? 0 : edge === 1 ? steps : by.below(steps + 1);
-      return Number((field.min + at * field.step).toFixed(6));
-    }
+    case 'number':
+      return anyNumber(field, by);
     case 'choice':
       return by.pick(field.choices).value;
     case 'shade':
@@ -27,67 +25,7 @@ function offered(field: Field, set: SetDocument, by: Chance): unknown {
     case 'switch':
       return by.below(2) === 0;
     case 'region':
-      return by.pick([
-        { kind: 'whole' },
-        { kind: 'band', from: by.below(10) / 10, to: 1 + by.below(11) / 10 },
-        { kind: 'tip', smile: { rise_mm: by.below(9) - 4, depth_mm: by.below(6), tilt_mm: by.below(3) - 1 } },
-        {
-          kind: 'oval',
-          across: by.below(21) / 10 - 1,
-          along: by.below(21) / 10,
-          width_mm: 0.3 + by.below(80) / 10,
-          length_mm: 0.3 + by.below(80) / 10,
-          turn_deg: by.below(73) * 5 - 180,
-        },
-        {
-          kind: 'lines',
-          count: 1 + by.below(7),
-          width_mm: 0.2 + by.below(20) / 10,
-          pitch_mm: 0.3 + by.below(30) / 10,
-          turn_deg: by.below(73) * 5 - 180,
-          across: by.below(21) / 10 - 1,
-          along: by.below(21) / 10,
-          crossed: by.below(2) === 0,
-          ...(by.below(2) === 0
-            ? { wave: { rise_mm: 0.1 + by.below(15) / 10, length_mm: 1 + by.below(60) / 10 } }
-            : {}),
-        },
-        {
-          kind: 'dots',
-          rows: 1 + by.below(5),
-          columns: 1 + by.below(5),
-          dot_mm: 0.3 + by.below(15) / 10,
-          pitch_mm: 0.6 + by.below(25) / 10,
-          turn_deg: by.below(73) * 5 - 180,
-          across: by.below(21) / 10 - 1,
-          along: by.below(21) / 10,
-          staggered: by.below(2) === 0,
-        },
-        {
-          kind: 'letters',
-          text: by.pick(['A', 'Encore', 'M & L', '25!']),
-          height_mm: 1 + by.below(60) / 10,
-          width_mm: 0.2 + by.below(6) / 10,
-          turn_deg: by.below(73) * 5 - 180,
-          across: by.below(21) / 10 - 1,
-          along: by.below(21) / 10,
-        },
-        {
-          kind: 'path',
-          width_mm: 0.1 + by.below(20) / 10,
-          points: Array.from({ length: 2 + by.below(6) }, () => ({
-            across: by.below(31) / 10 - 1.5,
-            along: by.below(31) / 10 - 0.5,
-          })),
-        },
-        {
-          kind: 'outline',
-          points: Array.from({ length: 3 + by.below(6) }, () => ({
-            across: by.below(31) / 10 - 1.5,
-            along: by.below(31) / 10 - 0.5,
-          })),
-        },
-      ]);
+      return anyRegion(by);
     case 'figures':
     case 'optional':
     case 'list':
@@ -95,23 +33,46 @@ function offered(field: Field, set: SetDocument, by: Chance): unknown {
   }
 }
 
+/** Any number that a figure allows, now and then at its ends. */
+function anyNumber({ min, max, step }: Limits, by: Chance): number {
+  const edge = by.below(8);
+  const steps = Math.round((max - min) / step);
+  const at = edge === 0 ? 0 : edge === 1 ? steps : by.below(steps + 1);
+  return Number((min + at * step).toFixed(6));
+}
+
+/** A part of the nail as an editor might leave it. */
+function anyRegion(by: Chance): Region {
+  const kind = by.pick(REGION_KINDS);
+  let region = kind.fresh;
+  for (const { turned } of kind.switches ?? []) if (by.below(2) === 0) region = turned(region);
+  for (const one of kind.figures(region)) {
+    if (by.below(2) === 0) continue;
+    const next = Region.safeParse(writePath(region, one.path, anyNumber(one, by)));
+    if (next.success) region = next.data;
+  }
+  if ('points' in region)
+    region = {
+      ...region,
+      points: Array.from({ length: 3 + by.below(6) }, () => ({
+        across: by.below(31) / 10 - 1.5,
+        along: by.below(31) / 10 - 0.5,
+      })),
+    };
+  if ('text' in region) region = { ...region, text: by.pick(['A', 'Encore', 'M & L', '25!']) };
+  return region;
+}
+
 /** An element as an editor might leave it: some options at the ends of what it offers, some between. */
 function randomElement(id: string, set: SetDocument, by: Chance): Element {
-  const products: FreshProducts = {
-    colour: by.pick(['velvet-04', 'rose-nude', 'blush-sheer']),
-    second: by.pick(['ivory-02', 'lemon-05']),
-    liner: 'gilt-liner',
-    magnetic: 'footlight-magnetic',
-    clear: 'bedding-a',
-    cover: 'cover-a',
-    dips: ['dip-rose', 'dip-white'],
-  };
+  const pick: PickProduct = ({ families, beside }) =>
+    by.pick(set.kit.products.filter(({ id, family }) => families.includes(family) && id !== beside)).id;
   const technique = by.pick(TECHNIQUES);
-  let element: unknown = technique.fresh(id, products);
+  let element: unknown = technique.fresh(id, pick);
   for (const field of technique.fields) {
     if (by.below(3) === 0) continue;
     if (field.kind === 'optional') {
-      element = writePath(element, field.path, by.below(2) ? field.fresh(products) : null);
+      element = writePath(element, field.path, by.below(2) ? field.fresh(pick) : null);
       continue;
     }
     if (field.kind === 'list') continue;

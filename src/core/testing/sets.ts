@@ -1,6 +1,8 @@
 import type { Element } from '../craft/techniques';
 import { techniqueOf } from '../craft/techniques';
-import type { FreshProducts } from '../craft/technique';
+import type { PickProduct } from '../craft/technique';
+import type { ProductFamily } from '../model/product';
+import { genericKit } from '../starter/kit';
 import type { SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';
 import { planNail, judgeNail } from '../plan/nailPlan';
@@ -21,14 +23,18 @@ export function setWearing(
 /** Planned with hardly a search and no ways out tried: for tests that look at something else. */
 export const QUICK = { effort: { iterations: 60 }, fixes: false } as const;
 
-const PRODUCTS: FreshProducts = {
-  colour: 'velvet-04',
-  second: 'amber-11',
-  liner: 'gilt-liner',
-  magnetic: 'footlight-magnetic',
-  clear: 'builder-a',
-  cover: 'cover-a',
-  dips: ['dip-rose', 'dip-white'],
+/** Picks for an element that is tested: of the common families always the same. */
+export const pick: PickProduct = ({ families, beside }) =>
+  PICKED[families[0]!]?.find((id) => id !== beside) ??
+  GENERIC.find((one) => families.includes(one.family))!.id;
+
+const GENERIC = genericKit().products;
+const PICKED: Partial<Record<ProductFamily, readonly string[]>> = {
+  'gel-colour': ['velvet-04', 'amber-11'],
+  'liner-gel': ['gilt-liner'],
+  'bedding-gel': ['builder-a'],
+  'builder-gel': ['cover-a'],
+  dip: ['dip-rose', 'dip-white'],
 };
 
 /** A good element of a kind, with some options replaced. */
@@ -36,7 +42,7 @@ export function element<K extends Element['kind']>(
   kind: K,
   over: Partial<Extract<Element, { kind: K }>> = {},
 ): Extract<Element, { kind: K }> {
-  return { ...techniqueOf(kind).fresh(over.id ?? kind, PRODUCTS), ...over } as Extract<Element, { kind: K }>;
+  return { ...techniqueOf(kind).fresh(over.id ?? kind, pick), ...over } as Extract<Element, { kind: K }>;
 }
 
 /** A plain colour that holds on a build: lacquer on lacquer, gel on all else. */

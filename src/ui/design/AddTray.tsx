@@ -13,7 +13,7 @@ import { FINENESS, usePicture } from '../kit/usePictures';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { useKey } from '../studio/useKey';
 import { elementId } from './elementId';
-import { broughtFor, freshProducts } from './fresh';
+import { broughtFor, pickerOf } from '@/core/starter/picker';
 import classes from './AddTray.module.css';
 
 const MOST_PX = 92;
@@ -90,7 +90,7 @@ function Offers({ look, onAdded }: { look: Look; onAdded: () => void }) {
 
 /** What an offer brings into a look, with the products that the set lacks for it, as one change. */
 function added(offer: Offer, look: Look, set: SetDocument): { element: Element; adding: Change } {
-  const element = offer.fresh(elementId(offer.key, look), freshProducts(set, look));
+  const element = offer.fresh(elementId(offer.key, look), pickerOf(set, look));
   const put: Change = { kind: 'put-element', look: look.id, element };
   return { element, adding: { kind: 'many', changes: [...broughtFor(element, set), put] } };
 }

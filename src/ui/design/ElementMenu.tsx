@@ -5,7 +5,7 @@ import type { Look, SetDocument } from '@/core/document/document';
 import { MoreMenu } from '../kit/MoreMenu';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { elementId } from './elementId';
-import { freshProducts } from './fresh';
+import { pickerOf } from '@/core/starter/picker';
 import { useCopying } from './useCopying';
 import { useEditing } from './useEditing';
 
@@ -84,12 +84,12 @@ function partWords(part: string, chosen: readonly string[], count: number): stri
 function crossedBy(element: Element, set: SetDocument): Element[] {
   if (!('region' in element) || !('product' in element) || element.region.kind !== 'lines') return [];
   const { product } = element;
-  const { colour, second } = freshProducts(set);
+  const pick = pickerOf(set);
   const turn_deg = element.region.turn_deg > 90 ? element.region.turn_deg - 90 : element.region.turn_deg + 90;
   return [
     {
       ...element,
-      product: product === second ? colour : second,
+      product: pick({ families: ['gel-colour'], beside: product }),
       region: { ...element.region, turn_deg, crossed: false },
     },
   ];

@@ -2,7 +2,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { FieldHostContext, type FieldHost } from '../kit/fields/host';
 import { useStudio, useStudioStore } from '../studio/studio';
-import { freshProducts } from './fresh';
+import { pickerOf } from '@/core/starter/picker';
 import { ProductInput } from './ProductInput';
 import { RegionInput } from './RegionInput';
 
@@ -13,7 +13,7 @@ export function FieldsOfSet({ children }: { children: ReactNode }) {
   const products = useStudio((s) => s.set.kit.products);
   const host = useMemo<FieldHost>(
     () => ({
-      fresh: () => freshProducts(store.getState().set),
+      pick: (wanted) => pickerOf(store.getState().set)(wanted),
       colourOf: (id) => products.find((one) => one.id === id)?.colour,
       Product: ProductInput,
       Region: RegionInput,

@@ -2,7 +2,7 @@
 import { useEffect, useRef } from 'react';
 import { contextOf, elementOn, wornElements } from '@/core/compile/prepare';
 import { partsAgain, withoutParts } from '@/core/craft/copies';
-import type { Handle } from '@/core/craft/handle';
+import type { Handle } from '@/core/regions/handle';
 import { smilesOn, type SmileLine } from '@/core/craft/smiles';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/document/document';

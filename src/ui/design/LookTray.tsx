@@ -18,7 +18,7 @@ import { once } from '../kit/once';
 import { unforeseen } from '../kit/unforeseen';
 import { useKey } from '../studio/useKey';
 import { Compose } from './Compose';
-import { freshProducts } from './fresh';
+import { pickerOf } from '@/core/starter/picker';
 import classes from './DesignView.module.css';
 
 const PX_PER_MM = 3.6;
@@ -37,7 +37,7 @@ export function LookTray() {
     const key = freeKey(set.looks);
     if (!key) return;
     const id = freeId('look', set.looks);
-    const elements = [FIRST_TECHNIQUE.fresh(FIRST_TECHNIQUE.kind, freshProducts(set))];
+    const elements = [FIRST_TECHNIQUE.fresh(FIRST_TECHNIQUE.kind, pickerOf(set))];
     const name = nameApart(
       lookName({ elements }, set.kit.products),
       set.looks.map((look) => look.name),

@@ -4,14 +4,13 @@ import { IconPencil } from '@tabler/icons-react';
 import { useRef, useState } from 'react';
 import { messageOf } from '@/core/model/messageOf';
 import { contextOf } from '@/core/compile/prepare';
-import type { Fitting } from '@/core/craft/context';
-import { drawnSpot } from '@/core/craft/regionHandles';
+import { onNail, type Fitting } from '@/core/craft/context';
+import { drawnSpot, MOST_POINTS } from '@/core/regions/drawnPoints';
 import type { Point } from '@/core/geometry/frame';
 import { fitted } from '@/core/geometry/lines';
 import { readPath, writePath } from '@/core/craft/fieldPath';
-import { REGION_KINDS, WAVE_FIGURES } from '@/core/craft/regionKinds';
-import { WRITABLE, type Region } from '@/core/model/region';
-import { without } from '@/core/model/without';
+import { REGION_KINDS, regionKindOf, type Region } from '@/core/regions';
+import { WRITABLE } from '@/core/regions/letters';
 import { useGesture } from '../kit/useGesture';
 import { useStudioStore } from '../studio/studio';
 import { lineOfSvg } from './lineOfSvg';
@@ -22,8 +21,7 @@ import classes from './DesignView.module.css';
 
 /** Where on the nail. */
 export function RegionInput({ words, value, fitting, onChange }: RegionFieldProps) {
-  const known = REGION_KINDS.find((one) => one.kind === value.kind);
-  const figures = [...(known?.figures ?? []), ...(value.kind === 'lines' && value.wave ? WAVE_FIGURES : [])];
+  const kind = regionKindOf(value.kind);
   const choices = REGION_KINDS.map((one) => ({ value: one.kind as string, label: one.words }));
   return (
     <fieldset className={`${classes.wide} ${classes.fields}`} style={{ border: 0, margin: 0, padding: 0 }}>
@@ -32,8 +30,8 @@ export function RegionInput({ words, value, fitting, onChange }: RegionFieldProp
           label={words}
           value={value.kind}
           choices={choices}
-          onChange={(kind) => {
-            const next = REGION_KINDS.find((one) => one.kind === kind);
+          onChange={(chosen) => {
+            const next = REGION_KINDS.find((one) => one.kind === chosen);
             if (next) onChange(next.fresh);
           }}
         />
@@ -41,7 +39,7 @@ export function RegionInput({ words, value, fitting, onChange }: RegionFieldProp
       {value.kind === 'letters' && (
         <LettersInput text={value.text} onChange={(text, gesture) => onChange({ ...value, text }, gesture)} />
       )}
-      {figures.map(({ path, words: label, ...limits }) => (
+      {kind.figures(value).map(({ path, words: label, ...limits }) => (
         <FigureInput
           key={path}
           label={label}
@@ -50,37 +48,15 @@ export function RegionInput({ words, value, fitting, onChange }: RegionFieldProp
           onChange={(next, gesture) => onChange(writePath(value, path, next), gesture)}
         />
       ))}
-      {value.kind === 'dots' && (
-        <Switch
-          label="Rows between rows"
-          checked={value.staggered}
-          onChange={(event) => onChange({ ...value, staggered: event.currentTarget.checked })}
-        />
-      )}
-      {value.kind === 'lines' && (
-        <>
-          <Switch
-            label="Crossed: checks"
-            checked={value.crossed}
-            onChange={(event) => onChange({ ...value, crossed: event.currentTarget.checked })}
-          />
-          <Switch
-            label="Wavy"
-            checked={value.wave !== undefined}
-            onChange={(event) =>
-              onChange(event.currentTarget.checked ? { ...value, wave: FRESH_WAVE } : without(value, 'wave'))
-            }
-          />
-        </>
-      )}
+      {kind.switches?.map(({ words: label, is, turned }) => (
+        <Switch key={label} label={label} checked={is(value)} onChange={() => onChange(turned(value))} />
+      ))}
       {(value.kind === 'path' || value.kind === 'outline') && (
         <DrawIt value={value} fitting={fitting ?? ALIKE} onChange={onChange} />
       )}
     </fieldset>
   );
 }
-
-const FRESH_WAVE = { rise_mm: 0.6, length_mm: 4 } as const;
 
 /** A few letters; what cannot be drawn is told and left as it was. */
 function LettersInput({
@@ -115,7 +91,6 @@ function LettersInput({
 const MOST_LETTERS = 16;
 
 const ALIKE: Fitting = { fit: 'keep' };
-const MOST_POINTS = 60;
 /** What a hand wavers by. */
 const WAVER_MM = 0.12;
 
@@ -138,7 +113,7 @@ function DrawIt({
     const { set, focus } = store.getState();
     const least = value.kind === 'outline' ? 3 : 2;
     const points = fitted(line, WAVER_MM, MOST_POINTS).map((point) =>
-      drawnSpot(point, contextOf(set, focus), fitting),
+      drawnSpot(point, onNail(contextOf(set, focus), fitting)),
     );
     if (points.length >= least) onChange({ ...value, points });
   }

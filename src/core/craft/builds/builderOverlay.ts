@@ -1,6 +1,8 @@
 import * as z from 'zod';
+import { um } from '../../model/primitives';
 import { BUILD_BASE, defineBuild } from '../build';
 import { pouredStructure } from '../structures';
+import { numberField } from '../technique';
 import { ART, ART_FIELD, artSits } from './artUnder';
 import { OVER_BASE, overBase } from './overBase';
 
@@ -10,7 +12,7 @@ const schema = z.strictObject({
   base: OVER_BASE,
   art: ART,
   /** Thickness of the builder at the apex. */
-  apex_um: z.number().min(200, 'must be at least 200 µm').max(1500, 'must be at most 1500 µm'),
+  apex_um: um(200, 1500, 50),
 });
 
 /** A free edge this long curls in under the lamp unless it is held (common practice). */
@@ -22,19 +24,7 @@ export const builderOverlay = defineBuild({
   words: 'Builder over the natural nail',
   blurb: 'The wearer’s own length, made strong: an apex over the stress area, filed even.',
   schema,
-  fields: [
-    overBase.field,
-    ART_FIELD,
-    {
-      kind: 'number',
-      path: 'apex_um',
-      words: 'Builder at the apex',
-      unit: 'µm',
-      min: 200,
-      max: 1500,
-      step: 50,
-    },
-  ],
+  fields: [overBase.field, ART_FIELD, numberField(schema, 'apex_um', 'Builder at the apex')],
   fresh: (id) => ({
     id,
     kind: 'natural-builder' as const,

@@ -1,5 +1,5 @@
 import type { Product } from '../../model/product';
-import type { Smile } from '../../model/region';
+import type { Smile } from '../../model/smile';
 import { wholePlace, type NailContext } from '../context';
 import { dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, STICKY_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';

@@ -1,21 +1,21 @@
 import * as z from 'zod';
-import { smileFields } from '../smileFields';
 import { BUILD_BASE, defineBuild } from '../build';
-import { Id } from '../../model/primitives';
+import { count, Id } from '../../model/primitives';
 import type { Product } from '../../model/product';
-import { Smile } from '../../model/region';
+import { Smile } from '../../model/smile';
 import { wholePlace, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
 import { DUST, HAND_S } from '../handwork';
 import type { Draft, Place } from '../operation';
 import { filedGround } from '../structures';
+import { numberField, smileFields } from '../technique';
 import { prepPlate } from './prep';
 
 const schema = z.strictObject({
   ...BUILD_BASE,
   kind: z.literal('dip'),
-  layers: z.number().int().min(2, 'must be at least 2').max(4, 'must be at most 4'),
+  layers: count(2, 4),
   /** A French built in reverse: the bed in one dip up to the smile line, the tip filled with another. */
   french: z.strictObject({ product: Id, filler: Id, smile: Smile }).nullable(),
 });
@@ -31,16 +31,16 @@ export const dip = defineBuild({
   blurb: 'Base and powder in turns, hardened by an activator, filed smooth.',
   schema,
   fields: [
-    { kind: 'number', path: 'layers', words: 'Layers', min: 2, max: 4, step: 1 },
+    numberField(schema, 'layers', 'Layers'),
     {
       kind: 'optional',
       path: 'french',
       words: 'French, built in reverse',
-      fresh: (products) => ({
-        product: products.dips[0],
-        filler: products.dips[1],
-        smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 },
-      }),
+      fresh: (pick) => {
+        const product = pick({ families: ['dip'], coloured: true });
+        const filler = pick({ families: ['dip'], coloured: true, beside: product });
+        return { product, filler, smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 } };
+      },
     },
     { kind: 'product', path: 'french.product', words: 'Bed', families: ['dip'] },
     { kind: 'product', path: 'french.filler', words: 'Tip', families: ['dip'] },

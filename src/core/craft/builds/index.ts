@@ -1,5 +1,5 @@
 import type * as z from 'zod';
-import { unionOf } from '../registry';
+import { unionOf } from '../../model/registry';
 import type { BuildKind } from '../build';
 import { builderOverlay } from './builderOverlay';
 import { dip } from './dip';

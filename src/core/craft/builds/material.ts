@@ -1,15 +1,16 @@
 import * as z from 'zod';
+import { um } from '../../model/primitives';
 import type { Refill, Structure } from '../build';
 import type { NailContext } from '../context';
 import { pouredStructure, puttyStructure, sculpted } from '../structures';
-import type { Field } from '../technique';
+import { numberField, type Field } from '../technique';
 
 /** What an extension is built of. */
 export const MATERIAL = z.enum(['builder', 'putty', 'acrylic']);
 export type Material = z.infer<typeof MATERIAL>;
 
 /** Thickness at the apex. */
-export const APEX_UM = z.number().min(300, 'must be at least 300 µm').max(1500, 'must be at most 1500 µm');
+export const APEX_UM = um(300, 1500, 50);
 
 export const MATERIAL_FIELDS: readonly Field[] = [
   {
@@ -26,15 +27,7 @@ export const MATERIAL_FIELDS: readonly Field[] = [
 ];
 
 export function apexField(): Field {
-  return {
-    kind: 'number',
-    path: 'apex_um',
-    words: 'At the apex',
-    unit: 'µm',
-    min: 300,
-    max: 1500,
-    step: 50,
-  };
+  return numberField(z.object({ apex_um: APEX_UM }), 'apex_um', 'At the apex');
 }
 
 /** Acrylic is filled with acrylic, beaded into the gap and drawn out over the old. */

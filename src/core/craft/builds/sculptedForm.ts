@@ -1,7 +1,6 @@
 import * as z from 'zod';
-import { smileFields } from '../smileFields';
 import { Id, mm } from '../../model/primitives';
-import { Smile } from '../../model/region';
+import { Smile } from '../../model/smile';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace } from '../context';
 import { baseDraft } from '../drafts';
@@ -12,6 +11,7 @@ import { ART, ART_FIELD, artSits } from './artUnder';
 import { BED_UM, builtBed, EXTENSION_UNDER_BOTH_UM } from './builtBed';
 import { acrylicRefill, APEX_UM, gelStructure, MATERIAL, MATERIAL_FIELDS } from './material';
 import { primePlate } from '../primePlate';
+import { smileFields } from '../technique';
 import { clearPlate, prepPlate } from './prep';
 
 const schema = z.strictObject({
@@ -41,7 +41,10 @@ export const sculptedForm = defineBuild({
       kind: 'optional',
       path: 'french',
       words: 'Built-in French: the bed in a cover colour',
-      fresh: (products) => ({ product: products.cover, smile: { rise_mm: 0, depth_mm: 2.5, tilt_mm: 0 } }),
+      fresh: (pick) => ({
+        product: pick({ families: ['builder-gel'], coloured: true }),
+        smile: { rise_mm: 0, depth_mm: 2.5, tilt_mm: 0 },
+      }),
     },
     { kind: 'product', path: 'french.product', words: 'Bed', families: ['builder-gel', 'putty-gel'] },
     ...smileFields('french.smile'),

@@ -41,7 +41,7 @@ export const softGelTip = defineBuild({
       kind: 'optional',
       path: 'filler',
       words: 'Fill the hollow under the free edge',
-      fresh: (products) => products.cover,
+      fresh: (pick) => pick({ families: ['builder-gel'], coloured: true }),
     },
     {
       kind: 'product',

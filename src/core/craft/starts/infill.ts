@@ -1,12 +1,14 @@
 import { grown_mm } from '../../model/growth';
 import { rounded } from '../../model/rounded';
-import type { StartOf } from '../../model/start';
+import { Start, type StartOf } from '../../model/start';
 import { primePlate } from '../primePlate';
 import { pushBackDraft, sanitiseDraft, shapeDraft, shineOffDraft } from '../prepWork';
 import { wholePlace } from '../context';
 import { dustOffDraft } from '../drafts';
 import { EDGE_UNDER_ART_UM } from '../structures';
 import { HAND_S } from '../handwork';
+import { ofKind } from '../../model/registry';
+import { numberField } from '../technique';
 import type { StartKind } from '../start';
 
 /** Share of the old thickness that comes off with the old colour (common practice). */
@@ -29,29 +31,9 @@ export const infill: StartKind<StartOf<'infill'>> = {
   words: 'Grown out, to be filled',
   blurb: 'The old set stays: filed back, the gap filled, the apex brought back.',
   fields: ({ gap_mm }) => [
-    ...(gap_mm === null
-      ? [
-          {
-            kind: 'number' as const,
-            path: 'weeks',
-            words: 'Worn for',
-            unit: 'weeks',
-            min: 0.5,
-            max: 12,
-            step: 0.5,
-          },
-        ]
-      : []),
+    ...(gap_mm === null ? [numberField(ofKind(Start, 'infill'), 'weeks', 'Worn for')] : []),
     { kind: 'optional', path: 'gap_mm', words: 'The gap is measured', fresh: () => 2.4 },
-    {
-      kind: 'number',
-      path: 'gap_mm',
-      words: 'Bare at the cuticle',
-      unit: 'mm',
-      min: 0.2,
-      max: 10,
-      step: 0.1,
-    },
+    numberField(ofKind(Start, 'infill'), 'gap_mm', 'Bare at the cuticle'),
   ],
   fresh: () => ({ kind: 'infill', weeks: 3, gap_mm: null }),
   found: (start, worn_um) => ({

@@ -1,7 +1,9 @@
-import type { OldProduct, StartOf } from '../../model/start';
+import { Start, type OldProduct, type StartOf } from '../../model/start';
 import { wholePlace } from '../context';
 import { HAND_S } from '../handwork';
 import type { Draft } from '../operation';
+import { ofKind } from '../../model/registry';
+import { numberField } from '../technique';
 import type { StartKind } from '../start';
 
 type Way = 'soak' | 'file-down' | 'lift-off' | 'remover';
@@ -46,17 +48,7 @@ export const removal: StartKind<StartOf<'removal'>> = {
     },
     ...(OLD[product].soak_s === undefined
       ? []
-      : [
-          {
-            kind: 'number' as const,
-            path: 'soak_s',
-            words: 'Soaks for',
-            unit: 's',
-            min: 60,
-            max: 3600,
-            step: 60,
-          },
-        ]),
+      : [numberField(ofKind(Start, 'removal'), 'soak_s', 'Soaks for')]),
     { kind: 'switch', path: 'stones', words: 'Stones or charms on it' },
   ],
   follow: (start, path) =>

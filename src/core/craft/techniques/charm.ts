@@ -2,16 +2,16 @@ import * as z from 'zod';
 import { lowerFirst } from '../../model/letters';
 import { rounded } from '../../model/rounded';
 import { CHARM_SHAPES } from '../../model/charmShapes';
-import { Across, Along, Colour, mm, Words } from '../../model/primitives';
+import { Across, Along, Colour, mm, Words, Turn } from '../../model/primitives';
 import { CHARM_CHOICES } from '../charmForms';
-import { STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
+import { onNail, STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { flashOf, hardenOf } from '../drafts';
-import { bodyHandles, onPart } from '../handle';
+import { bodyHandles, onPart } from '../../regions/handle';
 import { layPiece } from '../laying';
 import type { PlacedPiece } from '../matter';
 import type { Ways } from '../ways';
-import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD, seatField } from '../technique';
+import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD, seatField, numberField } from '../technique';
 
 const schema = z.strictObject({
   ...ELEMENT_BASE,
@@ -26,7 +26,7 @@ const schema = z.strictObject({
   width_mm: mm(0.3, 30),
   length_mm: mm(0.3, 40),
   height_mm: mm(0.1, 12),
-  turn_deg: z.number().min(-180).max(180),
+  turn_deg: Turn,
   shape: z.enum(CHARM_SHAPES),
   colour: Colour,
   metallic: z.boolean(),
@@ -99,12 +99,12 @@ export const charm = defineTechnique({
       choices: CHARM_CHOICES,
     },
     { kind: 'shade', path: 'colour', words: 'Colour' },
-    { kind: 'number', path: 'width_mm', words: 'Width', unit: 'mm', min: 0.3, max: 30, step: 0.1 },
-    { kind: 'number', path: 'length_mm', words: 'Length', unit: 'mm', min: 0.3, max: 40, step: 0.1 },
-    { kind: 'number', path: 'height_mm', words: 'Height', unit: 'mm', min: 0.1, max: 12, step: 0.1 },
-    { kind: 'number', path: 'across', words: 'Across', min: -1, max: 1, step: 0.05 },
-    { kind: 'number', path: 'along', words: 'Along', min: 0, max: 2, step: 0.05 },
-    { kind: 'number', path: 'turn_deg', words: 'Turn', unit: '°', min: -180, max: 180, step: 5 },
+    numberField(schema, 'width_mm', 'Width'),
+    numberField(schema, 'length_mm', 'Length'),
+    numberField(schema, 'height_mm', 'Height'),
+    numberField(schema, 'across', 'Across'),
+    numberField(schema, 'along', 'Along'),
+    numberField(schema, 'turn_deg', 'Turn'),
     {
       kind: 'choice',
       path: 'bedding',
@@ -124,8 +124,7 @@ export const charm = defineTechnique({
       // A ready-made charm cannot be drawn larger.
       bodyHandles(
         { ...element, words: element.words, scale: 1, least_mm: 0.3, most_mm: [30, 40] },
-        context,
-        element,
+        onNail(context, element),
         'fixed',
       ),
       (body) => ({ ...element, across: body.across, along: body.along, turn_deg: body.turn_deg }),

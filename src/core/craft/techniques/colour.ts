@@ -1,13 +1,12 @@
 import * as z from 'zod';
-import { pullsOf } from '../../geometry/letters';
-import { regionNoun, type Region } from '../../model/region';
+import { regionNoun } from '../../regions';
 import { Id } from '../../model/primitives';
-import { placeOf } from '../context';
+import { onNail, placeOf } from '../context';
 import { coatOf } from '../cure';
 import { coats, passesOf } from '../drafts';
 import { FAMILIES } from '../families';
-import { onPart } from '../handle';
-import { regionHandles } from '../regionHandles';
+import { onPart } from '../../regions/handle';
+import { regionKindOf } from '../../regions';
 import { HAND_S } from '../handwork';
 import { COVERED } from '../ways';
 import { painted } from './painted';
@@ -17,7 +16,7 @@ import {
   FILM_FIELDS,
   FILM_SEATS,
   FRESH_FILM,
-  type FreshProducts,
+  type PickProduct,
 } from '../technique';
 
 const schema = z.strictObject({
@@ -30,11 +29,11 @@ const schema = z.strictObject({
 
 type Colour = z.infer<typeof schema>;
 
-const fresh = (id: string, products: FreshProducts): Colour => ({
+const fresh = (id: string, pick: PickProduct): Colour => ({
   id,
   kind: 'colour',
   ...FRESH_FILM,
-  product: products.colour,
+  product: pick({ families: ['gel-colour'] }),
   passes: 'cover',
 });
 
@@ -69,7 +68,10 @@ export const colour = defineTechnique({
   fresh,
   also: painted(fresh),
   handles: (element, context) =>
-    onPart(regionHandles(element.region, context, element), (region) => ({ ...element, region })),
+    onPart(regionKindOf(element.region.kind).handles(element.region, onNail(context, element)), (region) => ({
+      ...element,
+      region,
+    })),
   ways: COVERED,
   products: (element) => [element.product],
   called: ({ product, region }, nameOf) => [nameOf(product), regionNoun(region)].join(' ').trim(),
@@ -86,7 +88,7 @@ export const colour = defineTechnique({
       place,
       paint: { kind: 'product' },
       deposit: { kind: 'conformal', t_um: coatOf(product) },
-      hand_s: handOf(element.region),
+      hand_s: regionKindOf(element.region.kind).drawn_s?.(element.region) ?? HAND_S.coat,
       reason:
         element.passes === 'cover'
           ? `It covers in ${product.coats_to_cover ?? 2} coats; thin coats cure through.`
@@ -106,16 +108,3 @@ export const colour = defineTechnique({
     ];
   },
 });
-
-/** A coat with the brush; lines are drawn one by one with a liner (common practice). */
-function handOf(region: Region): number {
-  if (region.kind === 'path') return HAND_S.draw;
-  if (region.kind === 'dots') return Math.max(HAND_S.coat / 2, DOT_S * region.rows * region.columns);
-  if (region.kind === 'letters') return Math.max(HAND_S.coat, PULL_S * pullsOf(region.text));
-  if (region.kind !== 'lines') return HAND_S.coat;
-  return Math.max(HAND_S.coat, LINE_S * region.count * (region.crossed ? 2 : 1));
-}
-
-const LINE_S = 8;
-const PULL_S = 5;
-const DOT_S = 2;

@@ -5,9 +5,9 @@ import { mostOf } from '../../model/extent';
 import { handOf } from '../../model/names';
 import { Colour, mm } from '../../model/primitives';
 import { scaleOn, type NailContext } from '../context';
-import { placeSays } from '../handle';
+import { placeSays } from '../../regions/handle';
 import type { PlacedPiece } from '../matter';
-import { defineTechnique, ELEMENT_BASE, fitField, seatField } from '../technique';
+import { defineTechnique, ELEMENT_BASE, fitField, seatField, numberField } from '../technique';
 import {
   BEDDING_FIELD,
   setStones,
@@ -32,7 +32,7 @@ const schema = z.strictObject({
   sizes: z.array(STONE_SIZE).min(1).max(8),
   /** How far the stones' edges stand off the cuticle. */
   inset_mm: mm(0.1, 10),
-  gap_mm: mm(0, 5),
+  gap_mm: mm(0, 5, 0.05),
   colour: Colour,
   bedding: STONE_BEDDING,
   /** Single stones off their place in the row, counted as they are laid: by share of the arc, and in mm to the tip. */
@@ -111,8 +111,8 @@ export const crystals = defineTechnique({
       max: 8,
     },
     { kind: 'shade', path: 'colour', words: 'Colour' },
-    { kind: 'number', path: 'inset_mm', words: 'Off the cuticle', unit: 'mm', min: 0.1, max: 10, step: 0.1 },
-    { kind: 'number', path: 'gap_mm', words: 'Gap', unit: 'mm', min: 0, max: 5, step: 0.05 },
+    numberField(schema, 'inset_mm', 'Off the cuticle'),
+    numberField(schema, 'gap_mm', 'Gap'),
     BEDDING_FIELD,
     fitField('scale', 'keep', 'repeat', 'drop'),
     seatField('usual', 'surface', 'over'),

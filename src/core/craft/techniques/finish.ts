@@ -1,10 +1,10 @@
 import * as z from 'zod';
-import { placeOf } from '../context';
+import { onNail, placeOf } from '../context';
 import { coatOf } from '../cure';
 import { hardenOf, wipedTop } from '../drafts';
 import { dries_s } from '../families';
-import { onPart } from '../handle';
-import { regionHandles } from '../regionHandles';
+import { onPart } from '../../regions/handle';
+import { regionKindOf } from '../../regions';
 import { HAND_S } from '../handwork';
 import {
   defineTechnique,
@@ -57,7 +57,10 @@ export const finish = defineTechnique({
     finish: 'matte' as const,
   }),
   handles: (element, context) =>
-    onPart(regionHandles(element.region, context, element), (region) => ({ ...element, region })),
+    onPart(regionKindOf(element.region.kind).handles(element.region, onNail(context, element)), (region) => ({
+      ...element,
+      region,
+    })),
   products: () => [],
   called: ({ finish }) => `${finish} top`,
   seals: (element) => element.region.kind === 'whole',

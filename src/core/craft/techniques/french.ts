@@ -1,12 +1,11 @@
 import * as z from 'zod';
-import { smileFields } from '../smileFields';
 import { Id, mm } from '../../model/primitives';
-import { Smile } from '../../model/region';
+import { Smile } from '../../model/smile';
 import type { Place } from '../operation';
-import { placeOf } from '../context';
+import { onNail, placeOf } from '../context';
 import { coatOf } from '../cure';
 import { coats, passesOf } from '../drafts';
-import { onPart, smileHandles } from '../handle';
+import { onPart, smileHandles } from '../../regions/handle';
 import { HAND_S } from '../handwork';
 import { COVERED } from '../ways';
 import {
@@ -18,7 +17,10 @@ import {
   FRESH_SEAT,
   HAND_FIELD,
   PAINTED_BASE,
+  numberField,
   seatField,
+  smileFields,
+  type PickProduct,
 } from '../technique';
 
 const schema = z.strictObject({
@@ -29,6 +31,11 @@ const schema = z.strictObject({
   product: Id,
   passes: z.union([z.literal('cover'), z.number().int().min(1).max(5)]),
   liner: z.strictObject({ product: Id, width_mm: mm(0.1, 2) }).nullable(),
+});
+
+const freshLiner = (pick: PickProduct) => ({
+  product: pick({ families: ['liner-gel'], shows: true }),
+  width_mm: 0.4,
 });
 
 /** Painted French: the tip beyond a smile line, with an optional thin liner along it. */
@@ -45,26 +52,30 @@ export const french = defineTechnique({
       kind: 'optional',
       path: 'liner',
       words: 'Thin liner along it',
-      fresh: (products) => ({ product: products.liner, width_mm: 0.4 }),
+      fresh: (pick) => freshLiner(pick),
     },
     { kind: 'product', path: 'liner.product', words: 'Liner', families: ['liner-gel', 'gel-colour'] },
-    { kind: 'number', path: 'liner.width_mm', words: 'Liner width', unit: 'mm', min: 0.1, max: 2, step: 0.1 },
+    numberField(schema, 'liner.width_mm', 'Liner width'),
     fitField('scale', 'keep', 'drop'),
     HAND_FIELD,
     seatField('usual', 'under', 'inside', 'surface'),
   ],
-  fresh: (id, products) => ({
+  fresh: (id, pick) => ({
     id,
     kind: 'french' as const,
     ...FRESH_PAINTED,
     ...FRESH_SEAT,
     smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 },
-    product: products.second,
+    product: pick({
+      families: ['gel-colour'],
+      shows: true,
+      beside: pick({ families: ['gel-colour'] }),
+    }),
     passes: 'cover' as const,
-    liner: { product: products.liner, width_mm: 0.4 },
+    liner: freshLiner(pick),
   }),
   handles: (element, context) =>
-    onPart(smileHandles(element.smile, context, element), (smile) => ({ ...element, smile })),
+    onPart(smileHandles(element.smile, onNail(context, element)), (smile) => ({ ...element, smile })),
   ways: COVERED,
   products: (element) => [element.product, ...(element.liner ? [element.liner.product] : [])],
   called: ({ product }, nameOf) => `${nameOf(product)} French`,

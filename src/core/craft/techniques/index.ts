@@ -1,5 +1,5 @@
 import type * as z from 'zod';
-import { unionOf } from '../registry';
+import { unionOf } from '../../model/registry';
 import type { Technique } from '../technique';
 import { charm } from './charm';
 import { colour } from './colour';

@@ -1,12 +1,13 @@
 import * as z from 'zod';
 import { counted } from '../../model/letters';
-import { Across, Along, Colour, Id, mm } from '../../model/primitives';
+import { Across, Along, Colour, Id, mm, share, Turn, um } from '../../model/primitives';
 import { beadShare } from '../../geometry/bead';
 import type { NailFrame, Point } from '../../geometry/frame';
 import { hullOf, pack, type Packed } from '../../geometry/pack';
-import { DRAWN_FOR_ARC_MM, layRegion, polygonDistance_mm } from '../../geometry/regions';
-import { scaleOn, sideOf, wholePlace, type NailContext } from '../context';
-import { bodyHandles, onPart, spotOf } from '../handle';
+import { DRAWN_FOR_ARC_MM, polygonDistance_mm } from '../../geometry/regions';
+import { layRegion } from '../../regions';
+import { onNail, scaleOn, sideOf, wholePlace, type NailContext } from '../context';
+import { bodyHandles, onPart, spotOf } from '../../regions/handle';
 import { seedOf } from '../../model/chance';
 import { HAND_S } from '../handwork';
 import { layPiece } from '../laying';
@@ -16,17 +17,17 @@ import type { PlacedPiece } from '../matter';
 import { pressDraft } from '../presses';
 import type { Ways } from '../ways';
 import { rounded } from '../../model/rounded';
-import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD } from '../technique';
+import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD, numberField } from '../technique';
 
 const Piece = z.strictObject({
   across: Across,
   along: Along,
   length_mm: mm(0.2, 30),
   width_mm: mm(0.1, 20),
-  thickness_mm: mm(0.005, 3),
+  thickness_mm: mm(0.005, 3, 0.005),
   /** 0 drapes over the curve, 1 stays flat. */
-  stiffness: z.number().min(0).max(1),
-  turn_deg: z.number().min(-180).max(180),
+  stiffness: share(0.1),
+  turn_deg: Turn,
   colour: Colour,
   shape: z.enum(['sliver', 'leaf']),
   metallic: z.boolean(),
@@ -44,15 +45,15 @@ const schema = z.strictObject({
   hand: z.enum(['mirror', 'same']),
   pieces: z.array(Piece).min(1).max(MOST_PIECES),
   /** The thin clear that pieces are laid into. */
-  bed_um: z.number().min(5).max(1500),
+  bed_um: um(5, 1500, 5),
   press: z.boolean(),
   /** The clear it lies in; null: the builder of the kit. */
   clear: Id.nullable(),
   /** A levelled cap that is filed, or a thick top floated over what lies flat. */
   cap: z.enum(['level', 'float']),
-  cap_um: z.number().min(50).max(3000),
+  cap_um: um(50, 3000),
   /** What the file takes off the cap to level it. */
-  filing_um: z.number().min(0).max(1000),
+  filing_um: um(0, 1000),
 });
 
 type Inlay = z.infer<typeof schema>;
@@ -109,7 +110,7 @@ function strewn(margin_mm: number, most: number) {
       ...element,
       pieces: laid.map((one, i) => ({
         ...kinds[i % kinds.length]!,
-        ...spotOf(one, context, element),
+        ...spotOf(one, onNail(context, element)),
         turn_deg: side * one.turn_deg,
       })),
     };
@@ -247,27 +248,19 @@ export const inlay = defineTechnique({
       part: 'piece',
       item: [
         { kind: 'shade', path: 'colour', words: 'Colour' },
-        { kind: 'number', path: 'length_mm', words: 'Length', unit: 'mm', min: 0.2, max: 30, step: 0.1 },
-        { kind: 'number', path: 'width_mm', words: 'Width', unit: 'mm', min: 0.1, max: 20, step: 0.1 },
-        {
-          kind: 'number',
-          path: 'thickness_mm',
-          words: 'Thickness',
-          unit: 'mm',
-          min: 0.005,
-          max: 3,
-          step: 0.005,
-        },
-        { kind: 'number', path: 'stiffness', words: 'Stiffness', min: 0, max: 1, step: 0.1 },
-        { kind: 'number', path: 'across', words: 'Across', min: -1, max: 1, step: 0.05 },
-        { kind: 'number', path: 'along', words: 'Along', min: 0, max: 2, step: 0.05 },
-        { kind: 'number', path: 'turn_deg', words: 'Turn', unit: '°', min: -180, max: 180, step: 5 },
+        numberField(Piece, 'length_mm', 'Length'),
+        numberField(Piece, 'width_mm', 'Width'),
+        numberField(Piece, 'thickness_mm', 'Thickness'),
+        numberField(Piece, 'stiffness', 'Stiffness'),
+        numberField(Piece, 'across', 'Across'),
+        numberField(Piece, 'along', 'Along'),
+        numberField(Piece, 'turn_deg', 'Turn'),
       ],
       fresh: null,
       min: 1,
       max: MOST_PIECES,
     },
-    { kind: 'number', path: 'bed_um', words: 'Bed under them', unit: 'µm', min: 5, max: 1500, step: 5 },
+    numberField(schema, 'bed_um', 'Bed under them'),
     { kind: 'switch', path: 'press', words: 'Press flat with the stamper' },
     {
       kind: 'choice',
@@ -282,11 +275,11 @@ export const inlay = defineTechnique({
       kind: 'optional',
       path: 'clear',
       words: 'Another clear than the builder',
-      fresh: (products) => products.clear,
+      fresh: (pick) => pick({ families: ['bedding-gel'] }),
     },
     { kind: 'product', path: 'clear', words: 'Clear', families: ['builder-gel', 'bedding-gel'] },
-    { kind: 'number', path: 'cap_um', words: 'Cap over them', unit: 'µm', min: 50, max: 3000, step: 10 },
-    { kind: 'number', path: 'filing_um', words: 'The file takes', unit: 'µm', min: 0, max: 1000, step: 10 },
+    numberField(schema, 'cap_um', 'Cap over them'),
+    numberField(schema, 'filing_um', 'The file takes'),
     fitField('scale', 'keep', 'repeat', 'drop'),
     HAND_FIELD,
   ],
@@ -347,8 +340,7 @@ export const inlay = defineTechnique({
             least_mm: 0.2,
             most_mm: [20, 30],
           },
-          context,
-          element,
+          onNail(context, element),
         ),
         (body) => ({
           ...element,

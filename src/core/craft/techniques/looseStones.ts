@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { layRegion } from '../../geometry/regions';
+import { layRegion } from '../../regions';
 import type { Point } from '../../geometry/frame';
 import { smoothLine } from '../../geometry/lines';
 import { pack } from '../../geometry/pack';
@@ -7,8 +7,8 @@ import { counted } from '../../model/letters';
 import { seedOf } from '../../model/chance';
 import { mostOf } from '../../model/extent';
 import { Across, Along, Colour } from '../../model/primitives';
-import { scaleOn, sideOf, SKIN_MARGIN_MM, spotOn_mm, type NailContext } from '../context';
-import { spotHandle, spotOf } from '../handle';
+import { onNail, scaleOn, sideOf, SKIN_MARGIN_MM, spotOn_mm, type NailContext } from '../context';
+import { spotHandle, spotOf } from '../../regions/handle';
 import type { PlacedPiece } from '../matter';
 import {
   defineTechnique,
@@ -17,6 +17,7 @@ import {
   HAND_FIELD,
   seatField,
   type Arrangement,
+  numberField,
 } from '../technique';
 import {
   BEDDING_FIELD,
@@ -33,6 +34,8 @@ import {
 import { STONE_SIZES_MM } from '../stoneSizes';
 
 const MOST_STONES = 80;
+const Stone = z.strictObject({ size: STONE_SIZE, across: Across, along: Along, colour: Colour });
+type Stone = z.infer<typeof Stone>;
 
 const schema = z.strictObject({
   ...ELEMENT_BASE,
@@ -40,14 +43,10 @@ const schema = z.strictObject({
   fit: z.enum(['scale', 'keep', 'repeat', 'drop']),
   hand: z.enum(['mirror', 'same']),
   seat: STONE_SEAT,
-  stones: z
-    .array(z.strictObject({ size: STONE_SIZE, across: Across, along: Along, colour: Colour }))
-    .min(1)
-    .max(MOST_STONES),
+  stones: z.array(Stone).min(1).max(MOST_STONES),
   bedding: STONE_BEDDING,
 });
 type Stones = z.infer<typeof schema>;
-type Stone = Stones['stones'][number];
 
 function layLoose(element: Stones, context: NailContext): PlacedPiece[] {
   const scale = scaleOn(context.frame, element);
@@ -80,7 +79,7 @@ function at(element: Stones, context: NailContext, points: readonly Point[]): St
   const stones = points.flatMap((point, i): Stone[] => {
     const { size, colour } = like(i);
     const room = context.frame.halfWidth_mm(point.y) - STONE_SIZES_MM[size] / 2 - SKIN_MARGIN_MM;
-    return Math.abs(point.x) <= room ? [{ size, colour, ...spotOf(point, context, element) }] : [];
+    return Math.abs(point.x) <= room ? [{ size, colour, ...spotOf(point, onNail(context, element)) }] : [];
   });
   return stones.length > 0 ? { ...element, stones: stones.slice(0, MOST_STONES) } : element;
 }
@@ -274,8 +273,8 @@ export const looseStones = defineTechnique({
       item: [
         sizeField('size'),
         { kind: 'shade', path: 'colour', words: 'Colour' },
-        { kind: 'number', path: 'across', words: 'Across', min: -1, max: 1, step: 0.05 },
-        { kind: 'number', path: 'along', words: 'Along', min: 0, max: 2, step: 0.05 },
+        numberField(Stone, 'across', 'Across'),
+        numberField(Stone, 'along', 'Along'),
       ],
       fresh: null,
       min: 1,
@@ -295,7 +294,7 @@ export const looseStones = defineTechnique({
   },
   handles: (element, context) =>
     element.stones.map((stone, i) =>
-      spotHandle(stone, { id: `stone-${i}`, words: `stone ${i + 1}` }, context, element, (spot) => ({
+      spotHandle(stone, { id: `stone-${i}`, words: `stone ${i + 1}` }, onNail(context, element), (spot) => ({
         ...element,
         stones: element.stones.map((one, k) => (k === i ? { ...one, ...spot } : one)),
       })),

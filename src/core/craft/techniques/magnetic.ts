@@ -1,23 +1,23 @@
 import * as z from 'zod';
 import type { NailName } from '../../model/names';
-import { Across, Along, Id, mm, Words } from '../../model/primitives';
+import { Across, Along, Id, mm, Words, count, seconds, Turn } from '../../model/primitives';
 import { rounded } from '../../model/rounded';
-import { placeOf, scaleOn, sideOf, spotOn_mm, type NailContext } from '../context';
+import { onNail, placeOf, scaleOn, sideOf, spotOn_mm, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { cureOf, flashOf } from '../drafts';
-import { onPart, turnedSpotHandles } from '../handle';
-import { regionHandles } from '../regionHandles';
+import { onPart, turnedSpotHandles } from '../../regions/handle';
+import { regionKindOf } from '../../regions';
 import { HAND_S } from '../handwork';
 import { type Draft, type Place } from '../operation';
 import { SHIMMER_FORMS, type Shimmer } from '../matter';
 import { sideWords } from '../sides';
-import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
+import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
 
 const schema = z.strictObject({
   ...FILM_BASE,
   kind: z.literal('magnetic'),
   product: Id,
-  passes: z.number().int().min(1).max(3),
+  passes: count(1, 3),
   /** Which coats the magnet is held to. */
   drawn: z.enum(['last', 'every']),
   /** The magnet as the artist calls it. */
@@ -25,12 +25,12 @@ const schema = z.strictObject({
   form: z.enum(SHIMMER_FORMS),
   across: Across,
   along: Along,
-  turn_deg: z.number().min(-180).max(180),
+  turn_deg: Turn,
   /** How wide the shimmer is left. */
   width_mm: mm(0.3, 20),
   /** How far off the nail the magnet is held, and for how long. */
-  distance_mm: mm(0, 20),
-  hold_s: z.number().min(1).max(60),
+  distance_mm: mm(0, 20, 0.5),
+  hold_s: seconds(1, 60),
 });
 type Magnetic = z.infer<typeof schema>;
 
@@ -56,20 +56,11 @@ export const magnetic = defineTechnique({
         { value: 'sides', words: 'Out to the sides' },
       ],
     },
-    { kind: 'number', path: 'width_mm', words: 'How wide', unit: 'mm', min: 0.3, max: 20, step: 0.1 },
-    {
-      kind: 'number',
-      path: 'turn_deg',
-      words: 'Turn',
-      unit: '°',
-      min: -180,
-      max: 180,
-      step: 5,
-      where: { path: 'form', is: 'line' },
-    },
-    { kind: 'number', path: 'distance_mm', words: 'Magnet off', unit: 'mm', min: 0, max: 20, step: 0.5 },
-    { kind: 'number', path: 'hold_s', words: 'Held', unit: 's', min: 1, max: 60, step: 1 },
-    { kind: 'number', path: 'passes', words: 'Coats', min: 1, max: 3, step: 1 },
+    numberField(schema, 'width_mm', 'How wide'),
+    { ...numberField(schema, 'turn_deg', 'Turn'), where: { path: 'form', is: 'line' } },
+    numberField(schema, 'distance_mm', 'Magnet off'),
+    numberField(schema, 'hold_s', 'Held'),
+    numberField(schema, 'passes', 'Coats'),
     {
       kind: 'choice',
       path: 'drawn',
@@ -81,11 +72,11 @@ export const magnetic = defineTechnique({
     },
     ...FILM_FIELDS,
   ],
-  fresh: (id, products) => ({
+  fresh: (id, pick) => ({
     id,
     kind: 'magnetic' as const,
     ...FRESH_FILM,
-    product: products.magnetic,
+    product: pick({ families: ['magnetic-gel'] }),
     passes: 1,
     drawn: 'last' as const,
     magnet: 'Bar magnet',
@@ -98,9 +89,12 @@ export const magnetic = defineTechnique({
     hold_s: 8,
   }),
   handles: (element, context) => [
-    ...onPart(regionHandles(element.region, context, element), (region) => ({ ...element, region })),
     ...onPart(
-      turnedSpotHandles(element, { id: 'shimmer', words: 'shimmer' }, context, element),
+      regionKindOf(element.region.kind).handles(element.region, onNail(context, element)),
+      (region) => ({ ...element, region }),
+    ),
+    ...onPart(
+      turnedSpotHandles(element, { id: 'shimmer', words: 'shimmer' }, onNail(context, element)),
       (spot) => ({ ...element, ...spot }),
       // What is round has no turn.
     ).filter((handle) => element.form === 'line' || !handle.of),

@@ -1,17 +1,17 @@
 import * as z from 'zod';
 import { mostOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
-import { Id } from '../../model/primitives';
-import { isMirrored, placeOf, sideOf, type NailContext } from '../context';
+import { Id, share } from '../../model/primitives';
+import { onNail, isMirrored, placeOf, sideOf, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { coats } from '../drafts';
 import { lampOf } from '../families';
-import { onPart, type Handle } from '../handle';
-import { regionHandles } from '../regionHandles';
-import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
+import { onPart, type Handle } from '../../regions/handle';
+import { regionKindOf } from '../../regions';
+import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
 
 const MOST_STOPS = 5;
-const Stop = z.strictObject({ product: Id, at: z.number().min(0).max(1) });
+const Stop = z.strictObject({ product: Id, at: share() });
 
 const schema = z
   .strictObject({
@@ -44,7 +44,7 @@ export const ombre = defineTechnique({
       part: 'stop',
       item: [
         { kind: 'product', path: 'product', words: 'Colour', families: ['gel-colour', 'two-stage-colour'] },
-        { kind: 'number', path: 'at', words: 'Place', min: 0, max: 1, step: 0.05 },
+        numberField(Stop, 'at', 'Place'),
       ],
       fresh: null,
       min: 2,
@@ -70,20 +70,27 @@ export const ombre = defineTechnique({
     },
     ...FILM_FIELDS,
   ],
-  fresh: (id, products) => ({
-    id,
-    kind: 'ombre' as const,
-    ...FRESH_FILM,
-    direction: 'along' as const,
-    stops: [
-      { product: products.colour, at: 0.15 },
-      { product: products.second, at: 0.85 },
-    ],
-    passes: 2,
-  }),
+  fresh: (id, pick) => {
+    const first = pick({ families: ['gel-colour'] });
+    const second = pick({ families: ['gel-colour'], shows: true, beside: first });
+    return {
+      id,
+      kind: 'ombre' as const,
+      ...FRESH_FILM,
+      direction: 'along' as const,
+      stops: [
+        { product: first, at: 0.15 },
+        { product: second, at: 0.85 },
+      ],
+      passes: 2,
+    };
+  },
   handles: (element, context) => [
     ...element.stops.map((stop, i) => stopHandle(element, i, stop.at, context)),
-    ...onPart(regionHandles(element.region, context, element), (region) => ({ ...element, region })),
+    ...onPart(
+      regionKindOf(element.region.kind).handles(element.region, onNail(context, element)),
+      (region) => ({ ...element, region }),
+    ),
   ],
   ways: {
     bridge: ({ stops }, { product, words, at }) =>

@@ -1,5 +1,5 @@
-import type { Region } from '../../model/region';
-import { REGION_KINDS } from '../regionKinds';
+import type { Region } from '../../regions';
+import { REGION_KINDS } from '../../regions';
 import type { Variant } from '../technique';
 
 /** What a colour on a part of the nail is to an artist: a thing of its own. */
@@ -14,7 +14,7 @@ const PAINTED: readonly { region: Region['kind']; words: string; blurb: string; 
   { region: 'band', words: 'A band', blurb: 'A stripe of colour from side to side.' },
 ];
 
-/** Each of them as one coat of `fresh`, in the kit's second colour. */
+/** Each of them as one coat of `fresh`, in a colour that shows. */
 export function painted<E extends { region: Region; passes: unknown }>(
   fresh: Variant<E>['fresh'],
 ): readonly Variant<E>[] {
@@ -22,8 +22,8 @@ export function painted<E extends { region: Region; passes: unknown }>(
     key: words.toLowerCase().replace(/\W+/g, '-'),
     words,
     blurb,
-    fresh: (id, products) => ({
-      ...fresh(id, { ...products, colour: products.second }),
+    fresh: (id, pick) => ({
+      ...fresh(id, (wanted) => pick({ ...wanted, shows: true, beside: pick(wanted) })),
       region: partOf(region, crossed),
       passes: 1,
     }),

@@ -9,21 +9,12 @@ import { compileNail } from '../../compile/compile';
 import { contextOf } from '../../compile/prepare';
 import type { Draft } from '../operation';
 import type { PlacedPiece } from '../matter';
-import { element, findingsOn, setWearing } from '../../testing/sets';
+import { element, findingsOn, setWearing, pick } from '../../testing/sets';
 import { genericSupplies } from '../../starter/supplies';
 import { readPath, writePath } from '../fieldPath';
 import type { Field } from '../technique';
 import { Element, TECHNIQUES, techniqueOf } from './index';
 
-const PRODUCTS = {
-  colour: 'velvet-04',
-  second: 'amber-11',
-  liner: 'gilt-liner',
-  magnetic: 'footlight-magnetic',
-  clear: 'builder-a',
-  cover: 'cover-a',
-  dips: ['dip-rose', 'dip-white'] as [string, string],
-};
 const contexts = DEMO_SETS.flatMap((demo) => {
   const set = demo.make();
   return NAILS.map((name) => contextOf(set, name));
@@ -36,7 +27,7 @@ const laid = (drafts: readonly Draft[]): PlacedPiece[] =>
 describe.each(TECHNIQUES.map((technique) => [technique.kind, technique] as const))(
   '%s',
   (_kind, technique) => {
-    const fresh = technique.fresh('one', PRODUCTS);
+    const fresh = technique.fresh('one', pick);
 
     it('starts as an element that its own schema and the union take', () => {
       expect(technique.schema.safeParse(fresh).success).toBe(true);
@@ -93,7 +84,7 @@ describe.each(TECHNIQUES.map((technique) => [technique.kind, technique] as const
     it('gives no stop on a typical finger over a plain colour', () => {
       const set = setWearing([
         element('colour', { id: 'ground', product: 'sage-03' }),
-        technique.fresh('one', PRODUCTS),
+        technique.fresh('one', pick),
       ]);
       const findings = findingsOn(set, 'left-middle');
       // A film over the whole nail hides the colour below it, and that is told of that colour.
@@ -185,7 +176,7 @@ describe('meeting a smaller nail and the other hand', () => {
     const small = (elements: Element[]) =>
       setWearing(elements, (set) => (set.nails['left-little'].plate.width_mm = 8));
     for (const kind of TECHNIQUES.map((technique) => technique.kind)) {
-      const set = small([{ ...techniqueOf(kind).fresh('one', PRODUCTS), fit: 'drop' } as Element]);
+      const set = small([{ ...techniqueOf(kind).fresh('one', pick), fit: 'drop' } as Element]);
       expect(compileNail(set, 'left-little').elements).toEqual([]);
       expect(compileNail(set, 'left-thumb').elements).toHaveLength(1);
     }

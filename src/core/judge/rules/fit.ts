@@ -3,7 +3,7 @@ import { isStanding } from '../../craft/bodies';
 import { techniqueOf, type Element } from '../../craft/techniques';
 import type { Area } from '../../geometry/regions';
 import { append } from '../../model/extent';
-import type { Region } from '../../model/region';
+import { regionKindOf, type Region } from '../../regions';
 import { granted, trying, type NailCase, type NailRule } from '../rule';
 import { outlinePolygon } from '../../geometry/frame';
 import { overlap_mm2, polygonArea_mm2, spill_mm2 } from '../../geometry/polygons';
@@ -86,7 +86,7 @@ export const fit: NailRule = {
     append(findings, overlaps(laid));
     for (const element of elements) {
       if (!('region' in element)) continue;
-      if (!DRAWN.includes(element.region.kind)) continue;
+      if (!regionKindOf(element.region.kind).sized) continue;
       const drawn = operations.find((operation) => operation.element === element.id && operation.deposit);
       if (!drawn) continue;
       const spill = spillOf(areaOf(frame, drawn.place), outline);
@@ -129,33 +129,10 @@ function spillOf(area: Area, outline: { x: number; y: number }[]): ReturnType<ty
   return spill;
 }
 
-/** What is drawn to a size of its own, and can be too large for a nail. */
-const DRAWN: readonly string[] = ['oval', 'outline', 'path', 'letters'];
-
-/** So far in a region is cut: the margin at the skin. */
-const CUT_AT = { across: 0.96, from: 0.02, to: 1.98 };
-
-/** What is drawn past the sidewall cut there; what has a middle laid nearer to that of the nail. */
+/** What brings a region back onto the nail. */
 function cutToTheNail(nail: NailCase, element: Element & { region: Region }): Fix[] {
-  const { region } = element;
-  const within = (value: number, least: number, most: number) => Math.max(least, Math.min(most, value));
-  if (region.kind === 'outline' || region.kind === 'path') {
-    const points = region.points.map(({ across, along }) => ({
-      across: within(across, -CUT_AT.across, CUT_AT.across),
-      along: within(along, CUT_AT.from, CUT_AT.to),
-    }));
-    return trying(nail, element.id, { region: { ...region, points } }, 'Cut it at the edge of the nail');
-  }
-  if (region.kind !== 'oval' && region.kind !== 'letters') return [];
-  // What lies in the middle already is simply too large.
-  if (Math.abs(region.across) < 0.05) return [];
-  return [0.6, 0.3, 0].flatMap((share) => {
-    const near = {
-      across: rounded(region.across * share, 3),
-      along: rounded(0.9 + (region.along - 0.9) * Math.max(share, 0.3), 3),
-    };
-    return trying(nail, element.id, { region: { ...region, ...near } }, 'Lay it nearer to the middle');
-  });
+  const ways = regionKindOf(element.region.kind).sized?.inwards(element.region) ?? [];
+  return ways.flatMap(({ words, region }) => trying(nail, element.id, { region }, words));
 }
 
 function leaveOff(nail: NailRuleName, element: string, words: string) {

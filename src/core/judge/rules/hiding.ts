@@ -6,7 +6,7 @@ import { isMeantToCover, runOf } from '../../craft/paints';
 import type { Operation } from '../../craft/operation';
 import type { Element } from '../../craft/techniques';
 import type { Product } from '../../model/product';
-import type { Region } from '../../model/region';
+import { regionKindOf, type Region } from '../../regions';
 import { rounded } from '../../model/rounded';
 import { cellX, cellY } from '../../simulate/field';
 import { runShare } from '../../simulate/paints';
@@ -63,8 +63,8 @@ export const hiding: NailRule = {
 const MARK_MM = 0.8;
 
 function isMark(region: Region): boolean {
-  if (region.kind === 'dots') return region.dot_mm <= MARK_MM;
-  return 'width_mm' in region && region.kind !== 'oval' && region.width_mm <= MARK_MM;
+  const stroke_mm = regionKindOf(region.kind).stroke_mm?.(region);
+  return stroke_mm !== undefined && stroke_mm <= MARK_MM;
 }
 
 /** Up to a dozen points well inside the film an operation laid, with the product that lies there. */

@@ -1,3 +1,4 @@
+import { regionKindOf } from '../../regions';
 import type { Operation } from '../../craft/operation';
 import { rounded } from '../../model/rounded';
 import type { FindingDraft } from '../finding';
@@ -46,9 +47,6 @@ function markOf({ place, deposit }: Operation): { mm: number; dot: boolean } | u
   if (!deposit) return undefined;
   const shrunk = place.keep ? 1 : place.scale;
   if (place.along_smile_mm !== undefined) return { mm: place.along_smile_mm, dot: false };
-  const { region } = place;
-  if (region.kind === 'dots') return { mm: region.dot_mm * shrunk, dot: true };
-  if (region.kind === 'lines' || region.kind === 'path' || region.kind === 'letters')
-    return { mm: region.width_mm * shrunk, dot: false };
-  return undefined;
+  const { stroke_mm, dotted } = regionKindOf(place.region.kind);
+  return stroke_mm ? { mm: stroke_mm(place.region) * shrunk, dot: dotted === true } : undefined;
 }

@@ -2,7 +2,7 @@ import { buildKindOf, type Build } from '../../craft/builds';
 import type { Element } from '../../craft/techniques';
 import type { SetDocument } from '../../document/document';
 import { applyChange } from '../../document/changes';
-import type { Region } from '../../model/region';
+import type { Region } from '../../regions';
 import { NAILS } from '../../model/names';
 import type { Start } from '../../model/start';
 import { planNail } from '../../plan/nailPlan';

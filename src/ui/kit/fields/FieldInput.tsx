@@ -1,7 +1,7 @@
 'use client';
 import { Checkbox } from '@mantine/core';
 import { readPath, writePath } from '@/core/craft/fieldPath';
-import type { Region as RegionOfNail } from '@/core/model/region';
+import type { Region as RegionOfNail } from '@/core/regions';
 import { Choice, ColourInput, FigureInput } from '../Inputs';
 import { FiguresInput } from './FiguresInput';
 import { useFieldHost } from './host';

@@ -13,8 +13,8 @@ export function OptionalInput({
   on: boolean;
   onChange: (value: unknown) => void;
 }) {
-  const { fresh } = useFieldHost();
+  const { pick } = useFieldHost();
   return (
-    <Checkbox label={field.words} checked={on} onChange={() => onChange(on ? null : field.fresh(fresh()))} />
+    <Checkbox label={field.words} checked={on} onChange={() => onChange(on ? null : field.fresh(pick))} />
   );
 }

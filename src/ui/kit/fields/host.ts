@@ -1,8 +1,8 @@
 'use client';
 import { createContext, useContext, type ComponentType } from 'react';
 import type { Fitting } from '@/core/craft/context';
-import type { FreshProducts } from '@/core/craft/technique';
-import type { Region } from '@/core/model/region';
+import type { PickProduct } from '@/core/craft/technique';
+import type { Region } from '@/core/regions';
 
 interface Writes {
   /** Values of one gesture are one step of undo. */
@@ -24,7 +24,7 @@ export interface RegionFieldProps extends Writes {
 
 /** What fields take from where their form stands: the products of a set, the places of a nail, what is held there. */
 export interface FieldHost {
-  fresh: () => FreshProducts;
+  pick: PickProduct;
   colourOf: (product: string) => string | undefined;
   Product: ComponentType<ProductFieldProps>;
   Region: ComponentType<RegionFieldProps>;
@@ -32,19 +32,9 @@ export interface FieldHost {
   onOpenPart: (part: string) => void;
 }
 
-const NO_PRODUCTS: FreshProducts = {
-  colour: '',
-  second: '',
-  liner: '',
-  magnetic: '',
-  clear: '',
-  cover: '',
-  dips: ['', ''],
-};
-
 /** Away from any set there is no product and no nail to choose from. */
 const NOWHERE: FieldHost = {
-  fresh: () => NO_PRODUCTS,
+  pick: () => '',
   colourOf: () => undefined,
   Product: () => null,
   Region: () => null,

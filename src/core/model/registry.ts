@@ -12,3 +12,12 @@ export function unionOf<const T extends readonly [{ schema: z.ZodObject }, ...{ 
     schemas as unknown as SchemasOf<T> & [z.ZodObject, ...z.ZodObject[]],
   ) as unknown as z.ZodDiscriminatedUnion<SchemasOf<T>>;
 }
+
+/** The schema of one kind of a union that is told apart by `kind`. Throws where there is none: a mistake of the program. */
+export function ofKind(union: { options: readonly z.ZodType[] }, kind: string): z.ZodObject {
+  const found = union.options.find(
+    (one) => one instanceof z.ZodObject && (one.shape.kind as z.ZodLiteral | undefined)?.value === kind,
+  );
+  if (!found) throw new Error(`no schema of kind "${kind}"`);
+  return found as z.ZodObject;
+}

@@ -1,9 +1,9 @@
-import { SMILE_MM } from './smileFields';
 import type { NailFrame, Point } from '../geometry/frame';
 import { smileLine } from '../geometry/regions';
+import { limitsOf } from '../model/limits';
 import { rounded } from '../model/rounded';
-import type { Smile } from '../model/region';
-import { scaleOn, sideOf, spotOn_mm, type Fitting, type NailContext } from './context';
+import { Smile } from '../model/smile';
+import { spotAt_mm, type OnNail } from './on';
 
 /** Something of an element that is taken hold of on the nail itself and moved there. */
 export interface Handle<E> {
@@ -37,16 +37,16 @@ export function alongAt(frame: NailFrame, y_mm: number): number {
 }
 
 /** Mm from the middle as a share of the arc, as drawn for the left hand. */
-export function acrossAt(context: NailContext, fitting: Fitting, x_mm: number): number {
-  return (sideOf(context, fitting) * x_mm) / (context.frame.arc_mm / 2);
+export function acrossAt({ side, frame }: OnNail, x_mm: number): number {
+  return (side * x_mm) / (frame.arc_mm / 2);
 }
 
 /** The same on the nail, to a thousandth. */
 export function alongOf(frame: NailFrame, y_mm: number): number {
   return share(clamp(alongAt(frame, y_mm), 0, 2));
 }
-function acrossOf(context: NailContext, fitting: Fitting, x_mm: number): number {
-  return share(clamp(acrossAt(context, fitting, x_mm), -1, 1));
+function acrossOf(on: OnNail, x_mm: number): number {
+  return share(clamp(acrossAt(on, x_mm), -1, 1));
 }
 
 /** "2.5 mm left, 4.0 up": a place on the nail as it is said, seen from above. */
@@ -60,11 +60,14 @@ const END_SHARE = 0.8;
 /** Ends this near to even are even (common practice: evenness is not a matter of taste). */
 const EVEN_MM = 0.3;
 
+const most = (path: string): [number, number] => {
+  const { min, max } = limitsOf(Smile, path);
+  return [min, max];
+};
+const SMILE = { rise: most('rise_mm'), depth: most('depth_mm'), tilt: most('tilt_mm') };
+
 /** The middle of a smile line and its two ends. */
-export function smileHandles(smile: Smile, context: NailContext, fitting: Fitting): Handle<Smile>[] {
-  const { frame } = context;
-  const scale = scaleOn(frame, fitting);
-  const side = sideOf(context, fitting);
+export function smileHandles(smile: Smile, { frame, scale, side }: OnNail): Handle<Smile>[] {
   const line = smileLine(frame, smile, { mirror: side < 0, scale, margin_mm: 0 });
   const x = (frame.arc_mm / 2) * END_SHARE;
   const middle = line(0);
@@ -75,8 +78,8 @@ export function smileHandles(smile: Smile, context: NailContext, fitting: Fittin
     const tilt = even ? 0 : (side * (left - right)) / END_SHARE;
     return {
       ...smile,
-      depth_mm: toMm(clamp((left + right) / 2 / END_SHARE ** 2, ...SMILE_MM.depth)),
-      tilt_mm: toMm(clamp(tilt, ...SMILE_MM.tilt)),
+      depth_mm: toMm(clamp((left + right) / 2 / END_SHARE ** 2, ...SMILE.depth)),
+      tilt_mm: toMm(clamp(tilt, ...SMILE.tilt)),
     };
   };
   const says = `rise ${smile.rise_mm.toFixed(1)}, depth ${smile.depth_mm.toFixed(1)}, tilt ${smile.tilt_mm.toFixed(1)} mm`;
@@ -86,7 +89,7 @@ export function smileHandles(smile: Smile, context: NailContext, fitting: Fittin
       words: 'smile line, its middle',
       at: { x: 0, y: middle },
       says,
-      move: ({ y }) => ({ ...smile, rise_mm: toMm(clamp((y - frame.bed_mm) / scale, ...SMILE_MM.rise)) }),
+      move: ({ y }) => ({ ...smile, rise_mm: toMm(clamp((y - frame.bed_mm) / scale, ...SMILE.rise)) }),
     },
     {
       id: 'smile-left',
@@ -116,11 +119,10 @@ interface Sized {
 /** A thing with a middle, a length and a width: it is moved, turned and drawn longer by its end, wider by its side. */
 export function bodyHandles(
   body: Sized & { id: string; words: string; scale: number; least_mm: number; most_mm: [number, number] },
-  context: NailContext,
-  fitting: Fitting,
+  on: OnNail,
   sizes: 'sized' | 'fixed' = 'sized',
 ): Handle<Sized>[] {
-  const side = sideOf(context, fitting);
+  const { side } = on;
   const { id, words, scale, least_mm, most_mm } = body;
   const bare: Sized = {
     across: body.across,
@@ -129,14 +131,14 @@ export function bodyHandles(
     length_mm: body.length_mm,
     turn_deg: body.turn_deg,
   };
-  const at = spotOn_mm(body, context, fitting);
+  const at = spotAt_mm(body, on);
   const turn = (side * body.turn_deg * Math.PI) / 180;
   const end = (body.length_mm * scale) / 2;
   const flank = (body.width_mm * scale) / 2;
   const long = { x: -Math.sin(turn), y: Math.cos(turn) };
   const wide = { x: Math.cos(turn), y: Math.sin(turn) };
   return [
-    { id, words, at, says: placeSays(at), move: (to) => ({ ...bare, ...spotOf(to, context, fitting) }) },
+    { id, words, at, says: placeSays(at), move: (to) => ({ ...bare, ...spotOf(to, on) }) },
     {
       id: `${id}-end`,
       of: id,
@@ -177,12 +179,11 @@ export function bodyHandles(
 export function spotHandle<E>(
   spot: { across: number; along: number },
   name: { id: string; words: string },
-  context: NailContext,
-  fitting: Fitting,
+  on: OnNail,
   whole: (spot: { across: number; along: number }) => E,
 ): Handle<E> {
-  const at = spotOn_mm(spot, context, fitting);
-  return { ...name, at, says: placeSays(at), move: (to) => whole(spotOf(to, context, fitting)) };
+  const at = spotAt_mm(spot, on);
+  return { ...name, at, says: placeSays(at), move: (to) => whole(spotOf(to, on)) };
 }
 
 /** Where lines are turned by: so far from their middle. */
@@ -198,15 +199,14 @@ interface TurnedSpot {
 export function turnedSpotHandles(
   spot: TurnedSpot,
   name: { id: string; words: string },
-  context: NailContext,
-  fitting: Fitting,
+  on: OnNail,
 ): Handle<TurnedSpot>[] {
-  const side = sideOf(context, fitting);
-  const at = spotOn_mm(spot, context, fitting);
+  const { side } = on;
+  const at = spotAt_mm(spot, on);
   const turn = (side * spot.turn_deg * Math.PI) / 180;
   const bare = { across: spot.across, along: spot.along, turn_deg: spot.turn_deg };
   return [
-    spotHandle(spot, name, context, fitting, (to) => ({ ...bare, ...to })),
+    spotHandle(spot, name, on, (to) => ({ ...bare, ...to })),
     {
       id: `${name.id}-turn`,
       of: name.id,
@@ -222,6 +222,6 @@ export function turnedSpotHandles(
 }
 
 /** A point of this nail as a look holds it. */
-export function spotOf(to: Point, context: NailContext, fitting: Fitting): { across: number; along: number } {
-  return { across: acrossOf(context, fitting, to.x), along: alongOf(context.frame, to.y) };
+export function spotOf(to: Point, on: OnNail): { across: number; along: number } {
+  return { across: acrossOf(on, to.x), along: alongOf(on.frame, to.y) };
 }

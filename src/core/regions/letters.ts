@@ -1,0 +1,98 @@
+import * as z from 'zod';
+import { across_mm, along_mm } from '../geometry/frame';
+import { letterLines, pullsOf, textWidth } from '../geometry/letters';
+import { stripPolygons, toLine_mm } from '../geometry/lines';
+import { offSkin_mm } from '../geometry/regions';
+import { figure, limitsOf, within } from '../model/limits';
+import { Across, Along, mm, Turn } from '../model/primitives';
+import { spotHandle, toMm, type Handle } from './handle';
+import { nearerMiddle } from './inwards';
+import { spotAt_mm, type OnNail } from './on';
+import { defineRegion } from './regionKind';
+
+/** What a liner writes. */
+export const WRITABLE = /^[A-Za-z0-9&.!?+ -]*[A-Za-z0-9&.!?+-][A-Za-z0-9&.!?+ -]*$/;
+
+/** Letters as a liner draws them, upright for whoever wears them with the turn at 0. */
+const schema = z.strictObject({
+  kind: z.literal('letters'),
+  text: z.string().min(1).max(16).regex(WRITABLE, 'letters A to Z, figures, and & . ! ? + - only'),
+  height_mm: mm(0.5, 20),
+  width_mm: mm(0.05, 3, 0.05),
+  turn_deg: Turn,
+  across: Across,
+  along: Along,
+});
+type Letters = z.infer<typeof schema>;
+
+/** One pull of the liner (common practice). */
+const PULL_S = 5;
+const LEAST_S = 20;
+
+export const letters = defineRegion({
+  kind: 'letters',
+  words: 'Letters',
+  noun: () => 'letters',
+  schema,
+  fresh: { kind: 'letters', text: 'A', height_mm: 5, width_mm: 0.5, turn_deg: 0, across: 0, along: 0.7 },
+  figures: () => [
+    figure(schema, 'height_mm', 'Height'),
+    figure(schema, 'width_mm', 'Line'),
+    figure(schema, 'turn_deg', 'Turn'),
+  ],
+  lay: (frame, region, laying) => {
+    const sign = laying.mirror ? -1 : 1;
+    const width_mm = region.width_mm * laying.scale;
+    // On the other hand they lie on the other side, and read the same way.
+    const middle = { x: sign * across_mm(frame, region.across), y: along_mm(frame, region.along) };
+    const written = letterLines(region.text, region.height_mm * laying.scale, sign * region.turn_deg, middle);
+    return {
+      polygons: written.flatMap((line) => stripPolygons(line, width_mm)),
+      distance_mm: (x, y) => {
+        let off = Infinity;
+        for (const line of written) off = Math.min(off, toLine_mm(line, x, y));
+        return Math.min(width_mm / 2 - off, offSkin_mm(frame, x, y, laying.margin_mm));
+      },
+    };
+  },
+  handles: (region, on) => lettersHandles(region, on),
+  says: (region, spot, side) =>
+    `as “${region.text.toUpperCase()}”, ${spot(side * region.across, region.along)}`,
+  sized: { inwards: nearerMiddle },
+  drawn_s: ({ text }) => Math.max(LEAST_S, PULL_S * pullsOf(text)),
+  stroke_mm: ({ width_mm }) => width_mm,
+});
+
+const HEIGHT = limitsOf(schema, 'height_mm');
+
+/** Letters are moved by their middle; their upper right corner turns them and makes them larger. */
+function lettersHandles(region: Letters, on: OnNail): Handle<Letters>[] {
+  const { side, scale } = on;
+  const at = spotAt_mm(region, on);
+  const [w, h] = [(textWidth(region.text) * region.height_mm) / 2, region.height_mm / 2];
+  const turn = (side * region.turn_deg * Math.PI) / 180 + Math.atan2(h, w);
+  const reach = Math.hypot(w, h) * scale;
+  return [
+    spotHandle(region, { id: 'letters', words: 'letters' }, on, (spot) => ({
+      ...region,
+      ...spot,
+    })),
+    {
+      id: 'letters-end',
+      of: 'letters',
+      words: 'letters: turn, and height',
+      at: { x: at.x + reach * Math.cos(turn), y: at.y + reach * Math.sin(turn) },
+      says: `${Math.round(region.turn_deg)}°, ${region.height_mm.toFixed(1)} mm high`,
+      move: ({ x, y }) => {
+        const away = Math.hypot(x - at.x, y - at.y);
+        if (away < 0.05) return region;
+        const turned = (side * ((Math.atan2(y - at.y, x - at.x) - Math.atan2(h, w)) * 180)) / Math.PI;
+        return {
+          ...region,
+          turn_deg: Math.round(((((turned + 180) % 360) + 360) % 360) - 180),
+          height_mm: toMm(within(HEIGHT, (region.height_mm * away) / reach)),
+        };
+      },
+    },
+  ];
+}
