@@ -22,6 +22,8 @@ export const LAID = [
   'lacquer',
   'glue',
   'piece',
+  'grains',
+  'sheet',
   'fine-piece',
   'stone',
 ] as const;

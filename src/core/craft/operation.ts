@@ -101,19 +101,25 @@ export type Draft = Omit<Operation, 'id' | 'nail' | 'element' | 'stage' | 'pass'
   pass?: number;
 };
 
+/** What is laid where that is not its product. */
+const LAYS: { [K in Deposit['kind']]?: (what: Extract<Deposit, { kind: K }>) => Laid } = {
+  pieces: ({ pieces }) => {
+    if (pieces.some(isStanding)) return 'stone';
+    return pieces.every((piece) => piece.height_mm <= FINE_PIECE_MM) ? 'fine-piece' : 'piece';
+  },
+  grains: () => 'grains',
+  sheet: () => 'sheet',
+};
+
 /** What an operation lays, as far as grip goes. */
 export function laidBy(
   operation: Pick<Operation, 'deposit' | 'product'>,
   product: (id: string) => Product,
 ): Laid {
-  if (operation.deposit?.kind === 'pieces') {
-    const { pieces } = operation.deposit;
-    if (pieces.some(isStanding)) return 'stone';
-    return pieces.every((piece) => piece.height_mm <= FINE_PIECE_MM) ? 'fine-piece' : 'piece';
-  }
-  return operation.deposit && operation.product
-    ? FAMILIES[product(operation.product).family].laid
-    : 'nothing';
+  const { deposit, product: made } = operation;
+  if (!deposit) return 'nothing';
+  const lays = LAYS[deposit.kind] as ((what: Deposit) => Laid) | undefined;
+  return lays ? lays(deposit) : made ? FAMILIES[product(made).family].laid : 'nothing';
 }
 
 /** Whether an operation is one piece of work with what stands before it on its nail. */

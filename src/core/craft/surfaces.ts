@@ -171,6 +171,24 @@ const stone = (): Surface => ({
   prep: 'none',
 });
 
+/** What clings to tack, or sinks into what is wet. */
+function ontoTack(s: Surface): Reason | undefined {
+  if (s.soil === 'oil') return 'oil-before-layer';
+  if (s.phase === 'wet') return undefined;
+  return s.finish === 'tacky' && s.phase !== 'bare' ? dust(s) : 'no-grip';
+}
+
+/** Something thin lies on what was there, as hard as that is. */
+function lain(s: Surface): Surface {
+  return {
+    material: 'piece',
+    phase: s.phase === 'bare' ? 'wet' : s.phase,
+    finish: 'shine',
+    soil: 'clean',
+    prep: 'none',
+  };
+}
+
 export const TABLE = {
   sanitise: {
     wants: 'both people’s hands',
@@ -440,6 +458,22 @@ export const TABLE = {
     refuses: filmOver,
     // What the top has not taken lies loose on it.
     leaves: (s) => ({ ...s, finish: 'powdered', soil: 'dust' }),
+  },
+  strew: {
+    wants: 'a tacky film, or one that is still wet',
+    refuses: ontoTack,
+    // What has not stuck lies loose on it.
+    leaves: (s) => ({ ...lain(s), finish: 'powdered', soil: 'dust' }),
+  },
+  'lay-sheet': {
+    wants: 'a tacky film, or a wet clear one',
+    refuses: ontoTack,
+    leaves: lain,
+  },
+  'slide-sheet': {
+    wants: 'a hard film that is clean',
+    refuses: (s) => oilOrWet(s) ?? dust(s),
+    leaves: lain,
   },
   bed: {
     wants: 'a tacky or wiped film, or a keyed and clean one',

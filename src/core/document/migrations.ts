@@ -283,6 +283,32 @@ const fromVersion8: Migration = (file) => ok(file);
 /** Up to version 9 a set had no day, and nothing said how far it had come. */
 const fromVersion9: Migration = (file) => ok({ ...file, appointment: null, state: 'planned' });
 
+/** Up to version 10 mirror powder was laid as a colour, in coats. Where a nail alone swaps it for a colour it stays one. */
+const fromVersion10: Migration = (file) => {
+  const kit = isObject(file.kit) ? list(file.kit.products) : [];
+  const powders = new Set(
+    kit.filter(({ family }) => family === 'mirror-powder').map((product) => text(product.id)),
+  );
+  const isPowder = (value: unknown) => powders.has(text(value));
+  const nails = Object.values(isObject(file.nails) ? file.nails : {}).filter(isObject);
+  for (const look of list(file.looks)) {
+    const changesOf = (id: unknown) =>
+      nails
+        .filter((nail) => nail.look === look.id)
+        .flatMap((nail) => list(nail.changes))
+        .filter((change) => change.element === id)
+        .flatMap((change) => (isObject(change.options) ? [change.options] : []));
+    for (const element of list(look.elements)) {
+      if (element.kind !== 'colour' || !isPowder(element.product)) continue;
+      const options = changesOf(element.id);
+      if (options.some((one) => 'product' in one && !isPowder(one.product))) continue;
+      Object.assign(element, { kind: 'powder', own_top: false });
+      for (const one of [element, ...options]) Reflect.deleteProperty(one, 'passes');
+    }
+  }
+  return ok(file);
+};
+
 /** The step that leads away from each version. */
 const STEPS: readonly Migration[] = [
   fromVersion0,
@@ -295,6 +321,7 @@ const STEPS: readonly Migration[] = [
   fromVersion7,
   fromVersion8,
   fromVersion9,
+  fromVersion10,
 ];
 
 /** Brings a file of an older version forward. The input is left as it is. */

@@ -15,6 +15,18 @@ import type { SetDocument } from './document';
 
 type Json = Record<string, unknown>;
 const file = () => JSON.parse(writeSetText(curtainUp())) as Json;
+/** Looks of old files with their mirror powder as it is said now. */
+function asPowder(looks: readonly Json[]): Json[] {
+  return looks.map((look) => ({
+    ...look,
+    elements: (look.elements as Json[]).map((one) => {
+      if (one.product !== 'mirror-silver') return one;
+      const { passes: _, ...rest } = one;
+      return { ...rest, kind: 'powder', own_top: false };
+    }),
+  }));
+}
+
 /** Changes one place of a good file and tells the first fault. */
 function fault(change: (set: ReturnType<typeof curtainUp>) => void): string {
   const set = curtainUp();
@@ -268,7 +280,7 @@ describe('older files', () => {
         ...NEW_WAYS,
       });
       expect(Object.values(parsed.value.nails).every((nail) => nail.in_work)).toBe(true);
-      expect(parsed.value).toMatchObject({ looks: old.looks, edits: old.edits });
+      expect(parsed.value).toMatchObject({ looks: asPowder(old.looks as Json[]), edits: old.edits });
       keepsKit(parsed.value, old.kit as Kit);
       expect(compileNail(parsed.value, 'left-ring').operations.length).toBeGreaterThan(10);
     }
@@ -336,6 +348,43 @@ describe('older files', () => {
         state: 'planned',
       });
     }
+  });
+
+  it('of version 10 open as they are; powder that was laid as a colour is a technique of its own, where it stands', () => {
+    const kept = join(process.cwd(), 'tests/files/v10');
+    expect(readdirSync(kept)).toHaveLength(4);
+    let powders = 0;
+    for (const name of readdirSync(kept)) {
+      const old = JSON.parse(readFileSync(join(kept, name), 'utf8')) as Json;
+      const looks = asPowder(old.looks as Json[]);
+      powders += looks
+        .flatMap(({ elements }) => elements as Json[])
+        .filter(({ kind }) => kind === 'powder').length;
+      const parsed = parseSetText(readFileSync(join(kept, name), 'utf8'));
+      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+      expect(parsed.value).toEqual({ ...old, looks, version: VERSION });
+    }
+    expect(powders).toBe(1);
+  });
+
+  it('of version 10: a powder that one nail swaps for a colour stays a colour, and is burnished all the same', () => {
+    const old = JSON.parse(
+      readFileSync(join(process.cwd(), 'tests/files/v10/matinee.lacquer.json'), 'utf8'),
+    ) as SetDocument;
+    const look = old.looks.find(({ elements }) => elements.some(({ id }) => id === 'mirror'))!;
+    const nail = NAILS.find((one) => old.nails[one].look === look.id)!;
+    old.nails[nail].changes.push({ element: 'mirror', options: { product: 'sage-03' } });
+    const parsed = parseSetText(JSON.stringify(old));
+    if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+    const mirror = parsed.value.looks.flatMap(({ elements }) => elements).find(({ id }) => id === 'mirror')!;
+    expect(mirror.kind).toBe('colour');
+    const other = NAILS.find((one) => one !== nail && old.nails[one].look === look.id)!;
+    const verbs = (name: NailName) =>
+      compileNail(parsed.value, name)
+        .operations.filter(({ element }) => element === 'mirror')
+        .map(({ verb }) => verb);
+    expect(verbs(other)).toContain('burnish');
+    expect(verbs(nail)).not.toContain('burnish');
   });
 
   it('of version 3 open; what could not be seen of a title or a name has words now', () => {

@@ -5,7 +5,7 @@ import { smooth } from './smooth';
 /** How thick a film is from place to place, as a share of what it is laid at. An even film has none. */
 export type Profile =
   /** Full at `from`, thinned out to nothing at `to`: shares of the way along (cuticle to tip) or across. */
-  | { kind: 'fade'; direction: 'along' | 'across'; from: number; to: number; mirror: boolean }
+  | { kind: 'thinned'; direction: 'along' | 'across'; from: number; to: number; mirror: boolean }
   /** Full along the middle of its line, nothing at its edges. */
   | { kind: 'ridge'; half_mm: number }
   /** A drop: a cap of a sphere over its round. */
@@ -16,7 +16,7 @@ type Share = (x_mm: number, y_mm: number, into_mm: number) => number;
 const SHARES: {
   [K in Profile['kind']]: (profile: Extract<Profile, { kind: K }>, frame: NailFrame) => Share;
 } = {
-  fade: ({ direction, from, to, mirror }, frame) => {
+  thinned: ({ direction, from, to, mirror }, frame) => {
     const span = to - from || 1e-6;
     const sign = mirror ? -1 : 1;
     const way =

@@ -1,10 +1,9 @@
 import * as z from 'zod';
 import { regionNoun } from '../../regions';
-import { Id } from '../../model/primitives';
+import { count, Id } from '../../model/primitives';
 import { onNail, placeOf } from '../context';
-import { coatOf } from '../cure';
-import { coats, passesOf } from '../drafts';
-import { FAMILIES } from '../families';
+import { ART_FAMILIES, artFilm } from '../artFilm';
+import { passesOf } from '../drafts';
 import { onPart } from '../../regions/handle';
 import { regionKindOf } from '../../regions';
 import { HAND_S } from '../handwork';
@@ -24,7 +23,7 @@ const schema = z.strictObject({
   kind: z.literal('colour'),
   product: Id,
   /** As many coats as the colour needs to cover, or a number of the artist's own. */
-  passes: z.union([z.literal('cover'), z.number().int().min(1).max(5)]),
+  passes: z.union([z.literal('cover'), count(1, 5)]),
 });
 
 type Colour = z.infer<typeof schema>;
@@ -50,7 +49,7 @@ export const colour = defineTechnique({
       kind: 'product',
       path: 'product',
       words: 'Colour',
-      families: ['gel-colour', 'two-stage-colour', 'art-gel', 'liner-gel', 'lacquer', 'mirror-powder'],
+      families: ART_FAMILIES,
     },
     {
       kind: 'choice',
@@ -77,34 +76,23 @@ export const colour = defineTechnique({
   called: ({ product, region }, nameOf) => [nameOf(product), regionNoun(region)].join(' ').trim(),
   plan: (element, context) => {
     const product = context.product(element.product);
-    const place = placeOf(context, element);
     const passes = passesOf(product, element.passes);
-    const powder = FAMILIES[product.family].laid === 'powder';
-    const laid = coats(product, passes, 'coat', 'cure', (pass) => ({
-      verb: powder ? 'burnish' : product.family === 'liner-gel' ? 'draw' : 'coat',
-      words: powder
-        ? `Burnish ${product.name}`
-        : `${product.name}${passes > 1 ? `, coat ${pass} of ${passes}` : ''}`,
-      place,
-      paint: { kind: 'product' },
-      deposit: { kind: 'conformal', t_um: coatOf(product) },
-      hand_s: regionKindOf(element.region.kind).drawn_s?.(element.region) ?? HAND_S.coat,
-      reason:
-        element.passes === 'cover'
-          ? `It covers in ${product.coats_to_cover ?? 2} coats; thin coats cure through.`
-          : `${passes === 1 ? 'One coat' : `${passes} coats`}, as chosen for this look.`,
-    }));
-    if (!powder) return laid;
-    return [
-      ...laid,
+    return artFilm(
+      product,
       {
-        step: 'loose-off',
-        verb: 'dust-off',
-        words: 'Brush the loose rest off, strays off the plain part with alcohol',
-        place,
-        hand_s: HAND_S['dust-off'] * 4,
-        reason: 'Loose powder under the top dulls the mirror, and gets into the bottle of the top.',
+        step: 'coat',
+        cureStep: 'cure',
+        place: placeOf(context, element),
+        paint: { kind: 'product' },
+        passes,
+        words: product.name,
+        hand_s: regionKindOf(element.region.kind).drawn_s?.(element.region) ?? HAND_S.coat,
+        reason:
+          element.passes === 'cover'
+            ? `It covers in ${product.coats_to_cover ?? 2} coats; thin coats cure through.`
+            : `${passes === 1 ? 'One coat' : `${passes} coats`}, as chosen for this look.`,
       },
-    ];
+      context,
+    );
   },
 });

@@ -1,8 +1,9 @@
 import * as z from 'zod';
-import { Id, mm } from '../../model/primitives';
+import { count, Id, mm } from '../../model/primitives';
 import { Smile } from '../../model/smile';
 import type { Place } from '../operation';
 import { onNail, placeOf } from '../context';
+import { ART_FAMILIES, artFilm } from '../artFilm';
 import { coatOf } from '../cure';
 import { coats, passesOf } from '../drafts';
 import { onPart, smileHandles } from '../../regions/handle';
@@ -29,7 +30,7 @@ const schema = z.strictObject({
   kind: z.literal('french'),
   smile: Smile,
   product: Id,
-  passes: z.union([z.literal('cover'), z.number().int().min(1).max(5)]),
+  passes: z.union([z.literal('cover'), count(1, 5)]),
   liner: z.strictObject({ product: Id, width_mm: mm(0.1, 2) }).nullable(),
 });
 
@@ -46,7 +47,7 @@ export const french = defineTechnique({
   schema,
   ...FILM_SEATS,
   fields: [
-    { kind: 'product', path: 'product', words: 'Tip', families: ['gel-colour', 'liner-gel'] },
+    { kind: 'product', path: 'product', words: 'Tip', families: ART_FAMILIES },
     ...smileFields(),
     {
       kind: 'optional',
@@ -82,16 +83,21 @@ export const french = defineTechnique({
   plan: (element, context) => {
     const product = context.product(element.product);
     const tip: Place = placeOf(context, { ...element, region: { kind: 'tip', smile: element.smile } });
-    const passes = passesOf(product, element.passes);
-    const drafts = coats(product, passes, 'tip', 'cure-tip', (pass) => ({
-      verb: 'draw',
-      words: `French tip in ${product.name}${passes > 1 ? `, pass ${pass} of ${passes}` : ''}`,
-      place: tip,
-      paint: { kind: 'product' },
-      deposit: { kind: 'conformal', t_um: coatOf(product) },
-      hand_s: HAND_S.draw,
-      reason: 'The smile line is painted from both sides to the middle, so that left and right stay even.',
-    }));
+    const drafts = artFilm(
+      product,
+      {
+        step: 'tip',
+        cureStep: 'cure-tip',
+        place: tip,
+        paint: { kind: 'product' },
+        passes: passesOf(product, element.passes),
+        words: `French tip in ${product.name}`,
+        drawn: true,
+        hand_s: HAND_S.draw,
+        reason: 'The smile line is painted from both sides to the middle, so that left and right stay even.',
+      },
+      context,
+    );
     if (!element.liner) return drafts;
     const liner = context.product(element.liner.product);
     const band: Place = { ...tip, along_smile_mm: element.liner.width_mm };

@@ -4,15 +4,29 @@ import type { Technique } from '../technique';
 import { charm } from './charm';
 import { colour } from './colour';
 import { crystals } from './crystals';
+import { fade } from './fade';
 import { finish } from './finish';
 import { french } from './french';
 import { inlay } from './inlay';
 import { looseStones } from './looseStones';
 import { magnetic } from './magnetic';
 import { ombre } from './ombre';
+import { powder } from './powder';
 
 /** Every technique the program knows: one file and one line each. */
-const ALL = [colour, ombre, french, magnetic, inlay, crystals, looseStones, charm, finish] as const;
+const ALL = [
+  colour,
+  ombre,
+  fade,
+  french,
+  magnetic,
+  powder,
+  inlay,
+  crystals,
+  looseStones,
+  charm,
+  finish,
+] as const;
 
 /** One element of a look; which options it has follows from its `kind`. */
 export const Element = unionOf(ALL);

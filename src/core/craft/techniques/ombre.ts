@@ -1,15 +1,25 @@
 import * as z from 'zod';
 import { mostOf } from '../../model/extent';
+import type { Product, ProductFamily } from '../../model/product';
 import { rounded } from '../../model/rounded';
-import { Id, share } from '../../model/primitives';
+import { count, Id, share } from '../../model/primitives';
 import { onNail, isMirrored, placeOf, sideOf, type NailContext } from '../context';
+import { artFilm } from '../artFilm';
 import { coatOf } from '../cure';
-import { coats } from '../drafts';
 import { lampOf } from '../families';
 import { onPart, type Handle } from '../../regions/handle';
 import { regionKindOf } from '../../regions';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
 
+/** What is brushed, dragged or beaded into each other. */
+const BLENDED: readonly ProductFamily[] = [
+  'gel-colour',
+  'two-stage-colour',
+  'builder-gel',
+  'putty-gel',
+  'acrylic',
+  'dip',
+];
 const MOST_STOPS = 5;
 const Stop = z.strictObject({ product: Id, at: share() });
 
@@ -20,7 +30,7 @@ const schema = z
     /** From cuticle to tip, or from the left sidewall to the right. */
     direction: z.enum(['along', 'across']),
     stops: z.array(Stop).min(2).max(MOST_STOPS),
-    passes: z.number().int().min(2).max(3),
+    passes: count(2, 3),
   })
   .refine((element) => element.stops.every((stop, i, all) => i === 0 || stop.at >= all[i - 1]!.at), {
     path: ['stops'],
@@ -43,7 +53,7 @@ export const ombre = defineTechnique({
       words: 'Colours in turn',
       part: 'stop',
       item: [
-        { kind: 'product', path: 'product', words: 'Colour', families: ['gel-colour', 'two-stage-colour'] },
+        { kind: 'product', path: 'product', words: 'Colour', families: BLENDED },
         numberField(Stop, 'at', 'Place'),
       ],
       fresh: null,
@@ -123,25 +133,31 @@ export const ombre = defineTechnique({
   products: (element) => element.stops.map((stop) => stop.product),
   called: ({ stops }, nameOf) => `${nameOf(stops[0]!.product)} to ${nameOf(stops.at(-1)!.product)} fade`,
   plan: (element, context) => {
-    const place = placeOf(context, element);
     const products = element.stops.map((stop) => context.product(stop.product));
-    const t_um = mostOf(products.map(coatOf));
-    const light = (product: (typeof products)[number]) => lampOf(product)?.cure_s ?? 0;
+    // The film is as thick, and wants as much light, as the slowest of its colours.
+    const light = (product: Product) => lampOf(product)?.cure_s ?? 0;
     const slowest = products.reduce((a, b) => (light(b) > light(a) ? b : a));
-    return coats(slowest, element.passes, 'blend', 'cure', (pass) => ({
-      verb: 'coat',
-      words: `Ombre ${products.map((product) => product.name).join(' to ')}${element.passes > 1 ? `, pass ${pass} of ${element.passes}` : ''}`,
-      place,
-      paint: {
-        kind: 'blend',
-        direction: element.direction,
-        stops: element.stops.map((stop) => ({ product: stop.product, at: stop.at })),
-        mirror: isMirrored(context.name, element),
+    return artFilm(
+      slowest,
+      {
+        step: 'blend',
+        cureStep: 'cure',
+        place: placeOf(context, element),
+        paint: {
+          kind: 'blend',
+          direction: element.direction,
+          stops: element.stops.map((stop) => ({ product: stop.product, at: stop.at })),
+          mirror: isMirrored(context.name, element),
+        },
+        passes: element.passes,
+        t_um: mostOf(products.map(coatOf)),
+        words: `Ombre ${products.map((product) => product.name).join(' to ')}`,
+        manner: 'pass',
+        hand_s: 25 + 12 * products.length,
+        reason: 'Colours laid side by side and brushed together while wet; a second pass evens and covers.',
       },
-      deposit: { kind: 'conformal', t_um },
-      hand_s: 25 + 12 * products.length,
-      reason: 'Colours laid side by side and brushed together while wet; a second pass evens and covers.',
-    }));
+      context,
+    );
   },
 });
 

@@ -1,0 +1,200 @@
+import { append } from '../model/extent';
+import type { Product, ProductFamily } from '../model/product';
+import type { NailContext } from './context';
+import { coatOf } from './cure';
+import { coats, dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, wipeDraft } from './drafts';
+import { FAMILIES, settingOf, type Laid } from './families';
+import { DUST, HAND_S } from './handwork';
+import type { Deposit, Paint } from './matter';
+import type { Draft, Place } from './operation';
+
+/** Families that are laid as art: colours, and what builds are made of. */
+export const ART_FAMILIES: readonly ProductFamily[] = [
+  'gel-colour',
+  'two-stage-colour',
+  'art-gel',
+  'liner-gel',
+  'builder-gel',
+  'putty-gel',
+  'acrylic',
+  'dip',
+  'lacquer',
+];
+
+/** A film of art as its technique wants it, whatever it is made of. */
+export interface ArtFilm {
+  step: string;
+  cureStep: string;
+  place: Place;
+  paint: Paint;
+  passes: number;
+  /** Where it is laid otherwise than its product's coat. */
+  t_um?: number;
+  profile?: (Deposit & { kind: 'conformal' })['profile'];
+  /** What it is called on the card: "Velvet 04", "Ombre ivory to rose"; pass and manner are added. */
+  words: string;
+  /** Drawn with a liner rather than brushed on. */
+  drawn?: true;
+  /** What each time over is called; a coat, where it is not drawn. */
+  manner?: 'pass';
+  hand_s: number;
+  reason: string;
+}
+
+type Work = (product: Product, film: ArtFilm, context: NailContext) => Draft[];
+
+/** Art in what builds are made of is thinner than a build: it must not stand up under the file (common practice). */
+const ART_BEAD_UM = 250;
+/** Builder creeps to the walls past this (common practice). */
+const RUNS_AFTER_S = 40;
+
+function deposit(film: ArtFilm, t_um: number): Deposit {
+  return { kind: 'conformal', t_um, ...(film.profile ? { profile: film.profile } : {}) };
+}
+
+const inCoats: Work = (product, film) =>
+  coats(product, film.passes, film.step, film.cureStep, (pass) => ({
+    verb: film.drawn || product.family === 'liner-gel' ? 'draw' : 'coat',
+    words: `${film.words}${film.passes > 1 ? `, ${film.manner ?? (film.drawn ? 'pass' : 'coat')} ${pass} of ${film.passes}` : ''}`,
+    place: film.place,
+    paint: film.paint,
+    deposit: deposit(film, film.t_um ?? coatOf(product)),
+    hand_s: film.hand_s,
+    reason: film.reason,
+  }));
+
+/** Rubbed in, the rest brushed off: powder has no passes. */
+const burnished: Work = (product, film) => [
+  ...coats(product, 1, film.step, film.cureStep, () => ({
+    verb: 'burnish',
+    words: `Burnish ${film.words}`,
+    place: film.place,
+    paint: film.paint,
+    deposit: deposit(film, coatOf(product)),
+    hand_s: HAND_S.burnish,
+    reason: film.reason,
+  })),
+  {
+    step: 'loose-off',
+    verb: 'dust-off',
+    words: 'Brush the loose rest off, strays off the plain part with alcohol',
+    place: film.place,
+    hand_s: HAND_S['dust-off'] * 4,
+    reason: 'Loose powder under the top dulls the mirror, and gets into the bottle of the top.',
+  },
+];
+
+/** Filed even and clean: what is left is keyed. */
+function filedEven(film: ArtFilm, context: NailContext): Draft[] {
+  return [
+    {
+      step: 'even',
+      verb: 'buff',
+      words: 'File it even, its edge crisp',
+      place: film.place,
+      hand_s: HAND_S.buff * 2,
+      caution: DUST,
+      reason: 'It is filed, not wiped; keyed, it holds what comes over it.',
+    },
+    { ...dustOffDraft('even-brush', 'Dust beside the edge shows as a grey line.'), place: film.place },
+    wipeDraft(context, 'even-clean', LAST_DUST_OFF, 'Clean before the next layer.', film.place),
+  ];
+}
+
+/** In beads, wet in wet, left to set and filed: no lamp, and no sticky layer. */
+const beaded: Work = (product, film, context) => [
+  {
+    step: film.step,
+    verb: 'sculpt',
+    words: `${film.words}, in beads`,
+    product: product.id,
+    place: film.place,
+    paint: film.paint,
+    deposit: deposit(film, ART_BEAD_UM),
+    hand_s: Math.max(HAND_S.sculpt * 0.4, film.hand_s * 1.5),
+    wait_s: settingOf(product)!.dry_s,
+    reason: 'Laid wet in wet: what is beside it of the same stuff melts in, as long as it is not dull.',
+  },
+  ...filedEven(film, context),
+];
+
+const dipped: Work = (product, film, context) => {
+  const drafts: Draft[] = [];
+  for (let pass = 1; pass <= Math.max(2, film.passes); pass += 1)
+    append(drafts, [
+      {
+        step: film.step,
+        pass,
+        verb: 'dip',
+        words: `${film.words}, layer ${pass} of ${Math.max(2, film.passes)}: base, into the powder, tap off`,
+        product: product.id,
+        place: film.place,
+        paint: film.paint,
+        deposit: deposit(film, coatOf(product)),
+        hand_s: HAND_S.dip,
+        reason: 'Within seconds the base is too dry to take powder; short of the skin.',
+      },
+      {
+        step: `${film.step}-brush`,
+        pass,
+        verb: 'dust-off',
+        words: 'Brush the loose powder off well, and let the layer dry',
+        place: film.place,
+        hand_s: HAND_S['dust-off'] * 3,
+        wait_s: 30,
+        reason: 'What is left goes into the bottle with the next brush, and lumps there.',
+      },
+    ]);
+  const activator = context.role('activator');
+  return [
+    ...drafts,
+    {
+      step: 'activate',
+      verb: 'activate',
+      words: `Brush ${activator.name} over it`,
+      product: activator.id,
+      place: film.place,
+      hand_s: HAND_S.activate,
+      ...(activator.dry_s === undefined ? {} : { wait_s: activator.dry_s }),
+      reason: 'Activator hardens all layers at once; before it the file only smears them.',
+    },
+    ...filedEven(film, context),
+  ];
+};
+
+/** Builder or putty as a colour: thin, flashed nail by nail before it runs or slumps, then cured. */
+const thinlyBuilt: Work = (product, film) => {
+  const putty = product.family === 'putty-gel';
+  const t_um = Math.min(coatOf(product), ART_BEAD_UM);
+  return [
+    {
+      step: film.step,
+      verb: 'cap',
+      words: `${film.words}${putty ? ', pressed and brushed thin' : ', a thin layer'}`,
+      product: product.id,
+      place: film.place,
+      paint: film.paint,
+      deposit: deposit(film, t_um),
+      hand_s: film.hand_s * (putty ? 2.5 : 1.5),
+      open_s: RUNS_AFTER_S,
+      reason: putty
+        ? 'A brush damp with slip liquid moves it; warm hands make it slump.'
+        : 'Thin, for the strength lies in the build; it levels itself.',
+    },
+    { ...flashOf(product, t_um, film.place, 'Nail by nail, before it runs.'), held: true },
+    ...hardenOf(product, t_um, film.place, film.cureStep),
+  ];
+};
+
+/** How what is laid so is worked as art; all else in coats. */
+const WORK: Partial<Record<Laid, Work>> = {
+  powder: burnished,
+  acrylic: beaded,
+  dip: dipped,
+  structure: thinlyBuilt,
+};
+
+/** The work of a film of art, as the family of its product asks it. */
+export function artFilm(product: Product, film: ArtFilm, context: NailContext): Draft[] {
+  return (WORK[FAMILIES[product.family].laid] ?? inCoats)(product, film, context);
+}

@@ -1,0 +1,80 @@
+import * as z from 'zod';
+import { Id } from '../../model/primitives';
+import { regionKindOf, regionNoun } from '../../regions';
+import { onPart } from '../../regions/handle';
+import { artFilm } from '../artFilm';
+import { onNail, placeOf } from '../context';
+import { coatOf } from '../cure';
+import { cureOf } from '../drafts';
+import { HAND_S } from '../handwork';
+import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
+
+const schema = z.strictObject({
+  ...FILM_BASE,
+  kind: z.literal('powder'),
+  product: Id,
+  /** It lays the no-wipe top that it is burnished on; otherwise the look has one below it. */
+  own_top: z.boolean(),
+});
+
+/** Mirror powder: so fine that it is a film of metal, burnished on a slick top that is still warm from its lamp. */
+export const powder = defineTechnique({
+  kind: 'powder',
+  words: 'Mirror powder',
+  blurb: 'Burnished on a no-wipe top that is warm from the lamp: a mirror, sealed by a top.',
+  schema,
+  ...FILM_SEATS,
+  fields: [
+    { kind: 'product', path: 'product', words: 'Powder', families: ['mirror-powder'] },
+    { kind: 'switch', path: 'own_top', words: 'With a no-wipe top of its own below' },
+    ...FILM_FIELDS,
+  ],
+  fresh: (id, pick) => ({
+    id,
+    kind: 'powder' as const,
+    ...FRESH_FILM,
+    product: pick({ families: ['mirror-powder'] }),
+    own_top: true,
+  }),
+  handles: (element, context) =>
+    onPart(regionKindOf(element.region.kind).handles(element.region, onNail(context, element)), (region) => ({
+      ...element,
+      region,
+    })),
+  products: (element) => [element.product],
+  called: ({ product, region }, nameOf) => [nameOf(product), regionNoun(region)].join(' ').trim(),
+  plan: (element, context) => {
+    const product = context.product(element.product);
+    const place = placeOf(context, element);
+    const rubbed = artFilm(
+      product,
+      {
+        step: 'coat',
+        cureStep: 'cure',
+        place,
+        paint: { kind: 'product' },
+        passes: 1,
+        words: product.name,
+        hand_s: HAND_S.burnish,
+        reason: 'Rubbed in while the top is warm; along relief rather than across it.',
+      },
+      context,
+    );
+    if (!element.own_top) return rubbed;
+    const top = context.role('top');
+    return [
+      {
+        step: 'ground',
+        verb: 'top',
+        words: `${top.name} for the powder`,
+        product: top.id,
+        place,
+        deposit: { kind: 'conformal', t_um: coatOf(top) },
+        hand_s: HAND_S.top,
+        reason: 'Slick and warm it takes the powder; where there is none, the mirror is broken.',
+      },
+      cureOf(top, coatOf(top), place, 'cure-ground'),
+      ...rubbed,
+    ];
+  },
+});
