@@ -72,7 +72,15 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
 const LEVELLING_OPEN_S = 120;
 
 /** Films that may lie on a part of the nail: their words say which. */
-const FILM_WORK: readonly Operation['verb'][] = ['coat', 'burnish', 'top', 'matte-top'];
+const FILM_WORK: readonly Operation['verb'][] = [
+  'coat',
+  'burnish',
+  'strew',
+  'lay-sheet',
+  'slide-sheet',
+  'top',
+  'matte-top',
+];
 
 function areaOn_mm2(context: NailContext, place: Place): number {
   const { polygons } = areaOf(context.frame, place);

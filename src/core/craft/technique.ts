@@ -176,6 +176,8 @@ export interface Technique<E> {
     fits?: (supply: Supply) => boolean;
     take: (element: E, supply: Supply) => E;
   };
+  /** Whether it is metal in itself, and looks otherwise as the light moves. */
+  glints?: (element: E) => boolean;
   /** Products the element names. */
   products: (element: E) => string[];
   /** What it is called in the name of a look: "ivory tip", "five crystals". */

@@ -7,9 +7,8 @@ import type { NailName } from '../model/names';
 export function glitters(set: SetDocument, name: NailName): boolean {
   const nail = set.nails[name];
   const metallic = new Set(set.kit.products.filter((one) => one.effect === 'metallic').map((one) => one.id));
-  return wornElements(set, nail).some((element) =>
-    techniqueOf(element.kind)
-      .products(element)
-      .some((id) => metallic.has(id)),
-  );
+  return wornElements(set, nail).some((element) => {
+    const { products, glints } = techniqueOf(element.kind);
+    return products(element).some((id) => metallic.has(id)) || glints?.(element) === true;
+  });
 }

@@ -36,6 +36,7 @@ export function strewn(film: Film, frame: NailFrame, place: number): LayRow {
   const inside = INSIDE[shape];
   const share = shareOf(film, frame);
   const soft = 0.35;
+  const ball = shape === 'round' && grains.thickness_um > 500 * size_mm;
   return (row, from, to) => {
     const shares = row.shares[place]!;
     const [red, green, blue] = row.colour;
@@ -62,7 +63,7 @@ export function strewn(film: Film, frame: NailFrame, place: number): LayRow {
           const part = Math.min(1, Math.max(0, 0.5 + (into * half * row.px_per_mm) / (2 * soft)));
           if (part <= covers) continue;
           covers = part;
-          light = glint(chance, metallic);
+          light = ball ? ballLight(side * (ox / half), oy / half) : glint(chance, metallic);
         }
       }
       if (covers <= 0) continue;
@@ -73,6 +74,13 @@ export function strewn(film: Film, frame: NailFrame, place: number): LayRow {
       row.metal[i] = row.metal[i]! * (1 - part);
     }
   };
+}
+
+/** A ball under the one lamp: to the left and beyond the tip. */
+function ballLight(nx: number, ny: number): number {
+  const nz = Math.sqrt(Math.max(0, 1 - nx * nx - ny * ny));
+  const facing = Math.max(0, -0.48 * nx + 0.62 * ny + 0.62 * nz);
+  return 0.36 + 0.66 * facing + 0.9 * facing ** 24;
 }
 
 /** Each lies at a slant of its own: most are dull, a few throw the lamp back (by the look of it). */

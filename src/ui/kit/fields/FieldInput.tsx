@@ -30,6 +30,7 @@ export function FieldInput({ field, value, fitting, onChange }: InputProps) {
     case 'figures':
       return <FiguresInput field={field} value={value} onChange={onChange} />;
     case 'choice':
+      if (value === undefined || value === null) return null;
       return (
         <Choice
           label={field.words}
