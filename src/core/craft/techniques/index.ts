@@ -7,6 +7,7 @@ import { crystals } from './crystals';
 import { fade } from './fade';
 import { finish } from './finish';
 import { french } from './french';
+import { glitter } from './glitter';
 import { inlay } from './inlay';
 import { looseStones } from './looseStones';
 import { magnetic } from './magnetic';
@@ -21,6 +22,7 @@ const ALL = [
   french,
   magnetic,
   powder,
+  glitter,
   inlay,
   crystals,
   looseStones,

@@ -42,6 +42,7 @@ import { noRepeat } from './noRepeat';
 import { lineTooFine } from './lineTooFine';
 import { lengthsOnHand } from './lengthsOnHand';
 import { fadeShort } from './fadeShort';
+import { grainsFelt } from './grainsFelt';
 import { thickSides } from './thickSides';
 import { coloursRun } from './coloursRun';
 import { worn } from './worn';
@@ -64,6 +65,7 @@ export const NAIL_RULES: readonly NailRule[] = [
   hiding,
   lostInGround,
   fadeShort,
+  grainsFelt,
   muddyMiddle,
   paleAfterDark,
   coloursRun,

@@ -1,0 +1,167 @@
+import * as z from 'zod';
+import { GRAIN_SHAPES, type Grains } from '../matter';
+import { seedOf } from '../../model/chance';
+import { Colour, count, mm, um } from '../../model/primitives';
+import { regionKindOf } from '../../regions';
+import { onPart } from '../../regions/handle';
+import { isMirrored, onNail, placeOf, type NailContext } from '../context';
+import { coatOf } from '../cure';
+import { hardenOf } from '../drafts';
+import { Fade, FADE_FIELDS, fadeHandles, fadeOn, FRESH_FADE } from '../fadeOut';
+import { HAND_S } from '../handwork';
+import type { Draft } from '../operation';
+import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
+import type { Ways } from '../ways';
+
+const schema = z.strictObject({
+  ...FILM_BASE,
+  kind: z.literal('glitter'),
+  shape: z.enum(GRAIN_SHAPES),
+  size_mm: mm(0.03, 4, 0.05),
+  thickness_um: um(3, 2000, 5),
+  colour: Colour,
+  metallic: z.boolean(),
+  /** Grains to a cm² where they lie thickest. */
+  per_cm2: count(0, 10000),
+  /** Thinning out to none; null: as thick everywhere. */
+  fade: Fade.nullable(),
+  /** Clear laid over them, so that nothing is felt; 0 leaves them open. */
+  cover_um: um(0, 1500),
+});
+type Glitter = z.infer<typeof schema>;
+
+/** Patting takes so long over a usual nail; each further time over adds as much (common practice). */
+const DENSE_PER_CM2 = 1500;
+
+const ways: Ways<Glitter> = {
+  'thicker-clear': (_element, { cap_um }) =>
+    cap_um > 1500
+      ? []
+      : [{ words: `Lay ${cap_um} µm of clear over the grains`, options: { cover_um: cap_um } }],
+};
+
+/** Loose glitter, beads and the like, strewn over a part of the nail: patted on tack, the rest brushed off, covered. */
+export const glitter = defineTechnique({
+  kind: 'glitter',
+  words: 'Loose glitter',
+  blurb: 'Grains patted on tack, from full to sparse: glitter, hexagons, micro-beads, sugar.',
+  schema,
+  ...FILM_SEATS,
+  fields: [
+    {
+      kind: 'choice',
+      path: 'shape',
+      words: 'Grains',
+      choices: [
+        { value: 'round', words: 'Round' },
+        { value: 'hexagon', words: 'Hexagons' },
+        { value: 'square', words: 'Squares' },
+        { value: 'sliver', words: 'Slivers' },
+      ],
+    },
+    { kind: 'shade', path: 'colour', words: 'Colour' },
+    { kind: 'switch', path: 'metallic', words: 'Metal' },
+    numberField(schema, 'size_mm', 'Across'),
+    numberField(schema, 'thickness_um', 'Thickness'),
+    numberField(schema, 'per_cm2', 'To a cm², at most'),
+    {
+      kind: 'optional',
+      path: 'fade',
+      words: 'Thinning out to none',
+      fresh: () => FRESH_FADE,
+    },
+    ...FADE_FIELDS,
+    numberField(schema, 'cover_um', 'Clear over them'),
+    ...FILM_FIELDS,
+  ],
+  fresh: (id) => ({
+    id,
+    kind: 'glitter' as const,
+    ...FRESH_FILM,
+    shape: 'hexagon' as const,
+    size_mm: 0.3,
+    thickness_um: 30,
+    colour: '#d9b45b',
+    metallic: true,
+    per_cm2: 900,
+    fade: FRESH_FADE,
+    cover_um: 120,
+  }),
+  handles: (element, context) => [
+    ...fadeHandles(element, context),
+    ...onPart(
+      regionKindOf(element.region.kind).handles(element.region, onNail(context, element)),
+      (region) => ({ ...element, region }),
+    ),
+  ],
+  ways,
+  glints: ({ metallic }) => metallic,
+  products: () => [],
+  called: ({ shape, size_mm }) => NAMES[shape](size_mm),
+  plan: (element, context) => {
+    const place = placeOf(context, element);
+    const grains = grainsOf(element, context);
+    const clear = context.role('builder');
+    const strewn: Draft[] = [
+      {
+        step: 'strew',
+        verb: 'strew',
+        words: `Pat ${grains.words} on${element.fade ? ', thinning out' : ''}`,
+        place,
+        deposit: {
+          kind: 'grains',
+          grains,
+          ...(element.fade ? { profile: fadeOn(element, element.fade, context) } : {}),
+        },
+        hand_s: HAND_S.strew * (1 + element.per_cm2 / DENSE_PER_CM2),
+        reason: 'Pressed into the tack, not rubbed: what falls on other grains does not hold.',
+      },
+      {
+        step: 'loose-off',
+        verb: 'dust-off',
+        words: 'Brush the loose grains off',
+        place,
+        hand_s: HAND_S['dust-off'] * 4,
+        reason: 'Before any wet coat: what is loose swims in it, and gets into its bottle.',
+      },
+    ];
+    if (element.cover_um === 0) return strewn;
+    return [
+      ...strewn,
+      {
+        step: 'cover',
+        verb: 'cap',
+        words: `${clear.name} over the grains, floated`,
+        product: clear.id,
+        place,
+        deposit: { kind: 'conformal', t_um: element.cover_um },
+        hand_s: HAND_S.coat * (element.cover_um > coatOf(clear) ? 1.5 : 1),
+        reason: 'Thick enough that no grain is felt; floated, for a dragged brush takes them along.',
+      },
+      ...hardenOf(clear, element.cover_um, place, 'cure-cover'),
+    ];
+  },
+});
+
+/** What grains of a shape are called, by their size. */
+const NAMES: Record<Grains['shape'], (size_mm: number) => string> = {
+  round: (size) => (size >= 0.3 ? 'micro-beads' : 'fine glitter'),
+  hexagon: (size) => (size >= 0.5 ? 'hexagons' : 'hexagon glitter'),
+  square: () => 'square glitter',
+  sliver: () => 'slivers of glitter',
+};
+
+function grainsOf(element: Glitter, context: NailContext): Grains {
+  const { shape, size_mm, thickness_um, colour, metallic, per_cm2 } = element;
+  return {
+    words: NAMES[shape](size_mm),
+    shape,
+    size_mm,
+    thickness_um,
+    colour,
+    metallic,
+    per_cm2,
+    seed: seedOf({ id: element.id, shape, size_mm }) % 100_000,
+    mirror: isMirrored(context.name, element),
+  };
+}
