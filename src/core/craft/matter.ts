@@ -82,6 +82,8 @@ export interface Sheet {
   metallic: boolean;
   /** Share of its place that it covers: what is torn or rubbed off leaves gaps. */
   whole: number;
+  /** 0 lies smooth, 1 crumpled. */
+  crinkle: number;
   /** How wide the shreds are that it breaks into. */
   shred_mm: number;
   seed: number;

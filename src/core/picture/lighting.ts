@@ -20,6 +20,8 @@ const ROUND_MM = 0.55;
 export interface Spot {
   /** Lean of the surface, to the right and towards the tip, as tangents. */
   lean: [number, number];
+  /** How crinkled metal below a smooth surface leans besides. */
+  under: [number, number];
   /** 0 a mirror, 1 matte. */
   matte: number;
   /** How much of what shows is metal, 0–1, and how coarse its grain is. */
@@ -98,8 +100,8 @@ export function light(colour: [number, number, number], across: number, spot: Sp
     const jitter = spot.grain * 0.8;
     // As the light moves, other flakes catch it.
     const on = turn.sin * FLAKES_ON;
-    const gu = u + jitter * (noise(spot.x * 13 + on, spot.y * 13) - 0.5);
-    const gv = v + jitter * (noise(spot.x * 13 + 40, spot.y * 13 + on) - 0.5);
+    const gu = u + 2 * spot.under[0] + jitter * (noise(spot.x * 13 + on, spot.y * 13) - 0.5);
+    const gv = v + 2 * spot.under[1] + jitter * (noise(spot.x * 13 + 40, spot.y * 13 + on) - 0.5);
     const bright = 0.5 + 0.42 * gv - 0.25 * gu * gu + 0.045 * room(gu, gv, 0.22);
     const mirrored = Math.max(0.16, bright) * (0.72 + 0.28 * facing) * 1.25;
     share += (mirrored - share) * spot.metal;

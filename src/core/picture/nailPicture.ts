@@ -55,7 +55,7 @@ export function drawNail(
   const leanAt = leansOf(field);
   const turn = turned(turn_deg);
   // One for all pixels: nothing is made anew for any of them.
-  const spot: Spot = { lean: [0, 0], matte: 0, metal: 0, grain: 1, x: 0, y: 0 };
+  const spot: Spot = { lean: [0, 0], under: [0, 0], matte: 0, metal: 0, grain: 1, x: 0, y: 0 };
 
   for (let r = top; r < bottom; r += 1) {
     measure(row, frame, frame.length_mm + PICTURE_PAD_MM - (r + 0.5) / px_per_mm, left, right);

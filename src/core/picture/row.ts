@@ -58,6 +58,10 @@ export interface Row {
   leanX: Float64Array;
   leanY: Float64Array;
   leans: boolean;
+  /** The same of metal that lies crinkled below what is smooth. */
+  underX: Float64Array;
+  underY: Float64Array;
+  crinkles: boolean;
   /** How much of a pixel lies in each of the scene's places. */
   shares: Float64Array[];
   /** What stands highest over a pixel, and how much of it that covers. */
@@ -100,6 +104,9 @@ export function newRow(
     leanX: array(),
     leanY: array(),
     leans: false,
+    underX: array(),
+    underY: array(),
+    crinkles: false,
     shares: Array.from({ length: places }, array),
     stands: Array.from<Drawn | undefined>({ length: width }),
     standing: array(),
@@ -153,6 +160,11 @@ export function layGround(row: Row, field: NailField, bareMatte: number, from: n
     row.leanX.fill(0, from, to);
     row.leanY.fill(0, from, to);
     row.leans = false;
+  }
+  if (row.crinkles) {
+    row.underX.fill(0, from, to);
+    row.underY.fill(0, from, to);
+    row.crinkles = false;
   }
 }
 
@@ -273,6 +285,8 @@ export function lightRow(
     spot.matte = row.matte[i]!;
     spot.metal = row.metal[i]!;
     spot.grain = row.grain[i]!;
+    spot.under[0] = row.crinkles ? row.underX[i]! : 0;
+    spot.under[1] = row.crinkles ? row.underY[i]! : 0;
     colour[0] = red[i]!;
     colour[1] = green[i]!;
     colour[2] = blue[i]!;

@@ -35,9 +35,9 @@ export function sheeted(sheet: Sheet, place: number): LayRow {
         continue;
       }
       const [leanX, leanY] = crinkleLean(x + u0, row.y + v0);
-      row.leanX[i] = row.leanX[i]! + side * leanX * part;
-      row.leanY[i] = row.leanY[i]! + leanY * part;
-      row.leans = true;
+      row.underX[i] = side * leanX * sheet.crinkle * part;
+      row.underY[i] = leanY * sheet.crinkle * part;
+      row.crinkles = true;
       row.metal[i] = row.metal[i]! + part * (1 - row.metal[i]!);
       row.grain[i] = row.grain[i]! + part * (LEAF_GRAIN - row.grain[i]!);
     }
