@@ -13,6 +13,7 @@ import { looseStones } from './looseStones';
 import { magnetic } from './magnetic';
 import { ombre } from './ombre';
 import { powder } from './powder';
+import { sheet } from './sheet';
 
 /** Every technique the program knows: one file and one line each. */
 const ALL = [
@@ -23,6 +24,7 @@ const ALL = [
   magnetic,
   powder,
   glitter,
+  sheet,
   inlay,
   crystals,
   looseStones,

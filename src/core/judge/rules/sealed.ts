@@ -3,6 +3,8 @@ import { areaOf } from '../../craft/area';
 import type { Area } from '../../geometry/regions';
 import type { NailRule } from '../rule';
 import { polygonArea_mm2, uncovered_mm2 } from '../../geometry/polygons';
+import type { Operation } from '../../craft/operation';
+import type { NailFrame, Point } from '../../geometry/frame';
 import { rounded } from '../../model/rounded';
 import { pieceOutline } from '../../craft/pieces';
 
@@ -11,6 +13,12 @@ const OPEN_MM2 = 0.1;
 /** So many doubtful pieces are looked at closely on one nail; they tell as much as all of them. */
 const MOST_LOOKED_AT = 60;
 
+/** Outlines of what needs a film over all of it: pieces in the clear, and sheets, whose open edge comes off. */
+function outlinesOf({ deposit, place }: Operation, frame: NailFrame): Point[][] {
+  if (deposit?.kind === 'sheet') return areaOf(frame, place).polygons;
+  return deposit?.kind === 'pieces' ? deposit.pieces.filter(liesInside).map(pieceOutline) : [];
+}
+
 /** Pieces need a film over the whole of them; judged on their curves, not on the grid. */
 export const sealed: NailRule = {
   codes: ['not-sealed'],
@@ -18,20 +26,19 @@ export const sealed: NailRule = {
   check: ({ operations, context }) => {
     let left = MOST_LOOKED_AT;
     return operations.flatMap((operation, i) => {
-      const pieces = operation.deposit?.kind === 'pieces' ? operation.deposit.pieces : [];
-      const inlaid = pieces.filter(liesInside);
+      const inlaid = outlinesOf(operation, context.frame);
       if (inlaid.length === 0) return [];
       const above = operations
         .slice(i + 1)
-        .filter((later) => later.deposit && later.deposit.kind !== 'pieces');
+        .filter((later) => later.product && later.deposit && later.deposit.kind !== 'pieces');
       const places = new Map(above.map((later) => [JSON.stringify(later.place), later.place]));
       const areas = [...places.values()]
         .map((place) => areaOf(context.frame, place))
         .sort((a, b) => sizeOf(b) - sizeOf(a));
       // Most pieces lie well inside one film; only the others are looked at spot by spot.
-      const outside = inlaid
-        .map(pieceOutline)
-        .filter((outline) => !areas.some((area) => outline.every((p) => area.distance_mm(p.x, p.y) > 0)));
+      const outside = inlaid.filter(
+        (outline) => !areas.some((area) => outline.every((p) => area.distance_mm(p.x, p.y) > 0)),
+      );
       if (outside.length === 0) return [];
       const some = outside.slice(0, Math.max(1, left));
       left -= some.length;

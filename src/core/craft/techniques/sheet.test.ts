@@ -1,0 +1,72 @@
+import { compileNail } from '../../compile/compile';
+import { Element } from './index';
+import { planNail } from '../../plan/nailPlan';
+import { areaOf } from '../area';
+import { polygonArea_mm2 } from '../../geometry/polygons';
+import { element, findingsOn, setWearing } from '../../testing/sets';
+
+const decal = (over: Parameters<typeof element<'sheet'>>[1] = {}) =>
+  element('sheet', {
+    what: 'decal',
+    metallic: false,
+    whole: 1,
+    thickness_um: 20,
+    region: { kind: 'oval', across: 0, along: 0.8, width_mm: 5, length_mm: 5, turn_deg: 0 },
+    ...over,
+  });
+const onColour = (over: Parameters<typeof decal>[0] = {}) =>
+  setWearing([element('colour', { id: 'ground' }), decal(over)]);
+
+describe('sheets', () => {
+  it('lie on tack under the seal with nothing to be said, by any way of laying', () => {
+    for (const what of ['leaf', 'foil', 'decal'] as const)
+      expect(findingsOn(onColour({ what }), 'left-middle')).toEqual([]);
+  });
+
+  it('have the volume of their outline: area × thickness × what is left of them', () => {
+    for (const whole of [1, 0.4]) {
+      const { nominal, compiled } = planNail(onColour({ whole }), 'left-middle');
+      const film = nominal.field.films.find(({ sheet }) => sheet)!;
+      const laid = film.t_um.reduce((sum, t) => sum + t, 0) * nominal.field.grid.cell_mm2;
+      const [outline] = areaOf(compiled.context.frame, film.place).polygons;
+      expect(laid / (polygonArea_mm2(outline!) * 20 * whole)).toBeCloseTo(1, 1);
+    }
+  });
+
+  it('whose edge no film closes are told: it lifts there', () => {
+    const set = onColour();
+    set.edits = [{ kind: 'skip', a: 'left-middle/top/coat#1' }];
+    const open = findingsOn(set, 'left-middle').find(({ code }) => code === 'not-sealed');
+    expect(open!.element).toBe('sheet');
+  });
+
+  it('go below a slick finish that they would not hold on', () => {
+    const set = setWearing([
+      element('colour', { id: 'ground' }),
+      element('finish', { finish: 'gloss' }),
+      decal(),
+    ]);
+    expect(
+      compileNail(set, 'left-ring').operations.find(({ verb }) => verb === 'lay-sheet')!.moved,
+    ).toBeTruthy();
+  });
+
+  it('of 3 mm are refused', () => {
+    const parsed = Element.safeParse(decal({ thickness_um: 3000 }));
+    expect(parsed.error!.issues[0]).toMatchObject({
+      path: ['thickness_um'],
+      message: 'must be at most 300 µm',
+    });
+  });
+
+  it('lie in the mirror on the other hand', () => {
+    const laid = (nail: 'left-ring' | 'right-ring') =>
+      compileNail(onColour(), nail).operations.find(({ deposit }) => deposit?.kind === 'sheet')!;
+    const [left, right] = [laid('left-ring'), laid('right-ring')];
+    expect(right.deposit).toEqual({
+      kind: 'sheet',
+      sheet: { ...(left.deposit as never as { sheet: object }).sheet, mirror: true },
+    });
+    expect(right.place.mirror).toBe(true);
+  });
+});
