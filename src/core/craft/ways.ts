@@ -25,6 +25,8 @@ export interface Wishes {
   'more-passes': { passes: number };
   /** Held by what hardens where no light comes. */
   'sets-in-dark': Record<never, never>;
+  /** Laid so that light reaches its bottom. */
+  'cures-through': Record<never, never>;
   /** Less work, where time is short. */
   quicker: Record<never, never>;
 }

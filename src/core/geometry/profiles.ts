@@ -11,6 +11,11 @@ export type Profile =
   /** A drop: a cap of a sphere over its round. */
   | { kind: 'drop'; half_mm: number };
 
+/** Whether it runs out to nothing at the edge of its place by itself. */
+export function isSelfEdged({ kind }: Profile): boolean {
+  return kind !== 'thinned';
+}
+
 type Share = (x_mm: number, y_mm: number, into_mm: number) => number;
 
 const SHARES: {
@@ -29,13 +34,15 @@ const SHARES: {
   ridge:
     ({ half_mm }) =>
     (_x, _y, into) => {
-      const off = 1 - Math.max(0, Math.min(1, into / half_mm));
+      if (into <= 0) return 0;
+      const off = 1 - Math.min(1, into / half_mm);
       return 1 - off * off;
     },
   drop:
     ({ half_mm }) =>
     (_x, _y, into) => {
-      const off = 1 - Math.max(0, Math.min(1, into / half_mm));
+      if (into <= 0) return 0;
+      const off = 1 - Math.min(1, into / half_mm);
       return Math.sqrt(Math.max(0, 1 - off * off));
     },
 };

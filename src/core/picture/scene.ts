@@ -54,6 +54,8 @@ const SHOWN: Record<Film['kind'], (film: Film, on: On) => void> = {
   },
   grains: (film, { field, scene, placeOf }) => {
     scene.pile.push(strewn(film, field.frame, placeOf(film)));
+    // Open grains scatter the lamp; what is laid over them shines again.
+    scene.sheens.push({ place: placeOf(film), matte: true });
   },
   sheet: (film, { scene, placeOf }) => {
     scene.pile.push(sheeted(film.sheet!, placeOf(film)));

@@ -1,7 +1,8 @@
 import { FAMILIES } from '../craft/families';
 import type { Deposit } from '../craft/matter';
 import type { Operation } from '../craft/operation';
-import { profileShare } from '../geometry/profiles';
+import { areaOf } from '../craft/area';
+import { isSelfEdged, profileShare } from '../geometry/profiles';
 import type { Product } from '../model/product';
 import type { Cover } from './cover';
 import { CELLS_X, CELLS_Y, cellX, cellY, CURED, newFilm, WET, type Film, type NailField } from './field';
@@ -101,10 +102,16 @@ function filmOf({ operation }: Laying, kind: Film['kind']): Film {
 function spread(
   full: number,
   profile: Parameters<typeof profileShare>[0] | undefined,
-  { field: { grid, frame }, cover }: Laying,
+  { field: { grid, frame }, cover, operation }: Laying,
 ): Float32Array {
   const out = new Float32Array(CELLS_X * CELLS_Y);
   const shareAt = profile && profileShare(profile, frame);
+  if (profile && isSelfEdged(profile)) {
+    const { distance_mm } = areaOf(frame, operation.place);
+    const mean = (x: number, y: number) => meanOver(x, y, grid, (u, v) => shareAt!(u, v, distance_mm(u, v)));
+    for (const cell of cover.touched) out[cell] = full * mean(grid.x[cellX(cell)]!, grid.y[cellY(cell)]!);
+    return out;
+  }
   for (const cell of cover.touched) {
     const shaped = shareAt
       ? shareAt(grid.x[cellX(cell)]!, grid.y[cellY(cell)]!, cover.distance_mm[cell]!)
@@ -112,6 +119,23 @@ function spread(
     out[cell] = full * cover.share[cell]! * shaped;
   }
   return out;
+}
+
+/** So many spots of a cell, across and along: what is shaped is finer than a cell. */
+const SPOTS = 5;
+
+/** The mean of a share over the cell around a point, so that what is laid keeps its volume. */
+function meanOver(
+  x_mm: number,
+  y_mm: number,
+  { dx_mm, dy_mm }: { dx_mm: number; dy_mm: number },
+  at: (x: number, y: number) => number,
+): number {
+  let sum = 0;
+  for (let j = 0; j < SPOTS; j += 1)
+    for (let i = 0; i < SPOTS; i += 1)
+      sum += at(x_mm + ((i + 0.5) / SPOTS - 0.5) * dx_mm, y_mm + ((j + 0.5) / SPOTS - 0.5) * dy_mm);
+  return sum / SPOTS ** 2;
 }
 
 function filled(film: Film, t_um: Float32Array, phase: number): Film {

@@ -1,3 +1,4 @@
+import { isSelfEdged } from '../../geometry/profiles';
 import { decode } from '../../craft/surface';
 import { rounded } from '../../model/rounded';
 import { lookOf } from '../../compile/prepare';
@@ -20,6 +21,7 @@ export const topped: NailRule = {
     field.surface.forEach((code, cell) => {
       if (!field.grid.inside[cell] || !field.films.some((film) => film.t_um[cell]! > 0)) return;
       const { material, finish } = decode(code);
+      if (finish !== 'tacky' && isLeftOpen(field, cell)) return;
       all += 1;
       if (material !== 'gel' && material !== 'clear' && material !== 'tip' && material !== 'piece') return;
       open += 1;
@@ -46,6 +48,12 @@ export const topped: NailRule = {
     ];
   },
 };
+
+/** Relief, and grains that are to be felt, stand open as they are. */
+function isLeftOpen({ films }: NailCase['field'], cell: number): boolean {
+  const top = films.findLast((film) => film.t_um[cell]! > 0);
+  return top?.grains !== undefined || (top?.profile !== undefined && isSelfEdged(top.profile));
+}
 
 /** A gloss over the whole nail, the last of its look. */
 function glossed({ set, context }: NailCase): Fix[] {

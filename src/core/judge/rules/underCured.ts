@@ -40,7 +40,7 @@ export const underCured: NailRule = {
         : [
             {
               ...underLight(operation, product, film, open, need.cured),
-              tries: onTheTip(nail, operation),
+              tries: [...granted(nail, operation.element, 'cures-through', {}), ...onTheTip(nail, operation)],
             },
           ];
     });
