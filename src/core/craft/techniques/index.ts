@@ -13,6 +13,7 @@ import { looseStones } from './looseStones';
 import { magnetic } from './magnetic';
 import { ombre } from './ombre';
 import { powder } from './powder';
+import { relief } from './relief';
 import { sheet } from './sheet';
 
 /** Every technique the program knows: one file and one line each. */
@@ -29,6 +30,7 @@ const ALL = [
   crystals,
   looseStones,
   charm,
+  relief,
   finish,
 ] as const;
 

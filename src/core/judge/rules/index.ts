@@ -42,6 +42,7 @@ import { noRepeat } from './noRepeat';
 import { lineTooFine } from './lineTooFine';
 import { lengthsOnHand } from './lengthsOnHand';
 import { fadeShort } from './fadeShort';
+import { reliefHigh } from './reliefHigh';
 import { grainsFelt } from './grainsFelt';
 import { thickSides } from './thickSides';
 import { coloursRun } from './coloursRun';
@@ -66,6 +67,7 @@ export const NAIL_RULES: readonly NailRule[] = [
   lostInGround,
   fadeShort,
   grainsFelt,
+  reliefHigh,
   muddyMiddle,
   paleAfterDark,
   coloursRun,
