@@ -1,4 +1,5 @@
 import { curveOf } from '../geometry/curve';
+import { isSelfEdged } from '../geometry/profiles';
 import { evenStrips, sectionOf } from '../geometry/section';
 import { rounded } from '../model/rounded';
 import { CELLS_X, CELLS_Y, cellX, cellY, type Film, type NailField } from './field';
@@ -34,7 +35,9 @@ const NEAR_EDGE_MM = 1.5;
 /** What stands higher than this on a nail is a stone or a charm, and bears nothing. */
 const STANDS_UM = 300;
 
-function stands({ pieces, t_um }: Film, cell: number): boolean {
+/** Stones, charms and relief bear nothing; grains lie in the clear that covers them. */
+function stands({ pieces, profile, grains, t_um }: Film, cell: number): boolean {
+  if (grains || (profile && isSelfEdged(profile))) return true;
   return pieces !== undefined && t_um[cell]! > STANDS_UM;
 }
 
@@ -98,7 +101,7 @@ export function edge_mm(field: NailField): number {
     if (!grid.inside[cell] || y < frame.length_mm - free / 3) continue;
     // The rim itself is only partly covered by the grid.
     if (frame.halfWidth_mm(y) - Math.abs(grid.x[cellX(cell)]!) < grid.pitch_mm) continue;
-    if (field.films.some((film) => stands(film, cell))) continue;
+    if (field.films.some(({ pieces, t_um }) => pieces && t_um[cell]! > STANDS_UM)) continue;
     sum += grid.plate_um[cell]! / 1000 + layers_mm(field, cell);
     count += 1;
   }
