@@ -14,7 +14,7 @@ import { magnetic } from './magnetic';
 import { ombre } from './ombre';
 import { powder } from './powder';
 import { relief } from './relief';
-import { sheet } from './sheet';
+import { sheets } from './sheets';
 
 /** Every technique the program knows: one file and one line each. */
 const ALL = [
@@ -25,7 +25,7 @@ const ALL = [
   magnetic,
   powder,
   glitter,
-  sheet,
+  sheets,
   inlay,
   crystals,
   looseStones,

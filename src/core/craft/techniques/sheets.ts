@@ -19,7 +19,7 @@ import {
 
 const schema = z.strictObject({
   ...FILM_BASE,
-  kind: z.literal('sheet'),
+  kind: z.literal('sheets'),
   /** Torn leaf, foil rubbed off its film, or a decal. */
   what: z.enum(['leaf', 'foil', 'decal']),
   colour: Colour,
@@ -76,8 +76,8 @@ const WAYS: Record<Laid['what'], Way> = {
 };
 
 /** Something thin that is laid whole onto tack: leaf, transfer foil, a decal. */
-export const sheet = defineTechnique({
-  kind: 'sheet',
+export const sheets = defineTechnique({
+  kind: 'sheets',
   words: 'Leaf, foil, decal',
   blurb: 'A thin sheet on the tack: torn leaf, transfer foil, a decal; closed by the next film.',
   schema,
@@ -98,7 +98,7 @@ export const sheet = defineTechnique({
   ],
   fresh: (id) => ({
     id,
-    kind: 'sheet' as const,
+    kind: 'sheets' as const,
     ...FRESH_PAINTED,
     ...FRESH_SEAT,
     region: { kind: 'band' as const, from: 1, to: 2 },

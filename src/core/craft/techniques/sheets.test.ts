@@ -5,8 +5,8 @@ import { areaOf } from '../area';
 import { polygonArea_mm2 } from '../../geometry/polygons';
 import { element, findingsOn, setWearing } from '../../testing/sets';
 
-const decal = (over: Parameters<typeof element<'sheet'>>[1] = {}) =>
-  element('sheet', {
+const decal = (over: Parameters<typeof element<'sheets'>>[1] = {}) =>
+  element('sheets', {
     what: 'decal',
     metallic: false,
     whole: 1,
@@ -37,7 +37,7 @@ describe('sheets', () => {
     const set = onColour();
     set.edits = [{ kind: 'skip', a: 'left-middle/top/coat#1' }];
     const open = findingsOn(set, 'left-middle').find(({ code }) => code === 'not-sealed');
-    expect(open!.element).toBe('sheet');
+    expect(open!.element).toBe('sheets');
   });
 
   it('go below a slick finish that they would not hold on', () => {
