@@ -27,6 +27,8 @@ export interface Wishes {
   'sets-in-dark': Record<never, never>;
   /** Laid so that light reaches its bottom. */
   'cures-through': Record<never, never>;
+  /** Mixed less, so that its parts are told apart. */
+  'stir-less': Record<never, never>;
   /** Less work, where time is short. */
   quicker: Record<never, never>;
 }

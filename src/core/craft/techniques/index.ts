@@ -11,6 +11,7 @@ import { glitter } from './glitter';
 import { inlay } from './inlay';
 import { looseStones } from './looseStones';
 import { magnetic } from './magnetic';
+import { marbled } from './marbled';
 import { ombre } from './ombre';
 import { powder } from './powder';
 import { relief } from './relief';
@@ -21,6 +22,7 @@ const ALL = [
   colour,
   ombre,
   fade,
+  marbled,
   french,
   magnetic,
   powder,

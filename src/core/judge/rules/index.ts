@@ -42,6 +42,7 @@ import { noRepeat } from './noRepeat';
 import { lineTooFine } from './lineTooFine';
 import { lengthsOnHand } from './lengthsOnHand';
 import { fadeShort } from './fadeShort';
+import { marbleFlat } from './marbleFlat';
 import { reliefHigh } from './reliefHigh';
 import { grainsFelt } from './grainsFelt';
 import { thickSides } from './thickSides';
@@ -69,6 +70,7 @@ export const NAIL_RULES: readonly NailRule[] = [
   grainsFelt,
   reliefHigh,
   muddyMiddle,
+  marbleFlat,
   paleAfterDark,
   coloursRun,
   lineTooFine,

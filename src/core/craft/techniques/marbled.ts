@@ -1,0 +1,151 @@
+import * as z from 'zod';
+import { mostOf } from '../../model/extent';
+import { count, Id, mm, share, Turn } from '../../model/primitives';
+import type { Product, ProductFamily } from '../../model/product';
+import { regionKindOf } from '../../regions';
+import { onPart } from '../../regions/handle';
+import { artFilm } from '../artFilm';
+import { isMirrored, onNail, placeOf, scaleOn } from '../context';
+import { coatOf } from '../cure';
+import { FAMILIES, lampOf, type Laid } from '../families';
+import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
+import type { Ways } from '../ways';
+
+const MOST_PARTS = 6;
+/** What is dragged or half mixed. */
+const MARBLED: readonly ProductFamily[] = [
+  'gel-colour',
+  'two-stage-colour',
+  'art-gel',
+  'builder-gel',
+  'putty-gel',
+  'acrylic',
+  'dip',
+  'lacquer',
+];
+
+const Part = z.strictObject({ product: Id, share: share() });
+const schema = z.strictObject({
+  ...FILM_BASE,
+  kind: z.literal('marbled'),
+  /** What is poured of each: shares of the whole, whatever they add up to. */
+  parts: z
+    .array(Part)
+    .min(2, 'must be of two colours at least')
+    .max(MOST_PARTS, `must be of ${MOST_PARTS} colours at most`),
+  vein_mm: mm(0.3, 12),
+  /** The way it was drawn. */
+  turn_deg: Turn,
+  /** 0 side by side, 1 stirred into one colour. */
+  mixed: share(),
+  /** Another throw of the same recipe. */
+  throw: count(1, 99),
+});
+type Marbled = z.infer<typeof schema>;
+
+const ways: Ways<Marbled> = {
+  'stir-less': () => [{ words: 'Stir it less', options: { mixed: 0.3 } }],
+};
+
+/** How each kind of product is marbled. */
+const HOW: Partial<Record<Laid, string>> = {
+  structure: 'half mixed on the pad, and laid as one',
+  acrylic: 'beads half mixed, and laid as one',
+  dip: 'powders side by side in a tray, the nail laid face down',
+};
+const TEASED = 'dabs dragged, teased with a little solvent';
+
+/** Colours half mixed: veins of each, as much as was poured of it. */
+export const marbled = defineTechnique({
+  kind: 'marbled',
+  words: 'Marble',
+  blurb: 'Colours dragged or half mixed, so that veins of each are left.',
+  schema,
+  ...FILM_SEATS,
+  fields: [
+    {
+      kind: 'list',
+      path: 'parts',
+      words: 'Poured',
+      item: [
+        { kind: 'product', path: 'product', words: 'Colour', families: MARBLED },
+        numberField(Part, 'share', 'Parts'),
+      ],
+      fresh: null,
+      min: 2,
+      max: MOST_PARTS,
+    },
+    numberField(schema, 'vein_mm', 'Veins across'),
+    numberField(schema, 'turn_deg', 'Drawn'),
+    numberField(schema, 'mixed', 'Stirred'),
+    numberField(schema, 'throw', 'Throw'),
+    ...FILM_FIELDS,
+  ],
+  fresh: (id, pick) => {
+    const first = pick({ families: ['gel-colour'] });
+    const second = pick({ families: ['gel-colour'], shows: true, beside: first });
+    return {
+      id,
+      kind: 'marbled' as const,
+      ...FRESH_FILM,
+      parts: [
+        { product: first, share: 0.3 },
+        { product: second, share: 0.7 },
+      ],
+      vein_mm: 1.6,
+      turn_deg: 25,
+      mixed: 0.15,
+      throw: 1,
+    };
+  },
+  handles: (element, context) =>
+    onPart(regionKindOf(element.region.kind).handles(element.region, onNail(context, element)), (region) => ({
+      ...element,
+      region,
+    })),
+  ways,
+  products: (element) => element.parts.map(({ product }) => product),
+  called: ({ parts }, nameOf) => `${nameOf(parts[0]!.product)} and ${nameOf(parts[1]!.product)} marble`,
+  plan: (element, context) => {
+    const products = element.parts.map(({ product }) => context.product(product));
+    const light = (product: Product) => lampOf(product)?.cure_s ?? 0;
+    const slowest = products.reduce((a, b) => (light(b) > light(a) ? b : a));
+    const { parts, vein_mm, turn_deg, mixed } = element;
+    return artFilm(
+      slowest,
+      {
+        step: 'marble',
+        cureStep: 'cure',
+        place: placeOf(context, element),
+        paint: {
+          kind: 'marble',
+          parts,
+          vein_mm: vein_mm * scaleOn(context.frame, element),
+          turn_deg,
+          mixed,
+          // Each nail has a throw of its own: no two are alike.
+          seed: element.throw * 131 + SEEDS.indexOf(context.name.split('-')[1]!) * 17,
+          mirror: isMirrored(context.name, element),
+        },
+        passes: 1,
+        t_um: mostOf(products.map(coatOf)),
+        words: `Marble ${products.map(({ name }) => name).join(', ')}, ${partsWords(parts)}: ${HOW[FAMILIES[slowest.family].laid] ?? TEASED}`,
+        hand_s: MARBLED_S + DAB_S * parts.length,
+        reason:
+          'Few strokes: each more takes the veins nearer to one colour. Nails of one look come from one batch.',
+      },
+      context,
+    );
+  },
+});
+
+/** Dabs, a drag or two, a clean of the brush (common practice). */
+const MARBLED_S = 40;
+const DAB_S = 8;
+const SEEDS: readonly string[] = ['thumb', 'index', 'middle', 'ring', 'little'];
+
+/** "1 : 3": what is poured of each against the least. */
+function partsWords(parts: Marbled['parts']): string {
+  const least = Math.min(...parts.map((part) => part.share).filter((one) => one > 0), 1);
+  return parts.map((part) => `${Math.round((part.share / least) * 10) / 10}`).join(' : ');
+}
