@@ -38,9 +38,9 @@ function veins({ vein_mm, turn_deg, seed, mirror }: Marble): (x: number, y: numb
   return (x, y) => {
     // Turned over for the other hand: the same veins, seen in a mirror.
     const sx = side * x;
-    const u = (sx * cos + y * sin) / (1.6 * vein_mm) + u0;
-    const v = (-sx * sin + y * cos) / (1.6 * vein_mm * DRAWN_OUT) + v0;
-    const fold = 1.3 * (noise(u * 0.7 + 31, v * 0.9) - 0.5);
+    const u = (sx * cos + y * sin) / (1.15 * vein_mm) + u0;
+    const v = (-sx * sin + y * cos) / (1.15 * vein_mm * DRAWN_OUT) + v0;
+    const fold = 2.2 * (noise(u * 0.7 + 31, v * 0.9) - 0.5);
     return 0.66 * noise(u + fold, v + 1.7 * fold) + 0.34 * noise(2.1 * u - fold + 7, 2.1 * v + 3 * fold + 13);
   };
 }

@@ -103,6 +103,7 @@ describe('a marble', () => {
       compileNail(
         setWearing([
           marbled({
+            ground: false,
             parts: [
               { product, share: 0.5 },
               { product, share: 0.3 },

@@ -7,6 +7,8 @@ import { onPart } from '../../regions/handle';
 import { artFilm } from '../artFilm';
 import { isMirrored, onNail, placeOf, scaleOn } from '../context';
 import { coatOf } from '../cure';
+import { passesOf } from '../drafts';
+import { HAND_S } from '../handwork';
 import { FAMILIES, lampOf, type Laid } from '../families';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
 import type { Ways } from '../ways';
@@ -38,6 +40,8 @@ const schema = z.strictObject({
   turn_deg: Turn,
   /** 0 side by side, 1 stirred into one colour. */
   mixed: share(),
+  /** Laid over a coat of its main colour, cured; otherwise on whatever lies there. */
+  ground: z.boolean(),
   /** Another throw of the same recipe. */
   throw: count(1, 99),
 });
@@ -79,6 +83,7 @@ export const marbled = defineTechnique({
     numberField(schema, 'turn_deg', 'Drawn'),
     numberField(schema, 'mixed', 'Stirred'),
     numberField(schema, 'throw', 'Throw'),
+    { kind: 'switch', path: 'ground', words: 'Over a coat of its main colour' },
     ...FILM_FIELDS,
   ],
   fresh: (id, pick) => {
@@ -95,6 +100,7 @@ export const marbled = defineTechnique({
       vein_mm: 1.6,
       turn_deg: 25,
       mixed: 0.15,
+      ground: true,
       throw: 1,
     };
   },
@@ -111,12 +117,25 @@ export const marbled = defineTechnique({
     const light = (product: Product) => lampOf(product)?.cure_s ?? 0;
     const slowest = products.reduce((a, b) => (light(b) > light(a) ? b : a));
     const { parts, vein_mm, turn_deg, mixed } = element;
-    return artFilm(
+    const place = placeOf(context, element);
+    const main = element.parts.reduce((most, part) => (part.share > most.share ? part : most));
+    const ground = context.product(main.product);
+    const below = {
+      step: 'ground',
+      cureStep: 'cure-ground',
+      place,
+      paint: { kind: 'product' as const },
+      passes: passesOf(ground, 'cover'),
+      words: `${ground.name}, for the marble`,
+      hand_s: HAND_S.coat,
+      reason: 'Of the colour there is most of: a marble is thin, and nothing is to show through it.',
+    };
+    const dragged = artFilm(
       slowest,
       {
         step: 'marble',
         cureStep: 'cure',
-        place: placeOf(context, element),
+        place,
         paint: {
           kind: 'marble',
           parts,
@@ -136,6 +155,7 @@ export const marbled = defineTechnique({
       },
       context,
     );
+    return element.ground ? [...artFilm(ground, below, context), ...dragged] : dragged;
   },
 });
 
