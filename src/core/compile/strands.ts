@@ -21,7 +21,8 @@ import {
   wantsHost,
   type Seated,
 } from './seats';
-import { keepsOld, stagesOf } from './stages';
+import { madeOf, stagesIn } from './madeOf';
+import { keepsOld } from './stages';
 import { append } from '../model/extent';
 
 /** The whole order of one nail, stage by stage, before the artist's edits. */
@@ -37,7 +38,7 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
     inlaid: seated.some((one) => !isInTip(one) && one.technique.inlaid?.(one.element, bare)),
     dark: darkOver(inTip, bare),
   };
-  const { stages, structure } = stagesOf(build, context);
+  const { stages, structure } = stagesIn(madeOf(elements, context), build, context);
   const { ahead = [], arrive = [], prepare = [], foundation = [] } = stages;
   const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
   const body = composeBody(inSeatOrder(within('inside'), cover, context.product), context, cover, structure);

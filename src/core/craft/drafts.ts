@@ -158,6 +158,24 @@ export function baseDraft(context: NailContext, why: string, role: 'base' | 'pee
   ];
 }
 
+/** Thin base on a part of the nail, cured: its tack is what grains and sheets cling to. */
+export function ownTack(context: NailContext, place: Place): Draft[] {
+  const base = context.role('base');
+  return [
+    {
+      step: 'tack',
+      verb: 'base',
+      words: `${base.name}, thin, for its tack`,
+      product: base.id,
+      place,
+      deposit: { kind: 'conformal', t_um: coatOf(base) },
+      hand_s: HAND_S.base,
+      reason: 'What is below has none: grains and sheets cling to a sticky layer and to nothing else.',
+    },
+    ...hardenOf(base, coatOf(base), place, 'cure-tack'),
+  ];
+}
+
 /** Base over a filed build, where the practice does not lay colour straight on it. */
 export function baseOver(context: NailContext): Draft[] {
   if (context.practice.filed === 'colour') return [];

@@ -5,10 +5,11 @@ import { Id } from '../model/primitives';
 import { Region } from '../regions';
 import { figure, type Figure } from '../model/limits';
 import { smileFigures } from '../regions/bySmile';
-import type { Product, ProductFamily } from '../model/product';
+import type { Product, ProductFamily, Role } from '../model/product';
 import type { Supply } from '../model/supply';
 import type { Copies } from './copies';
 import type { Handle } from '../regions/handle';
+import type { Paint } from './matter';
 import type { Draft, Seat } from './operation';
 import type { NailContext } from './context';
 import type { Ways } from './ways';
@@ -124,6 +125,15 @@ export interface Inlaid {
   filing_um: number;
 }
 
+/** A build in a product of the artist's own, instead of the kit's, and its colour by place. */
+export interface Made {
+  role: Role;
+  product: Product;
+  paint: Paint;
+  /** What is said of it besides the product's name. */
+  words?: string;
+}
+
 /** A technique of the craft: its schema, its words, its editor fields and how it becomes operations. */
 export interface Technique<E> {
   kind: string;
@@ -170,6 +180,8 @@ export interface Technique<E> {
     says: string;
     lay: (element: E, context: NailContext, line: readonly Point[]) => E;
   };
+  /** What the nail's build is made of, where it says so: then it lays nothing of its own. */
+  builds?: (element: E, context: NailContext) => Made;
   /** What of the shelf it can be laid with, and the element with that taken up. */
   fromShelf?: {
     kind: Supply['kind'];
@@ -238,6 +250,12 @@ export function seatField(...seats: (keyof typeof SEAT_WORDS)[]): Field {
     choices: seats.map((value) => ({ value, words: SEAT_WORDS[value] })),
   };
 }
+
+export const TACK_FIELD: Field = {
+  kind: 'switch',
+  path: 'tack',
+  words: 'On a thin base of its own',
+};
 
 export const REGION_FIELD: Field = { kind: 'region', path: 'region', words: 'Where' };
 

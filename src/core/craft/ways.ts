@@ -29,6 +29,8 @@ export interface Wishes {
   'cures-through': Record<never, never>;
   /** Mixed less, so that its parts are told apart. */
   'stir-less': Record<never, never>;
+  /** Laid on a sticky layer of its own. */
+  'own-tack': Record<never, never>;
   /** Less work, where time is short. */
   quicker: Record<never, never>;
 }
@@ -41,6 +43,14 @@ export interface Way<E> {
 }
 
 export type Ways<E> = { [W in Wish]?: (element: E, wish: Wishes[W], context: NailContext) => Way<E>[] };
+
+/** What clings to tack, on one of its own. */
+export const OWN_TACK: Ways<{ tack: boolean }> = {
+  'own-tack': ({ tack }) =>
+    tack
+      ? []
+      : [{ words: 'Lay it on a thin base of its own, cured and left sticky', options: { tack: true } }],
+};
 
 /** What is laid in passes, until it covers. */
 export const COVERED: Ways<{ passes: number | 'cover' }> = {

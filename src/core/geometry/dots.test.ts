@@ -15,6 +15,26 @@ const dots = fc.record<Dots>({
   }),
   staggered: fc.boolean(),
 });
+it('turned over, lie where a mirror shows them', () => {
+  fc.assert(
+    fc.property(dots, (one) => {
+      const turned = {
+        ...one,
+        side: -1 as const,
+        turn_deg: -one.turn_deg,
+        at: { x: -one.at.x, y: one.at.y },
+      };
+      const rounded = (all: { x: number; y: number }[]) =>
+        all
+          .map(({ x, y }) =>
+            `${(x + 0).toFixed(6)} ${(y + 0).toFixed(6)}`.replaceAll('-0.000000', '0.000000'),
+          )
+          .sort();
+      expect(rounded(dotMiddles(turned))).toEqual(rounded(dotMiddles(one).map(({ x, y }) => ({ x: -x, y }))));
+    }),
+  );
+});
+
 const point = fc.record({
   x: fc.double({ min: -12, max: 12, noNaN: true }),
   y: fc.double({ min: -4, max: 24, noNaN: true }),

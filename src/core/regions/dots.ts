@@ -60,6 +60,7 @@ export const dots = defineRegion({
     const sign = laying.mirror ? -1 : 1;
     const laid = {
       ...region,
+      side: sign as 1 | -1,
       dot_mm: region.dot_mm * laying.scale,
       pitch_mm: region.pitch_mm * laying.scale,
       turn_deg: sign * region.turn_deg,

@@ -135,7 +135,6 @@ const HARDENING = flagSurfaces((s) => s.phase === 'wet' || s.phase === 'gelled')
 const OWN_FINISH = flagSurfaces(
   (s) => s.material !== 'piece' && s.material !== 'stone' && s.material !== 'tip' && s.material !== 'plate',
 );
-const TIP = flagSurfaces((s) => s.material === 'tip');
 const STONE = flagSurfaces((s) => s.material === 'stone');
 const PIECE = flagSurfaces((s) => s.material === 'piece');
 const GELLED_CODE = Uint16Array.from(ALL_SURFACES, (s) => encode({ ...s, phase: 'gelled' }));
@@ -159,8 +158,8 @@ function settleSurface(field: NailField, product: (id: string) => Product): void
   for (let cell = 0; cell < CELLS_X * CELLS_Y; cell += 1) {
     const code = field.surface[cell]!;
     if (!HARDENING[code]) continue;
-    // Where the gel below a tip has thinned to nothing, and no base lies there, what holds beside it holds it.
-    if (fixed && TIP[code] && films.every((film) => film.phase[cell] === NONE)) {
+    // Where what was laid has run out to nothing at the skin, and no base lies there, what holds beside it holds it.
+    if (fixed && films.every((film) => film.phase[cell] === NONE)) {
       field.surface[cell] = CURED_CODE[code]!;
       continue;
     }

@@ -6,7 +6,7 @@ import type { Product } from '../model/product';
 import type { Compiled } from '../compile/compile';
 import { coverOf, newCovers, type Cover, type Covers } from './cover';
 import { cellX, cellY, makeField, spotWords } from './field';
-import type { Edge, NailField } from './field';
+import type { Edge, Film, NailField } from './field';
 import { file, type FiledInto } from './filing';
 import { judgeGrip, MIN_FAULT_MM2, type Verdict } from './grips';
 import { layersOf } from './layings';
@@ -127,9 +127,13 @@ function apply(all: Run, operation: Operation, light_s?: number): void {
   const cover = coverOf(run.covers, field, operation, run.lengthened);
   append(run.verdicts, judgeGrip(field, operation, cover, run.product));
   if (lengthens === 'tip' && run.tip) append(run.verdicts, judgeGrip(run.tip, operation, cover, run.product));
-  if (operation.deposit) deposit(run, operation, cover);
+  const laid = operation.deposit ? deposit(run, operation, cover) : [];
   const { leaves } = lookup(operation.verb, laidBy(operation, run.product));
-  for (const cell of cover.held) field.surface[cell] = leaves[field.surface[cell]!]!;
+  for (const cell of cover.held) {
+    // Where what was laid has been thinned out to nothing, what was there is still on top.
+    if (laid.some((film) => film.profile && film.t_um[cell] === 0)) continue;
+    field.surface[cell] = leaves[field.surface[cell]!]!;
+  }
   if (bares) bareOfOld(field, cover);
   if (lengthens === 'tip') standFree(field, cover);
   if (operation.verb === 'activate') activate(field, cover, run.product);
@@ -160,10 +164,12 @@ function layForm({ grid, surface }: NailField): void {
     if (grid.inside[cell] && !grid.onPlate[cell]) surface[cell] = FORM;
 }
 
-function deposit(run: Run, operation: Operation, cover: Cover): void {
-  append(run.field.films, layersOf({ ...run, operation, cover }));
+function deposit(run: Run, operation: Operation, cover: Cover): Film[] {
+  const laid = layersOf({ ...run, operation, cover });
+  append(run.field.films, laid);
   // Put on, the tip is part of the nail.
   if (rowOf(operation.verb).lengthens === 'tip') delete run.tip;
+  return laid;
 }
 
 function fileDown(run: Run, operation: Operation, cover: Cover): void {

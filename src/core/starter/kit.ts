@@ -114,6 +114,32 @@ function gel(
   return { id, name, family, coat_um, lamp: { cure_s, flash_s: 10, depth_um } };
 }
 
+/** Acrylic in a colour: it covers in one bead. */
+function acrylicColour(id: string, name: string, colour: string): Product {
+  return {
+    id,
+    name,
+    family: 'acrylic',
+    coat_um: 500,
+    working_s: 90,
+    dry_s: 300,
+    colour,
+    effect: 'film',
+    coats_to_cover: 0.6,
+    judged_on: 'nail',
+  };
+}
+
+function puttyColour(id: string, name: string, colour: string): Product {
+  return {
+    ...gel(id, name, 'putty-gel', 500, 420),
+    colour,
+    effect: 'film',
+    coats_to_cover: 0.6,
+    judged_on: 'nail',
+  };
+}
+
 export function genericKit(): Kit {
   return {
     products: [
@@ -159,6 +185,8 @@ export function genericKit(): Kit {
         judged_on: 'nail',
       },
       gel('putty-a', 'Clear putty A', 'putty-gel', 500, 900),
+      puttyColour('putty-blush', 'Putty blush', '#dca998'),
+      puttyColour('putty-ivory', 'Putty ivory', '#efe4d2'),
       {
         id: 'acrylic-a',
         name: 'Clear acrylic A',
@@ -167,6 +195,9 @@ export function genericKit(): Kit {
         working_s: 90,
         dry_s: 300,
       },
+      acrylicColour('acrylic-blush', 'Acrylic blush', '#e3b3a6'),
+      acrylicColour('acrylic-white', 'Acrylic white', '#f5f2ec'),
+      acrylicColour('acrylic-plum', 'Acrylic plum', '#6d2c4a'),
       { id: 'dip-a', name: 'Clear dip A', family: 'dip', coat_um: 130 },
       dipColour('dip-rose', 'Dip rose', '#e0b5a3'),
       dipColour('dip-white', 'Dip white', '#f6f2ea'),

@@ -129,7 +129,7 @@ describe('an open set', () => {
   it('tells it too of what brings a product into the set', () => {
     const store = createStudio(newSet('matinee', 'Matinée'));
     const { set } = store.getState();
-    const colour = techniqueOf('colour').fresh('shade', { colour: 'shade' } as never);
+    const colour = techniqueOf('colour').fresh('shade', () => 'shade');
     const product = {
       ...set.kit.products.find((one) => one.family === 'gel-colour')!,
       id: 'shade',

@@ -6,12 +6,20 @@ import { regionKindOf } from '../../regions';
 import { onPart } from '../../regions/handle';
 import { isMirrored, onNail, placeOf, type NailContext } from '../context';
 import { coatOf } from '../cure';
-import { hardenOf } from '../drafts';
+import { hardenOf, ownTack } from '../drafts';
 import { Fade, FADE_FIELDS, fadeHandles, fadeOn, FRESH_FADE } from '../fadeOut';
 import { HAND_S } from '../handwork';
 import type { Draft } from '../operation';
-import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
-import type { Ways } from '../ways';
+import {
+  defineTechnique,
+  FILM_BASE,
+  FILM_FIELDS,
+  FILM_SEATS,
+  FRESH_FILM,
+  numberField,
+  TACK_FIELD,
+} from '../technique';
+import { OWN_TACK, type Ways } from '../ways';
 
 const schema = z.strictObject({
   ...FILM_BASE,
@@ -25,6 +33,8 @@ const schema = z.strictObject({
   per_cm2: count(0, 10000),
   /** Thinning out to none; null: as thick everywhere. */
   fade: Fade.nullable(),
+  /** Patted on a sticky layer of their own; otherwise on that of what lies below. */
+  tack: z.boolean(),
   /** Clear laid over them, so that nothing is felt; 0 leaves them open. */
   cover_um: um(0, 1500),
 });
@@ -34,6 +44,7 @@ type Glitter = z.infer<typeof schema>;
 const DENSE_PER_CM2 = 1500;
 
 const ways: Ways<Glitter> = {
+  ...OWN_TACK,
   'thicker-clear': (_element, { cap_um }) =>
     cap_um > 1500
       ? []
@@ -72,6 +83,7 @@ export const glitter = defineTechnique({
     },
     ...FADE_FIELDS,
     numberField(schema, 'cover_um', 'Clear over them'),
+    TACK_FIELD,
     ...FILM_FIELDS,
   ],
   fresh: (id) => ({
@@ -86,6 +98,7 @@ export const glitter = defineTechnique({
     per_cm2: 900,
     fade: FRESH_FADE,
     cover_um: 120,
+    tack: false,
   }),
   handles: (element, context) => [
     ...fadeHandles(element, context),
@@ -103,6 +116,7 @@ export const glitter = defineTechnique({
     const grains = grainsOf(element, context);
     const clear = context.role('builder');
     const strewn: Draft[] = [
+      ...(element.tack ? ownTack(context, place) : []),
       {
         step: 'strew',
         verb: 'strew',

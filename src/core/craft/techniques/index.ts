@@ -1,6 +1,7 @@
 import type * as z from 'zod';
 import { unionOf } from '../../model/registry';
 import type { Technique } from '../technique';
+import { built } from './built';
 import { charm } from './charm';
 import { colour } from './colour';
 import { crystals } from './crystals';
@@ -20,6 +21,7 @@ import { sheets } from './sheets';
 /** Every technique the program knows: one file and one line each. */
 const ALL = [
   colour,
+  built,
   ombre,
   fade,
   marbled,

@@ -4,7 +4,9 @@ import { Colour, mm, share, um } from '../../model/primitives';
 import { regionKindOf, regionNoun } from '../../regions';
 import { onPart } from '../../regions/handle';
 import { isMirrored, onNail, placeOf } from '../context';
+import { ownTack } from '../drafts';
 import { HAND_S } from '../handwork';
+import { OWN_TACK } from '../ways';
 import type { Sheet } from '../matter';
 import type { Draft, Place } from '../operation';
 import {
@@ -15,6 +17,7 @@ import {
   FRESH_PAINTED,
   FRESH_SEAT,
   numberField,
+  TACK_FIELD,
 } from '../technique';
 
 const schema = z.strictObject({
@@ -28,6 +31,8 @@ const schema = z.strictObject({
   /** How much of its part stays covered, and how wide its shreds are. */
   whole: share(),
   shred_mm: mm(0.3, 15),
+  /** Laid on a sticky layer of its own; otherwise on that of what lies below. */
+  tack: z.boolean(),
 });
 type Laid = z.infer<typeof schema>;
 
@@ -94,6 +99,7 @@ export const sheets = defineTechnique({
     numberField(schema, 'whole', 'Covers of its part'),
     numberField(schema, 'shred_mm', 'Shreds across'),
     numberField(schema, 'thickness_um', 'Thickness'),
+    TACK_FIELD,
     ...FILM_FIELDS,
   ],
   fresh: (id) => ({
@@ -108,12 +114,14 @@ export const sheets = defineTechnique({
     thickness_um: 2,
     whole: 0.6,
     shred_mm: 1.6,
+    tack: false,
   }),
   handles: (element, context) =>
     onPart(regionKindOf(element.region.kind).handles(element.region, onNail(context, element)), (region) => ({
       ...element,
       region,
     })),
+  ways: OWN_TACK,
   glints: ({ metallic }) => metallic,
   products: () => [],
   called: ({ what, region }) => [WAYS[what].called, regionNoun(region)].join(' ').trim(),
@@ -132,6 +140,9 @@ export const sheets = defineTechnique({
       seed: seedOf({ id: element.id, what: element.what }) % 100_000,
       mirror: isMirrored(context.name, element),
     };
-    return [{ step: 'lay', place, deposit: { kind: 'sheet', sheet: laid }, ...draft(place) }];
+    return [
+      ...(element.tack ? ownTack(context, place) : []),
+      { step: 'lay', place, deposit: { kind: 'sheet', sheet: laid }, ...draft(place) },
+    ];
   },
 });

@@ -42,6 +42,7 @@ import { noRepeat } from './noRepeat';
 import { lineTooFine } from './lineTooFine';
 import { lengthsOnHand } from './lengthsOnHand';
 import { fadeShort } from './fadeShort';
+import { builtUnused } from './builtUnused';
 import { marbleFlat } from './marbleFlat';
 import { reliefHigh } from './reliefHigh';
 import { grainsFelt } from './grainsFelt';
@@ -64,6 +65,7 @@ export const NAIL_RULES: readonly NailRule[] = [
   clearOverPieces,
   fixingGel,
   fit,
+  builtUnused,
   hiding,
   lostInGround,
   fadeShort,

@@ -4,7 +4,7 @@ import { gloss } from '../../craft/techniques/finish';
 import { buildOf, lookOf } from '../../compile/prepare';
 import { naturalGel } from '../../craft/builds/naturalGel';
 import type { Fix } from '../finding';
-import type { NailCase, NailRule } from '../rule';
+import { granted, type NailCase, type NailRule } from '../rule';
 import { upperFirst } from '../../model/letters';
 import { rounded } from '../../model/rounded';
 import type { Severity } from '../finding';
@@ -108,6 +108,7 @@ export const surfaces: NailRule = {
           is: 'at most',
           unit: 'mm²',
         },
+        tries: verdict.reason === 'no-grip' ? granted(nail, operation.element, 'own-tack', {}) : [],
         ...(verdict.reason === 'no-grip' && operation.verb === 'burnish' ? topUnder(nail, operation) : {}),
         ...(verdict.reason === 'no-grip' || verdict.reason === 'needs-wet' ? gelUnder(nail, operation) : {}),
         ...(verdict.reason === 'top-over-stones' && operation.verb === 'bead'
