@@ -1,6 +1,7 @@
-import { Element } from '../craft/techniques';
+import { Element, techniqueOf } from '../craft/techniques';
 import { buildKindOf, type Build } from '../craft/builds';
-import type { NailContext } from '../craft/context';
+import { placeOf, type NailContext } from '../craft/context';
+import type { Place } from '../craft/operation';
 import { startKindOf } from '../craft/starts';
 import { makeFrame, type NailFrame } from '../geometry/frame';
 import type { Look, SetDocument } from '../document/document';
@@ -63,6 +64,16 @@ export function takesTip(set: SetDocument, nail: Nail): boolean {
   return edge === 'tip' && (offHand === true || !startKindOf(nail.start.kind).keeps);
 }
 
+/** Where an element of a nail's look lies, with what it is itself kept within; a circle of such ends where it closes. */
+function partOf(id: string, set: SetDocument, name: NailName, on: readonly string[]): Place | undefined {
+  const element = wornElements(set, set.nails[name]).find((one) => one.id === id);
+  const part =
+    element && (techniqueOf(element.kind).part?.(element) ?? ('region' in element ? element : undefined));
+  if (!part || on.includes(id)) return undefined;
+  const context = { ...contextOf(set, name), partOf: (next: string) => partOf(next, set, name, [...on, id]) };
+  return placeOf(context, part);
+}
+
 /** What techniques and builds are told about one nail. */
 export function contextOf(set: SetDocument, name: NailName): NailContext {
   const nail = set.nails[name];
@@ -80,5 +91,6 @@ export function contextOf(set: SetDocument, name: NailName): NailContext {
     inlaid: false,
     dark: 0,
     standing: [],
+    partOf: (id) => partOf(id, set, name, []),
   };
 }

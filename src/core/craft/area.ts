@@ -13,7 +13,24 @@ export function areaOf(frame: NailFrame, place: Place): Area {
   return known(frame, JSON.stringify(place), () => laidArea(frame, place));
 }
 
-function laidArea(frame: NailFrame, place: Place): Area {
+function laidArea(frame: NailFrame, { within = [], ...place }: Place): Area {
+  const own = areaAlone(frame, place);
+  if (within.length === 0) return own;
+  const others = within.map(({ place: other, outside }) => ({
+    into_mm: areaOf(frame, other).distance_mm,
+    sign: outside ? -1 : 1,
+  }));
+  return {
+    ...own,
+    distance_mm: (x, y) =>
+      others.reduce(
+        (least, { into_mm, sign }) => Math.min(least, sign * into_mm(x, y)),
+        own.distance_mm(x, y),
+      ),
+  };
+}
+
+function areaAlone(frame: NailFrame, place: Place): Area {
   const laying: Laying = {
     mirror: place.mirror,
     scale: place.scale,

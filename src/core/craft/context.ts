@@ -22,6 +22,8 @@ export interface NailContext {
   inlaid: boolean;
   /** How much the films inside a tip keep of the light, as Σ t/D_p; 0 where there are none. */
   dark: number;
+  /** Where another element of the look lies on this nail; undefined for what has no part of its own. */
+  partOf: (element: string) => Place | undefined;
   /** What stands out of the nail when this element is laid: a film is taken around it. */
   standing: readonly Disc[];
 }
@@ -31,6 +33,12 @@ export const SKIN_MARGIN_MM = 0.25;
 
 /** Gap a fine brush leaves around a bedded stone. */
 export const STONE_CLEARANCE_MM = 0.15;
+
+/** Only on another element of the look, or only beside it. */
+export interface Within {
+  element: string;
+  outside: boolean;
+}
 
 /** How an element is laid on a nail of another size or on the other hand. */
 export interface Fitting {
@@ -81,8 +89,13 @@ export function onNail(context: NailContext, fitting: Fitting): OnNail {
   };
 }
 
-export function placeOf(context: NailContext, element: Fitting & { region: Region }): Place {
+export function placeOf(
+  context: NailContext,
+  element: Fitting & { region: Region; within?: Within | null | undefined },
+): Place {
+  const inside = element.within && context.partOf(element.within.element);
   return {
+    ...(inside && element.within ? { within: [{ place: inside, outside: element.within.outside }] } : {}),
     region: element.region,
     mirror: isMirrored(context.name, element),
     scale: scaleOn(context.frame, element),

@@ -43,6 +43,8 @@ export interface Place {
   free?: Disc[];
   /** Only these discs: the beads under stones and charms. */
   around?: Disc[];
+  /** Only inside other places, or only outside them. */
+  within?: { place: Place; outside: boolean }[];
   /** A band of this width along the smile line instead of the whole region beyond it. */
   along_smile_mm?: number;
 }

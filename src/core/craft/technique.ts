@@ -11,7 +11,7 @@ import type { Copies } from './copies';
 import type { Handle } from '../regions/handle';
 import type { Paint } from './matter';
 import type { Draft, Seat } from './operation';
-import type { NailContext } from './context';
+import type { NailContext, placeOf } from './context';
 import type { Ways } from './ways';
 
 /** What every element of a look has. The other parts stand only where a technique has a use for them. */
@@ -23,6 +23,8 @@ export const PAINTED_BASE = {
   fit: z.enum(['scale', 'keep', 'drop']),
   /** On the right hand: turned over, or the same. */
   hand: z.enum(['mirror', 'same']),
+  /** Only on another element of the look, or only beside it. */
+  within: z.strictObject({ element: Id, outside: z.boolean() }).nullable().optional(),
 } as const;
 export const FRESH_PAINTED = { fit: 'scale' as const, hand: 'mirror' as const };
 
@@ -57,6 +59,8 @@ export type Field =
   | { kind: 'product'; path: string; words: string; families: readonly string[] }
   | { kind: 'switch'; path: string; words: string }
   | { kind: 'region'; path: string; words: string }
+  /** Another element of the same look. */
+  | { kind: 'element'; path: string; words: string }
   /** A part that may be missing (null); switched on it starts as `fresh` says. */
   | { kind: 'optional'; path: string; words: string; fresh: (pick: PickProduct) => unknown }
   | {
@@ -180,6 +184,8 @@ export interface Technique<E> {
     says: string;
     lay: (element: E, context: NailContext, line: readonly Point[]) => E;
   };
+  /** The part of the nail that others may be kept on, or off. */
+  part?: (element: E) => Parameters<typeof placeOf>[1];
   /** What the nail's build is made of, where it says so: then it lays nothing of its own. */
   builds?: (element: E, context: NailContext) => Made;
   /** What of the shelf it can be laid with, and the element with that taken up. */
@@ -269,9 +275,13 @@ export const HAND_FIELD: Field = {
   ],
 };
 
+/** What keeps it on another element, or off it. */
+export const WITHIN_FIELDS: readonly Field[] = [{ kind: 'element', path: 'within', words: 'Only on' }];
+
 /** The fields every film has besides its colours. */
 export const FILM_FIELDS: readonly Field[] = [
   REGION_FIELD,
+  ...WITHIN_FIELDS,
   fitField('scale', 'keep', 'drop'),
   HAND_FIELD,
   seatField('usual', 'under', 'inside', 'surface'),

@@ -3,6 +3,7 @@ import { Build } from '../craft/builds';
 import { Element } from '../craft/techniques';
 import { RESERVED_ELEMENTS } from '../craft/operation';
 import { Edit } from './edits';
+import { append } from '../model/extent';
 import { NAILS, type NailName } from '../model/names';
 import { Appointment, SET_STATES } from '../model/appointment';
 import { Nail } from '../model/nail';
@@ -96,6 +97,7 @@ export function referenceFaults(set: SetDocument): ReferenceFault[] {
       }
       for (const id of namedProducts(element)) refer(products, id, path, 'product');
     });
+    append(faults, withinFaults(look, ['looks', i, 'elements']));
   });
   set.builds.forEach((build, i) => {
     for (const id of namedProducts(build)) refer(products, id, ['builds', i], 'product');
@@ -111,6 +113,25 @@ export function referenceFaults(set: SetDocument): ReferenceFault[] {
     });
   }
   return faults;
+}
+
+/** What an element is kept on is another of its look, and no chain of such leads back to itself. */
+function withinFaults({ elements }: Look, at: (string | number)[]): ReferenceFault[] {
+  const on = new Map(
+    elements.map((element) => [element.id, 'within' in element ? element.within?.element : undefined]),
+  );
+  return elements.flatMap((element, j): ReferenceFault[] => {
+    const first = on.get(element.id);
+    if (first === undefined) return [];
+    const path = [...at, j, 'within', 'element'];
+    if (!on.has(first)) return [{ path, message: `no element "${first}" in this look` }];
+    const seen = new Set<string>();
+    for (let id: string | undefined = first; id !== undefined && !seen.has(id); id = on.get(id)) {
+      if (id === element.id) return [{ path, message: 'leads back to itself' }];
+      seen.add(id);
+    }
+    return [];
+  });
 }
 
 /** The keys under which elements and builds name a product. */

@@ -156,6 +156,10 @@ function liesOn(frame: NailFrame, place: Place, pixel_mm: number): Lies {
 
 function coversNail(place: Place): boolean {
   return (
-    place.region.kind === 'whole' && place.margin_mm === 0 && !place.around?.length && !place.free?.length
+    place.region.kind === 'whole' &&
+    place.margin_mm === 0 &&
+    !place.around?.length &&
+    !place.free?.length &&
+    !place.within?.length
   );
 }

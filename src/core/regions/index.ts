@@ -4,17 +4,38 @@ import { AS_DRAWN, type Area, type Laying } from '../geometry/regions';
 import { unionOf } from '../model/registry';
 import { band } from './band';
 import { bed, tip } from './bySmile';
+import { chevron } from './chevron';
 import { dots } from './dots';
+import { half } from './half';
 import { letters } from './letters';
 import { lines } from './lines';
+import { moon } from './moon';
 import { outline } from './outline';
 import { oval } from './oval';
 import { path } from './path';
+import { rim } from './rim';
+import { ring } from './ring';
 import type { RegionKind } from './regionKind';
 import { whole } from './whole';
 
 /** Every part of a nail that the program can say: one file and one line each. */
-const ALL = [whole, band, tip, bed, oval, lines, dots, letters, path, outline] as const;
+const ALL = [
+  whole,
+  half,
+  band,
+  tip,
+  bed,
+  chevron,
+  moon,
+  rim,
+  oval,
+  ring,
+  lines,
+  dots,
+  letters,
+  path,
+  outline,
+] as const;
 
 /** A part of the nail. Across by share of the arc, along by landmarks, sizes in mm on the unrolled plate. */
 export const Region = unionOf(ALL);

@@ -12,6 +12,9 @@ export interface OnNail {
 }
 
 /** Where a spot of a look lies, in mm. */
-export function spotAt_mm(spot: { across: number; along: number }, { frame, side }: OnNail): Point {
+export function spotAt_mm(
+  spot: { across: number; along: number },
+  { frame, side }: Pick<OnNail, 'frame' | 'side'>,
+): Point {
   return { x: side * across_mm(frame, spot.across), y: along_mm(frame, spot.along) };
 }

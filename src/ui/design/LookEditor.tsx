@@ -54,7 +54,7 @@ function OpenLook({ look }: { look: Look }) {
               </ActionIcon>
             </div>
             <p className={classes.blurb}>{techniqueOf(element.kind).blurb}</p>
-            <FieldsOfSet>
+            <FieldsOfSet look={look} element={element.id}>
               <ElementFields look={look} element={element} />
             </FieldsOfSet>
           </div>

@@ -15,6 +15,7 @@ import {
   PAINTED_BASE,
   REGION,
   REGION_FIELD,
+  WITHIN_FIELDS,
 } from '../technique';
 
 const schema = z.strictObject({
@@ -46,6 +47,7 @@ export const finish = defineTechnique({
       ],
     },
     REGION_FIELD,
+    ...WITHIN_FIELDS,
     fitField('scale', 'keep', 'drop'),
     HAND_FIELD,
   ],

@@ -78,6 +78,7 @@ export const french = defineTechnique({
   handles: (element, context) =>
     onPart(smileHandles(element.smile, onNail(context, element)), (smile) => ({ ...element, smile })),
   ways: COVERED,
+  part: (element) => ({ ...element, region: { kind: 'tip', smile: element.smile } }),
   products: (element) => [element.product, ...(element.liner ? [element.liner.product] : [])],
   called: ({ product }, nameOf) => `${nameOf(product)} French`,
   plan: (element, context) => {

@@ -18,6 +18,7 @@ import {
   REGION,
   REGION_FIELD,
   seatField,
+  WITHIN_FIELDS,
 } from '../technique';
 import type { Ways } from '../ways';
 
@@ -80,6 +81,7 @@ export const relief = defineTechnique({
     numberField(schema, 'layers', 'Layers'),
     { kind: 'switch', path: 'sugar', words: 'Clear powder on it, left open' },
     REGION_FIELD,
+    ...WITHIN_FIELDS,
     fitField('scale', 'keep', 'drop'),
     seatField('usual', 'surface', 'over'),
     HAND_FIELD,
@@ -100,7 +102,7 @@ export const relief = defineTechnique({
       wave: { rise_mm: 0.7, length_mm: 4.5 },
     },
     seat: 'usual' as const,
-    product: pick({ families: ['builder-gel'] }),
+    product: pick({ families: ['builder-gel'], coloured: true }),
     height_um: 350,
     layers: 1,
     sugar: false,

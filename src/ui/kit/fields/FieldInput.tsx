@@ -6,6 +6,7 @@ import { Choice, ColourInput, FigureInput } from '../Inputs';
 import { FiguresInput } from './FiguresInput';
 import { useFieldHost } from './host';
 import { OneMore, TakeOut } from './listItems';
+import { OnOther } from './OnOther';
 import { OptionalInput } from './OptionalInput';
 import type { InputProps, ListProps } from './props';
 import classes from './Fields.module.css';
@@ -56,6 +57,8 @@ export function FieldInput({ field, value, fitting, onChange }: InputProps) {
       return (
         <Region words={field.words} value={value as RegionOfNail} fitting={fitting} onChange={onChange} />
       );
+    case 'element':
+      return <OnOther words={field.words} value={value} onChange={onChange} />;
     case 'optional':
       return <OptionalInput field={field} on={value !== null && value !== undefined} onChange={onChange} />;
     case 'list':

@@ -28,6 +28,8 @@ export interface FieldHost {
   colourOf: (product: string) => string | undefined;
   Product: ComponentType<ProductFieldProps>;
   Region: ComponentType<RegionFieldProps>;
+  /** What else the look has, to be kept on or off. */
+  others: readonly { value: string; label: string }[];
   openPart: string | undefined;
   onOpenPart: (part: string) => void;
 }
@@ -38,6 +40,7 @@ const NOWHERE: FieldHost = {
   colourOf: () => undefined,
   Product: () => null,
   Region: () => null,
+  others: [],
   openPart: undefined,
   onOpenPart: () => undefined,
 };

@@ -1,0 +1,95 @@
+import { makeFrame, outlineDistance_mm } from '../geometry/frame';
+import { AS_DRAWN } from '../geometry/regions';
+import { SHAPES } from '../model/shapes';
+import { layRegion, Region, REGION_KINDS, type Region as Part } from '.';
+
+const frame = makeFrame({
+  width_mm: 12,
+  arch_mm: 3,
+  bed_mm: 12,
+  free_mm: 6,
+  radiusAlong_mm: 60,
+  shape: 'almond',
+});
+const each = REGION_KINDS.map((kind) => [kind.kind, kind] as const);
+
+/** Every spot of a lattice over the nail and a little past it. */
+function spots(): { x: number; y: number }[] {
+  const out = [];
+  for (let y = -0.9; y < 19; y += 0.37) for (let x = -7.4; x < 7.5; x += 0.31) out.push({ x, y });
+  return out;
+}
+
+/** Inside a polygon by even and odd crossings; shares no code with the program's. */
+function isIn(polygon: readonly { x: number; y: number }[], x: number, y: number): boolean {
+  let crossings = 0;
+  polygon.forEach((a, i) => {
+    const b = polygon[(i + 1) % polygon.length]!;
+    if (a.y > y === b.y > y) return;
+    if (a.x + ((y - a.y) * (b.x - a.x)) / (b.y - a.y) > x) crossings += 1;
+  });
+  return crossings % 2 === 1;
+}
+
+describe.each(each)('a part of the nail: %s', (_, kind) => {
+  const variants = (): Part[] => [
+    kind.fresh,
+    ...(kind.switches ?? []).map(({ turned }) => turned(kind.fresh)),
+  ];
+
+  it('starts as a file may hold it, and so does each way it can be switched', () => {
+    for (const region of variants()) expect(Region.safeParse(region)).toMatchObject({ success: true });
+  });
+
+  it('covers by its curve what it covers by its distance', () => {
+    for (const region of variants()) {
+      const { polygons, distance_mm } = layRegion(frame, region);
+      for (const { x, y } of spots()) {
+        const into = distance_mm(x, y);
+        // Where the curve runs nearby, either may round it otherwise; past the nail only the distance is cut.
+        if (Math.abs(into) < 0.35 || outlineDistance_mm(frame, x, y) < 0.35) continue;
+        const inside = polygons.some((polygon) => isIn(polygon, x, y));
+        expect([region.kind, x, y, inside]).toEqual([region.kind, x, y, into > 0]);
+      }
+    }
+  });
+
+  it('turned over on the other hand is its mirror image, but for letters, which are read', () => {
+    if (kind.kind === 'letters') return;
+    for (const region of variants()) {
+      const one = layRegion(frame, region);
+      const other = layRegion(frame, region, { ...AS_DRAWN, mirror: true });
+      for (const { x, y } of spots()) expect(other.distance_mm(-x, y)).toBeCloseTo(one.distance_mm(x, y), 6);
+    }
+  });
+
+  it('keeps off the skin, and lies on nails of every shape', () => {
+    for (const shape of SHAPES) {
+      const nail = makeFrame({ width_mm: 9, arch_mm: 2, bed_mm: 10, free_mm: 4, radiusAlong_mm: 0, shape });
+      for (const region of variants()) {
+        const { distance_mm } = layRegion(nail, region, { ...AS_DRAWN, margin_mm: 0.25 });
+        for (let y = 0; y < 4; y += 0.5)
+          expect(distance_mm(nail.halfWidth_mm(y) - 0.05, y)).toBeLessThanOrEqual(0);
+      }
+    }
+  });
+
+  it('is moved by its handles and stays as a file may hold it', () => {
+    const on = { frame, side: 1, scale: 1, size: 1 } as const;
+    for (const region of variants())
+      for (const handle of kind.handles(region, on))
+        for (const to of [{ x: 2, y: 5 }, { x: -30, y: 60 }, { x: 0, y: -9 }, handle.at])
+          expect(Region.safeParse(handle.move(to))).toMatchObject({ success: true });
+  });
+
+  it('a handle that is let go where it lies changes next to nothing', () => {
+    const on = { frame, side: 1, scale: 1, size: 1 } as const;
+    for (const region of variants())
+      for (const handle of kind.handles(region, on)) {
+        const after = layRegion(frame, handle.move(handle.at));
+        const before = layRegion(frame, region);
+        for (const { x, y } of spots().filter((_spot, i) => i % 7 === 0))
+          expect(Math.abs(after.distance_mm(x, y) - before.distance_mm(x, y))).toBeLessThan(0.12);
+      }
+  });
+});
