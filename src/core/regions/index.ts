@@ -13,6 +13,7 @@ import { moon } from './moon';
 import { outline } from './outline';
 import { oval } from './oval';
 import { path } from './path';
+import { paths } from './paths';
 import { rim } from './rim';
 import { ring } from './ring';
 import type { RegionKind } from './regionKind';
@@ -34,6 +35,7 @@ const ALL = [
   dots,
   letters,
   path,
+  paths,
   outline,
 ] as const;
 

@@ -12,7 +12,9 @@ import { readPath, writePath } from '@/core/craft/fieldPath';
 import { REGION_KINDS, regionKindOf, type Region } from '@/core/regions';
 import { WRITABLE } from '@/core/regions/letters';
 import { useGesture } from '../kit/useGesture';
+import { WAVER_MM } from './waver';
 import { useStudioStore } from '../studio/studio';
+import { DrawPaths } from './DrawPaths';
 import { lineOfSvg } from './lineOfSvg';
 import { usePen } from './usePen';
 import type { RegionFieldProps } from '../kit/fields/host';
@@ -51,6 +53,7 @@ export function RegionInput({ words, value, fitting, onChange }: RegionFieldProp
       {kind.switches?.map(({ words: label, is, turned }) => (
         <Switch key={label} label={label} checked={is(value)} onChange={() => onChange(turned(value))} />
       ))}
+      {value.kind === 'paths' && <DrawPaths value={value} fitting={fitting ?? ALIKE} onChange={onChange} />}
       {(value.kind === 'path' || value.kind === 'outline') && (
         <DrawIt value={value} fitting={fitting ?? ALIKE} onChange={onChange} />
       )}
@@ -91,8 +94,6 @@ function LettersInput({
 const MOST_LETTERS = 16;
 
 const ALIKE: Fitting = { fit: 'keep' };
-/** What a hand wavers by. */
-const WAVER_MM = 0.12;
 
 /** A line or outline drawn on the nail itself, or read from an SVG path. */
 function DrawIt({

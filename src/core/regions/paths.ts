@@ -1,0 +1,160 @@
+import * as z from 'zod';
+import { along_mm, across_mm, type NailFrame, type Point } from '../geometry/frame';
+import { smoothLine, stripPolygons, toLine_mm } from '../geometry/lines';
+import { DRAWN_FOR_ARC_MM, offSkin_mm, polygonDistance_mm, type Laying } from '../geometry/regions';
+import { mostOf } from '../model/extent';
+import { mm } from '../model/primitives';
+import { placeSays, share, type Handle } from './handle';
+import { drawnSpot, DrawnPoint, middleOf, MOST_POINTS } from './drawnPoints';
+import { cutAtEdge } from './inwards';
+import { spotAt_mm, type OnNail } from './on';
+import { defineRegion } from './regionKind';
+
+const MOST_PATHS = 60;
+
+/** A stroke, or with `filled` the shape that it goes round. */
+const Path = z.strictObject({
+  width_mm: mm(0.05, 15, 0.05),
+  filled: z.boolean(),
+  points: z.array(DrawnPoint).min(2).max(MOST_POINTS),
+});
+type Path = z.infer<typeof Path>;
+
+/** Several lines and shapes drawn by hand, each as wide as it was drawn. */
+const schema = z.strictObject({ kind: z.literal('paths'), paths: z.array(Path).min(1).max(MOST_PATHS) });
+type Paths = z.infer<typeof schema>;
+
+/** Setting the brush down, a mm of a small stroke, a turn of it (common practice: a small motif is one to three minutes). */
+const SET_DOWN_S = 3;
+const PER_MM_S = 0.8;
+const TURN_S = 0.6;
+/** Of the nail that looks are drawn for: what a step along it is in mm. */
+const DRAWN_BED_MM = 12;
+
+export const paths = defineRegion({
+  kind: 'paths',
+  words: 'Several lines and shapes',
+  noun: ({ paths: all }) => (all.length === 1 ? 'stroke' : 'strokes'),
+  schema,
+  fresh: {
+    kind: 'paths',
+    paths: [
+      {
+        width_mm: 0.4,
+        filled: false,
+        points: [
+          { across: 0, along: 0.35 },
+          { across: 0.1, along: 0.7 },
+          { across: -0.05, along: 1.15 },
+        ],
+      },
+      {
+        width_mm: 0.3,
+        filled: true,
+        points: [
+          { across: 0.08, along: 0.65 },
+          { across: 0.4, along: 0.85 },
+          { across: 0.15, along: 0.9 },
+        ],
+      },
+      {
+        width_mm: 0.3,
+        filled: true,
+        points: [
+          { across: 0.02, along: 0.85 },
+          { across: -0.38, along: 1.05 },
+          { across: -0.1, along: 1.1 },
+        ],
+      },
+    ],
+  },
+  figures: () => [],
+  lay: (frame, region, laying) => {
+    const laid = onOne(region, frame, laying).map((line, i) => {
+      const { filled, width_mm } = region.paths[i]!;
+      return { line, filled, half_mm: (width_mm * laying.scale) / 2 };
+    });
+    return {
+      polygons: laid.flatMap(({ line, filled, half_mm }) =>
+        filled ? [line] : stripPolygons(line, 2 * half_mm),
+      ),
+      distance_mm: (x, y) => {
+        let into = -Infinity;
+        for (const { line, filled, half_mm } of laid)
+          into = Math.max(into, filled ? polygonDistance_mm(line, x, y) : half_mm - toLine_mm(line, x, y));
+        return Math.min(into, offSkin_mm(frame, x, y, laying.margin_mm));
+      },
+    };
+  },
+  handles: (region, on) => pathHandles(region, on),
+  says: ({ paths: all }, spot, side) => {
+    const middle = middleOf(all.flatMap(({ points }) => points));
+    return `in ${all.length} ${all.length === 1 ? 'stroke' : 'strokes'}, ${spot(side * middle.across, middle.along)}`;
+  },
+  sized: {
+    inwards: (region) => {
+      const cut = region.paths.map((path) => cutAtEdge(path)[0]!);
+      return [{ words: cut[0]!.words, region: { ...region, paths: cut.map((one) => one.region) } }];
+    },
+  },
+  drawn_s: ({ paths: all }) => Math.round(all.reduce((sum, path) => sum + hand_s(path), 0)),
+  // A shape is filled in: its width is nobody's line.
+  stroke_mm: ({ paths: all }) => mostOf(all.map(({ width_mm, filled }) => (filled ? 1 : width_mm))),
+});
+
+/** Every path on one nail: about the middle of all of them, so that kept at its size the whole stays together. */
+function onOne({ paths: all }: Paths, frame: NailFrame, { mirror, keep }: Laying): Point[][] {
+  const size = keep ? Math.max(1, DRAWN_FOR_ARC_MM / frame.arc_mm) : 1;
+  const side = mirror ? -1 : 1;
+  const middle = middleOf(all.flatMap(({ points }) => points));
+  const at = (point: DrawnPoint): Point => ({
+    x: side * across_mm(frame, point.across),
+    y: along_mm(frame, point.along),
+  });
+  const centre = at(middle);
+  return all.map(({ points, filled }) => {
+    const drawn = points.map((point) => {
+      const { x, y } = at(point);
+      return { x: centre.x + size * (x - centre.x), y: centre.y + size * (y - centre.y) };
+    });
+    return filled ? drawn : smoothLine(drawn);
+  });
+}
+
+/** Each stroke or shape is moved by its middle. */
+function pathHandles(region: Paths, on: OnNail): Handle<Paths>[] {
+  return region.paths.map((path, i): Handle<Paths> => {
+    const middle = middleOf(path.points);
+    const at = spotAt_mm(middle, on);
+    return {
+      id: `stroke-${i}`,
+      words: `stroke ${i + 1}`,
+      at,
+      says: placeSays(at),
+      move: (to) => {
+        const next = drawnSpot(to, on);
+        const [dx, dy] = [next.across - middle.across, next.along - middle.along];
+        const points = path.points.map((point) => ({
+          across: share(Math.max(-1.5, Math.min(1.5, point.across + dx))),
+          along: share(Math.max(-0.5, Math.min(2.5, point.along + dy))),
+        }));
+        return { ...region, paths: region.paths.map((one, k) => (k === i ? { ...path, points } : one)) };
+      },
+    };
+  });
+}
+
+/** By length and turns; a shape is gone round, and filled in as much again. */
+function hand_s({ points, filled }: Path): number {
+  const drawn = points.map((point) => ({
+    x: (point.across * DRAWN_FOR_ARC_MM) / 2,
+    y: point.along * DRAWN_BED_MM,
+  }));
+  const steps = drawn.slice(1).map((b, i) => ({ x: b.x - drawn[i]!.x, y: b.y - drawn[i]!.y }));
+  const length = steps.reduce((sum, step) => sum + Math.hypot(step.x, step.y), 0);
+  const turns = steps.slice(1).filter((b, i) => {
+    const a = steps[i]!;
+    return a.x * b.x + a.y * b.y < 0.7 * Math.hypot(a.x, a.y) * Math.hypot(b.x, b.y);
+  }).length;
+  return (SET_DOWN_S + PER_MM_S * length + TURN_S * turns) * (filled ? 2 : 1);
+}

@@ -1,0 +1,2 @@
+/** What a hand wavers by. */
+export const WAVER_MM = 0.12;
