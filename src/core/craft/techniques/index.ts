@@ -13,6 +13,7 @@ import { inlay } from './inlay';
 import { looseStones } from './looseStones';
 import { magnetic } from './magnetic';
 import { marbled } from './marbled';
+import { motif } from './motif';
 import { ombre } from './ombre';
 import { powder } from './powder';
 import { relief } from './relief';
@@ -26,6 +27,7 @@ const ALL = [
   fade,
   marbled,
   french,
+  motif,
   magnetic,
   powder,
   glitter,

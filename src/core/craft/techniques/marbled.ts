@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { mostOf } from '../../model/extent';
+import { leastOf, mostOf } from '../../model/extent';
 import { count, Id, mm, share, Turn } from '../../model/primitives';
 import type { Product, ProductFamily } from '../../model/product';
 import { regionKindOf } from '../../regions';
@@ -166,6 +166,6 @@ const SEEDS: readonly string[] = ['thumb', 'index', 'middle', 'ring', 'little'];
 
 /** "1 : 3": what is poured of each against the least. */
 function partsWords(parts: Marbled['parts']): string {
-  const least = Math.min(...parts.map((part) => part.share).filter((one) => one > 0), 1);
+  const least = Math.min(1, leastOf(parts.map((part) => part.share).filter((one) => one > 0)));
   return parts.map((part) => `${Math.round((part.share / least) * 10) / 10}`).join(' : ');
 }

@@ -1,0 +1,96 @@
+import { compileNail } from '../../compile/compile';
+import { planNail } from '../../plan/nailPlan';
+import { CURED, NONE } from '../../simulate/field';
+import { areaOf } from '../area';
+import { polygonArea_mm2 } from '../../geometry/polygons';
+import { paths } from '../../regions/paths';
+import { Region } from '../../regions';
+import { element, findingsOn, setWearing } from '../../testing/sets';
+
+const motif = (over: Parameters<typeof element<'motif'>>[1] = {}) => element('motif', over);
+const ground = element('colour', { id: 'ground', product: 'ivory-02' });
+const colours = [
+  { product: 'sage-03', region: paths.fresh },
+  { product: 'velvet-04', region: { ...paths.fresh, paths: paths.fresh.paths.slice(0, 1) } },
+];
+
+describe('a motif of several colours', () => {
+  it('is drawn in turn, a flash between, and cured as one; or each colour by itself', () => {
+    const verbs = (cure: 'all' | 'each') =>
+      compileNail(setWearing([ground, motif({ colours, cure })]), 'left-ring')
+        .operations.filter(({ element: id }) => id === 'motif')
+        .map(({ verb }) => verb);
+    expect(verbs('all')).toEqual(['draw', 'flash', 'draw', 'cure']);
+    expect(verbs('each')).toEqual(['draw', 'cure', 'draw', 'cure']);
+  });
+
+  it('is hard through at the end, with nothing to be said', () => {
+    const set = setWearing([ground, motif({ colours, cure: 'all' })]);
+    expect(findingsOn(set, 'left-middle').filter(({ severity }) => severity === 'stop')).toEqual([]);
+    const { nominal } = planNail(set, 'left-middle');
+    for (const film of nominal.field.films)
+      for (const phase of film.phase) if (phase !== NONE) expect(phase).toBe(CURED);
+  });
+
+  it('takes longer the longer its strokes are, and a clean of the brush for each colour', () => {
+    const seconds = (over: Parameters<typeof motif>[0]) =>
+      compileNail(setWearing([ground, motif(over)]), 'left-middle')
+        .operations.filter(({ element: id, verb }) => id === 'motif' && verb === 'draw')
+        .reduce((sum, one) => sum + one.hand_s, 0);
+    const one = seconds({ colours: colours.slice(0, 1) });
+    expect(seconds({ colours })).toBeGreaterThan(one + 8);
+    const longer = {
+      ...paths.fresh,
+      paths: paths.fresh.paths.map((path) => ({
+        ...path,
+        points: path.points.map(({ across, along }) => ({ across, along: along * 1.5 })),
+      })),
+    };
+    expect(seconds({ colours: [{ product: 'sage-03', region: longer }] })).toBeGreaterThan(one);
+  });
+
+  it('strokes have the area of a line with round ends: length × width and a disc', () => {
+    const region = {
+      kind: 'paths' as const,
+      paths: [
+        {
+          width_mm: 0.8,
+          filled: false,
+          points: [
+            { across: 0, along: 0.4 },
+            { across: 0, along: 0.9 },
+          ],
+        },
+      ],
+    };
+    const { compiled } = planNail(
+      setWearing([ground, motif({ fit: 'keep', colours: [{ product: 'sage-03', region }] })]),
+      'left-middle',
+    );
+    const drawn = compiled.operations.find(({ element: id }) => id === 'motif')!;
+    const { polygons } = areaOf(compiled.context.frame, drawn.place);
+    const area = polygons.reduce((sum, one) => sum + polygonArea_mm2(one), 0);
+    const scale = 14 / Math.min(14, compiled.context.frame.arc_mm);
+    const straight = 0.5 * compiled.context.frame.bed_mm * scale * 0.8;
+    // By its curve an end is cut off somewhere between square and round.
+    expect(area).toBeGreaterThan(straight * 0.99);
+    expect(area).toBeLessThan((straight + Math.PI * 0.4 ** 2) * 1.01);
+  });
+
+  it('with a loop, of no length, or of more strokes than there may be', () => {
+    const at = { across: 0, along: 0.7 };
+    const loop = [at, { across: 0.4, along: 1 }, { across: -0.4, along: 1 }, { across: 0.4, along: 0.6 }];
+    for (const points of [loop, [at, at]]) {
+      const region = { kind: 'paths' as const, paths: [{ width_mm: 0.4, filled: false, points }] };
+      const set = setWearing([ground, motif({ colours: [{ product: 'sage-03', region }] })]);
+      expect(planNail(set, 'left-little').compiled.operations.length).toBeGreaterThan(5);
+    }
+    const many = Array.from({ length: 61 }, () => ({ width_mm: 0.4, filled: false, points: [at, at] }));
+    expect(Region.safeParse({ kind: 'paths', paths: many }).success).toBe(false);
+    const long = Array.from({ length: 10_000 }, () => at);
+    expect(
+      Region.safeParse({ kind: 'paths', paths: [{ width_mm: 0.4, filled: false, points: long }] }).error!
+        .issues[0]!.message,
+    ).toMatch(/60/);
+  });
+});
