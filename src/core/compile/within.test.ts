@@ -4,7 +4,7 @@ import type { SetDocument } from '../document/document';
 import { faultLine } from '../model/result';
 import { planNail } from '../plan/nailPlan';
 import { NONE } from '../simulate/field';
-import { element, setWearing } from '../testing/sets';
+import { element, findingsOn, setWearing } from '../testing/sets';
 import { compileNail } from './compile';
 
 const heart = element('colour', {
@@ -53,6 +53,15 @@ describe('an element that is kept on another', () => {
       });
       expect(covered).toBeGreaterThan(10);
     }
+  });
+
+  it('is a pattern on it: nothing is said of pale over dark, or of a shape that cannot be seen', () => {
+    expect(
+      findingsOn(
+        setWearing([element('colour', { id: 'ground', product: 'rose-nude' }), heart, dots(false)]),
+        'left-middle',
+      ).map(({ code }) => code),
+    ).not.toEqual(expect.arrayContaining([expect.stringMatching(/pale-after-dark|art-hidden/)]));
   });
 
   it('goes with it, when it is moved', () => {

@@ -2,6 +2,7 @@ import { liesInside } from '../craft/bodies';
 import { layerOf, over, type Layer, type Pigment, type Triple } from '../colour/film';
 import { linearOf } from '../colour/space';
 import { smooth } from '../geometry/smooth';
+import { regionKindOf } from '../regions';
 import type { Product } from '../model/product';
 import { cellAt, type Film, type NailField } from './field';
 import { paintedWith } from './paints';
@@ -83,6 +84,12 @@ const SEEN: Record<Film['kind'], (film: Film, on: Prepared) => SeenOver | undefi
   film: (film, { frame, product, layer }) => {
     if (!film.paint) return undefined;
     const { pigmentAt } = paintedWith(film, frame, product);
+    // Strokes finer than a cell cover part of it in full, and are not thinner all over it.
+    if (!film.profile && regionKindOf(film.place.region.kind).stroke_mm) {
+      const full_um = film.t_um.reduce((most, t) => Math.max(most, t), 0);
+      return (x, y, cell, below) =>
+        mix(below, over(layer(pigmentAt(x, y), full_um), below), film.t_um[cell]! / full_um);
+    }
     return (x, y, cell, below) => over(layer(pigmentAt(x, y), film.t_um[cell]!), below);
   },
   pieces: (film) => {

@@ -21,14 +21,14 @@ export const paleAfterDark: NailRule = {
   check: (nail) => {
     const marks = marksOf(nail);
     for (const [i, over] of marks.entries()) {
-      const under = marks
-        .slice(0, i)
-        .find(
-          (one) =>
-            one.element !== over.element &&
-            over.lightness - one.lightness >= PALER_BY &&
-            overlap(one.cells, over.cells) * nail.field.grid.cell_mm2 >= OVERLAP_MM2,
-        );
+      const under = marks.slice(0, i).find(
+        (one) =>
+          one.element !== over.element &&
+          // A pattern on a shape is meant to lie over it.
+          !over.operation.place.within?.some(({ outside }) => !outside) &&
+          over.lightness - one.lightness >= PALER_BY &&
+          overlap(one.cells, over.cells) * nail.field.grid.cell_mm2 >= OVERLAP_MM2,
+      );
       if (under) return [told(nail, under, over)];
     }
     return [];
