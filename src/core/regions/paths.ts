@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { along_mm, across_mm, type NailFrame, type Point } from '../geometry/frame';
 import { smoothLine, stripPolygons, toLine_mm } from '../geometry/lines';
 import { DRAWN_FOR_ARC_MM, offSkin_mm, polygonDistance_mm, type Laying } from '../geometry/regions';
-import { mostOf } from '../model/extent';
+import { leastOf, mostOf } from '../model/extent';
 import { mm } from '../model/primitives';
 import { placeSays, share, type Handle } from './handle';
 import { drawnSpot, DrawnPoint, middleOf, MOST_POINTS } from './drawnPoints';
@@ -72,7 +72,8 @@ export const paths = defineRegion({
   lay: (frame, region, laying) => {
     const laid = onOne(region, frame, laying).map((line, i) => {
       const { filled, width_mm } = region.paths[i]!;
-      return { line, filled, half_mm: (width_mm * laying.scale) / 2 };
+      const half_mm = (width_mm * laying.scale) / 2;
+      return { line, filled, half_mm, box: boxOf(line, filled ? 0 : half_mm) };
     });
     return {
       polygons: laid.flatMap(({ line, filled, half_mm }) =>
@@ -80,8 +81,11 @@ export const paths = defineRegion({
       ),
       distance_mm: (x, y) => {
         let into = -Infinity;
-        for (const { line, filled, half_mm } of laid)
+        for (const { line, filled, half_mm, box } of laid) {
+          // No nearer than its box is.
+          if (-offBox(box, x, y) <= into) continue;
           into = Math.max(into, filled ? polygonDistance_mm(line, x, y) : half_mm - toLine_mm(line, x, y));
+        }
         return Math.min(into, offSkin_mm(frame, x, y, laying.margin_mm));
       },
     };
@@ -101,6 +105,31 @@ export const paths = defineRegion({
   // A shape is filled in: its width is nobody's line.
   stroke_mm: ({ paths: all }) => mostOf(all.map(({ width_mm, filled }) => (filled ? 1 : width_mm))),
 });
+
+interface Box {
+  left: number;
+  right: number;
+  low: number;
+  high: number;
+}
+
+function boxOf(line: readonly Point[], around: number): Box {
+  const xs = line.map(({ x }) => x);
+  const ys = line.map(({ y }) => y);
+  return {
+    left: leastOf(xs) - around,
+    right: mostOf(xs) + around,
+    low: leastOf(ys) - around,
+    high: mostOf(ys) + around,
+  };
+}
+
+/** How far off a box a point lies at least; below 0 inside, where nothing is known. */
+function offBox({ left, right, low, high }: Box, x: number, y: number): number {
+  const dx = Math.max(left - x, x - right);
+  const dy = Math.max(low - y, y - high);
+  return dx <= 0 && dy <= 0 ? -Infinity : Math.hypot(Math.max(0, dx), Math.max(0, dy));
+}
 
 /** Every path on one nail: about the middle of all of them, so that kept at its size the whole stays together. */
 function onOne({ paths: all }: Paths, frame: NailFrame, { mirror, keep }: Laying): Point[][] {

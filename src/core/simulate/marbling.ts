@@ -10,6 +10,15 @@ const LOOKED_AT = { across: 40, along: 64 };
 
 /** The shares of a marble's parts at a point of a nail, in the order of its parts; they add up to one. */
 export function marbleShares(paint: Marble, frame: NailFrame): (x_mm: number, y_mm: number) => number[] {
+  const { veinAt, sharesAt } = marbling(paint, frame);
+  return (x, y) => sharesAt(veinAt(x, y));
+}
+
+/** A marble in two steps: the height of its veins at a point, 0 to 1, and what lies at a height. */
+export function marbling(
+  paint: Marble,
+  frame: NailFrame,
+): { veinAt: (x_mm: number, y_mm: number) => number; sharesAt: (height: number) => number[] } {
   const veinAt = veins(paint);
   const total = paint.parts.reduce((sum, { share }) => sum + share, 0);
   const poured = paint.parts.map(({ share }) => share / total);
@@ -17,8 +26,7 @@ export function marbleShares(paint: Marble, frame: NailFrame): (x_mm: number, y_
   // Stirred, one runs into the next over more of the way, and in the end all are one.
   const soft = 0.004 + 0.3 * paint.mixed ** 1.5;
   const stirred = smooth((paint.mixed - 0.6) / 0.4);
-  return (x, y) => {
-    const value = veinAt(x, y);
+  const sharesAt = (value: number) => {
     let before = 0;
     return poured.map((share, i) => {
       const upTo = i < bounds.length ? smooth((bounds[i]! - value) / (2 * soft) + 0.5) : 1;
@@ -27,6 +35,7 @@ export function marbleShares(paint: Marble, frame: NailFrame): (x_mm: number, y_
       return own * (1 - stirred) + share * stirred;
     });
   };
+  return { veinAt, sharesAt };
 }
 
 /** A smooth height over the nail, whose level lines are the veins: folded by itself, drawn out along the turn. */

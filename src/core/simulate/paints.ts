@@ -6,7 +6,7 @@ import { shimmerAt } from '../craft/shimmer';
 import { along_mm, type NailFrame } from '../geometry/frame';
 import { smooth } from '../geometry/smooth';
 import type { Product } from '../model/product';
-import { marbleShares } from './marbling';
+import { marbling } from './marbling';
 
 /** What a film of some paint is seen by: its pigment and how much of it mirrors as metal does, by place. */
 export interface Painted {
@@ -25,8 +25,8 @@ interface On {
 
 /** Runs and shimmer are quantised, finely enough not to band. */
 const STEPS = 96;
-/** Shares of a marble are, too: so many parts of each. */
-const MARBLE_STEPS = 24;
+/** The veins of a marble have sharp edges: finer. */
+const MARBLE_STEPS = 1024;
 
 const PAINTED: { [K in Paint['kind']]: (paint: Extract<Paint, { kind: K }>, on: On) => Painted } = {
   product: (_paint, { own }) => ({ pigmentAt: () => own, even: true }),
@@ -48,22 +48,13 @@ const PAINTED: { [K in Paint['kind']]: (paint: Extract<Paint, { kind: K }>, on: 
     };
   },
   marble: (paint, { frame, product }) => {
-    const sharesAt = marbleShares(paint, frame);
+    const { veinAt, sharesAt } = marbling(paint, frame);
     const pigments = paint.parts.map((part) => pigmentOf(product(part.product)));
-    const mixed = new Map<string, Pigment>();
-    return {
-      pigmentAt: (x, y) => {
-        const shares = sharesAt(x, y).map((share) => Math.round(share * MARBLE_STEPS));
-        const key = shares.join();
-        let pigment = mixed.get(key);
-        if (!pigment) {
-          pigment = blend(pigments.map((one, i) => ({ pigment: one, share: shares[i]! })));
-          mixed.set(key, pigment);
-        }
-        return pigment;
-      },
-      even: false,
-    };
+    const steps = Array.from({ length: MARBLE_STEPS + 1 }, (_, i) => {
+      const shares = sharesAt(i / MARBLE_STEPS);
+      return blend(pigments.map((pigment, k) => ({ pigment, share: shares[k]! })));
+    });
+    return { pigmentAt: (x, y) => steps[Math.round(veinAt(x, y) * MARBLE_STEPS)]!, even: false };
   },
 };
 

@@ -129,9 +129,10 @@ function apply(all: Run, operation: Operation, light_s?: number): void {
   if (lengthens === 'tip' && run.tip) append(run.verdicts, judgeGrip(run.tip, operation, cover, run.product));
   const laid = operation.deposit ? deposit(run, operation, cover) : [];
   const { leaves } = lookup(operation.verb, laidBy(operation, run.product));
+  const thinned = laid.find((film) => film.profile)?.t_um;
   for (const cell of cover.held) {
     // Where what was laid has been thinned out to nothing, what was there is still on top.
-    if (laid.some((film) => film.profile && film.t_um[cell] === 0)) continue;
+    if (thinned?.[cell] === 0) continue;
     field.surface[cell] = leaves[field.surface[cell]!]!;
   }
   if (bares) bareOfOld(field, cover);
