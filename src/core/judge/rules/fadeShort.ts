@@ -15,6 +15,8 @@ export const fadeShort: NailRule = {
     const told = new Set<string>();
     return nail.operations.flatMap((operation): FindingDraft[] => {
       const run = runOf(operation.paint);
+      // Tip and bed of a build may be laid up against each other on purpose.
+      if (!nail.elements.some((one) => one.id === operation.element)) return [];
       if (!run || told.has(operation.element)) return [];
       const run_mm = run.direction === 'along' ? nail.context.frame.length_mm : nail.context.frame.arc_mm;
       const gaps = run.stops.slice(1).map((stop, i) => (stop.at - run.stops[i]!.at) * run_mm);
