@@ -1,9 +1,15 @@
 import type { NailName } from '../model/names';
 import { causes } from './causes';
+import type { FindingCode } from './codes';
 import type { Severity, Told } from './finding';
 
 let count = 0;
-const told = (code: string, nail: NailName | undefined, step: string, severity: Severity = 'stop'): Told => ({
+const told = (
+  code: FindingCode,
+  nail: NailName | undefined,
+  step: string,
+  severity: Severity = 'stop',
+): Told => ({
   id: `${code}-${(count += 1)}`,
   code,
   severity,
@@ -57,7 +63,7 @@ describe('causes', () => {
   });
 
   it('nothing is lost: every finding is told once, as a cause or as what follows', () => {
-    const codes = [
+    const codes: FindingCode[] = [
       'piece-proud',
       'cap-thin',
       'filed-through',

@@ -1,3 +1,4 @@
+import type { FindingCode } from './codes';
 import { NAIL_RULES, SET_RULES } from './rules';
 import type { NailCase, SetCase } from './rule';
 import { NAILS, type NailName } from '../model/names';
@@ -18,7 +19,7 @@ export function diagnoseSet(set: SetCase): Told[] {
   );
 }
 
-function told(draft: FindingDraft, codes: readonly string[], nail: NailName | undefined): Told {
+function told(draft: FindingDraft, codes: readonly FindingCode[], nail: NailName | undefined): Told {
   const { fix, tries, ...rest } = graded(draft);
   const code = draft.code ?? codes[0]!;
   const about = draft.about ?? draft.operation ?? draft.element ?? (fix ? JSON.stringify(fix.change) : '');

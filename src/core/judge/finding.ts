@@ -1,4 +1,5 @@
 import type { Change } from '../document/changes';
+import type { FindingCode } from './codes';
 import type { NailName } from '../model/names';
 
 export type Severity = 'stop' | 'warn' | 'note';
@@ -22,7 +23,7 @@ export interface Fix {
 export interface Finding {
   /** Stable across replanning: code, nail and what it is about. */
   id: string;
-  code: string;
+  code: FindingCode;
   severity: Severity;
   /** The nail it is about; of several, the first. */
   nail?: NailName;
@@ -45,7 +46,7 @@ export interface Finding {
 }
 
 export type FindingDraft = Omit<Finding, 'id' | 'code' | 'nail' | 'nails' | 'follows'> & {
-  code?: string;
+  code?: FindingCode;
   nail?: NailName;
   /** Ways out to be tried before `fix`, best first. */
   tries?: Fix[];

@@ -6,6 +6,7 @@ import type { NailName } from '../model/names';
 import type { Compiled } from '../compile/compile';
 import type { NailField } from '../simulate/field';
 import { isSolid } from '../simulate/layers';
+import type { FindingCode } from './codes';
 import type { FindingDraft, Fix } from './finding';
 import { lookOf } from '../compile/prepare';
 import type { Change } from '../document/changes';
@@ -43,13 +44,13 @@ export interface SetCase {
 
 /** A judgement of the craft: its code, what it asks, and a pure check. It reads the plan and changes nothing. */
 export interface NailRule {
-  codes: readonly string[];
+  codes: readonly FindingCode[];
   asks: string;
   check: (nail: NailCase) => FindingDraft[];
 }
 
 export interface SetRule {
-  codes: readonly string[];
+  codes: readonly FindingCode[];
   asks: string;
   check: (set: SetCase) => FindingDraft[];
 }

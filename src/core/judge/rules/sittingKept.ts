@@ -51,7 +51,7 @@ const WORDS: Record<Broken['kind'], Words> = {
 
 /** What no order of work could keep: dust beside wet nails, films and primer that wait too long. */
 export const sittingKept: SetRule = {
-  codes: Object.keys(WORDS),
+  codes: Object.keys(WORDS) as Broken['kind'][],
   asks: 'Can the sitting be run as the craft asks?',
   check: ({ sitting, operations }) =>
     sitting.broken.map((broken) => {

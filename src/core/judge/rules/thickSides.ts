@@ -2,6 +2,7 @@ import { buildOf } from '../../compile/prepare';
 import { techniqueOf } from '../../craft/techniques';
 import { rounded } from '../../model/rounded';
 import { bodyOf } from '../../simulate/strength';
+import type { FindingCode } from '../codes';
 import type { FindingDraft, Fix } from '../finding';
 import { granted, type NailCase, type NailRule } from '../rule';
 
@@ -17,7 +18,13 @@ export const thickSides: NailRule = {
   asks: 'Is the nail thin where it meets cuticle and sidewalls?',
   check: (nail) => {
     const { cuticle_mm, sidewalls_mm } = bodyOf(nail.field);
-    const at = (code: string, where: string, value: number, limit: number, reason: string): FindingDraft[] =>
+    const at = (
+      code: FindingCode,
+      where: string,
+      value: number,
+      limit: number,
+      reason: string,
+    ): FindingDraft[] =>
       value <= limit
         ? []
         : [

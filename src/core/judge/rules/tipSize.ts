@@ -109,7 +109,7 @@ export const tipSize: SetRule = {
       .filter((fit) => fit.otherCurve)
       .map((fit) => ({
         severity: 'note' as const,
-        code: 'tip-curve',
+        code: 'tip-curve' as const,
         nail: fit.nail,
         message: `The ${nailWords(fit.nail)} has a ${curveClassOf(set.nails[fit.nail].plate)} curve, the tip a ${fit.box.curve} one.`,
         reason:

@@ -1,0 +1,61 @@
+import { expect, test } from '@playwright/test';
+import { exported, goTo, noViolations, openDemo, planned } from './helpers';
+
+/** A look of its own with one colour, put on the left middle finger. */
+async function newLook(page: Parameters<typeof openDemo>[0], colour: string): Promise<void> {
+  await page.getByTestId('nail-left-middle').click();
+  await page.getByRole('button', { name: 'New look', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Colour' }).selectOption(colour);
+}
+
+const add = async (page: Parameters<typeof openDemo>[0], kind: string) => {
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByTestId(`add-${kind}`).click();
+};
+
+test('grains, leaf and relief go on a nail from the tray; nothing stops it, and the card says each', async ({
+  page,
+}) => {
+  await openDemo(page, 'Matinée');
+  await newLook(page, 'Night blue');
+  for (const kind of ['glitter', 'sheets', 'relief']) await add(page, kind);
+  await planned(page);
+  await noViolations(page);
+  await expect(page.getByTestId('plan-sum')).toContainText('Nothing stops it');
+  await goTo(page, 'Card');
+  const card = page.getByRole('article');
+  await expect(card).toContainText('Pat hexagon glitter on, thinning out');
+  await expect(card).toContainText('Brush the loose grains off');
+  await expect(card).toContainText('Lay torn leaf on and press it flat');
+  await expect(card).toContainText('raised lines');
+});
+
+test('glitter on what has no tack is told, and takes its own from the finding', async ({ page }) => {
+  await openDemo(page, 'Matinée');
+  await newLook(page, 'Night blue');
+  await add(page, 'glitter');
+  await planned(page);
+  await page.getByRole('combobox', { name: 'Sits' }).selectOption({ label: 'On the finished build' });
+  await expect(page.getByRole('checkbox', { name: 'On a thin base of its own' })).not.toBeChecked();
+  await page.getByRole('checkbox', { name: 'On a thin base of its own' }).check();
+  await planned(page);
+  await goTo(page, 'Card');
+  await expect(page.getByRole('article')).toContainText('thin, for its tack');
+});
+
+test('a pattern is kept on a shape, and beside it, by the element it is kept on', async ({ page }) => {
+  await openDemo(page, 'Matinée');
+  await newLook(page, 'Rose nude');
+  await add(page, 'a-spot');
+  await add(page, 'dots');
+  const only = page.getByRole('combobox', { name: 'Only on' });
+  await only.selectOption({ index: 1 });
+  await page.getByRole('switch', { name: 'Beside it instead' }).check();
+  await planned(page);
+  const { looks } = JSON.parse((await exported(page)).text) as {
+    looks: { elements: { id: string }[] }[];
+  };
+  expect(looks.flatMap(({ elements }) => elements).find((one) => one.id === 'dots')).toMatchObject({
+    within: { element: 'a-spot', outside: true },
+  });
+});
