@@ -1,8 +1,8 @@
-import { append } from '../model/extent';
 import type { Product, ProductFamily } from '../model/product';
 import type { NailContext } from './context';
 import { coatOf } from './cure';
 import { coats, dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, wipeDraft } from './drafts';
+import { activated, dipLayers } from './dipWork';
 import { FAMILIES, settingOf, type Laid } from './families';
 import { DUST, HAND_S } from './handwork';
 import type { Deposit, Paint } from './matter';
@@ -118,49 +118,21 @@ const beaded: Work = (product, film, context) => [
   ...filedEven(film, context),
 ];
 
-const dipped: Work = (product, film, context) => {
-  const drafts: Draft[] = [];
-  for (let pass = 1; pass <= Math.max(2, film.passes); pass += 1)
-    append(drafts, [
-      {
-        step: film.step,
-        pass,
-        verb: 'dip',
-        words: `${film.words}, layer ${pass} of ${Math.max(2, film.passes)}: base, into the powder, tap off`,
-        product: product.id,
-        place: film.place,
-        paint: film.paint,
-        deposit: deposit(film, coatOf(product)),
-        hand_s: HAND_S.dip,
-        reason: 'Within seconds the base is too dry to take powder; short of the skin.',
-      },
-      {
-        step: `${film.step}-brush`,
-        pass,
-        verb: 'dust-off',
-        words: 'Brush the loose powder off well, and let the layer dry',
-        place: film.place,
-        hand_s: HAND_S['dust-off'] * 3,
-        wait_s: 30,
-        reason: 'What is left goes into the bottle with the next brush, and lumps there.',
-      },
-    ]);
-  const activator = context.role('activator');
-  return [
-    ...drafts,
-    {
-      step: 'activate',
-      verb: 'activate',
-      words: `Brush ${activator.name} over it`,
-      product: activator.id,
-      place: film.place,
-      hand_s: HAND_S.activate,
-      ...(activator.dry_s === undefined ? {} : { wait_s: activator.dry_s }),
-      reason: 'Activator hardens all layers at once; before it the file only smears them.',
-    },
-    ...filedEven(film, context),
-  ];
-};
+const dipped: Work = (product, film, context) => [
+  ...dipLayers({
+    step: film.step,
+    product,
+    count: Math.max(LEAST_LAYERS, film.passes),
+    place: film.place,
+    words: film.words,
+    paint: film.paint,
+    deposit: deposit(film, coatOf(product)),
+  }),
+  activated('activate', context, film.place),
+  ...filedEven(film, context),
+];
+/** One layer of dip is a veil (common practice). */
+const LEAST_LAYERS = 2;
 
 /** Builder or putty as a colour: thin, flashed nail by nail before it runs or slumps, then cured. */
 const thinlyBuilt: Work = (product, film) => {

@@ -6,6 +6,7 @@ import { SHAPES } from '../model/shapes';
 import type { Draft, Seat } from './operation';
 import type { NailContext } from './context';
 import type { Field } from './technique';
+import type { Was } from './was';
 
 export const BUILD_BASE = {
   id: Id,
@@ -41,6 +42,8 @@ export interface BuildKind<B> {
   words: string;
   blurb: string;
   schema: z.ZodType<B>;
+  /** How such builds were written before. */
+  was?: Was;
   fields: readonly Field[];
   fresh: (id: string) => B;
   /** Length past the free edge, in mm. */

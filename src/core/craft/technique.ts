@@ -12,6 +12,7 @@ import type { Handle } from '../regions/handle';
 import type { Paint } from './matter';
 import type { Draft, Seat } from './operation';
 import type { NailContext, placeOf } from './context';
+import type { Was } from './was';
 import type { Ways } from './ways';
 
 /** What every element of a look has. The other parts stand only where a technique has a use for them. */
@@ -145,6 +146,8 @@ export interface Technique<E> {
   /** What it is, in a sentence for someone who has read nothing. */
   blurb: string;
   schema: z.ZodType<E>;
+  /** How its elements were written before. */
+  was?: Was;
   /** Dresses up other art: where time is short, a look can do without it. */
   extra?: true;
   /** What a look stands on, or is closed by: never its point. */

@@ -2,6 +2,7 @@ import { curveOf } from '../geometry/curve';
 import { rounded } from '../model/rounded';
 import { MOST_WORDS, tidyWords } from '../model/primitives';
 import { fail, ok, type Result } from '../model/result';
+import { PARTS, partsForward, versionOfParts, type Parts } from './partMigrations';
 
 type Json = Record<string, unknown>;
 
@@ -324,11 +325,21 @@ const STEPS: readonly Migration[] = [
   fromVersion10,
 ];
 
-/** Brings a file of an older version forward. The input is left as it is. */
-export function migrate(file: Json, version: number): Result<Json> {
-  let current = version < STEPS.length ? (structuredClone(file) as Json) : file;
-  for (let v = version; v < STEPS.length; v += 1) {
-    const next = guarded(STEPS[v]!, current, v);
+/** The version that files are written in: that of the whole, or of the part that changed last. */
+export function latestVersion(parts: Parts = PARTS): number {
+  return Math.max(STEPS.length, versionOfParts(parts));
+}
+
+/** Brings a file of an older version forward, the whole and then each of its parts. The input is left as it is. */
+export function migrate(file: Json, version: number, parts: Parts = PARTS): Result<Json> {
+  const latest = latestVersion(parts);
+  let current = version < latest ? (structuredClone(file) as Json) : file;
+  for (let v = version; v < latest; v += 1) {
+    const step: Migration = (before) => {
+      const whole = (STEPS[v] ?? ok)(before);
+      return whole.ok ? ok(partsForward(whole.value, v, parts)) : whole;
+    };
+    const next = guarded(step, current, v);
     if (!next.ok) return next;
     current = { ...next.value, version: v + 1 };
   }

@@ -6,7 +6,8 @@ import { Smile } from '../../model/smile';
 import { wholePlace, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
-import { DUST, HAND_S } from '../handwork';
+import { activated, dipLayers } from '../dipWork';
+import { DUST } from '../handwork';
 import type { Draft, Place } from '../operation';
 import { filedGround } from '../structures';
 import { numberField, smileFields } from '../technique';
@@ -84,51 +85,15 @@ function layers(
   context: NailContext,
   where = '',
 ): Draft[] {
-  return Array.from({ length: count }, (_, i): Draft[] => [
-    {
-      step,
-      pass: i + 1,
-      verb: 'dip',
-      words: `${product.name}${where}, layer ${i + 1} of ${count}: base, into the powder, tap off`,
-      product: product.id,
-      place,
-      ...(product.colour ? { paint: { kind: 'product' as const } } : {}),
-      deposit: { kind: 'conformal', t_um: coatOf(product) },
-      hand_s: HAND_S.dip,
-      reason:
-        i === 0
-          ? `Within seconds the base is too dry to take powder; short of the skin.${context.inlaid ? THIN : ''}`
-          : 'Short of the skin, and as even as the layer before.',
-    },
-    {
-      step: `${step}-brush`,
-      pass: i + 1,
-      verb: 'dust-off',
-      words: 'Brush the loose powder off well, and let the layer dry',
-      place,
-      hand_s: BRUSH_S,
-      wait_s: LAYER_DRY_S,
-      reason: 'What is left goes into the bottle with the next brush, and lumps there.',
-    },
-  ]).flat();
-}
-
-/** Powder off a layer, and the time that it takes to dry (common practice). */
-const BRUSH_S = 6;
-const LAYER_DRY_S = 30;
-
-function activated(step: string, context: NailContext, place = wholePlace()): Draft {
-  const activator = context.role('activator');
-  return {
+  return dipLayers({
     step,
-    verb: 'activate',
-    words: `Brush ${activator.name} over it`,
-    product: activator.id,
+    product,
+    count,
     place,
-    hand_s: HAND_S.activate,
-    wait_s: activator.dry_s,
-    reason: 'Activator hardens all layers at once; before it the file only smears them.',
-  };
+    words: `${product.name}${where}`,
+    paint: product.colour ? { kind: 'product' } : undefined,
+    first: context.inlaid ? THIN : '',
+  });
 }
 
 /** The bed first, filed to a ledge at the smile line; then the tip, filled to the ledge's height. */

@@ -1,12 +1,12 @@
 import * as z from 'zod';
 import { regionNoun } from '../../regions';
 import { count, Id } from '../../model/primitives';
-import { onNail, placeOf } from '../context';
+import { placeOf } from '../context';
 import { ART_FAMILIES, artFilm } from '../artFilm';
 import { passesOf } from '../drafts';
-import { onPart } from '../../regions/handle';
 import { regionKindOf } from '../../regions';
 import { HAND_S } from '../handwork';
+import { partHandles } from '../partHandles';
 import { COVERED } from '../ways';
 import { painted } from './painted';
 import {
@@ -66,11 +66,7 @@ export const colour = defineTechnique({
   ],
   fresh,
   also: painted(fresh),
-  handles: (element, context) =>
-    onPart(regionKindOf(element.region.kind).handles(element.region, onNail(context, element)), (region) => ({
-      ...element,
-      region,
-    })),
+  handles: partHandles,
   ways: COVERED,
   products: (element) => [element.product],
   called: ({ product, region }, nameOf) => [nameOf(product), regionNoun(region)].join(' ').trim(),

@@ -1,9 +1,8 @@
 import * as z from 'zod';
 import { Id } from '../../model/primitives';
-import { regionKindOf } from '../../regions';
-import { onPart } from '../../regions/handle';
 import { ART_FAMILIES, artFilm } from '../artFilm';
-import { onNail, placeOf } from '../context';
+import { placeOf } from '../context';
+import { partHandles } from '../partHandles';
 import { Fade, FADE_FIELDS, fadeHandles, fadeOn, FRESH_FADE } from '../fadeOut';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
 
@@ -28,13 +27,7 @@ export const fade = defineTechnique({
     product: pick({ families: ['gel-colour'], shows: true, beside: pick({ families: ['gel-colour'] }) }),
     fade: FRESH_FADE,
   }),
-  handles: (element, context) => [
-    ...fadeHandles(element, context),
-    ...onPart(
-      regionKindOf(element.region.kind).handles(element.region, onNail(context, element)),
-      (region) => ({ ...element, region }),
-    ),
-  ],
+  handles: (element, context) => [...fadeHandles(element, context), ...partHandles(element, context)],
   products: (element) => [element.product],
   called: ({ product }, nameOf) => `${nameOf(product)} fading out`,
   plan: (element, context) => {

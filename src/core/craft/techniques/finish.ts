@@ -1,11 +1,10 @@
 import * as z from 'zod';
-import { onNail, placeOf } from '../context';
+import { placeOf } from '../context';
 import { coatOf } from '../cure';
 import { hardenOf, wipedTop } from '../drafts';
 import { dries_s } from '../families';
-import { onPart } from '../../regions/handle';
-import { regionKindOf } from '../../regions';
 import { HAND_S } from '../handwork';
+import { partHandles } from '../partHandles';
 import {
   defineTechnique,
   fitField,
@@ -58,11 +57,7 @@ export const finish = defineTechnique({
     ...FRESH_PAINTED,
     finish: 'matte' as const,
   }),
-  handles: (element, context) =>
-    onPart(regionKindOf(element.region.kind).handles(element.region, onNail(context, element)), (region) => ({
-      ...element,
-      region,
-    })),
+  handles: partHandles,
   products: () => [],
   called: ({ finish }) => `${finish} top`,
   seals: (element) => element.region.kind === 'whole',

@@ -2,13 +2,12 @@ import * as z from 'zod';
 import { GRAIN_SHAPES, type Grains } from '../matter';
 import { seedOf } from '../../model/chance';
 import { Colour, count, mm, um } from '../../model/primitives';
-import { regionKindOf } from '../../regions';
-import { onPart } from '../../regions/handle';
-import { isMirrored, onNail, placeOf, type NailContext } from '../context';
+import { isMirrored, placeOf, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { hardenOf, ownTack } from '../drafts';
 import { Fade, FADE_FIELDS, fadeHandles, fadeOn, FRESH_FADE } from '../fadeOut';
 import { HAND_S } from '../handwork';
+import { partHandles } from '../partHandles';
 import type { Draft } from '../operation';
 import {
   defineTechnique,
@@ -100,13 +99,7 @@ export const glitter = defineTechnique({
     cover_um: 120,
     tack: false,
   }),
-  handles: (element, context) => [
-    ...fadeHandles(element, context),
-    ...onPart(
-      regionKindOf(element.region.kind).handles(element.region, onNail(context, element)),
-      (region) => ({ ...element, region }),
-    ),
-  ],
+  handles: (element, context) => [...fadeHandles(element, context), ...partHandles(element, context)],
   ways,
   glints: ({ metallic }) => metallic,
   products: () => [],

@@ -6,8 +6,8 @@ import { onNail, placeOf, scaleOn, sideOf, spotOn_mm, type NailContext } from '.
 import { coatOf } from '../cure';
 import { cureOf, flashOf } from '../drafts';
 import { onPart, turnedSpotHandles } from '../../regions/handle';
-import { regionKindOf } from '../../regions';
 import { HAND_S } from '../handwork';
+import { partHandles } from '../partHandles';
 import { type Draft, type Place } from '../operation';
 import { SHIMMER_FORMS, type Shimmer } from '../matter';
 import { sideWords } from '../sides';
@@ -89,10 +89,7 @@ export const magnetic = defineTechnique({
     hold_s: 8,
   }),
   handles: (element, context) => [
-    ...onPart(
-      regionKindOf(element.region.kind).handles(element.region, onNail(context, element)),
-      (region) => ({ ...element, region }),
-    ),
+    ...partHandles(element, context),
     ...onPart(
       turnedSpotHandles(element, { id: 'shimmer', words: 'shimmer' }, onNail(context, element)),
       (spot) => ({ ...element, ...spot }),

@@ -2,13 +2,12 @@ import * as z from 'zod';
 import { leastOf, mostOf } from '../../model/extent';
 import { count, Id, mm, share, Turn } from '../../model/primitives';
 import type { Product, ProductFamily } from '../../model/product';
-import { regionKindOf } from '../../regions';
-import { onPart } from '../../regions/handle';
 import { artFilm } from '../artFilm';
-import { isMirrored, onNail, placeOf, scaleOn } from '../context';
+import { isMirrored, placeOf, scaleOn } from '../context';
 import { coatOf } from '../cure';
 import { passesOf } from '../drafts';
 import { HAND_S } from '../handwork';
+import { partHandles } from '../partHandles';
 import { FAMILIES, lampOf, type Laid } from '../families';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
 import type { Ways } from '../ways';
@@ -104,11 +103,7 @@ export const marbled = defineTechnique({
       throw: 1,
     };
   },
-  handles: (element, context) =>
-    onPart(regionKindOf(element.region.kind).handles(element.region, onNail(context, element)), (region) => ({
-      ...element,
-      region,
-    })),
+  handles: partHandles,
   ways,
   products: (element) => element.parts.map(({ product }) => product),
   called: ({ parts }, nameOf) => `${nameOf(parts[0]!.product)} and ${nameOf(parts[1]!.product)} marble`,

@@ -3,12 +3,12 @@ import { mostOf } from '../../model/extent';
 import type { Product, ProductFamily } from '../../model/product';
 import { rounded } from '../../model/rounded';
 import { count, Id, share } from '../../model/primitives';
-import { onNail, isMirrored, placeOf, sideOf, type NailContext } from '../context';
+import { isMirrored, placeOf, sideOf, type NailContext } from '../context';
+import { partHandles } from '../partHandles';
 import { artFilm } from '../artFilm';
 import { coatOf } from '../cure';
 import { lampOf } from '../families';
-import { onPart, type Handle } from '../../regions/handle';
-import { regionKindOf } from '../../regions';
+import { type Handle } from '../../regions/handle';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
 
 /** What is brushed, dragged or beaded into each other. */
@@ -97,10 +97,7 @@ export const ombre = defineTechnique({
   },
   handles: (element, context) => [
     ...element.stops.map((stop, i) => stopHandle(element, i, stop.at, context)),
-    ...onPart(
-      regionKindOf(element.region.kind).handles(element.region, onNail(context, element)),
-      (region) => ({ ...element, region }),
-    ),
+    ...partHandles(element, context),
   ],
   ways: {
     bridge: ({ stops }, { product, words, at }) =>

@@ -1,12 +1,12 @@
 import * as z from 'zod';
 import { Id } from '../../model/primitives';
-import { regionKindOf, regionNoun } from '../../regions';
-import { onPart } from '../../regions/handle';
+import { regionNoun } from '../../regions';
 import { artFilm } from '../artFilm';
-import { onNail, placeOf } from '../context';
+import { placeOf } from '../context';
 import { coatOf } from '../cure';
 import { cureOf } from '../drafts';
 import { HAND_S } from '../handwork';
+import { partHandles } from '../partHandles';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
 
 const schema = z.strictObject({
@@ -36,11 +36,7 @@ export const powder = defineTechnique({
     product: pick({ families: ['mirror-powder'] }),
     own_top: true,
   }),
-  handles: (element, context) =>
-    onPart(regionKindOf(element.region.kind).handles(element.region, onNail(context, element)), (region) => ({
-      ...element,
-      region,
-    })),
+  handles: partHandles,
   products: (element) => [element.product],
   called: ({ product, region }, nameOf) => [nameOf(product), regionNoun(region)].join(' ').trim(),
   plan: (element, context) => {

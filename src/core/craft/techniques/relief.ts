@@ -2,11 +2,11 @@ import * as z from 'zod';
 import type { Profile } from '../../geometry/profiles';
 import { count, Id, um } from '../../model/primitives';
 import { regionKindOf, regionNoun } from '../../regions';
-import { onPart } from '../../regions/handle';
-import { isMirrored, onNail, placeOf, type NailContext } from '../context';
+import { isMirrored, placeOf, type NailContext } from '../context';
 import { flashOf, hardenOf, STICKY_OFF, wipeDraft } from '../drafts';
 import { FAMILIES } from '../families';
 import { HAND_S } from '../handwork';
+import { partHandles } from '../partHandles';
 import type { Draft, Place } from '../operation';
 import {
   defineTechnique,
@@ -107,11 +107,7 @@ export const relief = defineTechnique({
     layers: 1,
     sugar: false,
   }),
-  handles: (element, context) =>
-    onPart(regionKindOf(element.region.kind).handles(element.region, onNail(context, element)), (region) => ({
-      ...element,
-      region,
-    })),
+  handles: partHandles,
   ways,
   products: (element) => [element.product],
   called: ({ region, sugar }) => `${sugar ? 'sugared' : 'raised'} ${regionNoun(region) || 'relief'}`,

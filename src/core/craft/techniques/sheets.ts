@@ -1,11 +1,11 @@
 import * as z from 'zod';
 import { seedOf } from '../../model/chance';
 import { Colour, mm, share, um } from '../../model/primitives';
-import { regionKindOf, regionNoun } from '../../regions';
-import { onPart } from '../../regions/handle';
-import { isMirrored, onNail, placeOf } from '../context';
+import { regionNoun } from '../../regions';
+import { isMirrored, placeOf } from '../context';
 import { ownTack } from '../drafts';
 import { HAND_S } from '../handwork';
+import { partHandles } from '../partHandles';
 import { OWN_TACK } from '../ways';
 import type { Sheet } from '../matter';
 import type { Draft, Place } from '../operation';
@@ -116,11 +116,7 @@ export const sheets = defineTechnique({
     shred_mm: 1.6,
     tack: false,
   }),
-  handles: (element, context) =>
-    onPart(regionKindOf(element.region.kind).handles(element.region, onNail(context, element)), (region) => ({
-      ...element,
-      region,
-    })),
+  handles: partHandles,
   ways: OWN_TACK,
   glints: ({ metallic }) => metallic,
   products: () => [],
