@@ -535,8 +535,8 @@ export const TABLE = {
     leaves: stone,
   },
   'set-in-bead': {
-    wants: 'a wet bead of bedding gel or glue',
-    refuses: stoneIn('clear', 'glue'),
+    wants: 'a wet bead of bedding gel, glue or acrylic',
+    refuses: stoneIn('clear', 'glue', 'acrylic'),
     leaves: stone,
   },
   flash: { wants: 'anything', refuses: () => undefined, leaves: same },

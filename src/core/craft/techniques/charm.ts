@@ -5,8 +5,7 @@ import { CHARM_SHAPES } from '../../model/charmShapes';
 import { Across, Along, Colour, mm, Words, Turn } from '../../model/primitives';
 import { CHARM_CHOICES } from '../charmForms';
 import { onNail, STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
-import { coatOf } from '../cure';
-import { flashOf, hardenOf } from '../drafts';
+import { held, HOLDINGS, type HoldingName } from '../holdings';
 import { bodyHandles, onPart } from '../../regions/handle';
 import { layPiece } from '../laying';
 import type { PlacedPiece } from '../matter';
@@ -31,7 +30,7 @@ const schema = z.strictObject({
   colour: Colour,
   metallic: z.boolean(),
   /** A bead of bedding gel with the top taken around it, or instant glue on the finished top. */
-  bedding: z.enum(['gel', 'glue']),
+  bedding: z.enum(Object.keys(HOLDINGS) as [HoldingName, ...HoldingName[]]),
 });
 type Charm = z.infer<typeof schema>;
 
@@ -90,7 +89,7 @@ export const charm = defineTechnique({
   blurb: 'A moulded charm in a bead of bedding gel with the top taken around it, or a metal one in glue.',
   schema,
   seats: ['surface', 'over'],
-  usual: (element) => (element.bedding === 'glue' ? 'over' : 'surface'),
+  usual: ({ bedding }) => HOLDINGS[bedding].seat,
   fields: [
     {
       kind: 'choice',
@@ -109,10 +108,7 @@ export const charm = defineTechnique({
       kind: 'choice',
       path: 'bedding',
       words: 'Held by',
-      choices: [
-        { value: 'gel', words: 'A bead of gel, top around' },
-        { value: 'glue', words: 'Instant glue, on the top' },
-      ],
+      choices: Object.entries(HOLDINGS).map(([value, { words }]) => ({ value, words })),
     },
     { kind: 'switch', path: 'metallic', words: 'Metal: no light comes through' },
     fitField('keep', 'drop'),
@@ -170,37 +166,19 @@ export const charm = defineTechnique({
   stands: (element, context) =>
     footprint(layCharm(element, context)).map((disc) => ({ ...disc, r_mm: disc.r_mm + STONE_CLEARANCE_MM })),
   plan: (element, context) => {
-    const glued = element.bedding === 'glue';
-    const product = context.role(glued ? 'glue' : 'bedding');
-    const t_um = glued ? coatOf(product) : (product.coat_um ?? 150) * 1.3;
     const piece = layCharm(element, context);
-    const place = { ...wholePlace(), around: footprint(piece) };
-    return [
+    return held(
+      element.bedding,
       {
-        step: 'bead',
-        verb: 'bead',
-        words: `${glued ? 'Drop' : 'Bead'} of ${product.name} for the ${element.words}`,
-        product: product.id,
-        place,
-        deposit: { kind: 'conformal', t_um },
-        hand_s: 8,
-        reason: glued
-          ? 'Glue sets in the dark below metal, where light does not reach.'
-          : 'Bead beneath, more around the rim.',
+        pieces: [piece],
+        place: { ...wholePlace(), around: footprint(piece) },
+        setWords: `Set the ${element.words}`,
+        forWhat: `the ${element.words}`,
+        bead_s: 8,
+        set_s: 14,
+        more: 1.3,
       },
-      {
-        step: 'set',
-        verb: 'set-in-bead',
-        words: `Set the ${element.words}`,
-        place,
-        deposit: { kind: 'pieces', pieces: [piece], pressed: true },
-        hand_s: 14,
-        ...(glued ? { held: true as const } : {}),
-        reason: 'Pressed into the wet bead until the rim is held all round.',
-      },
-      ...(glued
-        ? hardenOf(product, t_um, place, 'hold')
-        : [flashOf(product, t_um, place, 'A flash fixes the charm before the brush comes near it.')]),
-    ];
+      context,
+    );
   },
 });

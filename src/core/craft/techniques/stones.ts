@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { Point } from '../../geometry/frame';
 import type { Disc } from '../../geometry/regions';
 import { STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
-import { flashOf } from '../drafts';
+import { held, HOLDINGS, type HoldingName } from '../holdings';
 import { HAND_S } from '../handwork';
 import type { Draft, Place } from '../operation';
 import type { PlacedPiece } from '../matter';
@@ -15,7 +15,7 @@ import { mostOf } from '../../model/extent';
 const STONE_HEIGHT_SHARE = 0.45;
 
 /** How stones are held: as the artist works, in the wet top, or bedded with the top taken around them. */
-export const STONE_BEDDING = z.enum(['practice', 'wet-top', 'bedded']);
+export const STONE_BEDDING = z.enum(['practice', 'wet-top', 'bedded', 'glue', 'acrylic']);
 export type StoneBedding = z.infer<typeof STONE_BEDDING>;
 export const BEDDING_FIELD: Field = {
   kind: 'choice',
@@ -25,6 +25,8 @@ export const BEDDING_FIELD: Field = {
     { value: 'practice', words: 'As I work' },
     { value: 'wet-top', words: 'In wet top' },
     { value: 'bedded', words: 'Bedded, top around' },
+    { value: 'glue', words: 'In glue, one at a time' },
+    { value: 'acrylic', words: 'In acrylic' },
   ],
 };
 
@@ -33,7 +35,7 @@ export const STONE_SIZE = z.enum(STONE_SIZES as [StoneSize, ...StoneSize[]]);
 export const STONE_SEAT = z.enum(['usual', 'surface', 'over']);
 /** Set in the wet top they stand on it; bedded they come first and the top is taken around them. */
 export function stoneSeat({ bedding }: { bedding: StoneBedding }, context: NailContext): 'over' | 'surface' {
-  return beddingOf(bedding, context) === 'wet-top' ? 'over' : 'surface';
+  return HOLDINGS[holdingOf(bedding, context)].seat;
 }
 export function sizeField(path: string): Field {
   return {
@@ -44,8 +46,16 @@ export function sizeField(path: string): Field {
   };
 }
 
-function beddingOf(bedding: StoneBedding, { practice }: NailContext): 'wet-top' | 'bedded' {
-  return bedding === 'practice' ? practice.stones : bedding;
+/** What a file calls a way of holding stones. */
+const HELD_AS = {
+  'wet-top': 'wet-top',
+  bedded: 'gel',
+  glue: 'glue',
+  acrylic: 'acrylic',
+} as const satisfies Record<Exclude<StoneBedding, 'practice'>, HoldingName>;
+
+function holdingOf(bedding: StoneBedding, { practice }: NailContext): HoldingName {
+  return HELD_AS[bedding === 'practice' ? practice.stones : bedding];
 }
 
 /** Stones do not shrink: a smaller nail takes the largest stock size that is no larger than asked. */
@@ -82,39 +92,20 @@ export function withClearance(stone: PlacedPiece): Disc {
   return { x: stone.x_mm, y: stone.y_mm, r_mm: stone.width_mm / 2 + STONE_CLEARANCE_MM };
 }
 
-/** Stones set in the wet top, or in beads of their own, flashed before the top is taken around them. */
+/** Stones in whichever way they are held. */
 export function setStones(stones: PlacedPiece[], bedding: StoneBedding, context: NailContext): Draft[] {
-  const place = discsPlace(stones);
-  const set: Draft = {
-    step: 'set',
-    verb: 'set-in-top',
-    words: `Set ${countWords(stones, stoneSize)}`,
-    place,
-    deposit: { kind: 'pieces', pieces: stones, pressed: true },
-    hand_s: HAND_S['set-in-top'] * stones.length,
-    reason: 'Set in the wet top coat and cured with it: the quick way.',
-  };
-  if (beddingOf(bedding, context) === 'wet-top') return [set];
-  const gel = context.role('bedding');
-  const t_um = gel.coat_um ?? 150;
-  return [
+  return held(
+    holdingOf(bedding, context),
     {
-      step: 'bead',
-      verb: 'bead',
-      words: `Beads of ${gel.name}`,
-      product: gel.id,
-      place,
-      deposit: { kind: 'conformal', t_um },
-      hand_s: HAND_S.bead * stones.length,
-      reason: 'Each stone sits in a bead of its own; the top is taken around them and keeps their fire.',
+      pieces: stones,
+      place: discsPlace(stones),
+      setWords: `Set ${countWords(stones, stoneSize)}`,
+      bead_s: HAND_S.bead * stones.length,
+      set_s: HAND_S['set-in-top'] * stones.length,
+      more: 1,
     },
-    {
-      ...set,
-      verb: 'set-in-bead',
-      reason: 'Set while the bead is wet; tweezers or a wax pen, largest first.',
-    },
-    flashOf(gel, t_um, place, 'A flash fixes the stones before the brush comes near them.'),
-  ];
+    context,
+  );
 }
 
 /** The place of stones: their own discs, so that areas are theirs and not the whole nail's. */

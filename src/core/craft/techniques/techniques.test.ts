@@ -7,6 +7,9 @@ import { NAILS, type NailName } from '../../model/names';
 import { applyChange } from '../../document/changes';
 import { compileNail } from '../../compile/compile';
 import { contextOf } from '../../compile/prepare';
+import { buildKindOf } from '../builds';
+import type { SetDocument } from '../../document/document';
+import { HOLDINGS, type HoldingName } from '../holdings';
 import type { Draft } from '../operation';
 import type { PlacedPiece } from '../matter';
 import { element, findingsOn, setWearing, pick } from '../../testing/sets';
@@ -429,4 +432,42 @@ it('a motif that fits the larger nails once is told for the small one before pai
       'region-off-the-plate',
     );
   }
+});
+
+describe('ways of holding what stands on a nail', () => {
+  const form = (set: SetDocument) => {
+    const build = { ...buildKindOf('sculpted-form').fresh('form'), material: 'acrylic' as const };
+    set.builds = [build as SetDocument['builds'][number]];
+    for (const nail of NAILS) set.nails[nail].build = 'form';
+  };
+  const own = (set: SetDocument, id: string) =>
+    compileNail(set, 'left-middle').operations.filter(({ element: of }) => of === id);
+
+  it.each(Object.keys(HOLDINGS) as HoldingName[])('a charm %s holds, with nothing to be said', (bedding) => {
+    const charm = element('charm', { bedding, metallic: false });
+    const set = setWearing(bedding === 'acrylic' ? [charm] : [element('colour'), charm], (all) => {
+      if (bedding === 'acrylic') form(all);
+    });
+    expect(findingsOn(set, 'left-middle')).toEqual([]);
+    expect(own(set, 'charm').at(-1)!.lamp === undefined).toBe(bedding !== 'gel');
+  });
+
+  it('stones in glue are held one at a time, each as long as it takes to set', () => {
+    const stones = (count: number) =>
+      setWearing([
+        element('colour'),
+        element('stones', {
+          bedding: 'glue',
+          stones: Array.from({ length: count }, (_, i) => ({
+            size: 'SS3' as const,
+            across: -0.4 + 0.3 * i,
+            along: 0.6,
+            colour: '#eef3f6',
+          })),
+        }),
+      ]);
+    const steps = own(stones(3), 'stones').map(({ step }) => step);
+    expect(steps).toEqual(['bead', 'set', 'hold', 'bead', 'set', 'hold', 'bead', 'set', 'hold']);
+    expect(findingsOn(stones(3), 'left-middle')).toEqual([]);
+  });
 });

@@ -1,0 +1,173 @@
+import type { Product } from '../model/product';
+import type { NailContext } from './context';
+import { coatOf } from './cure';
+import { flashOf, hardenOf } from './drafts';
+import type { PlacedPiece } from './matter';
+import type { Draft, Place, Seat } from './operation';
+
+/** Things to be set on a nail, and what is said and needed of it. */
+export interface ToHold {
+  pieces: PlacedPiece[];
+  place: Place;
+  /** "Set 5 stones SS5". */
+  setWords: string;
+  /** What the bead is for, where that is to be said. */
+  forWhat?: string;
+  /** Guide seconds for a bead, and for setting, of all of them. */
+  bead_s: number;
+  set_s: number;
+  /** How much more than a coat of its product a bead is. */
+  more: number;
+}
+
+/** A way of holding what stands on a nail: where it sits, and its work. */
+export interface Holding {
+  words: string;
+  seat: Seat;
+  hold: (what: ToHold, context: NailContext) => Draft[];
+}
+
+function bead(
+  product: Product,
+  t_um: number,
+  { place, forWhat, bead_s }: ToHold,
+  words: string,
+  reason: string,
+): Draft {
+  return {
+    step: 'bead',
+    verb: 'bead',
+    words: `${words} of ${product.name}${forWhat ? ` for ${forWhat}` : ''}`,
+    product: product.id,
+    place,
+    deposit: { kind: 'conformal', t_um },
+    hand_s: bead_s,
+    reason,
+  };
+}
+
+function set(
+  { pieces, place, setWords, set_s }: ToHold,
+  verb: 'set-in-top' | 'set-in-bead',
+  reason: string,
+): Draft {
+  return {
+    step: 'set',
+    verb,
+    words: setWords,
+    place,
+    deposit: { kind: 'pieces', pieces, pressed: true },
+    hand_s: set_s,
+    reason,
+  };
+}
+
+const several = ({ pieces }: ToHold) => pieces.length > 1;
+
+/** Each of several things on its own part of their place. */
+function eachAlone(what: ToHold): ToHold[] {
+  const count = what.pieces.length;
+  if (count === 1) return [what];
+  return what.pieces.map((piece, i) => ({
+    ...what,
+    pieces: [piece],
+    place: { ...what.place, around: what.place.around?.slice(i, i + 1) ?? [] },
+    setWords: `${what.setWords}, ${i + 1} of ${count}`,
+    bead_s: what.bead_s / count,
+    set_s: what.set_s / count,
+  }));
+}
+
+function glued(what: ToHold, context: NailContext): Draft[] {
+  const glue = context.role('glue');
+  const t_um = coatOf(glue);
+  return [
+    bead(glue, t_um, what, 'Drop', 'Glue sets in the dark below metal, where light does not reach.'),
+    { ...set(what, 'set-in-bead', 'Pressed into the wet bead until the rim is held all round.'), held: true },
+    ...hardenOf(glue, t_um, what.place, 'hold'),
+  ];
+}
+
+/** Every way the program knows; one entry each. */
+export const HOLDINGS = {
+  gel: {
+    words: 'A bead of gel, top around',
+    seat: 'surface',
+    hold: (what, context) => {
+      const gel = context.role('bedding');
+      const t_um = (gel.coat_um ?? 150) * what.more;
+      const many = several(what) || !what.forWhat;
+      return [
+        bead(
+          gel,
+          t_um,
+          what,
+          many ? 'Beads' : 'Bead',
+          many
+            ? 'Each stone sits in a bead of its own; the top is taken around them and keeps their fire.'
+            : 'Bead beneath, more around the rim.',
+        ),
+        set(
+          what,
+          'set-in-bead',
+          many
+            ? 'Set while the bead is wet; tweezers or a wax pen, largest first.'
+            : 'Pressed into the wet bead until the rim is held all round.',
+        ),
+        flashOf(
+          gel,
+          t_um,
+          what.place,
+          many
+            ? 'A flash fixes the stones before the brush comes near them.'
+            : 'A flash fixes the charm before the brush comes near it.',
+        ),
+      ];
+    },
+  },
+  'wet-top': {
+    words: 'In the wet top',
+    seat: 'over',
+    hold: (what) => [set(what, 'set-in-top', 'Set in the wet top coat and cured with it: the quick way.')],
+  },
+  glue: {
+    words: 'Instant glue, on the top',
+    seat: 'over',
+    // One at a time: it has set before the next drop falls.
+    hold: (what, context) =>
+      eachAlone(what).flatMap((one, i) =>
+        glued(one, context).map((draft) => ({ ...draft, ...(several(what) ? { pass: i + 1 } : {}) })),
+      ),
+  },
+  acrylic: {
+    words: 'A bead of acrylic, pressed in round the rim',
+    seat: 'surface',
+    hold: (what, context) => {
+      const acrylic = context.role('acrylic');
+      const t_um = ACRYLIC_BEAD_UM;
+      return [
+        bead(
+          acrylic,
+          t_um,
+          what,
+          several(what) ? 'Beads' : 'Bead',
+          'On keyed acrylic: it melts into it, and holds without light.',
+        ),
+        {
+          ...set(what, 'set-in-bead', 'Before it goes dull; a little more is pressed in round the rim.'),
+          held: true,
+        },
+        ...hardenOf(acrylic, t_um, what.place, 'set-hard'),
+      ];
+    },
+  },
+} as const satisfies Record<string, Holding>;
+export type HoldingName = keyof typeof HOLDINGS;
+
+/** A bead that comes up round a stone (common practice). */
+const ACRYLIC_BEAD_UM = 220;
+
+/** The work of holding things in one of these ways. */
+export function held(name: HoldingName, what: ToHold, context: NailContext): Draft[] {
+  return HOLDINGS[name].hold(what, context);
+}
