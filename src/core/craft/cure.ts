@@ -30,6 +30,12 @@ export function coatOf(product: Product): number {
   return product.coat_um ?? 50;
 }
 
+/** Of several products in one film, the one that wants most light: the film is lit for it. */
+export function slowestOf(products: readonly Product[]): Product {
+  const light_s = (product: Product) => lampOf(product)?.cure_s ?? 0;
+  return products.reduce((a, b) => (light_s(b) > light_s(a) ? b : a));
+}
+
 /** No one holds a hand in a lamp for longer: a film that asks for more is told as under-cured. */
 const LONGEST_S = 600;
 

@@ -1,20 +1,11 @@
+import { REASONS } from '../craft/surfaces';
+
 /** What a finding can be, in the order in which it is asked. Stable: files, tests and docs name findings by these. */
 export const FINDING_CODES = [
   'no-service',
   'little-plate',
   'soak-short',
-  'no-grip',
-  'uncured-covered',
-  'wet-touched',
-  'oil-before-layer',
-  'dust-under-layer',
-  'tacky-filed',
-  'top-over-stones',
-  'needs-wet',
-  'unprepared-plate',
-  'nothing-built',
-  'still-sealed',
-  'not-softened',
+  ...REASONS,
   'filed-through',
   'under-cured',
   'shaded-cure',

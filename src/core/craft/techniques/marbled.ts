@@ -1,14 +1,14 @@
 import * as z from 'zod';
 import { leastOf, mostOf } from '../../model/extent';
 import { count, Id, mm, share, Turn } from '../../model/primitives';
-import type { Product, ProductFamily } from '../../model/product';
+import type { ProductFamily } from '../../model/product';
 import { artFilm } from '../artFilm';
 import { isMirrored, placeOf, scaleOn } from '../context';
-import { coatOf } from '../cure';
+import { coatOf, slowestOf } from '../cure';
 import { passesOf } from '../drafts';
 import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
-import { FAMILIES, lampOf, type Laid } from '../families';
+import { FAMILIES, type Laid } from '../families';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
 import type { Ways } from '../ways';
 
@@ -109,8 +109,7 @@ export const marbled = defineTechnique({
   called: ({ parts }, nameOf) => `${nameOf(parts[0]!.product)} and ${nameOf(parts[1]!.product)} marble`,
   plan: (element, context) => {
     const products = element.parts.map(({ product }) => context.product(product));
-    const light = (product: Product) => lampOf(product)?.cure_s ?? 0;
-    const slowest = products.reduce((a, b) => (light(b) > light(a) ? b : a));
+    const slowest = slowestOf(products);
     const { parts, vein_mm, turn_deg, mixed } = element;
     const place = placeOf(context, element);
     const main = element.parts.reduce((most, part) => (part.share > most.share ? part : most));

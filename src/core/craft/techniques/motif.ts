@@ -40,8 +40,8 @@ const schema = z.strictObject({
 type Motif = z.infer<typeof schema>;
 
 const fresh = (id: string, pick: PickProduct): Motif => {
-  const stem = pick({ families: ['gel-colour', 'liner-gel'], shows: true });
-  const leaf = pick({ families: ['gel-colour'], shows: true, beside: stem });
+  const leaf = pick({ families: ['gel-colour'], shows: true });
+  const stem = pick({ families: ['gel-colour'], shows: true, beside: leaf });
   const [first, ...leaves] = paths.fresh.paths;
   return {
     id,
@@ -68,6 +68,7 @@ export const motif = defineTechnique({
       kind: 'list',
       path: 'colours',
       words: 'Drawn in turn',
+      part: 'colour',
       item: [
         {
           kind: 'product',

@@ -1,13 +1,12 @@
 import * as z from 'zod';
 import { mostOf } from '../../model/extent';
-import type { Product, ProductFamily } from '../../model/product';
+import type { ProductFamily } from '../../model/product';
 import { rounded } from '../../model/rounded';
 import { count, Id, share } from '../../model/primitives';
 import { isMirrored, placeOf, sideOf, type NailContext } from '../context';
 import { partHandles } from '../partHandles';
 import { artFilm } from '../artFilm';
-import { coatOf } from '../cure';
-import { lampOf } from '../families';
+import { coatOf, slowestOf } from '../cure';
 import { type Handle } from '../../regions/handle';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
 
@@ -131,9 +130,7 @@ export const ombre = defineTechnique({
   called: ({ stops }, nameOf) => `${nameOf(stops[0]!.product)} to ${nameOf(stops.at(-1)!.product)} fade`,
   plan: (element, context) => {
     const products = element.stops.map((stop) => context.product(stop.product));
-    // The film is as thick, and wants as much light, as the slowest of its colours.
-    const light = (product: Product) => lampOf(product)?.cure_s ?? 0;
-    const slowest = products.reduce((a, b) => (light(b) > light(a) ? b : a));
+    const slowest = slowestOf(products);
     return artFilm(
       slowest,
       {
