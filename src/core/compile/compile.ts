@@ -4,7 +4,7 @@ import { lampOf } from '../craft/families';
 import { CAUTIONS, inTipCaution, PACE, workSeconds } from '../craft/handwork';
 import { placeWords } from '../craft/placeWords';
 import { polygonArea_mm2 } from '../geometry/polygons';
-import { operationId, type Draft, type Operation, type Place } from '../craft/operation';
+import { operationId, RESERVED_ELEMENTS, type Draft, type Operation, type Place } from '../craft/operation';
 import { type PlacedPiece } from '../craft/matter';
 import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
@@ -82,6 +82,14 @@ const FILM_WORK: readonly Operation['verb'][] = [
   'matte-top',
 ];
 
+/** What else art may be made of: of a build it says so itself, or lies all over. */
+const ART_WORK: readonly Operation['verb'][] = ['cap', 'sculpt', 'dip'];
+const PROGRAMS_OWN: readonly string[] = RESERVED_ELEMENTS;
+
+function saysWhere(verb: Operation['verb'], element: string): boolean {
+  return FILM_WORK.includes(verb) || (ART_WORK.includes(verb) && !PROGRAMS_OWN.includes(element));
+}
+
 function areaOn_mm2(context: NailContext, place: Place): number {
   const { polygons } = areaOf(context.frame, place);
   const whole = context.frame.arc_mm * context.frame.length_mm;
@@ -114,7 +122,7 @@ function complete({ element, stage, draft, moved }: Placed, context: NailContext
     pass,
     class: `${rowOf(draft.verb).as ?? draft.verb}${draft.product ? `:${draft.product}` : ''}`,
   };
-  const where = FILM_WORK.includes(draft.verb)
+  const where = saysWhere(draft.verb, element)
     ? placeWords(draft.place.region, draft.place.mirror, context.name)
     : '';
   if (where) operation.words = `${draft.words}, ${where}`;
