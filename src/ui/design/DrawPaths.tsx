@@ -1,5 +1,5 @@
 'use client';
-import { Button, Group } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { IconArrowBackUp, IconPencil, IconPolygon } from '@tabler/icons-react';
 import { contextOf } from '@/core/compile/prepare';
 import { onNail, type Fitting } from '@/core/craft/context';
@@ -57,7 +57,7 @@ export function DrawPaths({
           )
         }
       />
-      <Group gap={8} mt={8}>
+      <div className={classes.arrange} style={{ marginTop: 8 }}>
         {pen.drawing ? (
           <Button variant="filled" leftSection={<IconPencil size={18} />} onClick={() => pen.lay()}>
             Draw on the nail now
@@ -80,7 +80,7 @@ export function DrawPaths({
             </Button>
           </>
         )}
-      </Group>
+      </div>
     </div>
   );
 }
