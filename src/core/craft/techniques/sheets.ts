@@ -8,7 +8,7 @@ import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
 import { OWN_TACK } from '../ways';
 import type { Sheet } from '../matter';
-import type { Draft, Place } from '../operation';
+import type { Draft } from '../operation';
 import {
   defineTechnique,
   FILM_BASE,
@@ -41,7 +41,7 @@ interface Way {
   called: string;
   /** 0 lies smooth, 1 crumpled (by the look of it). */
   crinkle: number;
-  draft: (place: Place) => Pick<Draft, 'verb' | 'words' | 'hand_s' | 'reason'>;
+  draft: Pick<Draft, 'verb' | 'words' | 'hand_s' | 'reason'>;
 }
 
 const WAYS: Record<Laid['what'], Way> = {
@@ -49,34 +49,34 @@ const WAYS: Record<Laid['what'], Way> = {
     words: 'Leaf, torn and pressed on',
     called: 'leaf',
     crinkle: 0.55,
-    draft: () => ({
+    draft: {
       verb: 'lay-sheet',
       words: 'Lay torn leaf on and press it flat',
       hand_s: HAND_S['lay-sheet'] * 2,
       reason: 'Torn smaller than the nail is wide: large pieces wrinkle on the curve.',
-    }),
+    },
   },
   foil: {
     words: 'Transfer foil, rubbed on',
     called: 'foil',
     crinkle: 0.12,
-    draft: () => ({
+    draft: {
       verb: 'lay-sheet',
       words: 'Rub the transfer foil on, and pull it off',
       hand_s: HAND_S['lay-sheet'],
       reason: 'It takes where there is tack and nowhere else; rubbed again where it is to be full.',
-    }),
+    },
   },
   decal: {
     words: 'Decal, by the stamper',
     called: 'decal',
     crinkle: 0,
-    draft: () => ({
+    draft: {
       verb: 'lay-sheet',
       words: 'Lay the decal on with the stamper',
       hand_s: HAND_S['lay-sheet'] * 1.5,
       reason: 'From its middle outwards, no air below; its edges are closed by the next film.',
-    }),
+    },
   },
 };
 
@@ -138,7 +138,7 @@ export const sheets = defineTechnique({
     };
     return [
       ...(element.tack ? ownTack(context, place) : []),
-      { step: 'lay', place, deposit: { kind: 'sheet', sheet: laid }, ...draft(place) },
+      { step: 'lay', place, deposit: { kind: 'sheet', sheet: laid }, ...draft },
     ];
   },
 });
