@@ -2,6 +2,7 @@ import type { Product } from '../model/product';
 import type { NailContext } from './context';
 import { coatOf } from './cure';
 import { flashOf, hardenOf } from './drafts';
+import { settingOf } from './families';
 import type { PlacedPiece } from './matter';
 import type { Draft, Place, Seat } from './operation';
 
@@ -156,8 +157,8 @@ export const HOLDINGS = {
         {
           ...set(what, 'set-in-bead', 'Before it goes dull; a little more is pressed in round the rim.'),
           held: true,
+          wait_s: settingOf(acrylic)?.dry_s,
         },
-        ...hardenOf(acrylic, t_um, what.place, 'set-hard'),
       ];
     },
   },
