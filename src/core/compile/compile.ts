@@ -5,7 +5,7 @@ import { CAUTIONS, inTipCaution, PACE, workSeconds } from '../craft/handwork';
 import { placeWords } from '../craft/placeWords';
 import { polygonArea_mm2 } from '../geometry/polygons';
 import { operationId, RESERVED_ELEMENTS, type Draft, type Operation, type Place } from '../craft/operation';
-import { type PlacedPiece } from '../craft/matter';
+import type { PlacedPiece } from '../craft/matter';
 import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
@@ -72,15 +72,7 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
 const LEVELLING_OPEN_S = 120;
 
 /** Films that may lie on a part of the nail: their words say which. */
-const FILM_WORK: readonly Operation['verb'][] = [
-  'coat',
-  'burnish',
-  'strew',
-  'lay-sheet',
-  'slide-sheet',
-  'top',
-  'matte-top',
-];
+const FILM_WORK: readonly Operation['verb'][] = ['coat', 'burnish', 'strew', 'lay-sheet', 'top', 'matte-top'];
 
 /** What else art may be made of: of a build it says so itself, or lies all over. */
 const ART_WORK: readonly Operation['verb'][] = ['cap', 'sculpt', 'dip'];

@@ -1,5 +1,6 @@
 import { disc } from '../geometry/figures';
 import type { NailFrame } from '../geometry/frame';
+import { profileShare, type Profile } from '../geometry/profiles';
 import { perFrame } from '../geometry/perFrame';
 import { layRegion } from '../regions';
 import { leaveFree, smileLine, type Area, type Laying } from '../geometry/regions';
@@ -55,6 +56,17 @@ function areaAlone(frame: NailFrame, place: Place): Area {
   }
   const area = layRegion(frame, place.region, laying);
   return place.free?.length ? leaveFree(area, place.free, 0) : area;
+}
+
+/** How thick a shaped film is at a point of its place, as a share of full. */
+export function profileOn(
+  frame: NailFrame,
+  place: Place,
+  profile: Profile,
+): (x: number, y: number) => number {
+  const share = profileShare(profile, frame);
+  const { distance_mm } = areaOf(frame, place);
+  return (x, y) => share(x, y, distance_mm(x, y));
 }
 
 function alongSmile(

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { wayShare } from '../geometry/frame';
 import type { Profile } from '../geometry/profiles';
 import { share } from '../model/primitives';
 import { rounded } from '../model/rounded';
@@ -53,7 +54,7 @@ export function fadeHandles<E extends Fitting & { fade: Fade | null }>(
       : { x: side * (fade[end] - 0.5) * frame.arc_mm, y: frame.bed_mm * 0.7 },
     says: `${Math.round(fade[end] * 100)} %`,
     move: ({ x, y }) => {
-      const at = along ? y / frame.length_mm : 0.5 + (side * x) / frame.arc_mm;
+      const at = wayShare(frame, fade.direction, side)(x, y);
       return { ...element, fade: { ...fade, [end]: rounded(Math.max(0, Math.min(1, at)), 3) } };
     },
   }));

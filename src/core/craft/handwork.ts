@@ -46,7 +46,6 @@ export const HAND_S: Record<Verb, number> = {
   burnish: 20,
   strew: 15,
   'lay-sheet': 20,
-  'slide-sheet': 40,
   bed: 12,
   place: 10,
   press: 5,

@@ -470,11 +470,6 @@ export const TABLE = {
     refuses: ontoTack,
     leaves: lain,
   },
-  'slide-sheet': {
-    wants: 'a hard film that is clean',
-    refuses: (s) => oilOrWet(s) ?? dust(s),
-    leaves: lain,
-  },
   bed: {
     wants: 'a tacky or wiped film, or a keyed and clean one',
     refuses: filmOver,

@@ -219,6 +219,12 @@ export interface Wanted {
 /** Picks such a product; its id. */
 export type PickProduct = (wanted: Wanted) => string;
 
+/** Two gel colours for what is of two: the first at hand, and another that shows on the look. */
+export function twoColours(pick: PickProduct): [string, string] {
+  const first = pick({ families: ['gel-colour'] });
+  return [first, pick({ families: ['gel-colour'], shows: true, beside: first })];
+}
+
 /** Keeps the exact schema, so that the element union can be made from the registry. */
 export function defineTechnique<S extends z.ZodObject>(
   technique: Technique<z.infer<S>> & { schema: S },

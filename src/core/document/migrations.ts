@@ -2,9 +2,8 @@ import { curveOf } from '../geometry/curve';
 import { rounded } from '../model/rounded';
 import { MOST_WORDS, tidyWords } from '../model/primitives';
 import { fail, ok, type Result } from '../model/result';
+import { isObject, list, own, text, type Json } from './json';
 import { PARTS, partsForward, versionOfParts, type Parts } from './partMigrations';
-
-type Json = Record<string, unknown>;
 
 /** One step forward. Pure; gets a copy and may change it freely. */
 type Migration = (file: Json) => Result<Json>;
@@ -149,11 +148,6 @@ function fillRole(kit: Json, roles: Json, role: string, plain: Json): void {
 }
 
 const GLUE = { name: 'Instant glue', family: 'instant-glue', coat_um: 60, dry_s: 20 };
-
-/** The objects of a list; what is none is left to the schema to refuse. */
-function list(value: unknown): Json[] {
-  return Array.isArray(value) ? value.filter(isObject) : [];
-}
 
 /** Version 2 worked on every nail, knew one pace of hands, and weighed only time. */
 const fromVersion2: Migration = (file) => {
@@ -353,18 +347,4 @@ function guarded(step: Migration, file: Json, version: number): Result<Json> {
   } catch {
     return fail('version', `is ${version}, but the file is not built as files of that version are`);
   }
-}
-
-/** What a table itself holds under a name out of a file: never what every object inherits. */
-function own<T>(table: Record<string, T>, name: string): T | undefined {
-  return Object.hasOwn(table, name) ? table[name] : undefined;
-}
-
-/** A word of a file; what is none is left to the schema to refuse. */
-function text(value: unknown): string {
-  return typeof value === 'string' ? value : '';
-}
-
-function isObject(value: unknown): value is Json {
-  return value !== null && typeof value === 'object' && !Array.isArray(value);
 }

@@ -1,8 +1,7 @@
 import { BUILDS } from '../craft/builds';
 import { TECHNIQUES } from '../craft/techniques';
 import type { Options, Was } from '../craft/was';
-
-type Json = Record<string, unknown>;
+import { isObject, list, text, type Json } from './json';
 
 /** The parts of a file that carry a history of their own, by their kind. */
 export interface Parts {
@@ -50,17 +49,4 @@ export function partsForward(file: Json, version: number, { elements, builds }: 
 
 function forward(options: Json, was: Was | undefined, version: number): Options {
   return was && Object.hasOwn(was, version) ? was[version]!(options) : options;
-}
-
-/** The objects of a list; what is none is left to the schema to refuse. */
-function list(value: unknown): Json[] {
-  return Array.isArray(value) ? value.filter(isObject) : [];
-}
-
-function isObject(value: unknown): value is Json {
-  return value !== null && typeof value === 'object' && !Array.isArray(value);
-}
-
-function text(value: unknown): string {
-  return typeof value === 'string' ? value : '';
 }

@@ -8,6 +8,11 @@ export function disc(x: number, y: number, r_mm: number, steps = 20): Point[] {
   });
 }
 
+/** What lies between a closed curve and another inside it that runs the same way, as one curve: out along the one, back along the other. */
+export function between(outer: readonly Point[], inner: readonly Point[]): Point[] {
+  return [...outer, outer[0]!, inner[0]!, ...inner.toReversed()];
+}
+
 /** A rectangle `width` × `length`, turned by `turn_deg`, about its middle. */
 export function rectangle(
   x: number,

@@ -109,6 +109,17 @@ export function along_mm(frame: NailFrame, along: number): number {
   return along <= 1 ? along * frame.bed_mm : frame.bed_mm + (along - 1) * (frame.length_mm - frame.bed_mm);
 }
 
+/** How far along its way a point lies, 0 to 1: from cuticle to tip, or from the left sidewall (`side` −1: the right) to the other. */
+export function wayShare(
+  frame: NailFrame,
+  direction: 'along' | 'across',
+  side: 1 | -1,
+): (x_mm: number, y_mm: number) => number {
+  if (direction === 'across') return (x) => 0.5 + (side * x) / frame.arc_mm;
+  const length_mm = along_mm(frame, 2);
+  return (_x, y) => y / length_mm;
+}
+
 /** Share of the arc (−1 … 1) to mm from the middle. */
 export function across_mm(frame: NailFrame, across: number): number {
   return (across * frame.arc_mm) / 2;

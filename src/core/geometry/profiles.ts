@@ -1,5 +1,4 @@
-import type { NailFrame } from './frame';
-import { along_mm } from './frame';
+import { wayShare, type NailFrame } from './frame';
 import { smooth } from './smooth';
 
 /** How thick a film is from place to place, as a share of what it is laid at. An even film has none. */
@@ -23,11 +22,7 @@ const SHARES: {
 } = {
   thinned: ({ direction, from, to, mirror }, frame) => {
     const span = to - from || 1e-6;
-    const sign = mirror ? -1 : 1;
-    const way =
-      direction === 'along'
-        ? (_x: number, y: number) => y / along_mm(frame, 2)
-        : (x: number) => 0.5 + (sign * x) / frame.arc_mm;
+    const way = wayShare(frame, direction, mirror ? -1 : 1);
     return (x, y) => 1 - smooth((way(x, y) - from) / span);
   },
   // A parabola across: what a liquid line does between its two edges.

@@ -1,10 +1,9 @@
 import { linearOf } from '../colour/space';
 import type { Triple } from '../colour/film';
 import type { Grains } from '../craft/matter';
-import { areaOf } from '../craft/area';
+import { profileOn } from '../craft/area';
 import type { NailFrame } from '../geometry/frame';
 import { hash } from '../geometry/noise';
-import { profileShare } from '../geometry/profiles';
 import type { Film } from '../simulate/field';
 import type { LayRow } from './row';
 
@@ -34,7 +33,8 @@ export function strewn(film: Film, frame: NailFrame, place: number): LayRow {
   const colour = linearOf(grains.colour);
   const side = mirror ? -1 : 1;
   const inside = INSIDE[shape];
-  const share = shareOf(film, frame);
+  // Where they thin out, the chance that a grain of the full density is there.
+  const share = film.profile && profileOn(frame, film.place, film.profile);
   const soft = 0.35;
   const ball = shape === 'round' && grains.thickness_um > 500 * size_mm;
   return (row, from, to) => {
@@ -91,12 +91,4 @@ function glint(chance: number, metallic: boolean): number {
 
 function lay(channel: Float64Array, i: number, to: Triple[number], share: number): void {
   channel[i] = channel[i]! + (to - channel[i]!) * share;
-}
-
-/** Of a profile, the chance that a grain of the full density is there. */
-function shareOf(film: Film, frame: NailFrame): ((x: number, y: number) => number) | undefined {
-  if (!film.profile) return undefined;
-  const share = profileShare(film.profile, frame);
-  const { distance_mm } = areaOf(frame, film.place);
-  return (x, y) => share(x, y, distance_mm(x, y));
 }

@@ -1,8 +1,7 @@
 import { isStanding, liesInside } from '../craft/bodies';
-import { areaOf } from '../craft/area';
+import { areaOf, profileOn } from '../craft/area';
 import type { Place } from '../craft/operation';
 import type { NailFrame } from '../geometry/frame';
-import { profileShare } from '../geometry/profiles';
 import { append, leastOf, mostOf } from '../model/extent';
 import type { Product } from '../model/product';
 import { paintedWith } from '../simulate/paints';
@@ -104,10 +103,12 @@ function coatOf(
 ): Coat {
   const { pigmentAt, even, metalAt } = paintedWith(film, frame, product);
   const t_um = film.t_um.reduce((most, t) => Math.max(most, t), 0);
-  const share = film.profile && shapedBy(film.profile, frame, film.place);
+  const share = film.profile && profileOn(frame, film.place, film.profile);
+  // Finer than a cell of the grid, the middle of what is shaped may lie in none.
+  const full_um = film.full_um ?? t_um;
   const flat = layer(pigmentAt(0, 0), t_um);
   const layerAt = share
-    ? (x: number, y: number) => layer(pigmentAt(x, y), fullOf(film) * share(x, y))
+    ? (x: number, y: number) => layer(pigmentAt(x, y), full_um * share(x, y))
     : even
       ? () => flat
       : (x: number, y: number) => layer(pigmentAt(x, y), t_um);
@@ -117,24 +118,13 @@ function coatOf(
     ...(metalAt ? { metalAt } : {}),
     grain: made?.family === 'mirror-powder' ? MIRROR_GRAIN : 1,
     ...(share && t_um > STANDS_UP_UM
-      ? { heightAt: (x: number, y: number) => (fullOf(film) / 1000) * share(x, y) }
+      ? { heightAt: (x: number, y: number) => (full_um / 1000) * share(x, y) }
       : {}),
   };
 }
 
-/** Where a shaped film would be in full: finer than a cell of the grid, its middle may lie in none. */
-function fullOf({ full_um, t_um }: Film): number {
-  return full_um ?? t_um.reduce((most, t) => Math.max(most, t), 0);
-}
-
 /** Lower than this nothing is felt, nor throws a light of its own (common practice). */
 const STANDS_UP_UM = 60;
-
-function shapedBy(profile: NonNullable<Film['profile']>, frame: NailFrame, place: Place) {
-  const share = profileShare(profile, frame);
-  const { distance_mm } = areaOf(frame, place);
-  return (x: number, y: number) => share(x, y, distance_mm(x, y));
-}
 
 /** Burnished powder is too fine for its flakes to be told apart (by the look of it). */
 const MIRROR_GRAIN = 0.04;

@@ -56,8 +56,13 @@ export function cornerHandles<R extends { points: DrawnPoint[] }>(region: R, on:
 
 /** A point of this nail as drawn lines and outlines hold it: they may lead past the nail. */
 export function drawnSpot(to: Point, on: OnNail): DrawnPoint {
+  return heldPoint(acrossAt(on, to.x), alongAt(on.frame, to.y));
+}
+
+/** The nearest point that a drawn line may hold. */
+export function heldPoint(across: number, along: number): DrawnPoint {
   return {
-    across: share(clamp(acrossAt(on, to.x), -PAST.across, PAST.across)),
-    along: share(clamp(alongAt(on.frame, to.y), PAST.from, PAST.to)),
+    across: share(clamp(across, -PAST.across, PAST.across)),
+    along: share(clamp(along, PAST.from, PAST.to)),
   };
 }

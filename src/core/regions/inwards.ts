@@ -1,3 +1,4 @@
+import { clamp } from './handle';
 import { rounded } from '../model/rounded';
 
 /** So far in a region is cut: the margin at the skin. */
@@ -22,10 +23,9 @@ export function nearerMiddle<R extends { across: number; along: number }>(
 export function cutAtEdge<R extends { points: { across: number; along: number }[] }>(
   region: R,
 ): { words: string; region: R }[] {
-  const within = (value: number, least: number, most: number) => Math.max(least, Math.min(most, value));
   const points = region.points.map(({ across, along }) => ({
-    across: within(across, -CUT_AT.across, CUT_AT.across),
-    along: within(along, CUT_AT.from, CUT_AT.to),
+    across: clamp(across, -CUT_AT.across, CUT_AT.across),
+    along: clamp(along, CUT_AT.from, CUT_AT.to),
   }));
   return [{ words: 'Cut it at the edge of the nail', region: { ...region, points } }];
 }

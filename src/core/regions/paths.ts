@@ -1,11 +1,11 @@
 import * as z from 'zod';
-import { along_mm, across_mm, type NailFrame, type Point } from '../geometry/frame';
+import type { NailFrame, Point } from '../geometry/frame';
 import { smoothLine, stripPolygons, toLine_mm } from '../geometry/lines';
-import { DRAWN_FOR_ARC_MM, offSkin_mm, polygonDistance_mm, type Laying } from '../geometry/regions';
+import { DRAWN_FOR_ARC_MM, keptSize, offSkin_mm, polygonDistance_mm, type Laying } from '../geometry/regions';
 import { leastOf, mostOf } from '../model/extent';
 import { mm } from '../model/primitives';
-import { placeSays, share, type Handle } from './handle';
-import { drawnSpot, DrawnPoint, middleOf, MOST_POINTS } from './drawnPoints';
+import { placeSays, type Handle } from './handle';
+import { drawnSpot, DrawnPoint, heldPoint, middleOf, MOST_POINTS } from './drawnPoints';
 import { cutAtEdge } from './inwards';
 import { spotAt_mm, type OnNail } from './on';
 import { defineRegion } from './regionKind';
@@ -138,18 +138,14 @@ function offBox({ left, right, low, high }: Box, x: number, y: number): number {
 }
 
 /** Every path on one nail: about the middle of all of them, so that kept at its size the whole stays together. */
-function onOne({ paths: all }: Paths, frame: NailFrame, { mirror, keep }: Laying): Point[][] {
-  const size = keep ? Math.max(1, DRAWN_FOR_ARC_MM / frame.arc_mm) : 1;
-  const side = mirror ? -1 : 1;
+function onOne({ paths: all }: Paths, frame: NailFrame, laying: Laying): Point[][] {
+  const size = keptSize(frame, laying);
+  const on = { frame, side: laying.mirror ? -1 : 1 } as const;
   const middle = middleOf(all.flatMap(({ points }) => points));
-  const at = (point: DrawnPoint): Point => ({
-    x: side * across_mm(frame, point.across),
-    y: along_mm(frame, point.along),
-  });
-  const centre = at(middle);
+  const centre = spotAt_mm(middle, on);
   return all.map(({ points, filled }) => {
     const drawn = points.map((point) => {
-      const { x, y } = at(point);
+      const { x, y } = spotAt_mm(point, on);
       return { x: centre.x + size * (x - centre.x), y: centre.y + size * (y - centre.y) };
     });
     return filled ? drawn : smoothLine(drawn);
@@ -169,10 +165,7 @@ function pathHandles(region: Paths, on: OnNail): Handle<Paths>[] {
       move: (to) => {
         const next = drawnSpot(to, on);
         const [dx, dy] = [next.across - middle.across, next.along - middle.along];
-        const points = path.points.map((point) => ({
-          across: share(Math.max(-1.5, Math.min(1.5, point.across + dx))),
-          along: share(Math.max(-0.5, Math.min(2.5, point.along + dy))),
-        }));
+        const points = path.points.map((point) => heldPoint(point.across + dx, point.along + dy));
         return { ...region, paths: region.paths.map((one, k) => (k === i ? { ...path, points } : one)) };
       },
     };

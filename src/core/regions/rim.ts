@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { between } from '../geometry/figures';
 import type { Point } from '../geometry/frame';
 import { offSkin_mm, offSkinPolygon } from '../geometry/regions';
 import { figure, limitsOf, within } from '../model/limits';
@@ -37,10 +38,9 @@ export const rim = defineRegion({
     const kept = (points: { x: number; y: number }[]) =>
       points.map(({ x, y }) => ({ x, y: Math.min(y, to) }));
     const outer = kept(offSkinPolygon(frame, margin_mm));
-    const inner = kept(inset(offSkinPolygon(frame, margin_mm), width)).reverse();
+    const inner = kept(inset(offSkinPolygon(frame, margin_mm), width));
     return {
-      // Out along the outline and back along its inner edge.
-      polygons: [[...outer, outer[0]!, inner.at(-1)!, ...inner]],
+      polygons: [between(outer, inner)],
       distance_mm: (x, y) => {
         const into = offSkin_mm(frame, x, y, margin_mm);
         return Math.min(into, width - into, to - y);

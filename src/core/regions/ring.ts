@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { disc } from '../geometry/figures';
+import { between, disc } from '../geometry/figures';
 import { offSkin_mm } from '../geometry/regions';
 import { figure, limitsOf, within } from '../model/limits';
 import { Across, Along, mm } from '../model/primitives';
@@ -34,10 +34,8 @@ export const ring = defineRegion({
     const { x: cx, y: cy } = spotAt_mm(region, { frame, side: mirror ? -1 : 1 });
     const r = (region.across_mm * scale) / 2;
     const line = (region.width_mm * scale) / 2;
-    const inner = disc(cx, cy, Math.max(0.01, r - line)).reverse();
-    const outer = disc(cx, cy, r + line);
     return {
-      polygons: [[...outer, outer[0]!, inner.at(-1)!, ...inner]],
+      polygons: [between(disc(cx, cy, r + line), disc(cx, cy, Math.max(0.01, r - line)))],
       distance_mm: (x, y) =>
         Math.min(line - Math.abs(Math.hypot(x - cx, y - cy) - r), offSkin_mm(frame, x, y, margin_mm)),
     };

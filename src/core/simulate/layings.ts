@@ -1,8 +1,8 @@
 import { FAMILIES } from '../craft/families';
 import type { Deposit } from '../craft/matter';
 import type { Operation } from '../craft/operation';
-import { areaOf } from '../craft/area';
-import { isSelfEdged, profileShare } from '../geometry/profiles';
+import { profileOn } from '../craft/area';
+import { isSelfEdged, profileShare, type Profile } from '../geometry/profiles';
 import type { Product } from '../model/product';
 import type { Cover } from './cover';
 import { CELLS_X, CELLS_Y, cellX, cellY, CURED, newFilm, WET, type Film, type NailField } from './field';
@@ -101,17 +101,17 @@ function filmOf({ operation }: Laying, kind: Film['kind']): Film {
 /** `full` by cell, run out at the edge of the place, and by its profile. */
 function spread(
   full: number,
-  profile: Parameters<typeof profileShare>[0] | undefined,
+  profile: Profile | undefined,
   { field: { grid, frame }, cover, operation }: Laying,
 ): Float32Array {
   const out = new Float32Array(CELLS_X * CELLS_Y);
-  const shareAt = profile && profileShare(profile, frame);
   if (profile && isSelfEdged(profile)) {
-    const { distance_mm } = areaOf(frame, operation.place);
-    const mean = (x: number, y: number) => meanOver(x, y, grid, (u, v) => shareAt!(u, v, distance_mm(u, v)));
+    const at = profileOn(frame, operation.place, profile);
+    const mean = (x: number, y: number) => meanOver(x, y, grid, at);
     for (const cell of cover.touched) out[cell] = full * mean(grid.x[cellX(cell)]!, grid.y[cellY(cell)]!);
     return out;
   }
+  const shareAt = profile && profileShare(profile, frame);
   for (const cell of cover.touched) {
     const shaped = shareAt
       ? shareAt(grid.x[cellX(cell)]!, grid.y[cellY(cell)]!, cover.distance_mm[cell]!)

@@ -3,7 +3,7 @@ import { CLEAR, pigmentOf } from '../colour/pigments';
 import type { Paint } from '../craft/matter';
 import type { Run } from '../craft/paints';
 import { shimmerAt } from '../craft/shimmer';
-import { along_mm, type NailFrame } from '../geometry/frame';
+import { wayShare, type NailFrame } from '../geometry/frame';
 import { smooth } from '../geometry/smooth';
 import type { Product } from '../model/product';
 import { marbling } from './marbling';
@@ -32,10 +32,8 @@ const PAINTED: { [K in Paint['kind']]: (paint: Extract<Paint, { kind: K }>, on: 
   product: (_paint, { own }) => ({ pigmentAt: () => own, even: true }),
   blend: (paint, { frame, product }) => {
     const steps = Array.from({ length: STEPS + 1 }, (_, i) => blendAt(paint, i / STEPS, product));
-    return {
-      pigmentAt: (x, y) => steps[Math.round(runShare(paint, frame, x, y) * STEPS)]!,
-      even: false,
-    };
+    const shareAt = runShare(paint, frame);
+    return { pigmentAt: (x, y) => steps[Math.round(shareAt(x, y) * STEPS)]!, even: false };
   },
   shimmer: (paint, { own }) => {
     const shareAt = shimmerAt(paint);
@@ -85,9 +83,9 @@ function drawnTogether({ S, K }: Pigment, share: number): Pigment {
 }
 
 /** How far along its run a point of the nail lies, 0–1. */
-export function runShare({ direction, mirror }: Run, frame: NailFrame, x: number, y: number): number {
-  const share = direction === 'along' ? y / along_mm(frame, 2) : 0.5 + ((mirror ? -1 : 1) * x) / frame.arc_mm;
-  return Math.max(0, Math.min(1, share));
+export function runShare({ direction, mirror }: Run, frame: NailFrame): (x: number, y: number) => number {
+  const way = wayShare(frame, direction, mirror ? -1 : 1);
+  return (x, y) => Math.max(0, Math.min(1, way(x, y)));
 }
 
 /** The blended pigment at a share of the run: each colour weighted by its distance to its neighbours. */

@@ -5,13 +5,17 @@ import { contextOf } from '@/core/compile/prepare';
 import { onNail, type Fitting } from '@/core/craft/context';
 import type { Point } from '@/core/geometry/frame';
 import { fitted } from '@/core/geometry/lines';
+import { limitsOf } from '@/core/model/limits';
 import type { Region } from '@/core/regions';
+import { paths } from '@/core/regions/paths';
 import { drawnSpot, MOST_POINTS } from '@/core/regions/drawnPoints';
 import { FigureInput } from '../kit/Inputs';
 import { useStudioStore } from '../studio/studio';
 import { usePen } from './usePen';
 import { WAVER_MM } from './waver';
 import classes from './DesignView.module.css';
+
+const WIDTH = limitsOf(paths.schema, 'paths.width_mm');
 
 type Paths = Extract<Region, { kind: 'paths' }>;
 
@@ -42,10 +46,7 @@ export function DrawPaths({
     <div className={classes.wide}>
       <FigureInput
         label="Lines"
-        unit="mm"
-        min={0.05}
-        max={15}
-        step={0.05}
+        {...WIDTH}
         value={width_mm}
         onChange={(next, gesture) =>
           onChange(

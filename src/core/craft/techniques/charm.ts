@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { lowerFirst } from '../../model/letters';
+import { limitsOf } from '../../model/limits';
 import { rounded } from '../../model/rounded';
 import { CHARM_SHAPES } from '../../model/charmShapes';
 import { Across, Along, Colour, mm, Words, Turn } from '../../model/primitives';
@@ -33,6 +34,8 @@ const schema = z.strictObject({
   bedding: z.enum(Object.keys(HOLDINGS) as [HoldingName, ...HoldingName[]]),
 });
 type Charm = z.infer<typeof schema>;
+const WIDTH = limitsOf(schema, 'width_mm');
+const LENGTH = limitsOf(schema, 'length_mm');
 
 function layCharm(element: Charm, context: NailContext): PlacedPiece {
   return layPiece(element, element, context, {
@@ -119,7 +122,7 @@ export const charm = defineTechnique({
     onPart(
       // A ready-made charm cannot be drawn larger.
       bodyHandles(
-        { ...element, words: element.words, scale: 1, least_mm: 0.3, most_mm: [30, 40] },
+        { ...element, words: element.words, scale: 1, least_mm: WIDTH.min, most_mm: [WIDTH.max, LENGTH.max] },
         onNail(context, element),
         'fixed',
       ),

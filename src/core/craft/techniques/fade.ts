@@ -4,7 +4,7 @@ import { ART_FAMILIES, artFilm } from '../artFilm';
 import { placeOf } from '../context';
 import { partHandles } from '../partHandles';
 import { Fade, FADE_FIELDS, fadeHandles, fadeOn, FRESH_FADE } from '../fadeOut';
-import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
+import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, twoColours } from '../technique';
 
 const schema = z.strictObject({ ...FILM_BASE, kind: z.literal('fade'), product: Id, fade: Fade });
 
@@ -24,7 +24,7 @@ export const fade = defineTechnique({
     id,
     kind: 'fade' as const,
     ...FRESH_FILM,
-    product: pick({ families: ['gel-colour'], shows: true, beside: pick({ families: ['gel-colour'] }) }),
+    product: twoColours(pick)[1],
     fade: FRESH_FADE,
   }),
   handles: (element, context) => [...fadeHandles(element, context), ...partHandles(element, context)],

@@ -22,6 +22,7 @@ import {
   seatField,
   smileFields,
   type PickProduct,
+  twoColours,
 } from '../technique';
 
 const schema = z.strictObject({
@@ -67,11 +68,7 @@ export const french = defineTechnique({
     ...FRESH_PAINTED,
     ...FRESH_SEAT,
     smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 },
-    product: pick({
-      families: ['gel-colour'],
-      shows: true,
-      beside: pick({ families: ['gel-colour'] }),
-    }),
+    product: twoColours(pick)[1],
     passes: 'cover' as const,
     liner: freshLiner(pick),
   }),

@@ -20,6 +20,8 @@ import {
 } from '../technique';
 import { OWN_TACK, type Ways } from '../ways';
 
+const MOST_COVER_UM = 1500;
+
 const schema = z.strictObject({
   ...FILM_BASE,
   kind: z.literal('glitter'),
@@ -35,7 +37,7 @@ const schema = z.strictObject({
   /** Patted on a sticky layer of their own; otherwise on that of what lies below. */
   tack: z.boolean(),
   /** Clear laid over them, so that nothing is felt; 0 leaves them open. */
-  cover_um: um(0, 1500),
+  cover_um: um(0, MOST_COVER_UM),
 });
 type Glitter = z.infer<typeof schema>;
 
@@ -45,7 +47,7 @@ const DENSE_PER_CM2 = 1500;
 const ways: Ways<Glitter> = {
   ...OWN_TACK,
   'thicker-clear': (_element, { cap_um }) =>
-    cap_um > 1500
+    cap_um > MOST_COVER_UM
       ? []
       : [{ words: `Lay ${cap_um} µm of clear over the grains`, options: { cover_um: cap_um } }],
 };

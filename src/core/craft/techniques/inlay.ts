@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { limitsOf } from '../../model/limits';
 import { counted } from '../../model/letters';
 import { Across, Along, Colour, Id, mm, share, Turn, um } from '../../model/primitives';
 import { beadShare } from '../../geometry/bead';
@@ -32,6 +33,9 @@ const Piece = z.strictObject({
   shape: z.enum(['sliver', 'leaf']),
   metallic: z.boolean(),
 });
+
+const WIDTH = limitsOf(Piece, 'width_mm');
+const LENGTH = limitsOf(Piece, 'length_mm');
 
 const MOST_PIECES = 60;
 /** Where a piece from the shelf is laid at first. */
@@ -337,8 +341,8 @@ export const inlay = defineTechnique({
             id: `piece-${i}`,
             words: `piece ${i + 1}`,
             scale: scaleOn(context.frame, element),
-            least_mm: 0.2,
-            most_mm: [20, 30],
+            least_mm: LENGTH.min,
+            most_mm: [WIDTH.max, LENGTH.max],
           },
           onNail(context, element),
         ),

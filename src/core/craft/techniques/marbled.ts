@@ -9,7 +9,15 @@ import { passesOf } from '../drafts';
 import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
 import { FAMILIES, type Laid } from '../families';
-import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
+import {
+  defineTechnique,
+  FILM_BASE,
+  FILM_FIELDS,
+  FILM_SEATS,
+  FRESH_FILM,
+  numberField,
+  twoColours,
+} from '../technique';
 import type { Ways } from '../ways';
 
 const MOST_PARTS = 6;
@@ -86,8 +94,7 @@ export const marbled = defineTechnique({
     ...FILM_FIELDS,
   ],
   fresh: (id, pick) => {
-    const first = pick({ families: ['gel-colour'] });
-    const second = pick({ families: ['gel-colour'], shows: true, beside: first });
+    const [first, second] = twoColours(pick);
     return {
       id,
       kind: 'marbled' as const,

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { mostOf } from '../../model/extent';
 import type { ProductFamily } from '../../model/product';
+import { wayShare } from '../../geometry/frame';
 import { rounded } from '../../model/rounded';
 import { count, Id, share } from '../../model/primitives';
 import { isMirrored, placeOf, sideOf, type NailContext } from '../context';
@@ -8,7 +9,15 @@ import { partHandles } from '../partHandles';
 import { artFilm } from '../artFilm';
 import { coatOf, slowestOf } from '../cure';
 import { type Handle } from '../../regions/handle';
-import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
+import {
+  defineTechnique,
+  FILM_BASE,
+  FILM_FIELDS,
+  FILM_SEATS,
+  FRESH_FILM,
+  numberField,
+  twoColours,
+} from '../technique';
 
 /** What is brushed, dragged or beaded into each other. */
 const BLENDED: readonly ProductFamily[] = [
@@ -80,8 +89,7 @@ export const ombre = defineTechnique({
     ...FILM_FIELDS,
   ],
   fresh: (id, pick) => {
-    const first = pick({ families: ['gel-colour'] });
-    const second = pick({ families: ['gel-colour'], shows: true, beside: first });
+    const [first, second] = twoColours(pick);
     return {
       id,
       kind: 'ombre' as const,
@@ -171,8 +179,8 @@ function stopHandle(element: Ombre, i: number, at: number, context: NailContext)
       : { x: side * (at - 0.5) * frame.arc_mm, y: frame.bed_mm * 0.7 },
     says: `${name} at ${Math.round(at * 100)} %`,
     move: ({ x, y }) => {
-      const share = along ? y / frame.length_mm : 0.5 + (side * x) / frame.arc_mm;
-      const next = Math.max(least, Math.min(most, Math.round(share * 1000) / 1000));
+      const at = wayShare(frame, element.direction, side)(x, y);
+      const next = Math.max(least, Math.min(most, rounded(at, 3)));
       return { ...element, stops: element.stops.map((stop, k) => (k === i ? { ...stop, at: next } : stop)) };
     },
   };

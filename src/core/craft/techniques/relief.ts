@@ -51,10 +51,10 @@ const SUGAR = {
 } as const;
 
 const ways: Ways<Relief> = {
-  'lie-lower': ({ height_um, layers }) =>
+  'lie-lower': ({ height_um }) =>
     [0.7, 0.5].map((share) => {
       const next = Math.round((height_um * share) / 10) * 10;
-      return { words: `Build it ${next} µm high`, options: { height_um: next, layers } };
+      return { words: `Build it ${next} µm high`, options: { height_um: next } };
     }),
   'cures-through': ({ layers }) =>
     [layers + 1, layers + 2]

@@ -85,9 +85,9 @@ function samples(nail: NailCase, last: Operation): { x: number; y: number; produ
     return points.map((cell) => ({ x: field.grid.x[cellX(cell)]!, y: field.grid.y[cellY(cell)]!, product }));
   }
   // Each colour of a blend is judged at its own place.
+  const shareAt = runShare(run, field.frame);
   return run.stops.flatMap((stop) => {
-    const share = (cell: number) =>
-      runShare(run, field.frame, field.grid.x[cellX(cell)]!, field.grid.y[cellY(cell)]!);
+    const share = (cell: number) => shareAt(field.grid.x[cellX(cell)]!, field.grid.y[cellY(cell)]!);
     const near = cells.filter((cell) => Math.abs(share(cell) - stop.at) < 0.04).slice(0, 4);
     const product = context.product(stop.product);
     return near.map((cell) => ({ x: field.grid.x[cellX(cell)]!, y: field.grid.y[cellY(cell)]!, product }));
