@@ -5,9 +5,11 @@ import { join } from 'node:path';
 import { installChromium, installPackages, root } from './machine.mjs';
 
 /**
- * The whole check: format, lint, types, layering, unit and browser tests; closes with the seconds of each part and
- * how many passed and failed. What does not need the whole machine runs side by side.
+ * The check: format, lint, types, layering, unit and browser tests; closes with the seconds of each part and how many
+ * passed and failed. What does not need the whole machine runs side by side. Of the browser tests the main journey of
+ * each view is run, with `--whole` every one.
  */
+const whole = process.argv.includes('--whole');
 const began = Date.now();
 installPackages();
 installChromium();
@@ -77,15 +79,26 @@ async function statics() {
 }
 
 const unit = () =>
-  counted('unit tests', ['jest', '--json', `--outputFile=${jestReport}`], jestReport, (report) => ({
-    passed: report.numPassedTests,
-    failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
-  }));
+  counted(
+    'unit tests',
+    ['jest', '--config=jest.shared.config.mjs', '--json', `--outputFile=${jestReport}`],
+    jestReport,
+    (report) => ({
+      passed: report.numPassedTests,
+      failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+    }),
+  );
 
 const browser = (words, project) =>
   counted(
     words,
-    ['playwright', 'test', `--project=${project}`, '--reporter=list,json'],
+    [
+      'playwright',
+      'test',
+      `--project=${project}`,
+      '--reporter=list,json',
+      ...(whole ? [] : ['--grep=@each']),
+    ],
     browserReport,
     (report) => ({ passed: report.stats.expected, failed: report.stats.unexpected + report.stats.flaky }),
     { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport }, live: true },

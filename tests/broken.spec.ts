@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { consoleFaults, goTo, noViolations, openDemo, planned, titleOf } from './helpers';
+import { consoleFaults, EACH, goTo, noViolations, openDemo, planned, titleOf } from './helpers';
 
 declare global {
   interface Window {
@@ -62,43 +62,45 @@ test('a worker that does not load: every view says that there is no plan, and tr
   await expect(page.getByRole('article')).toContainText('Sanitise');
 });
 
-test('a planner that breaks down later: the old figures are greyed, the change is kept, and it recovers', async ({
-  page,
-}) => {
-  await withFate(page, 'well');
-  await openDemo(page, 'Curtain Up', 'Card');
-  await expect(page.getByTestId('plan-sum')).toHaveAttribute('data-searched', '1');
-  const print = page.getByRole('button', { name: 'Print' });
-  await expect(print).toBeEnabled();
+test(
+  'a planner that breaks down later: the old figures are greyed, the change is kept, and it recovers',
+  EACH,
+  async ({ page }) => {
+    await withFate(page, 'well');
+    await openDemo(page, 'Curtain Up', 'Card');
+    await expect(page.getByTestId('plan-sum')).toHaveAttribute('data-searched', '1');
+    const print = page.getByRole('button', { name: 'Print' });
+    await expect(print).toBeEnabled();
 
-  await setFate(page, 'missing');
-  await page.evaluate(() =>
-    window.hired.forEach((one) => {
-      one.terminate();
-      one.dispatchEvent(new ErrorEvent('error', { message: 'it ran out of memory' }));
-    }),
-  );
-  // Something that the plan is made of.
-  await goTo(page, 'Design');
-  await page.keyboard.press('1');
-  await page.keyboard.press('e');
-  await goTo(page, 'Card');
-  await expect(failed(page)).toContainText('What is shown greyed is from before');
-  await expect(page.getByTestId('plan-sum')).toContainText('before · not planned');
-  // An old card is not to be worked from.
-  await expect(print).toBeDisabled();
-  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+    await setFate(page, 'missing');
+    await page.evaluate(() =>
+      window.hired.forEach((one) => {
+        one.terminate();
+        one.dispatchEvent(new ErrorEvent('error', { message: 'it ran out of memory' }));
+      }),
+    );
+    // Something that the plan is made of.
+    await goTo(page, 'Design');
+    await page.keyboard.press('1');
+    await page.keyboard.press('e');
+    await goTo(page, 'Card');
+    await expect(failed(page)).toContainText('What is shown greyed is from before');
+    await expect(page.getByTestId('plan-sum')).toContainText('before · not planned');
+    // An old card is not to be worked from.
+    await expect(print).toBeDisabled();
+    await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
 
-  await setFate(page, 'well');
-  await goTo(page, 'Design');
-  await page.keyboard.press('d');
-  await goTo(page, 'Card');
-  await expect(failed(page)).toHaveCount(0);
-  await expect(page.getByTestId('plan-sum')).toHaveAttribute('data-planning', 'fresh');
-  await expect(print).toBeEnabled();
-  await titleOf(page).fill('Curtain Up again');
-  await expect(page.getByRole('heading', { name: 'Curtain Up again', level: 2 })).toBeVisible();
-});
+    await setFate(page, 'well');
+    await goTo(page, 'Design');
+    await page.keyboard.press('d');
+    await goTo(page, 'Card');
+    await expect(failed(page)).toHaveCount(0);
+    await expect(page.getByTestId('plan-sum')).toHaveAttribute('data-planning', 'fresh');
+    await expect(print).toBeEnabled();
+    await titleOf(page).fill('Curtain Up again');
+    await expect(page.getByRole('heading', { name: 'Curtain Up again', level: 2 })).toBeVisible();
+  },
+);
 
 test('a planner that throws at every question is told by what it says', async ({ page }) => {
   await withFate(page, 'throwing');

@@ -1,60 +1,62 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { goTo, noViolations } from './helpers';
+import { EACH, goTo, noViolations } from './helpers';
 
-test('a client is made, measured by keyboard, kept by day, and her next set begins with it', async ({
-  page,
-}) => {
-  await page.goto('/');
-  await page.getByRole('link', { name: 'Clients' }).click();
-  await expect(page.getByText('Nobody yet.')).toBeVisible();
-  await page.getByRole('button', { name: 'New client' }).click();
-  await page.getByRole('textbox', { name: 'Name' }).fill('Robin Vale');
-  await page.getByRole('textbox', { name: 'Not on these hands' }).fill('No bonding glue');
-  await expect(page.getByRole('link', { name: /Robin Vale/ })).toContainText('no set yet');
-  await noViolations(page);
+test(
+  'a client is made, measured by keyboard, kept by day, and her next set begins with it',
+  EACH,
+  async ({ page }) => {
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Clients' }).click();
+    await expect(page.getByText('Nobody yet.')).toBeVisible();
+    await page.getByRole('button', { name: 'New client' }).click();
+    await page.getByRole('textbox', { name: 'Name' }).fill('Robin Vale');
+    await page.getByRole('textbox', { name: 'Not on these hands' }).fill('No bonding glue');
+    await expect(page.getByRole('link', { name: /Robin Vale/ })).toContainText('no set yet');
+    await noViolations(page);
 
-  // A set for them, measured by keyboard alone.
-  await page.getByRole('button', { name: 'New set', exact: true }).click();
-  await expect(page.getByRole('combobox', { name: 'For whom' })).toHaveValue(/client/);
-  await expect(page.getByText('No bonding glue')).toBeVisible();
-  await page.getByRole('textbox', { name: 'Left thumb, width' }).focus();
-  await page.keyboard.type('15.5');
-  await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Keep these measures on the card' }).click();
-  await page.getByRole('link', { name: 'The card' }).click();
-  await expect(page.getByRole('cell', { name: '15.5' })).toBeVisible();
+    // A set for them, measured by keyboard alone.
+    await page.getByRole('button', { name: 'New set', exact: true }).click();
+    await expect(page.getByRole('combobox', { name: 'For whom' })).toHaveValue(/client/);
+    await expect(page.getByText('No bonding glue')).toBeVisible();
+    await page.getByRole('textbox', { name: 'Left thumb, width' }).focus();
+    await page.keyboard.type('15.5');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Keep these measures on the card' }).click();
+    await page.getByRole('link', { name: 'The card' }).click();
+    await expect(page.getByRole('cell', { name: '15.5' })).toBeVisible();
 
-  // The next one begins with these measures.
-  await page.getByRole('button', { name: /New set with the measures of/ }).click();
-  await expect(page.getByRole('textbox', { name: 'Left thumb, width' })).toHaveValue('15.5');
-  await page.getByRole('link', { name: 'The card' }).click();
-  await expect(page.getByRole('link', { name: /^Set of/ })).toHaveCount(2);
+    // The next one begins with these measures.
+    await page.getByRole('button', { name: /New set with the measures of/ }).click();
+    await expect(page.getByRole('textbox', { name: 'Left thumb, width' })).toHaveValue('15.5');
+    await page.getByRole('link', { name: 'The card' }).click();
+    await expect(page.getByRole('link', { name: /^Set of/ })).toHaveCount(2);
 
-  // What leaves with the set says nothing of the client.
-  await page
-    .getByRole('link', { name: /^Set of/ })
-    .first()
-    .click();
-  const coming = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export' }).click();
-  const text = readFileSync((await (await coming).path())!, 'utf8');
-  expect(text).toContain('"width_mm": 15.5');
-  for (const word of ['Robin', 'bonding', 'client-']) expect(text).not.toContain(word);
+    // What leaves with the set says nothing of the client.
+    await page
+      .getByRole('link', { name: /^Set of/ })
+      .first()
+      .click();
+    const coming = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Export' }).click();
+    const text = readFileSync((await (await coming).path())!, 'utf8');
+    expect(text).toContain('"width_mm": 15.5');
+    for (const word of ['Robin', 'bonding', 'client-']) expect(text).not.toContain(word);
 
-  // The card goes, and comes back as it was.
-  await page.goto('/clients');
-  await page.getByRole('button', { name: 'More for Robin Vale' }).click();
-  await page.getByRole('menuitem', { name: 'Remove the card' }).click();
-  await expect(
-    page.getByText('The card of Robin Vale is gone. The 2 sets made for them stay.'),
-  ).toBeVisible();
-  await page.getByRole('button', { name: 'Put it back' }).click();
-  await page.getByRole('link', { name: /Robin Vale/ }).click();
-  await expect(page.getByRole('textbox', { name: 'Not on these hands' })).toHaveValue('No bonding glue');
-  await page.reload();
-  await expect(page.getByRole('cell', { name: '15.5' })).toBeVisible();
-});
+    // The card goes, and comes back as it was.
+    await page.goto('/clients');
+    await page.getByRole('button', { name: 'More for Robin Vale' }).click();
+    await page.getByRole('menuitem', { name: 'Remove the card' }).click();
+    await expect(
+      page.getByText('The card of Robin Vale is gone. The 2 sets made for them stay.'),
+    ).toBeVisible();
+    await page.getByRole('button', { name: 'Put it back' }).click();
+    await page.getByRole('link', { name: /Robin Vale/ }).click();
+    await expect(page.getByRole('textbox', { name: 'Not on these hands' })).toHaveValue('No bonding glue');
+    await page.reload();
+    await expect(page.getByRole('cell', { name: '15.5' })).toBeVisible();
+  },
+);
 
 test('a set is given to a client and taken back in Hands; measures of the card are one step of undo', async ({
   page,

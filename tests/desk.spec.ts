@@ -1,7 +1,17 @@
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import type { SetDocument } from '../src/core/document/document';
-import { drag, drawnAnew, exported, middleOf, noViolations, openDemo, pixels, planned } from './helpers';
+import {
+  drag,
+  drawnAnew,
+  EACH,
+  exported,
+  middleOf,
+  noViolations,
+  openDemo,
+  pixels,
+  planned,
+} from './helpers';
 
 const says = (page: Page) => page.getByTestId('handle-says');
 const handle = (page: Page, id: string) => page.getByTestId(`handle-${id}`);
@@ -56,33 +66,35 @@ test('a piece is put exactly where it belongs: dragged, then nudged by arrows; e
   expect((await exported(page)).text).toBe(before);
 });
 
-test('a smile line follows the hand, says its figures meanwhile, and goes back at Escape', async ({
-  page,
-}) => {
-  await openDemo(page, 'Curtain Up');
-  await page.getByRole('button', { name: 'Keep this look open' }).click();
-  await page.keyboard.press('4');
-  // What is pinned stays open; the nail wears something else, and says so.
-  await expect(page.getByText('Wears Proscenium; Ticket stubs is open.')).toBeVisible();
-  await expect(handle(page, 'piece-0')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Keep this look open' }).click();
-  const rise = page.getByRole('textbox', { name: 'Rise, mm' });
-  await expect(rise).toHaveValue('0.6');
-  const drop = await dragBy(page, 'smile-middle', 0, 1.5);
-  await expect(says(page)).toContainText(/rise 2\.\d, depth 2\.6/);
-  await page.keyboard.press('Escape');
-  await drop();
-  await expect(rise).toHaveValue('0.6');
-  const again = await dragBy(page, 'smile-middle', 3, 1.5);
-  await again();
-  await expect(rise).not.toHaveValue('0.6');
-  const look = await pixels(page, 'left-index');
-  // A drag that ends far outside leaves a smile line within what one can be.
-  const out = await dragBy(page, 'smile-left', -30, 60);
-  await out();
-  await drawnAnew(page, 'left-index', look);
-  await expect(page.getByRole('textbox', { name: 'Depth, mm' })).toHaveValue('0');
-});
+test(
+  'a smile line follows the hand, says its figures meanwhile, and goes back at Escape',
+  EACH,
+  async ({ page }) => {
+    await openDemo(page, 'Curtain Up');
+    await page.getByRole('button', { name: 'Keep this look open' }).click();
+    await page.keyboard.press('4');
+    // What is pinned stays open; the nail wears something else, and says so.
+    await expect(page.getByText('Wears Proscenium; Ticket stubs is open.')).toBeVisible();
+    await expect(handle(page, 'piece-0')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Keep this look open' }).click();
+    const rise = page.getByRole('textbox', { name: 'Rise, mm' });
+    await expect(rise).toHaveValue('0.6');
+    const drop = await dragBy(page, 'smile-middle', 0, 1.5);
+    await expect(says(page)).toContainText(/rise 2\.\d, depth 2\.6/);
+    await page.keyboard.press('Escape');
+    await drop();
+    await expect(rise).toHaveValue('0.6');
+    const again = await dragBy(page, 'smile-middle', 3, 1.5);
+    await again();
+    await expect(rise).not.toHaveValue('0.6');
+    const look = await pixels(page, 'left-index');
+    // A drag that ends far outside leaves a smile line within what one can be.
+    const out = await dragBy(page, 'smile-left', -30, 60);
+    await out();
+    await drawnAnew(page, 'left-index', look);
+    await expect(page.getByRole('textbox', { name: 'Depth, mm' })).toHaveValue('0');
+  },
+);
 
 test('one nail has its fade otherwise; as the look has it again in one press', async ({ page }) => {
   await openDemo(page, 'Curtain Up');

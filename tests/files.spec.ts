@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { curtainUp } from '../src/core/demo/curtainUp';
 import { writeSetText } from '../src/core/document/parse';
-import { noViolations, openDemo, planned, titleOf } from './helpers';
+import { EACH, noViolations, openDemo, planned, titleOf } from './helpers';
 
 const good = () =>
   JSON.parse(writeSetText(curtainUp())) as Record<string, unknown> & {
@@ -119,7 +119,7 @@ test('two tabs on one set: the other follows, and a clash waits for a choice', a
   }
 });
 
-test('sets are copied, removed, put back and restored', async ({ page }) => {
+test('sets are copied, removed, put back and restored', EACH, async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'More for Matinée' }).click();
   await page.getByRole('menuitem', { name: 'Make a copy' }).click();

@@ -5,6 +5,9 @@ import { DEMO_SETS } from '../src/core/demo';
 
 const DEMO = new Map(DEMO_SETS.map(({ id, make }) => [make().title, id]));
 
+/** Marks what `npm test` runs of the browser tests: the main journey of each view. The rest is of `npm run test:whole`. */
+export const EACH = { tag: '@each' };
+
 /** Goes to a view of a demo set in a fresh browser and waits until it is planned and drawn. */
 export async function openDemo(page: Page, title: string, view = 'Design'): Promise<void> {
   await page.goto(`/set/${DEMO.get(title)}/${addressOf(view)}`);
@@ -87,11 +90,18 @@ export async function middleOf(page: Page, testId: string): Promise<{ x: number;
 }
 
 /** Nothing on the page that keeps anybody out. */
-export async function noViolations(page: Page, within?: string): Promise<void> {
-  const axe = new AxeBuilder({ page });
-  if (within) axe.include(within);
+export async function noViolations(page: Page, axe = new AxeBuilder({ page })): Promise<void> {
   const { violations } = await axe.analyze();
   expect(violations.map((one) => [one.id, ...one.nodes.map((node) => node.html)])).toEqual([]);
+}
+
+/** The same in light colours and in dark ones, where only what rests on colour can be otherwise. */
+export async function noViolationsInEither(page: Page): Promise<void> {
+  await page.emulateMedia({ colorScheme: 'light' });
+  await noViolations(page);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  const colours = new AxeBuilder({ page }).withRules(['color-contrast', 'link-in-text-block']);
+  await noViolations(page, colours);
 }
 
 /** Every fault that the page tells the browser's console, as it comes. */

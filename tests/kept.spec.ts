@@ -1,16 +1,20 @@
 import { expect, test } from '@playwright/test';
-import { openDemo, planned, titleOf } from './helpers';
+import { EACH, openDemo, planned, titleOf } from './helpers';
 
-test('an edit right before a reload is kept, and so is what was typed and not left', async ({ page }) => {
-  await openDemo(page, 'Matinée');
-  for (let i = 1; i <= 10; i += 1) {
-    await titleOf(page).fill(`Edit ${i}`);
-    // Every second time the field is not left.
-    if (i % 2 === 0) await titleOf(page).press('Enter');
-    await page.reload();
-    await expect(titleOf(page)).toHaveValue(`Edit ${i}`);
-  }
-});
+test(
+  'an edit right before a reload is kept, and so is what was typed and not left',
+  EACH,
+  async ({ page }) => {
+    await openDemo(page, 'Matinée');
+    for (let i = 1; i <= 10; i += 1) {
+      await titleOf(page).fill(`Edit ${i}`);
+      // Every second time the field is not left.
+      if (i % 2 === 0) await titleOf(page).press('Enter');
+      await page.reload();
+      await expect(titleOf(page)).toHaveValue(`Edit ${i}`);
+    }
+  },
+);
 
 test('an edit right before the tab is killed is kept, undo included', async ({ page, context }) => {
   await openDemo(page, 'Matinée');

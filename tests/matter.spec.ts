@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { exported, goTo, noViolations, openDemo, planned } from './helpers';
+import { EACH, exported, goTo, noViolations, openDemo, planned } from './helpers';
 
 /** A look of its own with one colour, put on the left middle finger. */
 async function newLook(page: Parameters<typeof openDemo>[0], colour: string): Promise<void> {
@@ -13,22 +13,24 @@ const add = async (page: Parameters<typeof openDemo>[0], kind: string) => {
   await page.getByTestId(`add-${kind}`).click();
 };
 
-test('grains, leaf and relief go on a nail from the tray; nothing stops it, and the card says each', async ({
-  page,
-}) => {
-  await openDemo(page, 'Matinée');
-  await newLook(page, 'Night blue');
-  for (const kind of ['glitter', 'sheets', 'relief']) await add(page, kind);
-  await planned(page);
-  await noViolations(page);
-  await expect(page.getByTestId('plan-sum')).toContainText('Nothing stops it');
-  await goTo(page, 'Card');
-  const card = page.getByRole('article');
-  await expect(card).toContainText('Pat hexagon glitter on, thinning out');
-  await expect(card).toContainText('Brush the loose grains off');
-  await expect(card).toContainText('Lay torn leaf on and press it flat');
-  await expect(card).toContainText('raised lines');
-});
+test(
+  'grains, leaf and relief go on a nail from the tray; nothing stops it, and the card says each',
+  EACH,
+  async ({ page }) => {
+    await openDemo(page, 'Matinée');
+    await newLook(page, 'Night blue');
+    for (const kind of ['glitter', 'sheets', 'relief']) await add(page, kind);
+    await planned(page);
+    await noViolations(page);
+    await expect(page.getByTestId('plan-sum')).toContainText('Nothing stops it');
+    await goTo(page, 'Card');
+    const card = page.getByRole('article');
+    await expect(card).toContainText('Pat hexagon glitter on, thinning out');
+    await expect(card).toContainText('Brush the loose grains off');
+    await expect(card).toContainText('Lay torn leaf on and press it flat');
+    await expect(card).toContainText('raised lines');
+  },
+);
 
 test('glitter on what has no tack is told, and takes its own from the finding', async ({ page }) => {
   await openDemo(page, 'Matinée');

@@ -9,6 +9,7 @@ import { matinee } from '../src/core/demo/matinee';
 import { understudy } from '../src/core/demo/understudy';
 import { writeSetText } from '../src/core/document/parse';
 import { setAtEveryLimit } from '../src/core/testing/sets';
+import { EACH } from './helpers';
 
 /* A server of its own, so that what it holds in memory can be read and nothing else asks of it. */
 const PORT = 4311;
@@ -82,7 +83,7 @@ const plan = (set = matinee()) => asked('POST', '/api/plan', writeSetText(set));
 const memory_MB = () =>
   Math.round(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))![1]) / 1024);
 
-test('every route answers with its headers', async () => {
+test('every route answers with its headers', EACH, async () => {
   for (const path of [
     '/',
     '/shelf',
@@ -118,7 +119,7 @@ test('every route answers with its headers', async () => {
   }
 });
 
-test('other methods are told the right one, other kinds of content are refused', async () => {
+test('other methods are told the right one, other kinds of content are refused', EACH, async () => {
   for (const method of ['GET', 'PUT', 'PATCH', 'DELETE', 'OPTIONS', 'HEAD']) {
     const { status, headers } = await asked(method, '/api/plan');
     expect([method, status, headers.allow]).toEqual([method, 405, 'POST']);

@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { drawnAnew, noViolations, openDemo, pixels, titleOf } from './helpers';
+import { drawnAnew, EACH, noViolations, openDemo, pixels, titleOf } from './helpers';
 
-test('a colour from the shelf, and one of the artist’s own, on a nail', async ({ page }) => {
+test('a colour from the shelf, and one of the artist’s own, on a nail', EACH, async ({ page }) => {
   await openDemo(page, 'Matinée');
   await page.keyboard.press('2');
   const before = await pixels(page, 'left-ring');

@@ -1,6 +1,6 @@
 import { expect, test, type Dialog, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { exported, noViolations, openDemo, planned, titleOf } from './helpers';
+import { EACH, exported, noViolations, openDemo, planned, titleOf } from './helpers';
 
 declare global {
   interface Window {
@@ -113,7 +113,7 @@ test('what cannot be kept is told wherever it is asked for, and so is what nobod
   await noViolations(page);
 });
 
-test('a disk without room is told, held back, tried again; export holds all', async ({ page }) => {
+test('a disk without room is told, held back, tried again; export holds all', EACH, async ({ page }) => {
   await mayBeFull(page);
   await page.goto('/');
   await page.getByRole('heading', { name: 'Matinée' }).click();

@@ -1,6 +1,6 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import type { SetDocument } from '../src/core/document/document';
-import { exported } from './helpers';
+import { EACH, exported } from './helpers';
 
 /**
  * One wish, from an empty store to a set that nothing stops: a client, ten widths, medium almond tips for all, two own
@@ -35,7 +35,7 @@ async function granted(page: Page): Promise<void> {
   expect(Object.values(set.nails).every((nail) => nail.build === build.id)).toBe(true);
 }
 
-test('the wish by pointer takes at most 95 actions', async ({ page }) => {
+test('the wish by pointer takes at most 95 actions', EACH, async ({ page }) => {
   let actions = 0;
   const count = (more: number) => (actions += more);
   const press = async (what: Locator) => {

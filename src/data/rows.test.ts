@@ -14,6 +14,7 @@ import { addSet, foldLeft, openSet, watchSets } from './sets';
 import { stockOnce, watchShelf } from './shelf';
 import { editedDemo, restoreDemo, seedOnce } from './starting';
 import { stockSuppliesOnce, watchSupplies } from './supplies';
+import { runs } from '@/core/testing/runs';
 import { ownPractice } from './asked';
 
 const NAMES = Object.keys(TABLES) as TableName[];
@@ -122,7 +123,7 @@ describe('one bad row is one bad row', () => {
         const again = await openSet(DEMO);
         expect(again.ok).toBe(true);
       }),
-      { numRuns: 40 },
+      { numRuns: runs(12, 40) },
     );
   }, 600_000);
 

@@ -48,7 +48,7 @@ describe('packing', () => {
           });
         });
       }),
-      { numRuns: runs(16, 40) },
+      { numRuns: runs(8, 40) },
     );
   });
 

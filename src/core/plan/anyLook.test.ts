@@ -117,7 +117,7 @@ describe('any look, listed in any order', () => {
           if (finding.severity === 'stop') expect(listed).toContain(finding.element);
         }
       }),
-      { numRuns: runs(80, 200) },
+      { numRuns: runs(50, 200) },
     );
   });
 
@@ -130,7 +130,7 @@ describe('any look, listed in any order', () => {
         const { operations } = compileNail(one, name);
         expect(operations[operations.length - 1]!.verb).toBe('oil');
       }),
-      { numRuns: runs(30, 60) },
+      { numRuns: runs(20, 60) },
     );
   });
 

@@ -33,7 +33,7 @@ describe('sittings, by a checker of their own', () => {
       'spill-left': 'spill-left',
     };
     let sets = 0;
-    for (let seed = 1; seed <= runs(12, 200); seed += 1) {
+    for (let seed = 1; seed <= runs(8, 200); seed += 1) {
       const set = randomSet(chance(900 + seed));
       set.edits = [];
       const plan = planSet(set, { effort: { iterations: 600 }, fixes: false });

@@ -263,7 +263,7 @@ describe('any sitting', () => {
         checkFeasible(p, schedule);
         expect(schedule.total_s).toBeGreaterThanOrEqual(lowerBound_s(p) - 1e-6);
       }),
-      { numRuns: runs(120, 300) },
+      { numRuns: runs(60, 300) },
     );
   });
 
@@ -297,7 +297,7 @@ describe('any sitting', () => {
           }
         }
       }),
-      { numRuns: runs(60, 150) },
+      { numRuns: runs(30, 150) },
     );
   });
 });
@@ -346,7 +346,7 @@ describe('statements across nails', () => {
         }
         expect(schedule.total_s).toBeGreaterThanOrEqual(lowerBound_s(p) - 1e-6);
       }),
-      { numRuns: runs(80, 200) },
+      { numRuns: runs(40, 200) },
     );
   });
 });
