@@ -1,4 +1,5 @@
 import type { CharmShape } from '../model/charmShapes';
+import type { GRAIN_SHAPES } from '../model/grains';
 import type { Profile } from '../geometry/profiles';
 
 /** What can lie on a nail, as plain data: bodies, what films are coloured with, and how matter is laid. */
@@ -57,8 +58,6 @@ export interface Marble {
   seed: number;
   mirror: boolean;
 }
-
-export const GRAIN_SHAPES = ['round', 'hexagon', 'square', 'sliver'] as const;
 
 /** Many small bodies that nobody counts one by one. */
 export interface Grains {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import { faultLine } from '../model/result';
 import type { ShelfItem } from '../model/shelf';
-import { genericShelf, onShelf, recoloured } from '../starter/shelf';
+import { genericShelf, onShelf, recoloured, renamed } from '../starter/shelf';
 import { COLUMNS, readShelfCsv, writeShelfCsv } from './shelfCsv';
 
 const shelf = () => genericShelf().map(onShelf);
@@ -65,6 +65,11 @@ describe('a shelf as CSV', () => {
     ],
     ['too many cells', 'id,name,family\nr,Red,gel-colour,4\n', /^line 2: has 4 cells for 3 columns/],
     ['a negative stock', 'id,name,family,count\nr,Red,gel-colour,-1\n', /^line 2, count: /],
+    [
+      'grains of no size',
+      'id,name,family,grain_shape,grain_colour,grain_metallic,grains_per_cm2\nr,Red,gel-colour,round,#ffffff,true,9\n',
+      /^line 2, grain_mm: /,
+    ],
     ['no day', 'id,name,family,opened_on\nr,Red,gel-colour,last week\n', /^line 2, opened_on: must be a day/],
     [
       'a hundred thousand rows',
@@ -89,7 +94,8 @@ describe('the generic shelf', () => {
     const products = genericShelf();
     expect(products.length).toBeGreaterThanOrEqual(60);
     expect(new Set(products.map((one) => one.id)).size).toBe(products.length);
-    expect(readShelfCsv(writeShelfCsv(products.map(onShelf))).ok).toBe(true);
+    const items = products.map(onShelf);
+    expect(readShelfCsv(writeShelfCsv(items))).toEqual({ ok: true, value: items });
   });
 
   it('gives a product in another colour an id of its own', () => {
@@ -97,5 +103,8 @@ describe('the generic shelf', () => {
     const made = recoloured(product, ' My red! ', '#aa0011', new Set(['my-red']));
     expect(made).toEqual({ ...product, id: 'my-red-2', name: 'My red!', colour: '#aa0011' });
     expect(recoloured(product, '紅', '#aa0011', new Set()).id).toBe('colour');
+    // What is clear stays so when it is only duplicated.
+    const clear = genericShelf().find((one) => one.colour === undefined)!;
+    expect(renamed(clear, 'Another', new Set())).toEqual({ ...clear, id: 'another', name: 'Another' });
   });
 });

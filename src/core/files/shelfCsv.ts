@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { issueFault } from '../document/parse';
 import { append } from '../model/extent';
+import type { PotGrains } from '../model/grains';
 import type { Fault, Result } from '../model/result';
 import { fail, ok } from '../model/result';
 import { ShelfItem } from '../model/shelf';
@@ -25,6 +26,11 @@ export const COLUMNS = [
   'working_s',
   'dry_s',
   'runny',
+  'grain_shape',
+  'grain_mm',
+  'grain_colour',
+  'grain_metallic',
+  'grains_per_cm2',
   'count',
   'price',
   'opened_on',
@@ -40,10 +46,21 @@ const NUMBERS: ReadonlySet<Column> = new Set([
   'open_s',
   'working_s',
   'dry_s',
+  'grain_mm',
+  'grains_per_cm2',
   'count',
   'price',
 ]);
+const SWITCHES: ReadonlySet<Column> = new Set(['runny', 'grain_metallic']);
 const LAMP: readonly Column[] = ['cure_s', 'flash_s', 'depth_um', 'light'];
+/** Grains in the pot: what their fields are called in the file. */
+const GRAINS: Partial<Record<Column, keyof PotGrains>> = {
+  grain_shape: 'shape',
+  grain_mm: 'size_mm',
+  grain_colour: 'colour',
+  grain_metallic: 'metallic',
+  grains_per_cm2: 'per_cm2',
+};
 const OWN: ReadonlySet<Column> = new Set(['count', 'price', 'opened_on']);
 
 /** No shelf holds more. */
@@ -74,6 +91,8 @@ export function cellOf(item: ShelfItem, column: Column): string {
 function valueOf({ product, ...own }: ShelfItem, column: Column): unknown {
   if (OWN.has(column)) return own[column as keyof typeof own];
   if (LAMP.includes(column)) return product.lamp?.[column as 'cure_s'];
+  const grain = GRAINS[column];
+  if (grain) return product.grains?.[grain];
   return product[column as keyof typeof product];
 }
 
@@ -128,8 +147,9 @@ function readRow(cells: readonly string[], columns: readonly Column[], line: num
       if (!/^-?\d+(\.\d+)?$/.test(plain))
         return fail(`line ${line}, ${column}`, `"${text.slice(0, 40)}" is no number`);
       values[column] = Number(plain);
-    } else if (column === 'runny') {
-      if (text !== 'true' && text !== 'false') return fail(`line ${line}, runny`, 'must be true or false');
+    } else if (SWITCHES.has(column)) {
+      if (text !== 'true' && text !== 'false')
+        return fail(`line ${line}, ${column}`, 'must be true or false');
       values[column] = text === 'true';
     } else values[column] = text;
   }
@@ -141,18 +161,33 @@ function readRow(cells: readonly string[], columns: readonly Column[], line: num
     flash_s,
     depth_um,
     light,
+    grain_shape,
+    grain_mm,
+    grain_colour,
+    grain_metallic,
+    grains_per_cm2,
     ...product
   } = values;
+  const grains = {
+    shape: grain_shape,
+    size_mm: grain_mm,
+    colour: grain_colour,
+    metallic: grain_metallic,
+    per_cm2: grains_per_cm2,
+  };
+  const said = (one: object) => Object.values(one).some((value) => value !== undefined);
   const lamp = { cure_s, flash_s, depth_um, ...(light === undefined ? {} : { light }) };
-  const hasLamp = Object.values(lamp).some((value) => value !== undefined);
   const parsed = ShelfItem.safeParse({
-    product: { ...product, ...(hasLamp ? { lamp } : {}) },
+    product: { ...product, ...(said(lamp) ? { lamp } : {}), ...(said(grains) ? { grains } : {}) },
     count,
     price,
     opened_on,
   });
   if (parsed.success) return ok(parsed.data);
   const fault = issueFault(parsed.error.issues[0]!);
-  const column = fault.path.split('.').at(-1);
+  const at = fault.path.split('.').at(-1);
+  const column = fault.path.includes('grains')
+    ? (Object.keys(GRAINS).find((one) => GRAINS[one as Column] === at) ?? at)
+    : at;
   return fail(`line ${line}, ${column}`, fault.message);
 }

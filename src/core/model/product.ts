@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { PotGrains } from './grains';
 import { Colour, count, Id, mm, seconds, Words } from './primitives';
 
 /** Families the craft tells apart; what each leaves behind stands in craft/families.ts. */
@@ -68,6 +69,8 @@ export const Product = z.strictObject({
   coats_to_cover: z.number().min(0.5).max(8).optional(),
   judged_on: z.enum(['card', 'nail']).optional(),
   runny: z.boolean().optional(),
+  /** Glitter or shimmer that is in it. */
+  grains: PotGrains.optional(),
 });
 export type Product = z.infer<typeof Product>;
 

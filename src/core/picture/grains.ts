@@ -22,8 +22,7 @@ const INSIDE: Record<Grains['shape'], (x: number, y: number) => number> = {
  * Grains strewn over a place, each where chance has it: one to a square of a lattice as fine as they are dense, turned and
  * leaning as it fell. The same seed strews the same, on the other hand turned over.
  */
-export function strewn(film: Film, frame: NailFrame, place: number): LayRow {
-  const grains = film.grains!;
+export function strewn(film: Film, grains: Grains, frame: NailFrame, place: number): LayRow {
   const { size_mm, seed, mirror, metallic, shape } = grains;
   const dense = Math.min(MOST_PER_MM, Math.sqrt(grains.per_cm2 / 100));
   const pitch = 1 / Math.max(0.01, dense);

@@ -1,8 +1,11 @@
 import { isStanding, liesInside } from '../craft/bodies';
 import { areaOf, profileOn } from '../craft/area';
+import type { Grains } from '../craft/matter';
 import type { Place } from '../craft/operation';
 import type { NailFrame } from '../geometry/frame';
+import { seedOf } from '../model/chance';
 import { append, leastOf, mostOf } from '../model/extent';
+import type { PotGrains } from '../model/grains';
 import type { Product } from '../model/product';
 import { paintedWith } from '../simulate/paints';
 import { layerCache } from '../simulate/pile';
@@ -41,6 +44,10 @@ const SHOWN: Record<Film['kind'], (film: Film, on: On) => void> = {
     // Powder keeps the gloss of the top it is burnished on.
     if (made?.family !== 'mirror-powder')
       scene.sheens.push({ place: placeOf(film), matte: made?.family === 'top-matte' });
+    if (made?.grains) {
+      const grains = fromPot(film, made, made.grains, scene.pile.length);
+      scene.pile.push(strewn(film, grains, field.frame, placeOf(film)));
+    }
   },
   pieces: (film, { scene }) => {
     const drawn = film.pieces!.map(drawPiece);
@@ -52,7 +59,7 @@ const SHOWN: Record<Film['kind'], (film: Film, on: On) => void> = {
     );
   },
   grains: (film, { field, scene, placeOf }) => {
-    scene.pile.push(strewn(film, field.frame, placeOf(film)));
+    scene.pile.push(strewn(film, film.grains!, field.frame, placeOf(film)));
     // Open grains scatter the lamp; what is laid over them shines again.
     scene.sheens.push({ place: placeOf(film), matte: true });
   },
@@ -89,6 +96,23 @@ export function sceneOf(field: NailField, product: (id: string) => Product, px_p
   for (const film of field.films) SHOWN[film.kind](film, on);
   return scene;
 }
+
+/** The grains of a product as they lie in one film of it: as many as it is thick, each coat's elsewhere. */
+function fromPot(film: Film, { id, coat_um }: Product, grains: PotGrains, nth: number): Grains {
+  const full_um = film.full_um ?? mostOf(film.t_um);
+  return {
+    ...grains,
+    words: '',
+    thickness_um: 0,
+    per_cm2: Math.min(MOST_GRAINS, (grains.per_cm2 * full_um) / (coat_um ?? USUAL_COAT_UM)),
+    seed: seedOf({ id, nth }) % 100_000,
+    mirror: film.place.mirror,
+  };
+}
+
+/** More are no longer told apart. */
+const MOST_GRAINS = 10_000;
+const USUAL_COAT_UM = 50;
 
 /** A coloured film at each of its points: its layer, its metal, and where it is shaped, its height. */
 function coatOf(

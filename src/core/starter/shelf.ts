@@ -1,6 +1,7 @@
 import { FAMILIES } from '../craft/families';
 import { tidyWords } from '../model/primitives';
 import type { Product, ProductFamily } from '../model/product';
+import type { PotGrains } from '../model/grains';
 import type { ShelfItem } from '../model/shelf';
 import { genericKit, lacquer, shade } from './kit';
 
@@ -54,6 +55,13 @@ const METALLIC: readonly (readonly [name: string, colour: string])[] = [
   ['Bronze metallic 74', '#8d6238'],
 ];
 
+/** Clear with glitter in it, and how it lies. */
+const GLITTERS: readonly (readonly [name: string, grains: PotGrains])[] = [
+  ['Gold glitter 81', { shape: 'hexagon', size_mm: 0.3, colour: '#d9b45b', metallic: true, per_cm2: 1100 }],
+  ['Silver dust 82', { shape: 'round', size_mm: 0.1, colour: '#dfe3e8', metallic: true, per_cm2: 5000 }],
+  ['Rose flecks 83', { shape: 'square', size_mm: 0.5, colour: '#cf7f8f', metallic: false, per_cm2: 220 }],
+];
+
 const LACQUERS: readonly (readonly [name: string, colour: string])[] = [
   ['Lacquer white', '#f4f0ea'],
   ['Lacquer nude', '#d9ab95'],
@@ -81,6 +89,14 @@ export function genericShelf(): Product[] {
     ...METALLIC.map(([name, colour]) =>
       shade({ id: idOf(name), name, colour, coats: 2, depth_um: 60, effect: 'metallic' }),
     ),
+    ...GLITTERS.map(([name, grains]): Product => ({
+      id: idOf(name),
+      name,
+      family: 'gel-colour',
+      coat_um: 60,
+      lamp: { cure_s: 60, flash_s: 10, depth_um: 250 },
+      grains,
+    })),
   ];
 }
 
@@ -94,8 +110,7 @@ export function firstOf(family: ProductFamily, taken: ReadonlySet<string>): Prod
   const of = (wanted: ProductFamily) => genericShelf().find((one) => one.family === wanted);
   // The plain kit has no top that is wiped: it begins as the other one.
   const plain = { ...(of(family) ?? of('top-no-wipe')!), family };
-  const { id, name } = recoloured(plain, `New ${FAMILIES[family].words}`, '', taken);
-  return { ...plain, id, name };
+  return renamed(plain, `New ${FAMILIES[family].words}`, taken);
 }
 
 /** A product like another, in another colour and under another name; its id is none of those taken. */
@@ -105,11 +120,16 @@ export function recoloured(
   colour: string,
   taken: ReadonlySet<string>,
 ): Product {
+  return { ...renamed(product, name, taken), colour };
+}
+
+/** A product like another under another name; its id is none of those taken. */
+export function renamed(product: Product, name: string, taken: ReadonlySet<string>): Product {
   const wanted =
     idOf(name)
       .replace(/^-+|-+$/g, '')
       .slice(0, 34) || 'colour';
   let id = wanted;
   for (let n = 2; taken.has(id); n += 1) id = `${wanted}-${n}`;
-  return { ...product, id, name: tidyWords(name) ?? product.name, colour };
+  return { ...product, id, name: tidyWords(name) ?? product.name };
 }

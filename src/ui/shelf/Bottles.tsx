@@ -4,6 +4,7 @@ import { IconCopy } from '@tabler/icons-react';
 import { useState } from 'react';
 import { byColour } from '@/core/colour/order';
 import { FAMILIES } from '@/core/craft/families';
+import type { PotGrains } from '@/core/model/grains';
 import { upperFirst } from '@/core/model/letters';
 import { PRODUCT_FAMILIES, type Product, type ProductFamily } from '@/core/model/product';
 import type { ShelfItem } from '@/core/model/shelf';
@@ -141,6 +142,24 @@ const VESSELS: Record<Vessel, { glass: string; cap: string }> = {
   },
 };
 
+/** Where grains show in a bottle: inside the glass of every one. */
+const SPECKS = [
+  [14, 61],
+  [15.5, 52],
+  [17, 57.5],
+  [18.5, 64],
+  [20, 49.5],
+  [21.5, 55],
+  [23, 60.5],
+  [24.5, 51],
+  [26, 65],
+  [27.5, 56.5],
+  [29, 62],
+  [30, 53],
+] as const;
+
+const speck_px = ({ size_mm }: PotGrains) => Math.min(1.9, 0.55 + size_mm);
+
 function Bottle({ product }: { product: Product }) {
   const { glass, cap } = VESSELS[vesselOf(product.family)];
   const matte = product.family === 'top-matte';
@@ -148,6 +167,10 @@ function Bottle({ product }: { product: Product }) {
     <svg viewBox="0 0 44 72" className={classes.drawn} aria-hidden>
       <path d={glass} fill={product.colour ?? 'var(--sheet)'} stroke="var(--line)" strokeWidth={1} />
       {product.effect === 'metallic' && <path d={glass} fill="url(#metal)" />}
+      {product.grains &&
+        SPECKS.map(([x, y]) => (
+          <circle key={x} cx={x} cy={y} r={speck_px(product.grains!)} fill={product.grains!.colour} />
+        ))}
       {!matte && (
         <path
           d="M14 40 Q13 54 15 64"

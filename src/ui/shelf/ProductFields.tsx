@@ -2,11 +2,15 @@
 import { Button, ColorInput, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { lampOf } from '@/core/craft/families';
+import { readPath, writePath } from '@/core/craft/fieldPath';
+import { FRESH_POT_GRAINS, POT_GRAIN_FIELDS } from '@/core/craft/grainFields';
 import { LIGHT_WORDS } from '@/core/craft/supplies';
+import type { Field } from '@/core/craft/technique';
 import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
 import { LIGHTS, type Light, type Product } from '@/core/model/product';
 import type { ShelfItem } from '@/core/model/shelf';
-import { Pick } from '../kit/Pick';
+import { FieldInput } from '../kit/fields/FieldInput';
+import { Pick as Choose } from '../kit/Pick';
 import classes from './ShelfView.module.css';
 
 interface Props {
@@ -84,7 +88,7 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
             max={600}
             onPut={(open_s) => putProduct({ open_s })}
           />
-          <Pick
+          <Choose
             label="Light"
             value={lamp.light ?? ''}
             data={[
@@ -106,6 +110,7 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
           onPut={(coat_um) => putProduct({ coat_um })}
         />
       )}
+      {product.coat_um !== undefined && <GrainFields product={product} onPut={putProduct} />}
       <Figure label="Left" value={item.count ?? ''} min={0} max={9999} onPut={(count) => put({ count })} />
       {lamp && <Said label="System" value={product.system} onPut={(system) => putProduct({ system })} />}
       <Said
@@ -134,6 +139,37 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
     </div>
   );
 }
+
+/** Grains in the pot, where there are any; what is typed stands here at once. */
+function GrainFields({
+  product,
+  onPut,
+}: {
+  product: Product;
+  onPut: (changed: Pick<Product, 'grains'>) => void;
+}) {
+  const [draft, setDraft] = useState<Pick<Product, 'grains'>>({ grains: product.grains });
+  const fields = draft.grains ? [POT_GRAINS, ...POT_GRAIN_FIELDS] : [POT_GRAINS];
+  return fields.map((field) => (
+    <FieldInput
+      key={`${field.kind} ${field.path}`}
+      field={field}
+      value={readPath(draft, field.path) ?? null}
+      onChange={(next) => {
+        const { grains } = writePath(draft, field.path, next ?? undefined) as typeof draft;
+        setDraft({ grains });
+        onPut({ grains });
+      }}
+    />
+  ));
+}
+
+const POT_GRAINS: Field = {
+  kind: 'optional',
+  path: 'grains',
+  words: 'Glitter in it',
+  fresh: () => FRESH_POT_GRAINS,
+};
 
 interface SaidProps {
   label: string;

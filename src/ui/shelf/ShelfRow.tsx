@@ -37,7 +37,11 @@ export function ShelfRow({ item, open, onOpen, onChange, chosen, onChoose, onDup
         </Table.Td>
         <Table.Td>
           <button type="button" className={classes.name} aria-expanded={open} onClick={onOpen}>
-            <span className={classes.dot} style={{ background: product.colour }} aria-hidden />
+            <span
+              className={classes.dot}
+              style={{ background: product.colour ?? product.grains?.colour }}
+              aria-hidden
+            />
             <bdi>{product.name}</bdi>
           </button>
         </Table.Td>

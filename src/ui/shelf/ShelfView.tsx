@@ -13,7 +13,7 @@ import { PRODUCT_FAMILIES, type ProductFamily } from '@/core/model/product';
 import type { Fault } from '@/core/model/result';
 import type { ShelfItem } from '@/core/model/shelf';
 import type { Supply } from '@/core/model/supply';
-import { firstOf, onShelf, recoloured } from '@/core/starter/shelf';
+import { firstOf, onShelf, renamed } from '@/core/starter/shelf';
 import { changeOnShelf, putOnShelf, takeOffShelf } from '@/data/shelf';
 import { BrokenRows } from '../kit/BrokenRows';
 import { downloadBlob } from '../kit/download';
@@ -72,7 +72,7 @@ export function ShelfView() {
 
   function duplicate({ product }: ShelfItem) {
     const taken = new Set(items?.map((one) => one.product.id));
-    const made = recoloured(product, `${product.name} 2`, product.colour ?? '#b0303a', taken);
+    const made = renamed(product, `${product.name} 2`, taken);
     putOnShelf([{ product: made, count: null, price: null, opened_on: null }])
       .then(() => setOpen(made.id))
       .catch(notKept);

@@ -1,11 +1,13 @@
 import * as z from 'zod';
-import { GRAIN_SHAPES, type Grains } from '../matter';
+import type { Grains } from '../matter';
 import { seedOf } from '../../model/chance';
+import { GRAIN_SHAPES } from '../../model/grains';
 import { Colour, count, mm, um } from '../../model/primitives';
 import { isMirrored, placeOf, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { hardenOf, ownTack } from '../drafts';
 import { Fade, FADE_FIELDS, fadeHandles, fadeOn, FRESH_FADE } from '../fadeOut';
+import { grainFields } from '../grainFields';
 import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
 import type { Draft } from '../operation';
@@ -60,20 +62,7 @@ export const glitter = defineTechnique({
   schema,
   ...FILM_SEATS,
   fields: [
-    {
-      kind: 'choice',
-      path: 'shape',
-      words: 'Grains',
-      choices: [
-        { value: 'round', words: 'Round' },
-        { value: 'hexagon', words: 'Hexagons' },
-        { value: 'square', words: 'Squares' },
-        { value: 'sliver', words: 'Slivers' },
-      ],
-    },
-    { kind: 'shade', path: 'colour', words: 'Colour' },
-    { kind: 'switch', path: 'metallic', words: 'Metal' },
-    numberField(schema, 'size_mm', 'Across'),
+    ...grainFields(schema),
     numberField(schema, 'thickness_um', 'Thickness'),
     numberField(schema, 'per_cm2', 'To a cm², at most'),
     {
