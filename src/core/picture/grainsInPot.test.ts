@@ -1,3 +1,4 @@
+import type { Element } from '../craft/techniques';
 import type { Product } from '../model/product';
 import { planNail } from '../plan/nailPlan';
 import { element, setWearing } from '../testing/sets';
@@ -10,7 +11,7 @@ const PX = 12;
 function wearing(
   grains: Product['grains'],
   passes = 1,
-  more: Parameters<typeof element>[1] = {},
+  more: Partial<Extract<Element, { kind: 'colour' }>> = {},
   made: Partial<Product> = {},
 ) {
   return setWearing([element('colour', { product: 'night-blue', passes, ...more })], (set) => {
