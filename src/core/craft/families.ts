@@ -1,5 +1,6 @@
 import type { Product, ProductFamily } from '../model/product';
 import type { Finish, Material } from './surface';
+import type { Was } from './was';
 
 /** How a product becomes hard: by a lamp, by its solvent leaving, by itself, by an activator brushed on, or not at all. */
 export type Hardening = 'lamp' | 'dries' | 'sets' | 'activator' | 'never';
@@ -41,6 +42,8 @@ export interface Family {
   held?: true;
   /** Guide times where the product's own direction says nothing (common practice). */
   guide?: { cure_s: number; flash_s: number; depth_um: number } | { working_s: number; dry_s: number };
+  /** How a product of it was written in earlier versions of a file. */
+  was?: Was;
 }
 
 const LAMP = { cure_s: 60, flash_s: 10, depth_um: 200 };

@@ -17,6 +17,9 @@ const parts: Parts = {
     ],
   ]),
   builds: new Map([['natural-gel', { [VERSION + 2]: (build) => ({ ...build, own: true }) }]]),
+  products: new Map([
+    ['gel-colour', { [VERSION + 1]: ({ coat_um, ...rest }) => ({ ...rest, coat: coat_um }) }],
+  ]),
 };
 
 const file = (): Json => {
@@ -54,6 +57,11 @@ describe('parts that carry a history of their own', () => {
     expect(elements.filter(({ kind }) => kind !== 'french')).toEqual(
       olds.filter(({ kind }) => kind !== 'french'),
     );
+    const productsOf = ({ kit }: { kit?: unknown }) => (kit as { products: Json[] }).products;
+    const products = productsOf(after as { kit?: unknown });
+    for (const one of products) expect('coat' in one).toBe(one.family === 'gel-colour');
+    const others = ({ family }: Json) => family !== 'gel-colour';
+    expect(products.filter(others)).toEqual(productsOf(kept).filter(others));
   });
 
   it('of a broken file are left for the schema to refuse', () => {
@@ -63,5 +71,7 @@ describe('parts that carry a history of their own', () => {
       [null, { elements: 'no' }, { id: 1, elements: [null, 3, { kind: {} }] }],
     ])
       expect(migrate({ ...file(), looks }, VERSION, parts).ok).toBe(true);
+    for (const kit of [null, 'no', { products: 'no' }, { products: [null, 3, { family: {} }] }])
+      expect(migrate({ ...file(), kit }, VERSION, parts).ok).toBe(true);
   });
 });

@@ -1,31 +1,43 @@
 import { BUILDS } from '../craft/builds';
+import { FAMILIES } from '../craft/families';
 import { TECHNIQUES } from '../craft/techniques';
 import type { Options, Was } from '../craft/was';
+import { PRODUCT_FAMILIES } from '../model/product';
 import { isObject, list, text, type Json } from './json';
 
 /** The parts of a file that carry a history of their own, by their kind. */
 export interface Parts {
   elements: ReadonlyMap<string, Was>;
   builds: ReadonlyMap<string, Was>;
+  /** By their family. */
+  products: ReadonlyMap<string, Was>;
 }
 
 function histories(all: readonly { kind: string; was?: Was }[]): ReadonlyMap<string, Was> {
   return new Map(all.flatMap(({ kind, was }) => (was ? [[kind, was] as const] : [])));
 }
 
-export const PARTS: Parts = { elements: histories(TECHNIQUES), builds: histories(BUILDS) };
+const families = PRODUCT_FAMILIES.map((kind) => ({ kind, ...FAMILIES[kind] }));
+
+export const PARTS: Parts = {
+  elements: histories(TECHNIQUES),
+  builds: histories(BUILDS),
+  products: histories(families),
+};
 
 /** The version that the last change of any part leads to; 0 where none has changed. */
-export function versionOfParts({ elements, builds }: Parts): number {
-  const versions = [...elements.values(), ...builds.values()].flatMap((was) => Object.keys(was).map(Number));
+export function versionOfParts(parts: Parts): number {
+  const versions = Object.values<ReadonlyMap<string, Was>>({ ...parts }).flatMap((kinds) =>
+    [...kinds.values()].flatMap((was) => Object.keys(was).map(Number)),
+  );
   return versions.reduce((last, version) => Math.max(last, version + 1), 0);
 }
 
 /**
- * Every part of a file as the version after `version` writes it: elements of looks, what single nails change of them, builds.
+ * Every part of a file as the version after `version` writes it: elements of looks, what single nails change of them, builds, products of the kit.
  * Changes the file in place, which is a copy.
  */
-export function partsForward(file: Json, version: number, { elements, builds }: Parts): Json {
+export function partsForward(file: Json, version: number, { elements, builds, products }: Parts): Json {
   const kinds = new Map<string, string>();
   for (const look of list(file.looks)) {
     if (!Array.isArray(look.elements)) continue;
@@ -43,6 +55,10 @@ export function partsForward(file: Json, version: number, { elements, builds }: 
   if (Array.isArray(file.builds))
     file.builds = file.builds.map((build: unknown) =>
       isObject(build) ? forward(build, builds.get(text(build.kind)), version) : build,
+    );
+  if (isObject(file.kit) && Array.isArray(file.kit.products))
+    file.kit.products = file.kit.products.map((product: unknown) =>
+      isObject(product) ? forward(product, products.get(text(product.family)), version) : product,
     );
   return file;
 }
