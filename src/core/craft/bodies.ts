@@ -2,6 +2,7 @@ import { leastOf, mostOf } from '../model/extent';
 import { rounded } from '../model/rounded';
 import type { Supply } from '../model/supply';
 import type { PlacedPiece } from './matter';
+import { manyOf } from './pieceCuts';
 import { STONE_SIZES_MM } from './stoneSizes';
 
 /** What the trade knows of one kind of body that is laid on a nail. */
@@ -24,7 +25,7 @@ export const BODY_KINDS: Record<PlacedPiece['kind'], BodyKind> = {
     sortOf: (piece) => piece.words,
     counted: (pieces) => {
       const one = pieces[0]!.words;
-      const name = pieces.length > 1 ? (PLURAL[one] ?? one) : one;
+      const name = pieces.length > 1 ? manyOf(one) : one;
       return {
         count: `${pieces.length}`,
         words: `${name} ${span(pieces, 'length_mm')} × ${span(pieces, 'width_mm')} mm`,
@@ -66,8 +67,6 @@ export function isStanding(piece: Pick<PlacedPiece, 'kind'>): boolean {
 export function liesInside(piece: Pick<PlacedPiece, 'kind'>): boolean {
   return !BODY_KINDS[piece.kind].stands;
 }
-
-const PLURAL: Readonly<Record<string, string>> = { sliver: 'slivers', leaf: 'leaves' };
 
 function stoneNumber({ width_mm }: PlacedPiece): string {
   return Object.entries(STONE_SIZES_MM).find(([, mm]) => Math.abs(mm - width_mm) < 1e-6)?.[0] ?? 'stone';

@@ -21,7 +21,7 @@ export interface CharmForm {
 const STEPS = 48;
 
 /** A curve around the middle, by angle from the right. */
-function around(at: (angle: number) => Point, steps = STEPS): Point[] {
+export function around(at: (angle: number) => Point, steps = STEPS): Point[] {
   return Array.from({ length: steps }, (_, i) => at((2 * Math.PI * i) / steps));
 }
 
@@ -29,7 +29,7 @@ const polar = (radius: (angle: number) => number) =>
   around((angle) => ({ x: radius(angle) * Math.cos(angle), y: radius(angle) * Math.sin(angle) }));
 
 /** An outline stretched to −1 … 1 in both directions. */
-function filling(points: readonly Point[]): Point[] {
+export function filling(points: readonly Point[]): Point[] {
   const reach = (of: (point: Point) => number) => {
     const all = points.map(of);
     const [low, high] = [all.reduce((a, b) => Math.min(a, b)), all.reduce((a, b) => Math.max(a, b))];

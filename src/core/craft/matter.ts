@@ -1,14 +1,18 @@
 import type { CharmShape } from '../model/charmShapes';
+import type { FLAT_SHAPES } from '../model/pieceShapes';
 import type { GRAIN_SHAPES } from '../model/grains';
 import type { Profile } from '../geometry/profiles';
 
 /** What can lie on a nail, as plain data: bodies, what films are coloured with, and how matter is laid. */
 
+/** How a body is formed. */
+export type BodyShape = CharmShape | (typeof FLAT_SHAPES)[number];
+
 /** A piece, stone or charm as it lies on this nail. Places in mm on the unrolled nail. */
 export interface PlacedPiece {
   kind: 'piece' | 'stone' | 'charm';
   words: string;
-  shape: CharmShape;
+  shape: BodyShape;
   x_mm: number;
   y_mm: number;
   width_mm: number;

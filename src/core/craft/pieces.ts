@@ -1,7 +1,8 @@
 import { clearToCover_mm, edgeLift_mm } from '../geometry/curve';
 import type { NailFrame, Point } from '../geometry/frame';
 import { polygonDistance_mm } from '../geometry/regions';
-import { CHARM_FORMS } from './charmForms';
+import { manyOf } from './pieceCuts';
+import { BODY_FORMS } from './bodyForms';
 import { rounded } from '../model/rounded';
 import type { PlacedPiece } from './matter';
 
@@ -11,17 +12,22 @@ export function pieceOutline(piece: PlacedPiece): Point[] {
   const turn = (turn_deg * Math.PI) / 180;
   const cos = Math.cos(turn);
   const sin = Math.sin(turn);
-  return CHARM_FORMS[piece.shape].outline.map((one) => {
+  return BODY_FORMS[piece.shape].outline.map((one) => {
     const px = (width_mm / 2) * one.x;
     const py = (length_mm / 2) * one.y;
     return { x: x_mm + px * cos - py * sin, y: y_mm + px * sin + py * cos };
   });
 }
 
+/** A circle, whose distances are known without its curve. */
+export function isRound({ shape, width_mm, length_mm }: PlacedPiece): boolean {
+  return (shape === 'oval' || shape === 'disc') && width_mm === length_mm;
+}
+
 /** Signed distance to a piece's edge in mm, positive inside; far off it is only known to be far. */
 export function pieceDistance(piece: PlacedPiece): (x: number, y: number) => number {
   const { x_mm, y_mm } = piece;
-  if (piece.shape === 'oval' && piece.width_mm === piece.length_mm) {
+  if (isRound(piece)) {
     const r = piece.width_mm / 2;
     return (x, y) => r - Math.sqrt((x - x_mm) * (x - x_mm) + (y - y_mm) * (y - y_mm));
   }
@@ -105,8 +111,7 @@ function countedBy(pieces: readonly PlacedPiece[], key: (piece: PlacedPiece) => 
 }
 
 function said({ words }: PlacedPiece, count: number, size: string): string {
-  const many = words.endsWith('leaf') ? `${words.slice(0, -4)}leaves` : `${words}s`;
-  return `${count} ${count === 1 ? words : many}${size ? ` ${size}` : ''}`;
+  return `${count} ${count === 1 ? words : manyOf(words)}${size ? ` ${size}` : ''}`;
 }
 
 function joined(parts: readonly string[]): string {

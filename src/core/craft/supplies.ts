@@ -1,5 +1,6 @@
 import { STONE_NUMBERS, Supply, TOOL_USES, type SupplyOf } from '../model/supply';
 import { CHARM_CHOICES } from './charmForms';
+import { PIECE_CHOICES } from './pieceCuts';
 import { CURVES, LIGHTS, TipSize, type Lamp, type TipBox } from '../model/product';
 import { ofKind } from '../model/registry';
 import { upperFirst } from '../model/letters';
@@ -109,10 +110,7 @@ const piece: SupplyKind<SupplyOf<'piece'>> = {
       kind: 'choice',
       path: 'shape',
       words: 'Cut as',
-      choices: [
-        { value: 'sliver', words: 'Sliver' },
-        { value: 'leaf', words: 'Leaf' },
-      ],
+      choices: PIECE_CHOICES,
     },
     COLOUR,
     numberField(PIECE, 'length_mm', 'Length'),

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { CHARM_SHAPES } from './charmShapes';
+import { PIECE_SHAPES } from './pieceShapes';
 import { Colour, count, Id, mm, share, Words } from './primitives';
 import { Lamp, TipBox } from './product';
 
@@ -27,7 +28,7 @@ export const Supply = z.discriminatedUnion('kind', [
     name: Words,
     count: left,
     ...body,
-    shape: z.enum(['sliver', 'leaf']),
+    shape: z.enum(PIECE_SHAPES),
     thickness_mm: mm(0.005, 3, 0.005),
     /** 0 drapes over the curve, 1 stays flat. */
     stiffness: share(0.1),

@@ -1,8 +1,8 @@
 import { linearOf } from '../colour/space';
 import type { Triple } from '../colour/film';
-import { noise } from '../geometry/noise';
-import type { PlacedPiece } from '../craft/matter';
-import { CHARM_FORMS } from '../craft/charmForms';
+import { hash, noise } from '../geometry/noise';
+import type { BodyShape, PlacedPiece } from '../craft/matter';
+import { BODY_FORMS } from '../craft/bodyForms';
 import { pieceDistance } from '../craft/pieces';
 
 /** A piece, stone or charm ready to be drawn: where it reaches, and its colour at a point over a ground. */
@@ -30,14 +30,19 @@ type Shader = (
 const SHADERS: Record<PlacedPiece['kind'], Shader> = {
   piece: (piece, colour) => {
     if (!piece.metallic) return (x, y) => times(colour, 0.94 + 0.1 * noise(x * 5, y * 5));
-    const steep = piece.shape === 'rectangle' ? SLIVER_SLOPE : LEAF_SLOPE;
+    const steep = SLOPES[piece.shape] ?? STAMPED_SLOPE;
     const [u, v] = [piece.x_mm * 7.3, piece.y_mm * 5.9];
+    // Each lies at a slant of its own, and so one flashes where its neighbour is dull.
+    const leans = SLOPES[piece.shape] === undefined ? LEANS : 0;
+    const at = [Math.round(piece.x_mm * 50), Math.round(piece.y_mm * 50)] as const;
+    const [leanX, leanY] = [leans * (hash(...at) - 0.5), leans * (hash(at[1], at[0]) - 0.5)];
     return (x, y) => {
       const h = 0.03;
       const dx = (crinkled(x + u + h, y + v) - crinkled(x + u - h, y + v)) / (2 * h);
       const dy = (crinkled(x + u, y + v + h) - crinkled(x + u, y + v - h)) / (2 * h);
-      const nz = 1 / Math.hypot(1, steep * dx, steep * dy);
-      return lit(colour, -steep * dx * nz, -steep * dy * nz, nz, true);
+      const [sx, sy] = [leanX - steep * dx, leanY - steep * dy];
+      const nz = 1 / Math.hypot(1, sx, sy);
+      return lit(colour, sx * nz, sy * nz, nz, true);
     };
   },
   stone: (piece, colour) => {
@@ -63,7 +68,7 @@ const SHADERS: Record<PlacedPiece['kind'], Shader> = {
     };
   },
   charm: (piece, colour, distance_mm) => {
-    const { height, open } = CHARM_FORMS[piece.shape];
+    const { height, open } = BODY_FORMS[piece.shape];
     const turn = (piece.turn_deg * Math.PI) / 180;
     const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
     const [wide, long] = [piece.width_mm / 2, piece.length_mm / 2];
@@ -89,9 +94,11 @@ const SHADERS: Record<PlacedPiece['kind'], Shader> = {
   },
 };
 
-/** How steeply foil lies: cut slivers are nearly level, leaf is crinkled. */
-const SLIVER_SLOPE = 0.1;
 const LEAF_SLOPE = 0.34;
+/** How steeply foil lies: leaf is crinkled, cut slivers are nearly level, what is stamped from a sheet is flat. */
+const SLOPES: Partial<Record<BodyShape, number>> = { oval: LEAF_SLOPE, rectangle: 0.1 };
+const STAMPED_SLOPE = 0.025;
+const LEANS = 0.5;
 
 /** A crumpled sheet: folds of three sizes, each at an angle of its own, so that no grid shows. */
 function crinkled(x: number, y: number): number {

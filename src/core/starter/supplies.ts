@@ -24,6 +24,9 @@ export function genericSupplies(): Supply[] {
     sliver('silver-sliver', 'Silver sliver', '#b9bec4', 4, 0.6, true),
     sliver('ticket-paper', 'Ticket paper', '#e8d9b8', 5, 1.6, false),
     { ...sliver('pearl-leaf', 'Pearl leaf', '#efe6dc', 3, 2, false), shape: 'leaf' },
+    { ...sliver('copper-hexagon', 'Copper hexagon', '#b9714a', 2, 2, true), shape: 'hexagon' },
+    { ...sliver('red-heart', 'Red heart', '#b3243c', 2.2, 2.2, false), shape: 'heart' },
+    { ...sliver('silver-star', 'Silver star', '#c9ced4', 2.2, 2.2, true), shape: 'star' },
     ...(['SS3', 'SS5', 'SS7', 'SS9', 'SS12'] as const).map((size): Supply => ({
       kind: 'stone',
       id: `clear-${size.toLowerCase()}`,

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { limitsOf } from '../../model/limits';
 import { counted } from '../../model/letters';
+import { PIECE_SHAPES, type PieceShape } from '../../model/pieceShapes';
 import { Across, Along, Colour, Id, mm, share, Turn, um } from '../../model/primitives';
 import { beadShare } from '../../geometry/bead';
 import type { NailFrame, Point } from '../../geometry/frame';
@@ -12,6 +13,7 @@ import { bodyHandles, onPart, spotOf } from '../../regions/handle';
 import { seedOf } from '../../model/chance';
 import { HAND_S } from '../handwork';
 import { layPiece } from '../laying';
+import { PIECE_CHOICES, PIECE_CUTS } from '../pieceCuts';
 import { countWords, pieceStands_mm, sizeOf, type LyingPiece } from '../pieces';
 import type { Draft } from '../operation';
 import type { PlacedPiece } from '../matter';
@@ -30,7 +32,7 @@ const Piece = z.strictObject({
   stiffness: share(0.1),
   turn_deg: Turn,
   colour: Colour,
-  shape: z.enum(['sliver', 'leaf']),
+  shape: z.enum(PIECE_SHAPES),
   metallic: z.boolean(),
 });
 
@@ -69,8 +71,8 @@ function layPieces(element: Inlay, context: NailContext): PlacedPiece[] {
   const pieces = element.pieces.map((piece) =>
     layPiece(piece, element, context, {
       kind: 'piece',
-      words: piece.shape === 'leaf' ? 'leaf' : 'sliver',
-      shape: piece.shape === 'leaf' ? 'oval' : 'rectangle',
+      words: PIECE_CUTS[piece.shape].words,
+      shape: PIECE_CUTS[piece.shape].form,
       width_mm: piece.width_mm * scale,
       length_mm: piece.length_mm * scale,
       height_mm: piece.thickness_mm,
@@ -99,7 +101,7 @@ function strewn(margin_mm: number, most: number) {
       bodies: kinds.map((piece) => ({
         half_width_mm: (piece.width_mm * scale) / 2,
         half_length_mm: (piece.length_mm * scale) / 2,
-        round: piece.shape === 'leaf',
+        round: PIECE_CUTS[piece.shape].round ?? false,
       })),
       // So turned that the file stays clear of its corners on this nail's curve.
       accepts: (one, kind) => liesUnder(element, frame, one, lyingAt(one, kinds[kind]!, scale)),
@@ -119,6 +121,14 @@ function strewn(margin_mm: number, most: number) {
       })),
     };
   };
+}
+
+/** What most of them are cut as, and how many those are; nothing where no cut is that of most. */
+function mostCommon(pieces: readonly Piece[]): { shape: PieceShape; count: number } | undefined {
+  return PIECE_SHAPES.map((shape) => ({
+    shape,
+    count: pieces.filter((one) => one.shape === shape).length,
+  })).find(({ count }) => count > pieces.length / 2);
 }
 
 const PACKING_TRIES = 220;
@@ -251,6 +261,7 @@ export const inlay = defineTechnique({
       words: 'Pieces',
       part: 'piece',
       item: [
+        { kind: 'choice', path: 'shape', words: 'Cut as', choices: PIECE_CHOICES },
         { kind: 'shade', path: 'colour', words: 'Colour' },
         numberField(Piece, 'length_mm', 'Length'),
         numberField(Piece, 'width_mm', 'Width'),
@@ -377,8 +388,10 @@ export const inlay = defineTechnique({
   ways,
   products: (element) => (element.clear === null ? [] : [element.clear]),
   called: ({ pieces }) => {
-    const leaves = pieces.filter((one) => one.shape === 'leaf').length;
-    return leaves > pieces.length / 2 ? counted(leaves, 'leaf', 'leaves') : counted(pieces.length, 'sliver');
+    const most = mostCommon(pieces);
+    if (!most) return counted(pieces.length, 'piece');
+    const { words, many } = PIECE_CUTS[most.shape];
+    return counted(most.count, words, many);
   },
   inlaid: (element, context) => ({
     clear: element.clear === null ? context.role('builder') : context.product(element.clear),

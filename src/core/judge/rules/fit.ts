@@ -10,7 +10,7 @@ import { overlap_mm2, polygonArea_mm2, spill_mm2 } from '../../geometry/polygons
 import { rounded } from '../../model/rounded';
 import type { FindingDraft, Fix } from '../finding';
 import type { PlacedPiece } from '../../craft/matter';
-import { pieceOutline } from '../../craft/pieces';
+import { isRound, pieceOutline } from '../../craft/pieces';
 
 /** Stones may touch and overlap by a hair. */
 const OVERLAP_MM2 = 0.15;
@@ -218,7 +218,7 @@ function overlaps(laid: readonly LaidPiece[]): FindingDraft[] {
 }
 
 function bothRound(a: PlacedPiece, b: PlacedPiece): boolean {
-  return [a, b].every((piece) => piece.shape === 'oval' && piece.width_mm === piece.length_mm);
+  return [a, b].every(isRound);
 }
 
 /** Area shared by two discs whose middles are `d` apart (circle geometry). */
