@@ -5,6 +5,7 @@ import { profileOn } from '../craft/area';
 import type { NailFrame } from '../geometry/frame';
 import { hash } from '../geometry/noise';
 import type { Film } from '../simulate/field';
+import { isBall } from '../simulate/grains';
 import type { LayRow } from './row';
 
 /** Grains closer than this are a veil of points (by the look of it): so many to a mm at most are drawn. */
@@ -35,7 +36,7 @@ export function strewn(film: Film, grains: Grains, frame: NailFrame, place: numb
   // Where they thin out, the chance that a grain of the full density is there.
   const share = film.profile && profileOn(frame, film.place, film.profile);
   const soft = 0.35;
-  const ball = shape === 'round' && grains.thickness_um > 500 * size_mm;
+  const ball = isBall(grains);
   return (row, from, to) => {
     const shares = row.shares[place]!;
     const [red, green, blue] = row.colour;

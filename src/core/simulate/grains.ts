@@ -29,3 +29,20 @@ export function passes(covered: number, size_mm: number, depth_um: number): numb
   const radius_um = (size_mm * 1000) / 2;
   return 1 - covered + covered * Math.exp(-radius_um / depth_um);
 }
+
+/** Of polyester film, and of glass, in mg/mm³ (handbook figures, from memory). */
+const FILM_MG_MM3 = 1.38;
+const GLASS_MG_MM3 = 2.5;
+
+/** What one grain weighs: cut from film, or a ball of glass where it is about as thick as wide. */
+export function grainMass_mg(grains: Pick<Grains, 'shape' | 'size_mm' | 'thickness_um'>): number {
+  const thick_mm = grains.thickness_um / 1000;
+  const area_mm2 = grainArea_mm2(grains);
+  // A ball fills two thirds of the cylinder about it (Archimedes).
+  return isBall(grains) ? (2 / 3) * area_mm2 * thick_mm * GLASS_MG_MM3 : area_mm2 * thick_mm * FILM_MG_MM3;
+}
+
+/** A bead rather than a disc. */
+export function isBall({ shape, size_mm, thickness_um }: Pick<Grains, 'shape' | 'size_mm' | 'thickness_um'>) {
+  return shape === 'round' && thickness_um > 500 * size_mm;
+}

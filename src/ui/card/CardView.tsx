@@ -11,6 +11,7 @@ import { lowerFirst, upperFirst } from '@/core/model/letters';
 import { NAILS, nailWords } from '@/core/model/names';
 import { nailMaps, type NailMap } from '@/core/picture/nailMap';
 import { countedOut, type CountedOut } from '@/core/plan/countedOut';
+import { measuredOut, type MeasuredOut } from '@/core/plan/measuredOut';
 import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
 import type { Plan } from '@/core/plan/planSet';
 import { benchCard, type CardLine } from '@/core/timing/benchCard';
@@ -52,6 +53,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
   const products = inOrderOfUse(plan.rounds, operations, set.kit.products);
   const { supplies = [] } = useSupplies();
   const counted = countedOut(operations, supplies);
+  const measured = useMemo(() => measuredOut(set, plan.operations), [set, plan]);
   const pictures = usePictures(set, PICTURE_PX_PER_MM * FINENESS);
   const change = useStudio((s) => s.change);
   /** A set is begun with the first line that is ticked off its card, and done with the last. */
@@ -139,7 +141,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
             ))}
           </ol>
           <TipsList set={set} />
-          <CountedList counted={counted} />
+          <CountedList counted={counted} measured={measured} />
         </section>
         <ol className={classes.lines} aria-label="In order">
           {lines.map((line) => (
@@ -164,9 +166,15 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
   );
 }
 
-/** Stones, pieces and charms to lay out before the client comes, and where the shelf runs short. */
-function CountedList({ counted }: { counted: readonly CountedOut[] }) {
-  if (counted.length === 0) return null;
+/** Stones, pieces and charms, grains and sheets to lay out before the client comes, and where the shelf runs short. */
+function CountedList({
+  counted,
+  measured,
+}: {
+  counted: readonly CountedOut[];
+  measured: readonly MeasuredOut[];
+}) {
+  if (counted.length + measured.length === 0) return null;
   return (
     <>
       <h3>Counted out</h3>
@@ -176,6 +184,12 @@ function CountedList({ counted }: { counted: readonly CountedOut[] }) {
             <span className={classes.dot} style={{ background: one.colour }} aria-hidden />
             {one.said} {one.words}
             {one.left !== undefined && one.left < one.count && <b> · {one.left} left on the shelf</b>}
+          </li>
+        ))}
+        {measured.map((one) => (
+          <li key={`${one.words} ${one.colour}`}>
+            <span className={classes.dot} style={{ background: one.colour }} aria-hidden />
+            {one.said} {one.words}
           </li>
         ))}
       </ul>

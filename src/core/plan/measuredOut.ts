@@ -1,0 +1,91 @@
+import { areaOf, profileOn } from '../craft/area';
+import type { Deposit } from '../craft/matter';
+import type { Operation, Place } from '../craft/operation';
+import { buildOf, frameOf } from '../compile/prepare';
+import type { SetDocument } from '../document/document';
+import type { NailFrame } from '../geometry/frame';
+import type { Profile } from '../geometry/profiles';
+import { NAILS, type NailName } from '../model/names';
+import { rounded } from '../model/rounded';
+import { grainMass_mg } from '../simulate/grains';
+
+/** What nobody counts one by one, measured out for all ten nails before the client comes. */
+export interface MeasuredOut {
+  /** "hexagon glitter", "leaf". */
+  words: string;
+  colour: string;
+  /** "35 mg", "12 cm²". */
+  said: string;
+}
+
+interface Measured {
+  words: string;
+  colour: string;
+  amount: number;
+  say: (amount: number) => string;
+}
+
+type Measures = {
+  [K in Deposit['kind']]?: (deposit: Extract<Deposit, { kind: K }>, area_mm2: number) => Measured;
+};
+
+/** What is measured of a deposit by the area that is laid in full; what is poured or counted is not. */
+const MEASURES: Measures = {
+  grains: ({ grains }, area_mm2) => ({
+    words: grains.words,
+    colour: grains.colour,
+    amount: (grains.per_cm2 / 100) * area_mm2 * grainMass_mg(grains),
+    say: mass,
+  }),
+  sheet: ({ sheet: { words, colour } }, area_mm2) => ({ words, colour, amount: area_mm2, say: area }),
+};
+
+/** Grains by what they weigh and sheets by the area they are laid over, of all nails, in the order they are used. */
+export function measuredOut(
+  set: SetDocument,
+  operations: Readonly<Record<NailName, readonly Operation[]>>,
+): MeasuredOut[] {
+  const all = new Map<string, Measured>();
+  for (const name of NAILS) {
+    const nail = set.nails[name];
+    const frame = frameOf(nail, buildOf(set, nail));
+    for (const { deposit, place } of operations[name]) {
+      const measure =
+        deposit && (MEASURES[deposit.kind] as ((of: Deposit, area_mm2: number) => Measured) | undefined);
+      if (!measure) continue;
+      const one = measure(
+        deposit,
+        laidOver_mm2(frame, place, 'profile' in deposit ? deposit.profile : undefined),
+      );
+      const key = `${one.words}|${one.colour.toLowerCase()}`;
+      const before = all.get(key);
+      all.set(key, before ? { ...before, amount: before.amount + one.amount } : one);
+    }
+  }
+  return [...all.values()]
+    .filter(({ amount }) => amount > 0)
+    .map(({ words, colour, amount, say }) => ({ words, colour, said: say(amount) }));
+}
+
+const STEP_MM = 0.1;
+
+/** The area of a place, each part of it by its share where what is laid thins out. */
+export function laidOver_mm2(frame: NailFrame, place: Place, profile?: Profile): number {
+  const { distance_mm } = areaOf(frame, place);
+  const share = profile && profileOn(frame, place, profile);
+  let sum = 0;
+  for (let y = STEP_MM / 2; y < frame.length_mm; y += STEP_MM)
+    for (let x = -frame.arc_mm / 2 + STEP_MM / 2; x < frame.arc_mm / 2; x += STEP_MM)
+      if (distance_mm(x, y) > 0) sum += share ? share(x, y) : 1;
+  return sum * STEP_MM * STEP_MM;
+}
+
+/** Less than a milligram is a pinch. */
+function mass(mg: number): string {
+  if (mg < 1) return 'a pinch of';
+  return mg < 100 ? `${Math.round(mg)} mg` : `${rounded(mg / 1000, 1)} g`;
+}
+
+function area(mm2: number): string {
+  return `${rounded(Math.max(0.1, mm2 / 100), 1)} cm²`;
+}
