@@ -54,6 +54,15 @@ describe.each(each)('a part of the nail: %s', (_, kind) => {
     }
   });
 
+  it('keeps off the skin by its curve as by its distance, where the nail bounds it', () => {
+    if (!['whole', 'half', 'band', 'bed'].includes(kind.kind)) return;
+    for (const region of variants()) {
+      const { polygons, distance_mm } = layRegion(frame, region, { ...AS_DRAWN, margin_mm: 0.55 });
+      const past = polygons.flat().filter(({ x, y }) => distance_mm(x, y) < -0.2);
+      expect([region, past]).toEqual([region, []]);
+    }
+  });
+
   it('turned over on the other hand is its mirror image, but for letters, which are read', () => {
     if (kind.kind === 'letters') return;
     for (const region of variants()) {

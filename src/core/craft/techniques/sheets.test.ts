@@ -23,6 +23,20 @@ describe('sheets', () => {
       expect(findingsOn(onColour({ what }), 'left-middle')).toEqual([]);
   });
 
+  it('reach from wall to wall and are still closed: what lies over them goes past their edge', () => {
+    for (const [from, to] of [
+      [0, 2],
+      [0.3, 0.8],
+      [0.7, 1.4],
+    ] as const)
+      for (const what of ['leaf', 'foil'] as const)
+        for (const nail of ['left-thumb', 'left-little'] as const) {
+          const set = onColour({ what, region: { kind: 'band', from, to } });
+          const open = findingsOn(set, nail).filter(({ code }) => code === 'not-sealed');
+          expect([from, to, what, nail, open]).toEqual([from, to, what, nail, []]);
+        }
+  });
+
   it('have the volume of their outline: area × thickness × what is left of them', () => {
     for (const whole of [1, 0.4]) {
       const { nominal, compiled } = planNail(onColour({ whole }), 'left-middle');

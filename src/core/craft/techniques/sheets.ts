@@ -122,7 +122,9 @@ export const sheets = defineTechnique({
   products: () => [],
   called: ({ what, region }) => [WAYS[what].called, regionNoun(region)].join(' ').trim(),
   plan: (element, context) => {
-    const place = placeOf(context, element);
+    const ground = placeOf(context, element);
+    // What closes it must go past its edge, at the walls too.
+    const place = { ...ground, margin_mm: ground.margin_mm + CLOSED_PAST_MM };
     const { called, crinkle, draft } = WAYS[element.what];
     const { colour, metallic, thickness_um, whole, shred_mm } = element;
     const laid: Sheet = {
@@ -137,8 +139,11 @@ export const sheets = defineTechnique({
       mirror: isMirrored(context.name, element),
     };
     return [
-      ...(element.tack ? ownTack(context, place) : []),
+      ...(element.tack ? ownTack(context, ground) : []),
       { step: 'lay', place, deposit: { kind: 'sheet', sheet: laid }, ...draft },
     ];
   },
 });
+
+/** A film closes the edge of a sheet by so much (common practice). */
+const CLOSED_PAST_MM = 0.3;

@@ -26,6 +26,7 @@ export const sealed: NailRule = {
   check: ({ operations, context }) => {
     let left = MOST_LOOKED_AT;
     return operations.flatMap((operation, i) => {
+      const { deposit, place } = operation;
       const inlaid = outlinesOf(operation, context.frame);
       if (inlaid.length === 0) return [];
       const above = operations
@@ -43,7 +44,11 @@ export const sealed: NailRule = {
       const some = outside.slice(0, Math.max(1, left));
       left -= some.length;
       const covers = areas.map((area) => area.distance_mm);
-      const open = some.map((outline) => uncovered_mm2(outline, covers));
+      // A curve follows its place closely; what lies open of a sheet lies in both.
+      const off = deposit?.kind === 'sheet' ? areaOf(context.frame, place).distance_mm : undefined;
+      const open = some.map((outline) =>
+        uncovered_mm2(outline, off ? [...covers, (x, y) => -off(x, y)] : covers),
+      );
       const total = open.reduce((sum, one) => sum + one, 0);
       const count = open.filter((one) => one > OPEN_MM2).length;
       if (count === 0) return [];
