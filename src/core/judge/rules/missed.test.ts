@@ -55,6 +55,13 @@ describe('colour', () => {
       element('colour', { id: 'glaze', product: 'amber-11', passes: 1 }),
     ]);
     expect(codesOn(glaze)).not.toContain('needless-coat');
+    // Relief in the colour of its ground is seen by its shape, a flat line of it is not.
+    const ground = element('colour', { id: 'ground', product: 'ivory-02' });
+    const ridges = element('relief', { product: 'putty-ivory', sugar: true });
+    const matte = element('finish', { finish: 'matte' });
+    expect(codesOn(setWearing([ground, matte, ridges]))).toEqual([]);
+    const line = element('colour', { id: 'line', product: 'ivory-02', region: ridges.region });
+    expect(codesOn(setWearing([ground, line]))).toContain('needless-coat');
   });
 
   it('pale over dark where they cross in one pattern; the other way round it is quiet', () => {

@@ -4,6 +4,7 @@ import { rounded } from '../../model/rounded';
 import { cellX, cellY, type Film } from '../../simulate/field';
 import { pileColours } from '../../simulate/pile';
 import { isPlain } from '../../craft/paints';
+import type { Deposit } from '../../craft/matter';
 import type { Operation } from '../../craft/operation';
 import { adjusting, filmIndex, type NailCase, type NailRule } from '../rule';
 import type { FindingDraft } from '../finding';
@@ -22,8 +23,12 @@ export const needlessCoat: NailRule = {
     nail.elements.flatMap((element): FindingDraft[] => {
       const coats = nail.operations.filter(
         ({ element: own, paint, deposit, product }) =>
-          // What has no colour is not laid to be seen.
-          own === element.id && isPlain(paint) && deposit && nail.context.product(product!).colour,
+          // What has no colour is not laid to be seen; what stands up is seen by its shape.
+          own === element.id &&
+          isPlain(paint) &&
+          deposit &&
+          !standsUp(deposit) &&
+          nail.context.product(product!).colour,
       );
       const last = coats[coats.length - 1];
       if (!last) return [];
@@ -82,4 +87,9 @@ function oneFewer(nail: NailCase, id: string) {
   const element = nail.elements.find((one) => one.id === id);
   if (!element || !('passes' in element) || typeof element.passes !== 'number') return {};
   return adjusting(nail, id, { passes: element.passes - 1 }, 'Leave the last coat out');
+}
+
+/** Ridges and drops, not what only thins out. */
+function standsUp(deposit: Deposit): boolean {
+  return deposit.kind === 'conformal' && deposit.profile !== undefined && deposit.profile.kind !== 'thinned';
 }
