@@ -176,7 +176,7 @@ test('everything is backed up as one file, and comes back after a look at what i
   await page.getByLabel('Set file').setInputFiles(file);
   const dialog = page.getByRole('dialog', { name: 'Take in a backup' });
   await expect(dialog).toContainText('Not here yet, added: “Curtain Up”');
-  await expect(dialog).toContainText('Here just so, left alone: “Fly Tower”, “Understudy”');
+  await expect(dialog).toContainText('Here just so, left alone: “Fly Tower”, “Snow Scene”, “Understudy”');
   await expect(dialog).toContainText('Here, and other than in the backup: “My matinée”');
   await noViolations(page);
   await page.keyboard.press('Escape');

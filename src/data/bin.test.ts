@@ -39,7 +39,7 @@ describe('the bin', () => {
     await restoreDemo();
     await putBack(key);
     const titles = (await db().sets.toArray()).map((one) => [one.id === one.document.id, one.title]);
-    expect(titles).toHaveLength(5);
+    expect(titles).toHaveLength(6);
     expect(titles).toContainEqual([true, 'Mine']);
     expect(titles).toContainEqual([true, 'Curtain Up']);
   });

@@ -23,10 +23,10 @@ const titles = async () =>
 describe('the browser’s store', () => {
   it('is seeded once with the demo sets, and left alone after', async () => {
     await seedOnce();
-    expect(await titles()).toEqual(['Curtain Up', 'Matinée', 'Understudy', 'Fly Tower']);
+    expect(await titles()).toEqual(['Curtain Up', 'Matinée', 'Understudy', 'Fly Tower', 'Snow Scene']);
     await toBin('matinee');
     await seedOnce();
-    expect(await titles()).toEqual(['Curtain Up', 'Understudy', 'Fly Tower']);
+    expect(await titles()).toEqual(['Curtain Up', 'Understudy', 'Fly Tower', 'Snow Scene']);
   });
 
   it('is listed as each set was last seen, saved or not', async () => {
@@ -43,6 +43,7 @@ describe('the browser’s store', () => {
       ['Seen', 'Seen'],
       ['Understudy', 'Understudy'],
       ['Fly Tower', 'Fly Tower'],
+      ['Snow Scene', 'Snow Scene'],
     ]);
     await db().journal.clear();
   });
@@ -67,6 +68,7 @@ describe('the browser’s store', () => {
       'Fly Tower',
       'Matinée',
       expect.stringMatching(/^Set of \d/),
+      'Snow Scene',
       'Spoilt (edited)',
       'Understudy',
     ]);

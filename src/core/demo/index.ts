@@ -2,6 +2,7 @@ import type { SetDocument } from '../document/document';
 import { curtainUp } from './curtainUp';
 import { flyTower } from './flyTower';
 import { matinee } from './matinee';
+import { snowScene } from './snowScene';
 import { understudy } from './understudy';
 
 /** The demo sets, all of a made-up theatre. */
@@ -10,4 +11,5 @@ export const DEMO_SETS: readonly { id: string; make: () => SetDocument }[] = [
   { id: 'matinee', make: matinee },
   { id: 'understudy', make: understudy },
   { id: 'fly-tower', make: flyTower },
+  { id: 'snow-scene', make: snowScene },
 ];

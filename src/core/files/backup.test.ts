@@ -46,6 +46,7 @@ describe('a backup', () => {
       'sets/curtain-up.lacquer.json',
       'sets/fly-tower.lacquer.json',
       'sets/matinee.lacquer.json',
+      'sets/snow-scene.lacquer.json',
       'sets/understudy.lacquer.json',
       'shelf.csv',
       'supplies.json',
@@ -72,7 +73,11 @@ describe('a backup', () => {
       withFiles({ 'sets/matinee.lacquer.json': undefined, 'sets/understudy.lacquer.json': '{"format":1}' }),
     );
     if (!read.ok) throw new Error('refused');
-    expect(read.value.backup.sets.map((one) => one.document.id)).toEqual(['curtain-up', 'fly-tower']);
+    expect(read.value.backup.sets.map((one) => one.document.id)).toEqual([
+      'curtain-up',
+      'fly-tower',
+      'snow-scene',
+    ]);
     expect(read.value.faults.map(faultLine)).toEqual([
       'sets/matinee.lacquer.json: is not in the zip file',
       'sets/understudy.lacquer.json: format: must be "merry-lacquer-set"',

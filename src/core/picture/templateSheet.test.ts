@@ -4,7 +4,7 @@ import { curtainUp } from '../demo/curtainUp';
 import { frameOf, buildOf } from '../compile/prepare';
 import { outlinePolygon } from '../geometry/frame';
 import { polygonArea_mm2 } from '../geometry/polygons';
-import { NAILS } from '../model/names';
+import { NAILS, type NailName } from '../model/names';
 import { sheetPdf } from './templatePdf';
 import { sheetSvg, templateSheet } from './templateSheet';
 
@@ -14,6 +14,12 @@ describe('a template sheet', () => {
     (_, demo) => {
       const set = demo.make();
       const sheet = templateSheet(set);
+      const sidesOf = (nail: NailName) => {
+        const xs = sheet.lines
+          .find((line) => line.nail === nail && line.what === 'outline')!
+          .points.map(({ x }) => x);
+        return [Math.min(...xs), Math.max(...xs)] as const;
+      };
       for (const name of NAILS) {
         const frame = frameOf(set.nails[name], buildOf(set, set.nails[name]));
         const outline = sheet.lines.find((line) => line.nail === name && line.what === 'outline')!;
@@ -21,8 +27,14 @@ describe('a template sheet', () => {
         const xs = outline.points.map((point) => point.x);
         expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(frame.arc_mm, 1);
       }
-      for (const { points } of sheet.lines)
+      for (const { points, nail, what } of sheet.lines)
         for (const { x, y } of points) {
+          // What is drawn on a nail ends where it ends.
+          if (nail && what === 'region') {
+            const [left, right] = sidesOf(nail);
+            expect(x).toBeGreaterThan(left - 0.05);
+            expect(x).toBeLessThan(right + 0.05);
+          }
           expect(x).toBeGreaterThan(0);
           expect(x).toBeLessThan(sheet.width_mm);
           expect(y).toBeGreaterThan(0);
