@@ -74,6 +74,11 @@ export const Product = z.strictObject({
 });
 export type Product = z.infer<typeof Product>;
 
+/** What a product is known by at a glance: its colour, or that of the glitter in it. */
+export function tokenColour({ colour, grains }: Product): string | undefined {
+  return colour ?? grains?.colour;
+}
+
 /**
  * A lamp. An empty list of programmes means that any time can be set; without `light` it is not noted what it gives. A
  * `torch` is held to one nail by hand, for a flash.

@@ -4,6 +4,7 @@ import { FieldHostContext, type FieldHost } from '../kit/fields/host';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { pickerOf } from '@/core/starter/picker';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
+import { tokenColour } from '@/core/model/product';
 import type { Look } from '@/core/document/document';
 import { elementWords } from './elementWords';
 import { ProductInput } from './ProductInput';
@@ -25,7 +26,10 @@ export function FieldsOfSet({
   const host = useMemo<FieldHost>(
     () => ({
       pick: (wanted) => pickerOf(store.getState().set)(wanted),
-      colourOf: (id) => products.find((one) => one.id === id)?.colour,
+      colourOf: (id) => {
+        const product = products.find((one) => one.id === id);
+        return product && tokenColour(product);
+      },
       Product: ProductInput,
       Region: RegionInput,
       others: (look?.elements ?? [])

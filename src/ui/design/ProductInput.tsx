@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { swatchOf } from '@/core/picture/swatch';
-import type { Product } from '@/core/model/product';
+import { tokenColour, type Product } from '@/core/model/product';
 import type { ProductFieldProps } from '../kit/fields/host';
 import { useShelf } from '../shelf/useShelf';
 import { useStudio } from '../studio/studio';
@@ -30,7 +30,7 @@ export function ProductInput({ words, families, value, onChange }: ProductFieldP
       <Pick
         label={words}
         value={value}
-        leftSection={<Dot colour={now?.colour} />}
+        leftSection={<Dot colour={now && tokenColour(now)} />}
         data={[
           { group: 'In this set', items: inSet.map(option) },
           ...(shelf.length > 0 ? [{ group: 'On the shelf', items: shelf.map(option) }] : []),

@@ -3,6 +3,7 @@ import { Checkbox, Table } from '@mantine/core';
 import type { ReactNode } from 'react';
 import { FAMILIES, lampOf } from '@/core/craft/families';
 import { upperFirst } from '@/core/model/letters';
+import { tokenColour } from '@/core/model/product';
 import type { ShelfItem } from '@/core/model/shelf';
 import { ProductFields } from './ProductFields';
 import classes from './ShelfView.module.css';
@@ -37,11 +38,7 @@ export function ShelfRow({ item, open, onOpen, onChange, chosen, onChoose, onDup
         </Table.Td>
         <Table.Td>
           <button type="button" className={classes.name} aria-expanded={open} onClick={onOpen}>
-            <span
-              className={classes.dot}
-              style={{ background: product.colour ?? product.grains?.colour }}
-              aria-hidden
-            />
+            <span className={classes.dot} style={{ background: tokenColour(product) }} aria-hidden />
             <bdi>{product.name}</bdi>
           </button>
         </Table.Td>
