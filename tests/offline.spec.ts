@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { consoleFaults, EACH, noViolations, openDemo, planned, titleOf } from './helpers';
+import { consoleFaults, noViolations, openDemo, planned, titleOf } from './helpers';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -15,51 +15,47 @@ async function keptOffline(page: Page): Promise<void> {
     .toBe('activated');
 }
 
-test(
-  'every view opens offline after the first visit, works, and is gone to',
-  EACH,
-  async ({ page, context }) => {
-    await openDemo(page, 'Curtain Up');
-    await keptOffline(page);
-    await context.setOffline(true);
-    const faults = consoleFaults(page);
-    for (const view of VIEWS) {
-      await goTo(page, view);
-      await page.reload();
-      await expect(page).toHaveTitle(new RegExp(`^${view} ·`));
-      await planned(page);
-    }
-    await goTo(page, 'Design');
-    await page.keyboard.press('2');
-    await page.keyboard.press('a');
-    await expect(page.getByTestId('nail-left-ring')).toHaveAttribute('aria-label', /House velvet/);
-    await page.getByRole('button', { name: 'Keys' }).click();
-    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
-    await page.keyboard.press('Escape');
-    await goTo(page, 'Sets');
+test('every view opens offline after the first visit, works, and is gone to', async ({ page, context }) => {
+  await openDemo(page, 'Curtain Up');
+  await keptOffline(page);
+  await context.setOffline(true);
+  const faults = consoleFaults(page);
+  for (const view of VIEWS) {
+    await goTo(page, view);
     await page.reload();
-    // Emulated, the loss of the network is told to a page that is there, and not always to one that comes after.
-    await context.setOffline(false);
-    await context.setOffline(true);
-    await expect(page.getByText('Offline: everything goes on as it does.')).toBeVisible();
-    for (const view of ['Clients', 'Shelf']) {
-      await page.getByRole('link', { name: view }).click();
-      await page.reload();
-      await expect(page.getByRole('heading', { name: view })).toBeVisible();
-      await page.getByRole('link', { name: 'Back to the sets' }).click();
-    }
-    await page.getByRole('button', { name: 'New set' }).click();
+    await expect(page).toHaveTitle(new RegExp(`^${view} ·`));
     await planned(page);
+  }
+  await goTo(page, 'Design');
+  await page.keyboard.press('2');
+  await page.keyboard.press('a');
+  await expect(page.getByTestId('nail-left-ring')).toHaveAttribute('aria-label', /House velvet/);
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await goTo(page, 'Sets');
+  await page.reload();
+  // Emulated, the loss of the network is told to a page that is there, and not always to one that comes after.
+  await context.setOffline(false);
+  await context.setOffline(true);
+  await expect(page.getByText('Offline: everything goes on as it does.')).toBeVisible();
+  for (const view of ['Clients', 'Shelf']) {
+    await page.getByRole('link', { name: view }).click();
     await page.reload();
-    await expect(titleOf(page)).toHaveValue(/^Set of /);
-    // A set that was never opened before.
-    await page.goto('/set/understudy/timing');
-    await expect(page.getByTestId('total')).toBeVisible();
-    await noViolations(page);
-    expect(faults).toEqual([]);
-    await context.setOffline(false);
-  },
-);
+    await expect(page.getByRole('heading', { name: view })).toBeVisible();
+    await page.getByRole('link', { name: 'Back to the sets' }).click();
+  }
+  await page.getByRole('button', { name: 'New set' }).click();
+  await planned(page);
+  await page.reload();
+  await expect(titleOf(page)).toHaveValue(/^Set of /);
+  // A set that was never opened before.
+  await page.goto('/set/understudy/timing');
+  await expect(page.getByTestId('total')).toBeVisible();
+  await noViolations(page);
+  expect(faults).toEqual([]);
+  await context.setOffline(false);
+});
 
 test('two tabs, one of them offline: what is done in one is seen in the other, nothing is lost', async ({
   page,
