@@ -172,13 +172,23 @@ test('two hundred at once: some are planned, the rest asked to come again, the p
 test('thirty demo sets of five clients: every one gets its plan, and what was searched is said', async () => {
   const clients = Array.from({ length: 5 }, async (_, i) => {
     for (let n = 0; n < 6; n += 1) {
-      const answer = await plan([curtainUp, matinee, understudy, flyTower][(i + n) % 4]!());
+      const answer = await planAtLast([curtainUp, matinee, understudy, flyTower][(i + n) % 4]!());
       expect(answer.status).toBe(200);
       expect(answer.headers['search-effort']).toBe('short; iterations=4000');
     }
   });
   await Promise.all(clients);
 });
+
+/** The plan of one who comes again when told to: on a slow machine a thread that has just begun is late. */
+async function planAtLast(set: ReturnType<typeof curtainUp>): ReturnType<typeof plan> {
+  let answer = await plan(set);
+  for (let tries = 1; answer.status === 503 && tries < 4; tries += 1) {
+    await new Promise((resolve) => setTimeout(resolve, 1000 * Number(answer.headers['retry-after'])));
+    answer = await plan(set);
+  }
+  return answer;
+}
 
 test('400 MB in pieces are refused after 8, and are not kept', async () => {
   const before = memory_MB();
