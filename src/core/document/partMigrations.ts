@@ -26,8 +26,8 @@ export const PARTS: Parts = {
 };
 
 /** The version that the last change of any part leads to; 0 where none has changed. */
-export function versionOfParts(parts: Parts): number {
-  const versions = Object.values<ReadonlyMap<string, Was>>({ ...parts }).flatMap((kinds) =>
+export function versionOfParts({ elements, builds, products }: Parts): number {
+  const versions = [elements, builds, products].flatMap((kinds) =>
     [...kinds.values()].flatMap((was) => Object.keys(was).map(Number)),
   );
   return versions.reduce((last, version) => Math.max(last, version + 1), 0);

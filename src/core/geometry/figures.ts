@@ -8,6 +8,11 @@ export function disc(x: number, y: number, r_mm: number, steps = 20): Point[] {
   });
 }
 
+/** The point that lies `share` of the way from one to another. */
+export function partWay(from: Point, to: Point, share: number): Point {
+  return { x: from.x + share * (to.x - from.x), y: from.y + share * (to.y - from.y) };
+}
+
 /** What lies between a closed curve and another inside it that runs the same way, as one curve: out along the one, back along the other. */
 export function between(outer: readonly Point[], inner: readonly Point[]): Point[] {
   return [...outer, outer[0]!, inner[0]!, ...inner.toReversed()];

@@ -1,3 +1,4 @@
+import { partWay } from './figures';
 import type { Point } from './frame';
 import { leastOf, mostOf } from '../model/extent';
 
@@ -119,20 +120,22 @@ function clipped_mm2(a: readonly Point[], b: readonly Point[]): number {
     const p = b[i]!;
     const q = b[(i + 1) % b.length]!;
     const side = (at: Point) => turn * ((q.x - p.x) * (at.y - p.y) - (q.y - p.y) * (at.x - p.x));
-    const next: Point[] = [];
-    left.forEach((from, k) => {
-      const to = left[(k + 1) % left.length]!;
-      const d0 = side(from);
-      const d1 = side(to);
-      if (d0 >= 0) next.push(from);
-      if (d0 >= 0 !== d1 >= 0) {
-        const t = d0 / (d0 - d1);
-        next.push({ x: from.x + t * (to.x - from.x), y: from.y + t * (to.y - from.y) });
-      }
-    });
-    left = next;
+    left = onSide(left, side);
   }
   return polygonArea_mm2(left);
+}
+
+/** What of a closed curve lies on one side of a straight line: where `side`, linear in the point, is not negative. */
+export function onSide(curve: readonly Point[], side: (at: Point) => number): Point[] {
+  const kept: Point[] = [];
+  curve.forEach((from, k) => {
+    const to = curve[(k + 1) % curve.length]!;
+    const d0 = side(from);
+    const d1 = side(to);
+    if (d0 >= 0) kept.push(from);
+    if (d0 >= 0 !== d1 >= 0) kept.push(partWay(from, to, d0 / (d0 - d1)));
+  });
+  return kept;
 }
 
 function signedArea(points: readonly Point[]): number {

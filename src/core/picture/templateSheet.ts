@@ -2,6 +2,7 @@ import { compileNail } from '../compile/compile';
 import { areaOf } from '../craft/area';
 import { pieceOutline } from '../craft/pieces';
 import type { SetDocument } from '../document/document';
+import { partWay } from '../geometry/figures';
 import { outlineDistance_mm, outlinePolygon, type NailFrame, type Point } from '../geometry/frame';
 import { mostOf } from '../model/extent';
 import { NAILS, nailWords, type NailName } from '../model/names';
@@ -125,7 +126,7 @@ function onTheNail(frame: NailFrame, curve: readonly Point[]): Pick<SheetLine, '
   const points = curve.flatMap((from, i) => {
     const to = curve[(i + 1) % curve.length]!;
     const steps = Math.max(1, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / STEP_MM));
-    return Array.from({ length: steps }, (_, k) => between(from, to, k / steps));
+    return Array.from({ length: steps }, (_, k) => partWay(from, to, k / steps));
   });
   const into = points.map(({ x, y }) => outlineDistance_mm(frame, x, y));
   const start = into.findIndex((d) => d < 0);
@@ -135,16 +136,12 @@ function onTheNail(frame: NailFrame, curve: readonly Point[]): Pick<SheetLine, '
   for (let k = 1; k <= points.length; k += 1) {
     const [a, b] = [(start + k - 1) % points.length, (start + k) % points.length];
     const crosses = into[a]! < 0 !== into[b]! < 0;
-    const at = crosses && between(points[a]!, points[b]!, into[a]! / (into[a]! - into[b]!));
+    const at = crosses && partWay(points[a]!, points[b]!, into[a]! / (into[a]! - into[b]!));
     if (at && into[b]! >= 0) runs.push((run = [at]));
     if (at && into[b]! < 0) run?.push(at);
     if (into[b]! >= 0) run?.push(points[b]!);
   }
   return runs.map((one) => ({ points: one, closed: false }));
-}
-
-function between(from: Point, to: Point, share: number): Point {
-  return { x: from.x + share * (to.x - from.x), y: from.y + share * (to.y - from.y) };
 }
 
 function checkRule(sheet: Sheet): void {

@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { along_mm, type Point } from '../geometry/frame';
+import { along_mm } from '../geometry/frame';
+import { onSide } from '../geometry/polygons';
 import { keptSize, offSkin_mm, offSkinPolygon } from '../geometry/regions';
 import { figure } from '../model/limits';
 import { Along } from '../model/primitives';
@@ -27,9 +28,9 @@ export const band = defineRegion({
     const to = region.to >= 2 ? frame.length_mm : middle + size * (along_mm(frame, region.to) - middle);
     return {
       polygons: [
-        beyond(
-          beyond(offSkinPolygon(frame, margin_mm), (y) => y - from),
-          (y) => to - y,
+        onSide(
+          onSide(offSkinPolygon(frame, margin_mm), ({ y }) => y - from),
+          ({ y }) => to - y,
         ),
       ],
       distance_mm: (x, y) =>
@@ -93,16 +94,4 @@ function bandHandles(band: Band, { frame, size }: OnNail): Handle<Band>[] {
 /** A band that has shrunk to nothing stays as it was. */
 function guarded(next: Band, before: Band): Band {
   return next.to <= next.from ? before : next;
-}
-
-/** What of a closed curve lies on one side of a line across: where `into_mm` of its y is not negative (Sutherland–Hodgman). */
-function beyond(polygon: readonly Point[], into_mm: (y_mm: number) => number): Point[] {
-  return polygon.flatMap((point, i) => {
-    const before = polygon[(i + polygon.length - 1) % polygon.length]!;
-    const [a, b] = [into_mm(before.y), into_mm(point.y)];
-    const kept = b >= 0 ? [point] : [];
-    if (a < 0 === b < 0) return kept;
-    const t = a / (a - b);
-    return [{ x: before.x + t * (point.x - before.x), y: before.y + t * (point.y - before.y) }, ...kept];
-  });
 }

@@ -10,7 +10,7 @@ import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
 import { LIGHTS, type Light, type Product } from '@/core/model/product';
 import type { ShelfItem } from '@/core/model/shelf';
 import { FieldInput } from '../kit/fields/FieldInput';
-import { Pick as Choose } from '../kit/Pick';
+import { Pick } from '../kit/Pick';
 import classes from './ShelfView.module.css';
 
 interface Props {
@@ -88,7 +88,7 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
             max={600}
             onPut={(open_s) => putProduct({ open_s })}
           />
-          <Choose
+          <Pick
             label="Light"
             value={lamp.light ?? ''}
             data={[
@@ -140,15 +140,11 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
   );
 }
 
+type Grained = { grains?: Product['grains'] };
+
 /** Grains in the pot, where there are any; what is typed stands here at once. */
-function GrainFields({
-  product,
-  onPut,
-}: {
-  product: Product;
-  onPut: (changed: Pick<Product, 'grains'>) => void;
-}) {
-  const [draft, setDraft] = useState<Pick<Product, 'grains'>>({ grains: product.grains });
+function GrainFields({ product, onPut }: { product: Product; onPut: (changed: Grained) => void }) {
+  const [draft, setDraft] = useState<Grained>({ grains: product.grains });
   const fields = draft.grains ? [POT_GRAINS, ...POT_GRAIN_FIELDS] : [POT_GRAINS];
   return fields.map((field) => (
     <FieldInput
@@ -156,7 +152,7 @@ function GrainFields({
       field={field}
       value={readPath(draft, field.path) ?? null}
       onChange={(next) => {
-        const { grains } = writePath(draft, field.path, next ?? undefined) as typeof draft;
+        const { grains } = writePath(draft, field.path, next ?? undefined) as Grained;
         setDraft({ grains });
         onPut({ grains });
       }}
