@@ -4,7 +4,7 @@ import { chance } from '../src/core/model/chance';
 import { factsOf } from '../src/core/testing/facts';
 import { randomSet } from '../src/core/testing/randomLooks';
 import { checkSitting } from '../src/core/testing/sittingChecker';
-import { AT_LENGTH, EDITING, FLOWS } from '../src/core/timing/search';
+import { AT_LENGTH, EDITING, FLOWS } from '../src/core/timing/effort';
 import type { SetDocument } from '../src/core/document/document';
 
 /**

@@ -7,7 +7,7 @@ import { curtainUp } from '@/core/demo/curtainUp';
 import { matinee } from '@/core/demo/matinee';
 import { understudy } from '@/core/demo/understudy';
 import { writeSetText } from '@/core/document/parse';
-import { AT_LENGTH } from '../core/timing/search';
+import { AT_LENGTH } from '../core/timing/effort';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS, type NailName } from '@/core/model/names';
 import { planSet } from '@/core/plan/planSet';

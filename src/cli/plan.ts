@@ -3,7 +3,7 @@ import { MAX_FILE_BYTES, parseSetText, tooLarge } from '../core/document/parse';
 import { decodeText } from '../core/files/decodeText';
 import { fail, faultLine } from '../core/model/result';
 import { hasStop, planSet } from '../core/plan/planSet';
-import { AT_LENGTH } from '../core/timing/search';
+import { AT_LENGTH } from '../core/timing/effort';
 
 /**
  * `plan FILE [--pretty] [--iterations=N]`: the plan of a set file as JSON on standard output; N shortens the search

@@ -1,5 +1,5 @@
 import { MAX_FILE_BYTES } from '@/core/document/parse';
-import { AT_LENGTH, EDITING } from '@/core/timing/search';
+import { AT_LENGTH, EDITING } from '@/core/timing/effort';
 import { planInPool } from './planPool';
 import { readBody } from './readBody';
 

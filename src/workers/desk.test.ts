@@ -1,4 +1,4 @@
-import { Desk, WorkFailed, type Hire } from './desk';
+import { Desk, type Hire } from './desk';
 
 interface Api {
   add: (a: number, b: number) => Promise<number>;
@@ -76,13 +76,14 @@ describe('a desk', () => {
     expect(await hanging).toBe(3);
   });
 
-  it('stopped, it answers nobody, asks nobody else and can be asked again', async () => {
-    const { desk, count } = deskWith(silent, adds);
-    const asked = ask(desk);
-    desk.stop();
-    await expect(asked).rejects.toEqual(new WorkFailed('stopped', 'stopped'));
-    expect(count).toEqual({ hired: 1, dismissed: 1 });
-    expect(await ask(desk)).toBe(3);
+  it('what is told is heard by whoever is there; nobody is hired for it, and nothing it fails at is heard of', async () => {
+    const { desk, count } = deskWith(throws);
+    desk.tell((api) => api.add(1, 2));
+    expect(count.hired).toBe(0);
+    desk.open();
+    desk.tell((api) => api.add(1, 2));
+    await Promise.resolve();
+    expect(count).toEqual({ hired: 1, dismissed: 0 });
   });
 
   it('one lost while nobody waits is replaced at the next question', async () => {

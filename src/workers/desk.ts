@@ -9,7 +9,7 @@ export interface Hired<Api> {
 /** Starts a worker. `onLost` is called when it cannot be started or breaks down. */
 export type Hire<Api> = (onLost: (message: string) => void) => Hired<Api>;
 
-export type WorkFault = 'lost' | 'slow' | 'threw' | 'stopped';
+export type WorkFault = 'lost' | 'slow' | 'threw';
 
 /** Why a piece of work was not done. */
 export class WorkFailed extends Error {
@@ -27,7 +27,7 @@ const MOST_TRIES = 2;
 
 interface AtWork<Api> {
   hired: Hired<Api>;
-  /** Rejects when the worker is lost or stopped. */
+  /** Rejects when the worker is lost. */
   gone: Promise<never>;
   leave: (why: WorkFailed) => void;
 }
@@ -50,8 +50,8 @@ export class Desk<Api> {
       } catch (error) {
         const fault = one ? 'threw' : 'lost';
         const why = error instanceof WorkFailed ? error : new WorkFailed(fault, messageOf(error));
-        if (one && this.now === one) this.stop(new WorkFailed('lost', why.message));
-        if (why.fault === 'stopped' || tries === MOST_TRIES) throw why;
+        if (one && this.now === one) this.dismiss(new WorkFailed('lost', why.message));
+        if (tries === MOST_TRIES) throw why;
       }
     }
   }
@@ -65,8 +65,13 @@ export class Desk<Api> {
     }
   }
 
-  /** Dismisses the worker; what was asked of it fails, or is asked again of another. */
-  stop(why = new WorkFailed('stopped', 'stopped')): void {
+  /** Tells whoever is there; nobody is hired to hear it, and no answer is waited for. */
+  tell(word: (api: Api) => Promise<unknown>): void {
+    if (this.now) word(this.now.hired.api).catch(() => undefined);
+  }
+
+  /** What was asked of the worker is asked again of another. */
+  private dismiss(why: WorkFailed): void {
     const one = this.now;
     this.now = undefined;
     one?.leave(why);

@@ -7,7 +7,7 @@ import type { NailPicture } from '@/core/picture/nailPicture';
 import type { Raster } from '@/core/picture/raster';
 import type { Shortening } from '@/core/plan/shorten';
 import type { HandWipe } from '@/core/timing/problem';
-import { AT_LENGTH } from '@/core/timing/search';
+import { AT_LENGTH } from '@/core/timing/effort';
 import type { Found } from '@/core/timing/sitting';
 import { Desk, type Hire } from './desk';
 import { isSign } from './signs';
@@ -63,35 +63,38 @@ const hire: Hire<Remote<PlannerApi>> = (onLost) => {
   };
 };
 
-/** Plans sittings. */
-const planner = new Desk(hire);
-/** Draws nails. A worker of its own, so that a picture never waits for a sitting to be planned. */
+/** Draws nails, and plans as well until the planner can. */
 const painter = new Desk(hire);
 /** One more than is being drawn, so that the painter never waits for the page. */
 const pictures = new WorkQueue(2);
-/** Searches at length. A worker of its own, so that it can be stopped at any moment. */
-const polisher = new Desk(hire);
+/** Plans and searches at length, so that a picture never waits for a sitting. */
+const planner = new Desk<Remote<PlannerApi>>((onLost) => {
+  plannerWorks = false;
+  return hire(onLost);
+});
+/**
+ * A worker compiles the core before it is quick, for seconds; two that do so at once keep each other, and the eye, waiting.
+ * So the first plan of a page is the painter's, and the planner is hired for what is searched for after it.
+ */
+let plannerWorks = false;
 
-/** A worker takes a while to start: these may be called before there is a set to draw and plan. */
+/** A worker takes a while to start: called before there is a set to draw and plan. */
 export function openWorkers(): void {
   painter.open();
-  planner.open();
 }
 
-/** Pictures come first: an eye waits for them. */
-const PICTURES_FIRST_MS = 900;
+/** What the painter does first: what a hand holds, the ten nails, the large one, a plan, small pictures beside them, skin. */
+export const RANK = { held: 0, spread: 1, large: 2, plan: 3, small: 4, skin: 5 } as const;
 
-export async function planOf(set: SetDocument, known?: Found): Promise<Planned> {
-  await pictures.quiet(PICTURES_FIRST_MS);
-  return planner.ask((api) => api.plan(set, searchLength() === 0, known), PLAN_LIMIT_S);
+export function planOf(set: SetDocument, known?: Found): Promise<Planned> {
+  const plan = (desk: Desk<Remote<PlannerApi>>) =>
+    desk.ask((api) => api.plan(set, searchLength() === 0, known), PLAN_LIMIT_S);
+  return plannerWorks ? plan(planner) : pictures.add(RANK.plan, () => plan(painter));
 }
 
 export function shorteningsOf(set: SetDocument): Promise<Shortening[]> {
   return planner.ask((api) => api.shorten(set), PLAN_LIMIT_S);
 }
-
-/** What is drawn first: what a hand holds, the ten nails, the large one, small pictures beside them, skin. */
-export const RANK = { held: 0, spread: 1, large: 2, small: 3, skin: 4 } as const;
 
 export interface PictureAsked {
   set: SetDocument;
@@ -180,16 +183,29 @@ export function stageOf(
   return painter.ask((api) => api.stage(set, name, wipes, done, px_per_mm), PICTURE_LIMIT_S);
 }
 
-/** Plans a set at length: a long search and ways out tried. Fails as stopped when it is stopped. */
+/** Plans a set at length: a long search and ways out tried. Undefined where it was stopped. */
 export async function polish(
   set: SetDocument,
   onProgress: (share: number) => void,
   known?: Found,
-): Promise<Pick<Polished, 'plan'> & Partial<Polished>> {
+): Promise<(Pick<Polished, 'plan'> & Partial<Polished>) | undefined> {
   const iterations = searchLength();
   // A test that looks at something else: the first plan is the last.
-  if (iterations === 0) return planner.ask((api) => api.plan(set, true), PLAN_LIMIT_S);
-  return polisher.ask((api) => api.polish(set, iterations, proxy(onProgress), known), POLISH_LIMIT_S);
+  if (iterations === 0) return planOf(set);
+  const tell = (share: number) => {
+    plannerWorks = true;
+    onProgress(share);
+  };
+  const polished = await planner.ask(
+    (api) => api.polish(set, iterations, proxy(tell), known),
+    POLISH_LIMIT_S,
+  );
+  if (polished) plannerWorks = true;
+  return polished;
+}
+
+export function stopPolishing(): void {
+  planner.tell((api) => api.stopPolishing());
 }
 
 /** Sequences to try; `search-iterations` in the page's local storage makes them fewer, or none, for tests. */
@@ -204,8 +220,4 @@ function readLocal(key: string): string | null {
   } catch {
     return null;
   }
-}
-
-export function stopPolishing(): void {
-  polisher.stop();
 }

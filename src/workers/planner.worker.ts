@@ -16,14 +16,12 @@ const early: MessageEvent[] = [];
 const keep = (event: MessageEvent) => early.push(event);
 self.addEventListener('message', keep);
 
-import('@/core/model/jitless')
-  .then(() => Promise.all([import('comlink'), import('./plannerApi')]))
-  .then(
-    ([{ expose }, { plannerApi }]) => {
-      self.removeEventListener('message', keep);
-      expose(plannerApi());
-      for (const { data, ports } of early)
-        self.dispatchEvent(new MessageEvent('message', { data: data as unknown, ports: [...ports] }));
-    },
-    (error: unknown) => say({ sign: 'lost', why: error instanceof Error ? error.message : String(error) }),
-  );
+import('./answering').then(
+  ({ answer }) => {
+    self.removeEventListener('message', keep);
+    answer();
+    for (const { data, ports } of early)
+      self.dispatchEvent(new MessageEvent('message', { data: data as unknown, ports: [...ports] }));
+  },
+  (error: unknown) => say({ sign: 'lost', why: error instanceof Error ? error.message : String(error) }),
+);

@@ -9,6 +9,7 @@ import { hexOf, linearOf } from '@/core/colour/space';
 import type { Product } from '@/core/model/product';
 import { ok, type Result } from '@/core/model/result';
 import { pictureIn } from './pictureIn';
+import { sliced } from './sliced';
 import { balanceOf } from '@/core/judge/balance';
 import { compose, type Proposal, type Wishes } from '@/core/compose/compose';
 import { profilesOf, wornProfile } from '@/core/compose/profile';
@@ -22,8 +23,8 @@ import type { Raster } from '@/core/picture/raster';
 import { crosswise, lengthwise, type Section } from '@/core/picture/section';
 import { withHandWipes } from '@/core/plan/handWipes';
 import { kitKey, nailKey } from '@/core/plan/nailKey';
-import { heldNail, planNail, type NailPlan } from '@/core/plan/nailPlan';
-import { newMemo, planSet, recall, type Plan } from '@/core/plan/planSet';
+import { heldNail, planNail } from '@/core/plan/nailPlan';
+import { newMemo, planning, planSet, recall, type Plan } from '@/core/plan/planSet';
 import { shorten, type Shortening } from '@/core/plan/shorten';
 import type { NailField } from '@/core/simulate/field';
 import type { Rerun } from '@/core/simulate/rerun';
@@ -89,13 +90,17 @@ export interface FingerAsked {
 export interface PlannerApi {
   /** A plan as it is made while an artist edits; `shortly`: with hardly a search. */
   plan: (set: SetDocument, shortly: boolean, known?: Found) => Planned;
-  /** The same at length; `onProgress` hears the share of the search that is done. */
+  /**
+   * The same at length, in slices, so that plans and pictures asked meanwhile are not kept waiting; `onProgress` hears
+   * the share of the search that is done. Undefined where it was stopped, or another took its place.
+   */
   polish: (
     set: SetDocument,
     iterations: number,
     onProgress: (share: number) => void,
     known?: Found,
-  ) => Polished;
+  ) => Promise<Polished | undefined>;
+  stopPolishing: () => void;
   shorten: (set: SetDocument) => Shortening[];
   /** One nail in its finished look, its finger turned so under the lamp. */
   picture: (set: SetDocument, name: NailName, px_per_mm: number, turn_deg: number) => NailPicture;
@@ -128,14 +133,15 @@ const SHORTLY = 60;
 
 export function plannerApi(): PlannerApi {
   const memo = newMemo();
-  const nails = new Map<string, NailPlan>();
+  // What was planned to be drawn is there when the set is planned.
   const planned = (set: SetDocument, name: NailName) =>
-    recall(nails, nailKey(set, name, kitKey(set)), () => planNail(set, name));
+    recall(memo.nails, nailKey(set, name, kitKey(set)), () => planNail(set, name));
   const productIn = (set: SetDocument) => {
     const products = new Map(set.kit.products.map((product) => [product.id, product]));
     return (id: string) => products.get(id)!;
   };
 
+  let polishes = 0;
   let before: { name: NailName; run: Rerun; painted: Painted; picture: NailPicture } | undefined;
 
   return {
@@ -147,22 +153,15 @@ export function plannerApi(): PlannerApi {
       const plan = planSet(set, { memo, fixes: false, effort, known, onFound });
       return { plan, took_ms: performance.now() - start, settled };
     },
-    polish: (set, iterations, onProgress, known) => {
+    polish: async (set, iterations, onProgress, known) => {
+      const mine = (polishes += 1);
       let found: Found | undefined;
-      const plan = planSet(set, {
-        memo,
-        known,
-        onFound: (one) => (found = one),
-        effort: {
-          iterations,
-          onProgress: (share) => {
-            onProgress(share);
-            return true;
-          },
-        },
-      });
-      return { plan, found: found! };
+      const onFound = (one: Found) => (found = one);
+      const work = planning(set, { memo, known, onFound, effort: { iterations } });
+      const plan = await sliced(work, () => mine === polishes, onProgress);
+      return plan && { plan, found: found! };
     },
+    stopPolishing: () => void (polishes += 1),
     shorten,
     picture: (set, name, px_per_mm, turn_deg) => {
       const picture = drawNail(planned(set, name).nominal.field, productIn(set), px_per_mm, turn_deg);

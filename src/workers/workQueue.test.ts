@@ -57,21 +57,4 @@ describe('work that waits its turn', () => {
     of('c').give('c');
     expect(await Promise.all([a, c])).toEqual(['a', 'c']);
   });
-
-  it('tells when it is quiet, or when that takes too long', async () => {
-    const { queue, ask, of } = bench(1);
-    await queue.quiet(60_000);
-    const both = [ask(0, 'a'), ask(0, 'b')];
-    let quiet = false;
-    const told = queue.quiet(60_000).then(() => (quiet = true));
-    await settled();
-    of('a').give('a');
-    await settled();
-    expect(quiet).toBe(false);
-    of('b').give('b');
-    await told;
-    await Promise.all(both);
-    ask(0, 'never').catch(() => undefined);
-    await queue.quiet(1);
-  });
 });

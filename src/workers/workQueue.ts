@@ -11,7 +11,6 @@ export class WorkQueue {
   private waiting: Waiting[] = [];
   private running = 0;
   private due = false;
-  private readonly whenQuiet: (() => void)[] = [];
 
   /** `atOnce`: how many are begun before the first of them is answered. */
   constructor(private readonly atOnce: number) {}
@@ -38,18 +37,6 @@ export class WorkQueue {
     });
   }
 
-  /** Once nothing waits and nothing runs, or after so long. */
-  quiet(limit_ms: number): Promise<void> {
-    if (this.isQuiet()) return Promise.resolve();
-    return new Promise((resolve) => {
-      const timer = setTimeout(resolve, limit_ms);
-      this.whenQuiet.push(() => {
-        clearTimeout(timer);
-        resolve();
-      });
-    });
-  }
-
   /** After all that is asked for in the same breath, so that rank counts among it. */
   private turnSoon(): void {
     if (this.due) return;
@@ -63,10 +50,5 @@ export class WorkQueue {
   private turn(): void {
     this.waiting.sort((a, b) => a.rank - b.rank);
     while (this.running < this.atOnce && this.waiting.length > 0) this.waiting.shift()!.start();
-    if (this.isQuiet()) for (const tell of this.whenQuiet.splice(0)) tell();
-  }
-
-  private isQuiet(): boolean {
-    return this.waiting.length === 0 && this.running === 0;
   }
 }

@@ -6,6 +6,7 @@ import { editNail, pointers, type Edit, type INSERTABLE_VERBS } from '../documen
 import type { Cause } from '../judge/causes';
 import type { Fix, Told } from '../judge/finding';
 import { sittingKept } from '../judge/rules/sittingKept';
+import type { InSlices } from '../model/inSlices';
 import { mergeChanges } from './mergeChanges';
 import { operationId, parseOperationId, type Operation } from '../craft/operation';
 import { leastOf, mostOf } from '../model/extent';
@@ -33,27 +34,34 @@ const MOST_WORK = 5000;
 const WHOLE_SHARE = 0.7;
 /** Of the artist's own moves and insertions those nearest to a fault are tried. */
 const NEAREST = 6;
+/** The sitting is found by then; how many ways out there are to try shows only as they are tried. */
+const SEARCHED = 1;
 
 /**
  * A way out of each cause, tried before it is offered: planned, replayed and compared. Offered only where the
  * finding goes on all its nails, and no stop and no warning comes. Two steps where one is not enough.
  */
-export function tryFixes(
+export function* tryFixes(
   set: SetDocument,
   all: readonly Told[],
   list: readonly Cause[],
   trials: Trials,
-): WaysOut[] {
+): InSlices<WaysOut[]> {
   let budget = MOST_WORK;
   const sizeOf = (name: NailName) => trials.operations(name).length;
   const whole = WHOLE_SHARE * NAILS.reduce((sum, name) => sum + sizeOf(name), 0);
   const known = new Set(grave(all).map((one) => one.id));
   const tried = new Map<string, Trial>();
-  const single = list.map((cause): Fix | undefined => {
+  const single: (Fix | undefined)[] = [];
+  for (const cause of list) single.push(yield* wayOut(cause));
+  const together = yield* allAtOnce(list, single);
+  return single.map((fix, i) => ({ fix, all: together.get(i) }));
+
+  function* wayOut(cause: Cause): InSlices<Fix | undefined> {
     // What a sitting could not keep hangs on how long it was searched for: nothing is promised about it.
     if (sittingKept.codes.includes(cause.told[0]!.code)) return undefined;
     for (const fix of candidates(set, cause, trials)) {
-      const first = once(fix.change, cause);
+      const first = yield* once(fix.change, cause);
       if (first.good) return fix;
       // It ends this and brings one thing else, which may have a way out of its own.
       const [brought, ...more] = first.brings;
@@ -61,12 +69,13 @@ export function tryFixes(
       for (const next of [...brought.tries, ...insertions(brought, trials)]) {
         const change: Change = { kind: 'many', changes: [fix.change, next.change] };
         if (sayTwice(fix.change, next.change)) continue;
-        if (!once(change, cause).good) continue;
+        if (!(yield* once(change, cause)).good) continue;
         return { words: `${fix.words}, and ${lowerFirst(next.words)}`, change };
       }
     }
     return undefined;
-  });
+  }
+
   /** Whether the second of two changes alters what the first has just set: one of their sentences would not hold. */
   function sayTwice(first: Change, second: Change): boolean {
     const between = applyChange(set, first);
@@ -79,11 +88,11 @@ export function tryFixes(
     return places(between.value, after.value).some((at) => before.has(at));
   }
 
-  const together = allAtOnce(list, single);
-  return single.map((fix, i) => ({ fix, all: together.get(i) }));
-
   /** Where the same nails have several faults with ways out: all of them in one go, offered at the first. */
-  function allAtOnce(causes: readonly Cause[], fixes: readonly (Fix | undefined)[]): Map<number, Fix> {
+  function* allAtOnce(
+    causes: readonly Cause[],
+    fixes: readonly (Fix | undefined)[],
+  ): InSlices<Map<number, Fix>> {
     const groups = new Map<string, number[]>();
     causes.forEach((cause, i) => {
       const key = cause.nails.join();
@@ -102,7 +111,7 @@ export function tryFixes(
         nails: causes[group[0]!]!.nails,
         follows: [],
       };
-      if (attempt(change, all).good)
+      if ((yield* attempt(change, all)).good)
         found.set(group[0]!, {
           words: ways.size === 2 ? 'Mend both at once' : `Mend all ${ways.size} at once`,
           change,
@@ -111,13 +120,13 @@ export function tryFixes(
     return found;
   }
 
-  function once(change: Change, cause: Cause): Trial {
+  function* once(change: Change, cause: Cause): InSlices<Trial> {
     const key = JSON.stringify(change) + cause.told[0]!.id;
-    if (!tried.has(key)) tried.set(key, attempt(change, cause));
+    if (!tried.has(key)) tried.set(key, yield* attempt(change, cause));
     return tried.get(key)!;
   }
 
-  function attempt(change: Change, cause: Cause): Trial {
+  function* attempt(change: Change, cause: Cause): InSlices<Trial> {
     const next = applyChange(set, change);
     if (!next.ok) return FAILED;
     const gone = new Set(cause.told.map((one) => one.id));
@@ -125,6 +134,7 @@ export function tryFixes(
     for (const name of trials.touched(next.value)) {
       budget -= sizeOf(name);
       if (budget < 0) return FAILED;
+      yield SEARCHED;
       const found = trials.nail(next.value, name);
       if (left(found)) return FAILED;
       const brings = grave(found).filter((one) => !known.has(one.id));
@@ -134,6 +144,7 @@ export function tryFixes(
     for (const thorough of [false, true]) {
       budget -= whole;
       if (budget < 0) return FAILED;
+      yield SEARCHED;
       found = trials.whole(next.value, thorough);
       // A sitting that was hardly searched for may keep less than could be kept.
       const brings = grave(found).filter((one) => !known.has(one.id));

@@ -5,12 +5,13 @@ import { NAILS, type NailName } from '../model/names';
 import { lowerBound_s } from '../timing/bound';
 import { isTimed, replaySteps } from '../timing/replay';
 import { problemOf } from '../timing/pose';
-import { EDITING, type Effort } from '../timing/search';
-import { compared, settle, type Found, type Sitting } from '../timing/sitting';
+import { EDITING, type Effort } from '../timing/effort';
+import { compared, settling, type Found, type Sitting } from '../timing/sitting';
 import type { Problem, Schedule } from '../timing/problem';
 import { roundsOf, type Round } from '../timing/rounds';
 import { withHandWipes } from './handWipes';
 import { diagnoseSet, sortFindings } from '../judge/diagnose';
+import { inOneGo, type InSlices } from '../model/inSlices';
 import { rounded } from '../model/rounded';
 import { without } from '../model/without';
 import { causes, type Cause } from '../judge/causes';
@@ -67,13 +68,20 @@ const TRYING = { iterations: 200 };
  * deterministic; `memo` only saves work.
  */
 export function planSet(set: SetDocument, options: PlanOptions = {}): Plan {
+  return inOneGo(planning(set, options));
+}
+
+/** The same in slices: of the search, then one a way out that is tried. */
+export function* planning(set: SetDocument, options: PlanOptions = {}): InSlices<Plan> {
   const memo = options.memo ?? newMemo();
-  const drawn = draw(set, memo, options.effort, options.known);
+  const drawn = yield* draw(set, memo, options.effort, options.known);
   options.onFound?.(drawn.found, drawn.wasKnown);
   const { told, operations } = drawn;
   const list = causes(sortFindings(told, drawn.all));
   const fixes =
-    options.fixes === false ? [] : tryFixes(set, told, list, trialsOf(set, drawn, memo, options.effort));
+    options.fixes === false
+      ? []
+      : yield* tryFixes(set, told, list, trialsOf(set, drawn, memo, options.effort));
   const { problem, schedule, bound_s } = drawn;
   const sitting = roundSitting(compared(problem, schedule, bound_s, searchFor(set, options.effort)));
   return {
@@ -99,7 +107,7 @@ interface Drawn {
   told: Told[];
 }
 
-function draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>, known?: Found): Drawn {
+function* draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>, known?: Found): InSlices<Drawn> {
   const keys = nailKeys(set);
   const planned = record((name) => recall(memo.nails, keys[name], () => planNail(set, name)));
   const works = NAILS.map((nail) => ({
@@ -113,7 +121,7 @@ function draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>, known?
   );
   const problem = problemOf(set, works, precedences);
   const bound_s = lowerBound_s(problem);
-  const { schedule, found, wasKnown } = settle(problem, searchFor(set, effort), known);
+  const { schedule, found, wasKnown } = yield* settling(problem, searchFor(set, effort), known);
   const sitting = roundTimes(schedule);
   const operations = record((name) => withHandWipes(planned[name].compiled, sitting.wipes));
   const startOf = new Map(sitting.strokes.map((stroke) => [stroke.operation, stroke.start_s]));
@@ -175,7 +183,7 @@ function trialsOf(set: SetDocument, drawn: Drawn, memo: PlanMemo, effort: Partia
       const plan = recall(memo.nails, key, () => planNail(next, name));
       return byItself(next, name, plan, key, memo);
     },
-    whole: (next, thorough) => draw(next, memo, thorough ? { iterations: longest } : TRYING).told,
+    whole: (next, thorough) => inOneGo(draw(next, memo, thorough ? { iterations: longest } : TRYING)).told,
     touched: (next) => {
       const after = nailKeys(next);
       // A nail that is left out of the work is neither tried nor judged.

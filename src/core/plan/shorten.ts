@@ -2,7 +2,7 @@ import { techniqueOf } from '../craft/techniques';
 import { applyChange, type Change } from '../document/changes';
 import type { SetDocument } from '../document/document';
 import { problemOf } from '../timing/pose';
-import { EDITING } from '../timing/search';
+import { EDITING } from '../timing/effort';
 import { bestSchedule } from '../timing/sitting';
 import { contextOf } from '../compile/prepare';
 import { acrossNails } from '../compile/acrossNails';

@@ -1,7 +1,9 @@
 import type { Board } from './board';
 import { Player, type Sequence, type Tally } from './play';
 import { inRounds, ROUNDS } from './inRounds';
+import type { Effort, Flow } from './effort';
 import { chance } from '../model/chance';
+import { inOneGo, type InSlices } from '../model/inSlices';
 
 /** What a second of each kind of friction weighs against a second of the sitting (common practice). */
 export interface Weights {
@@ -14,9 +16,6 @@ export interface Weights {
   /** Each second a film gathers lint past its guide. */
   lint: number;
 }
-
-export const FLOWS = ['quick', 'balanced', 'calm'] as const;
-export type Flow = (typeof FLOWS)[number];
 
 export const WEIGHTS: Record<Flow, Weights> = {
   quick: { load: 0.5, classChange: 0.2, handChange: 0.5, loneVisit: 0.5, singleLoad: 1, lint: 0.05 },
@@ -46,21 +45,6 @@ export function costOf(tally: Tally, weights: Weights): number {
   );
 }
 
-export interface Effort {
-  /** Sequences played for a sitting of usual size; a smaller one, quicker played, gets more in the same time. */
-  iterations: number;
-  seed: number;
-  flow: Flow;
-  /** Called now and then with the share done; false stops the search. */
-  onProgress?: (share: number) => boolean;
-}
-
-/** While an artist edits: as much as fits between a key and its picture. */
-export const EDITING: Effort = { iterations: 4000, seed: 1, flow: 'balanced' };
-
-/** When nothing waits for it: the page once it is quiet, the command line, the server. */
-export const AT_LENGTH: Effort = { ...EDITING, iterations: 40_000 };
-
 /** At first a step may be worse by so much; a long search dares more. */
 const HOT_S = 12;
 const HOT_AT_LENGTH_S = 20;
@@ -74,6 +58,8 @@ const MOST_FOR_SMALL = 2;
 const DEAREST = 1.5;
 const RUNNERS = 4;
 const SHORT = 1000;
+/** Sequences of a slice, some milliseconds. */
+const SLICE = 100;
 
 /**
  * Searches for a good sequence: from rounds, by threshold annealing over moves of single strokes, of runs of one
@@ -81,6 +67,11 @@ const SHORT = 1000;
  * Deterministic in iterations and seed.
  */
 export function search(board: Board, effort: Effort): Sequence {
+  return inOneGo(searching(board, effort));
+}
+
+/** The same in slices. */
+export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   const size = board.activities.length;
   const player = new Player(board);
   const weights = WEIGHTS[effort.flow];
@@ -100,13 +91,14 @@ export function search(board: Board, effort: Effort): Sequence {
   const hot_s = iterations < LONGEST_CYCLE ? HOT_S : HOT_AT_LENGTH_S;
   // The first few run a short way; the one that gets furthest runs on.
   const short = Math.min(SHORT, Math.floor(iterations / (2 * RUNNERS)));
-  const runners = starts.slice(0, RUNNERS).map((start) => anneal(start, short));
+  const runners: Costed[] = [];
+  for (const start of starts.slice(0, RUNNERS)) runners.push(yield* anneal(start, 0, short));
   runners.sort((a, b) => a.cost - b.cost);
-  const best = anneal(runners[0]!, iterations - short * RUNNERS, effort.onProgress);
+  const best = yield* anneal(runners[0]!, short * RUNNERS, iterations);
   // Where a short search leaves a film too late or dust beside wet, the others run on too, as long as that helps.
   let worst = iterations < LONGEST_CYCLE && !dear ? faults(best.sequence) : 0;
   for (let r = 1; r < runners.length && worst > 0; r += 1) {
-    const other = anneal(runners[r]!, iterations);
+    const other = yield* anneal(runners[r]!, 0, iterations);
     const left = faults(other.sequence);
     if (left >= worst) break;
     worst = left;
@@ -119,14 +111,16 @@ export function search(board: Board, effort: Effort): Sequence {
     return late + dust + unfit;
   }
 
-  function anneal(from: Costed, count: number, onProgress?: Effort['onProgress']): Costed {
+  /** From so many sequences to so many. */
+  function* anneal(from: Costed, began: number, until: number): InSlices<Costed> {
+    const count = until - began;
     const best = { sequence: copy(from.sequence), cost: from.cost };
     const now = { sequence: copy(from.sequence), cost: from.cost };
     const next = copy(from.sequence);
     const cycle = Math.min(count, LONGEST_CYCLE);
     let spent = 0;
     for (let i = 0; i < count && spent < count * DEAREST; i += 1) {
-      if (onProgress && i % 500 === 0 && !onProgress(i / count)) break;
+      if (i % SLICE === 0) yield Math.min(1, (began + i) / iterations);
       const heat = 1 - (i % cycle) / cycle;
       const threshold =
         (COLD_S + (hot_s - COLD_S) * heat * heat * heat) * (random(1024) / 1024) * (random(1024) / 1024);

@@ -3,7 +3,9 @@ import { boardOf } from './board';
 import { leastLoads } from './bound';
 import { Player, type Sequence } from './play';
 import type { Problem, Schedule } from './problem';
-import { search, type Effort } from './search';
+import { inOneGo, type InSlices } from '../model/inSlices';
+import type { Effort } from './effort';
+import { searching } from './search';
 
 /** The sitting: who does what when, the lamp loads, and how good the plan is. Seconds from the start. */
 export interface Sitting extends Schedule {
@@ -48,6 +50,11 @@ export interface Settled {
 
 /** The best sitting, with what it was found by; what is `known` of just this problem is played, not searched for again. */
 export function settle(problem: Problem, effort: Effort, known?: Found): Settled {
+  return inOneGo(settling(problem, effort, known));
+}
+
+/** The same in slices. */
+export function* settling(problem: Problem, effort: Effort, known?: Found): InSlices<Settled> {
   const mark = markOf(problem, effort.flow);
   if (problem.chains.length === 0) {
     const schedule = { strokes: [], loads: [], wipes: [], broken: [], missing: [], total_s: 0 };
@@ -55,7 +62,7 @@ export function settle(problem: Problem, effort: Effort, known?: Found): Settled
   }
   const board = boardOf(problem);
   const wasKnown = known !== undefined && fits(known, mark, board.activities.length);
-  const sequence = wasKnown ? sequenceOf(known) : search(board, effort);
+  const sequence = wasKnown ? sequenceOf(known) : yield* searching(board, effort);
   const { order, close, keep } = sequence;
   const found = { mark, order: [...order], close: [...close], keep: [...keep] };
   return { schedule: new Player(board).schedule(sequence), found, wasKnown };
@@ -104,7 +111,7 @@ export function compared(
     const precedences =
       problem.precedences?.filter((one) => tasks.has(one.first) && tasks.has(one.then)) ?? [];
     if (chains.length === 0) return sum;
-    const few = { ...effort, iterations: Math.min(COMPARED, effort.iterations), onProgress: undefined };
+    const few = { ...effort, iterations: Math.min(COMPARED, effort.iterations) };
     return sum + bestSchedule({ ...problem, chains, precedences }, few).total_s;
   }, 0);
   return {

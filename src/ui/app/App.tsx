@@ -3,6 +3,7 @@ import '@/core/model/jitless';
 import { usePathname } from 'next/navigation';
 import { useEffect, useSyncExternalStore } from 'react';
 import { openStore, storeState, watchStore, type StoreState } from '@/data/store';
+import { openWorkers } from '@/workers/planner';
 import { late } from '../kit/late';
 import { notDone } from '../kit/notify';
 import { catchTheRest, unforeseen } from '../kit/unforeseen';
@@ -12,6 +13,7 @@ import { NewVersion } from './NewVersion';
 import { routeOfPath, type Route } from '../kit/route';
 import { StoreNews } from './StoreNews';
 import { StoreTrouble } from './StoreTrouble';
+import { VIEW_PARTS } from '../studio/viewParts';
 import { ViewBoundary } from './ViewBoundary';
 import classes from './App.module.css';
 
@@ -42,16 +44,17 @@ const ClientsView = late(
 
 const OPENING: StoreState = { kind: 'opening' };
 
+// What the address names comes, and the store opens, while React takes the page over. What fails is told where it is needed.
+if (typeof window !== 'undefined') {
+  bringFor(routeOfPath(window.location.pathname));
+  openStore().catch(unforeseen);
+}
+
 /** The whole program: the store first, then the view that the address names. */
 export function App() {
   const route = routeOfPath(usePathname());
   const store = useSyncExternalStore(watchStore, storeState, () => OPENING);
-  useEffect(() => {
-    // What the address names is fetched while the store opens.
-    void bringFor(routeOfPath(window.location.pathname)).catch(() => undefined);
-    openStore().catch(unforeseen);
-    return catchTheRest(notDone);
-  }, []);
+  useEffect(() => catchTheRest(notDone), []);
   useEffect(() => {
     if (store.kind !== 'memory') return;
     // Nothing outlives this page.
@@ -84,8 +87,14 @@ function view(route: Route | undefined, store: StoreState) {
   );
 }
 
-function bringFor(route: Route | undefined): Promise<void> {
-  if (route?.kind === 'set') return StudioShell.bring();
-  if (route?.kind === 'clients') return ClientsView.bring();
-  return route?.kind === 'shelf' ? ShelfView.bring() : SetsView.bring();
+function bringFor(route: Route | undefined): void {
+  const comes = (part: Promise<unknown>) => void part.catch(() => undefined);
+  if (route?.kind === 'set') {
+    openWorkers();
+    comes(StudioShell.bring());
+    comes(VIEW_PARTS[route.view]());
+    return;
+  }
+  if (route?.kind === 'clients') comes(ClientsView.bring());
+  else comes(route?.kind === 'shelf' ? ShelfView.bring() : SetsView.bring());
 }

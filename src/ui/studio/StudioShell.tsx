@@ -22,6 +22,7 @@ import { SetBar } from './SetBar';
 import { StudioKeys } from './StudioKeys';
 import { unpackHistory } from '@/data/undoHistory';
 import { ViewLost } from './ViewLost';
+import { VIEW_PARTS } from './viewParts';
 import classes from './StudioShell.module.css';
 
 const ConflictChoice = late(
@@ -42,18 +43,14 @@ const KitAsk = late(
   },
 );
 
-const otherwise = { instead: ViewLost };
+const viewPart = (view: SetView, words: string) => late(VIEW_PARTS[view], words, { instead: ViewLost });
 const VIEW = {
-  hands: late(() => import('../hands/HandsView').then((m) => m.HandsView), 'Hands', otherwise),
-  practice: late(
-    () => import('../practice/PracticeView').then((m) => m.PracticeView),
-    'How I work',
-    otherwise,
-  ),
-  design: late(() => import('../design/DesignView').then((m) => m.DesignView), 'Design', otherwise),
-  layers: late(() => import('../layers/LayersView').then((m) => m.LayersView), 'Plate to top', otherwise),
-  timing: late(() => import('../timing/TimingView').then((m) => m.TimingView), 'Timing', otherwise),
-  card: late(() => import('../card/CardView').then((m) => m.CardView), 'Card', otherwise),
+  hands: viewPart('hands', 'Hands'),
+  practice: viewPart('practice', 'How I work'),
+  design: viewPart('design', 'Design'),
+  layers: viewPart('layers', 'Plate to top'),
+  timing: viewPart('timing', 'Timing'),
+  card: viewPart('card', 'Card'),
 };
 
 type Opening =

@@ -15,7 +15,7 @@ const FOUND: Found = { mark: 'x', order: [0], close: [0], keep: [0] };
 /** Someone who plans when told to. */
 function hands() {
   const asked: { set: SetDocument; answer: (planned: Planned) => void; fail: (error: Error) => void }[] = [];
-  const polished: { set: SetDocument; answer: (plan: Plan) => void; fail: (error: Error) => void }[] = [];
+  const polished: { set: SetDocument; answer: (plan?: Plan) => void; fail: (error: Error) => void }[] = [];
   const known: (Found | undefined)[] = [];
   let stops = 0;
   const planner: Planner = {
@@ -26,7 +26,7 @@ function hands() {
       }),
     polish: (set) =>
       new Promise((answer, fail) =>
-        polished.push({ set, answer: (plan) => answer({ plan, found: FOUND }), fail }),
+        polished.push({ set, answer: (plan) => answer(plan && { plan, found: FOUND }), fail }),
       ),
     stopPolishing: () => (stops += 1),
   };
@@ -199,9 +199,16 @@ describe('a set that is kept planned', () => {
     answer(0);
     await settled();
     store.getState().change(changed('Second'));
-    polished[0]!.fail(new Error('stopped'));
+    polished[0]!.answer();
     await settled();
     expect(state().searchFailed).toBe(false);
+    // Asked for anew, the same set: the search that was under way is stopped, and has not failed either.
+    answer(1);
+    await settled();
+    state().replan();
+    polished[1]!.answer();
+    await settled();
+    expect(state()).toMatchObject({ searchFailed: false, planning: 'making' });
   });
 
   it('closed, it hears nothing more', async () => {

@@ -24,7 +24,7 @@ export interface Planner {
     set: SetDocument,
     onProgress: (share: number) => void,
     known?: Found,
-  ) => Promise<{ plan: Plan; found?: Found }>;
+  ) => Promise<{ plan: Plan; found?: Found } | undefined>;
   stopPolishing: () => void;
 }
 
@@ -79,12 +79,14 @@ export function keepPlanned(
       const progress = (share: number) => {
         if (isNow(set)) store.getState().tellPlanning({ searched: share });
       };
-      const { plan, found } = await by.polish(set, progress, sittings.of(set.id));
-      if (!isNow(set)) return;
+      const polished = await by.polish(set, progress, sittings.of(set.id));
+      // Stopped by a change, it is begun again after it.
+      if (!polished || !isNow(set)) return;
+      const { plan, found } = polished;
       if (found) sittings.keep(set.id, found);
       store.getState().tellPlanning({ plan, searched: 1, settled: true, planning: 'fresh' });
     } catch {
-      // Stopped by a change, it is begun again after it; else the first plan stands, without ways out.
+      // The first plan stands, without ways out.
       if (isNow(set)) store.getState().tellPlanning({ searchFailed: true });
     }
   }
