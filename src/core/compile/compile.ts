@@ -72,7 +72,15 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
 const LEVELLING_OPEN_S = 120;
 
 /** Films that may lie on a part of the nail: their words say which. */
-const FILM_WORK: readonly Operation['verb'][] = ['coat', 'burnish', 'strew', 'lay-sheet', 'top', 'matte-top'];
+const FILM_WORK: readonly Operation['verb'][] = [
+  'coat',
+  'burnish',
+  'strew',
+  'lay-sheet',
+  'top',
+  'matte-top',
+  'top-over',
+];
 
 /** What else art may be made of: of a build it says so itself, or lies all over. */
 const ART_WORK: readonly Operation['verb'][] = ['cap', 'sculpt', 'dip'];

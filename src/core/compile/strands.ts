@@ -1,12 +1,11 @@
 import { buildKindOf, type Build } from '../craft/builds';
-import { wholePlace, type NailContext } from '../craft/context';
+import { wholePlace, type NailContext, type Standing } from '../craft/context';
 import { hardenOf } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
 import { laidBy, type Draft, type Stage } from '../craft/operation';
 import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
 import { finish, gloss } from '../craft/techniques/finish';
-import type { Disc } from '../geometry/regions';
 import { regionKindOf } from '../regions';
 import { composeBody, type NailClear } from './body';
 import type { Placed } from './placed';
@@ -136,16 +135,23 @@ function finished(
   const accents = lastTop >= 0 ? 0 : trailing(painted, (one) => one.technique.around === true);
   const art = painted.slice(0, painted.length - accents);
   const line: Placed[] = [];
-  const standing: Disc[] = intoBody.flatMap((one) => one.technique.stands?.(one.element, context) ?? []);
-  const stand = (one: Seated) => append(standing, one.technique.stands?.(one.element, context) ?? []);
+  const standing: Standing[] = intoBody.flatMap((one) => one.technique.stands?.(one.element, context) ?? []);
+  // Stones that their artist runs a top over, and none came since.
+  let untopped = standing.some((one) => one.topped);
+  const stand = (one: Seated) => {
+    const stands = one.technique.stands?.(one.element, context) ?? [];
+    append(standing, stands);
+    untopped ||= stands.some((disc) => disc.topped);
+  };
   const lay = (one: Seated, stage: Stage, drafts: readonly Draft[], guestsHere: readonly Seated[]) => {
     append(line, withGuests(own(one, stage, drafts), guestsHere, context));
     [one, ...guestsHere].forEach(stand);
   };
-  const plan = (one: Seated) =>
-    one.technique.around && standing.length > 0
-      ? one.technique.plan(one.element, { ...context, standing: [...standing] })
-      : one.drafts;
+  const plan = (one: Seated) => {
+    if (!one.technique.around || standing.length === 0) return one.drafts;
+    if (one.technique.seals?.(one.element)) untopped = false;
+    return one.technique.plan(one.element, { ...context, standing: [...standing] });
+  };
   let powders: Seated[] = [];
   const closed = new Set<Seated>();
   art.forEach((one, i) => {
@@ -175,18 +181,29 @@ function finished(
       ? WHOLE
       : openAfterTop(art, lastTop, body, (one) => closed.has(one) || isFinished(one, product));
   if (open) {
+    if (open === WHOLE) untopped = false;
     append(line, withGuests(work('top', 'seal', sealDrafts(open, context, standing)), sealGuests, context));
     sealGuests.forEach(stand);
   }
   for (const one of painted.slice(art.length)) lay(one, 'seal', plan(one), []);
   if (lacquers > 0) append(line, inLacquer(surface.slice(painted.length), context, standing));
   for (const one of over) lay(one, 'over', cured(one.drafts, context), []);
+  if (untopped) {
+    const own = tops[tops.length - 1];
+    const drafts = own ? plan(own) : sealDrafts(WHOLE, context, standing);
+    append(line, again(work(own?.element.id ?? 'top', 'over', drafts), OVER_PASS));
+  }
   return { line, intoBody };
 }
 
-/** Passes of the tops that close powder below art; the seal of the whole nail is the first. */
+/** Passes of the tops that close powder below art, and of the one over set stones; the seal of the whole nail is the first. */
 const CLOSING_PASS = 11;
+const OVER_PASS = 91;
 const CLOSES = 'Nothing grips on powder: a top closes it before the art comes.';
+
+function again(placed: readonly Placed[], pass: number): Placed[] {
+  return placed.map((one) => ({ ...one, draft: { ...one.draft, pass } }));
+}
 
 /** How many elements at the end of the surface are so: finishes of a part, or lacquer, which go on the seal. */
 function trailing(surface: readonly Seated[], are: (one: Seated) => boolean): number {
@@ -195,14 +212,15 @@ function trailing(surface: readonly Seated[], are: (one: Seated) => boolean): nu
 }
 
 /** Lacquer comes on the sealed nail, with a top of its own over it. */
-function inLacquer(lacquers: readonly Seated[], context: NailContext, standing: readonly Disc[]): Placed[] {
+function inLacquer(
+  lacquers: readonly Seated[],
+  context: NailContext,
+  standing: readonly Standing[],
+): Placed[] {
   const role: NailContext['role'] = (one) => context.role(one === 'top' ? 'lacquer_top' : one);
   return [
     ...lacquers.flatMap((one) => own(one, 'seal', one.drafts)),
-    ...work('top', 'seal', sealDrafts(partOf(lacquers), { ...context, role }, standing)).map((placed) => ({
-      ...placed,
-      draft: { ...placed.draft, pass: 2 },
-    })),
+    ...again(work('top', 'seal', sealDrafts(partOf(lacquers), { ...context, role }, standing)), 2),
   ];
 }
 
@@ -248,7 +266,7 @@ function cured(drafts: readonly Draft[], context: NailContext): Draft[] {
 }
 
 /** Every nail is sealed: a look that says nothing of its finish gets gloss. */
-function sealDrafts(part: Part, context: NailContext, standing: readonly Disc[]): Draft[] {
+function sealDrafts(part: Part, context: NailContext, standing: readonly Standing[]): Draft[] {
   return finish.plan({ ...gloss('top'), ...part }, { ...context, standing });
 }
 

@@ -25,7 +25,13 @@ export interface NailContext {
   /** Where another element of the look lies on this nail; undefined for what has no part of its own. */
   partOf: (element: string) => Place | undefined;
   /** What stands out of the nail when this element is laid: a film is taken around it. */
-  standing: readonly Disc[];
+  standing: readonly Standing[];
+}
+
+/** Something that stands out of the nail, with the clearance of a fine brush. */
+export interface Standing extends Disc {
+  /** As its artist works, a top is run over it and not around. */
+  topped?: true;
 }
 
 /** Finished gap between product and skin (common practice: set down about 0.79 mm short, then moved nearer). */

@@ -53,6 +53,7 @@ export const HAND_S: Record<Verb, number> = {
   file: 90,
   top: 18,
   'matte-top': 18,
+  'top-over': 18,
   bead: 5,
   'set-in-top': 8,
   'set-in-bead': 8,
@@ -75,6 +76,7 @@ const BY_AREA: ReadonlySet<Verb> = new Set([
   'lay-sheet',
   'top',
   'matte-top',
+  'top-over',
 ]);
 /** A middle finger's nail on a usual hand. */
 const USUAL_AREA_MM2 = 160;

@@ -519,6 +519,12 @@ export const TABLE = {
     refuses: filmOver,
     leaves: film,
   },
+  'top-over': {
+    wants: 'a hard film that is clean, with stones that are set and hard',
+    refuses: (s, laid) =>
+      s.material !== 'stone' ? filmOver(s, laid) : s.phase === 'wet' ? 'uncured-covered' : dust(s),
+    leaves: film,
+  },
   bead: {
     wants: 'a tacky, wiped or keyed film; instant glue holds on slick ones too',
     refuses: filmOver,

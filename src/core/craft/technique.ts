@@ -1,6 +1,5 @@
 import * as z from 'zod';
 import type { Point } from '../geometry/frame';
-import type { Disc } from '../geometry/regions';
 import { Id } from '../model/primitives';
 import { Region } from '../regions';
 import { figure, type Figure } from '../model/limits';
@@ -11,7 +10,7 @@ import type { Copies } from './copies';
 import type { Handle } from '../regions/handle';
 import type { Paint } from './matter';
 import type { Draft, Seat } from './operation';
-import type { NailContext, placeOf } from './context';
+import type { NailContext, placeOf, Standing } from './context';
 import type { Was } from './was';
 import type { Ways } from './ways';
 
@@ -163,7 +162,7 @@ export interface Technique<E> {
   /** The operations on one nail, in the order the technique itself asks for. */
   plan: (element: E, context: NailContext) => Draft[];
   /** What stands out of the nail, as discs with a brush's clearance. */
-  stands?: (element: E, context: NailContext) => Disc[];
+  stands?: (element: E, context: NailContext) => Standing[];
   /** Its films are taken around what stands out of the nail. */
   around?: boolean;
   /** Whether it tops the whole nail, so that no gloss needs to be added. */

@@ -304,6 +304,12 @@ const fromVersion10: Migration = (file) => {
   return ok(file);
 };
 
+/** Up to version 11 the top was always taken around stones. */
+const fromVersion11: Migration = (file) => {
+  if (isObject(file.practice)) file.practice.stone_top = 'around';
+  return ok(file);
+};
+
 /** The step that leads away from each version. */
 const STEPS: readonly Migration[] = [
   fromVersion0,
@@ -317,6 +323,7 @@ const STEPS: readonly Migration[] = [
   fromVersion8,
   fromVersion9,
   fromVersion10,
+  fromVersion11,
 ];
 
 /** The version that files are written in: that of the whole, or of the part that changed last. */

@@ -199,6 +199,7 @@ describe('what a file may hold', () => {
 describe('older files', () => {
   /** What an older practice is taken to do where it said nothing. */
   const NEW_WAYS = {
+    stone_top: 'around',
     acrylic_primer: 'dry',
     pinch: 'pinch',
     grit: '100-180',
@@ -346,6 +347,22 @@ describe('older files', () => {
         version: VERSION,
         appointment: null,
         state: 'planned',
+        practice: { ...(JSON.parse(text) as { practice: Json }).practice, stone_top: 'around' },
+      });
+    }
+  });
+
+  it('of version 11 open as they are, the top taken around their stones', () => {
+    const kept = join(process.cwd(), 'tests/files/v11');
+    expect(readdirSync(kept)).toHaveLength(5);
+    for (const name of readdirSync(kept)) {
+      const old = JSON.parse(readFileSync(join(kept, name), 'utf8')) as Json & { practice: Json };
+      const parsed = parseSet(old);
+      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+      expect(parsed.value).toEqual({
+        ...old,
+        version: VERSION,
+        practice: { ...old.practice, stone_top: 'around' },
       });
     }
   });
@@ -362,7 +379,8 @@ describe('older files', () => {
         .filter(({ kind }) => kind === 'powder').length;
       const parsed = parseSetText(readFileSync(join(kept, name), 'utf8'));
       if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
-      expect(parsed.value).toEqual({ ...old, looks, version: VERSION });
+      const practice = { ...(old.practice as Json), stone_top: 'around' };
+      expect(parsed.value).toEqual({ ...old, looks, practice, version: VERSION });
     }
     expect(powders).toBe(1);
   });

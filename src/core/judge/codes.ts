@@ -18,6 +18,7 @@ export const FINDING_CODES = [
   'not-sealed',
   'piece-proud',
   'cap-thin',
+  'stones-topped',
   'thick-under-inlay',
   'fixing-little',
   'fixing-much',

@@ -21,6 +21,8 @@ export const Practice = z.strictObject({
   tips: z.enum(['before', 'after']),
   /** Stones set in the wet top, or bedded first with the top taken around them. */
   stones: z.enum(['wet-top', 'bedded']),
+  /** The top taken around what stands, or run over set stones as well: a safer hold, and less fire. */
+  stone_top: z.enum(['around', 'over']),
   /** The thumb turns away from the light in a load of five; cured alone, or both in a load of their own, it faces it. */
   thumbs: z.enum(['apart', 'together', 'with-fingers']),
   /** On a client the other hand can be worked on during a cure; on one's own hands it cannot. */

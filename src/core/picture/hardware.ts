@@ -21,6 +21,15 @@ export function drawPiece(piece: PlacedPiece): Drawn {
   return { piece, reach_mm, distance_mm, shade };
 }
 
+/** What keeps of its facets below gel, which is as smooth as they are sharp (by the look of it). */
+const FIRE_UNDER_GEL = 0.4;
+
+/** The same under a film that was run over it. */
+export function dulled(drawn: Drawn): Drawn {
+  const even = times(linearOf(drawn.piece.colour), 0.85);
+  return { ...drawn, shade: (x, y, ground) => mix(even, drawn.shade(x, y, ground), FIRE_UNDER_GEL) };
+}
+
 type Shader = (
   piece: PlacedPiece,
   colour: Triple,

@@ -11,7 +11,7 @@ import { paintedWith } from '../simulate/paints';
 import { layerCache } from '../simulate/pile';
 import type { Film, NailField } from '../simulate/field';
 import { strewn } from './grains';
-import { drawPiece, type Drawn } from './hardware';
+import { drawPiece, dulled, type Drawn } from './hardware';
 import { layCoat, layInlays, type Coat, type LayRow, type Lies, type Sheen } from './row';
 import { sheeted } from './sheets';
 
@@ -37,6 +37,9 @@ interface On {
 const SHOWN: Record<Film['kind'], (film: Film, on: On) => void> = {
   film: (film, { field, product, scene, layer, placeOf }) => {
     const made = film.product ? product(film.product) : undefined;
+    scene.standing = scene.standing.map((one) =>
+      liesUnder(one, scene.places[placeOf(film)]!) ? dulled(one) : one,
+    );
     if (film.paint) {
       const coat = coatOf(film, { field, product, layer, made, place: placeOf(film) });
       scene.pile.push((row, from, to) => layCoat(row, coat, from, to));
@@ -154,6 +157,12 @@ const STANDS_UP_UM = 60;
 const MIRROR_GRAIN = 0.04;
 
 /** Spared where the place is the whole nail or more than a pixel away. */
+/** A film that was laid over something that stands, and not around it. */
+function liesUnder({ piece }: Drawn, film: Lies): boolean {
+  const { x_mm: x, y_mm: y } = piece;
+  return y > film.low_mm && y < film.high_mm && film.distance_mm(x, y, Infinity) > 0;
+}
+
 function liesOn(frame: NailFrame, place: Place, pixel_mm: number): Lies {
   if (coversNail(place)) return { distance_mm: (_x, _y, d) => d, low_mm: -Infinity, high_mm: Infinity };
   const { polygons, distance_mm } = areaOf(frame, place);

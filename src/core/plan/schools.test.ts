@@ -3,6 +3,7 @@ import { NAILS } from '../model/names';
 import { element, setWearing } from '../testing/sets';
 import { CELLS_X, type NailField } from '../simulate/field';
 import { thickness_um } from '../simulate/layers';
+import { sceneOf } from '../picture/scene';
 import { planNail } from './nailPlan';
 import { planSet } from './planSet';
 import type { SetDocument } from '../document/document';
@@ -27,18 +28,21 @@ const stops = (set: SetDocument) =>
 const ring = (set: SetDocument): Operation[] => planNail(set, 'left-ring').compiled.operations;
 const at = (operations: readonly Operation[], is: (one: Operation) => boolean) => operations.findIndex(is);
 
-const CHOICES: { [K in 'base' | 'primer' | 'stones' | 'thumbs' | 'wearer']: readonly Practice[K][] } = {
+const CHOICES: {
+  [K in 'base' | 'primer' | 'stones' | 'thumbs' | 'wearer' | 'stone_top']: readonly Practice[K][];
+} = {
   base: ['leave', 'wipe'],
   primer: ['once', 'none'],
   stones: ['wet-top', 'bedded'],
   thumbs: ['apart', 'with-fingers'],
   wearer: ['client', 'own'],
+  stone_top: ['around', 'over'],
 };
 
 describe('schools', () => {
   it('plan without a stop, every choice beside every other', () => {
     // Each pair of choices comes together at least once: rows of an orthogonal array of strength two, OA(8, 2^7).
-    const rows = [0b00000, 0b00111, 0b11001, 0b11110, 0b01010, 0b01101, 0b10011, 0b10100];
+    const rows = [0b000000, 0b100111, 0b111001, 0b011110, 0b101010, 0b001101, 0b010011, 0b110100];
     const fields = Object.keys(CHOICES) as (keyof typeof CHOICES)[];
     const pairs = new Set<string>();
     rows.forEach((row, i) => {
@@ -47,7 +51,7 @@ describe('schools', () => {
       const practice = Object.fromEntries(fields.map((field, f) => [field, CHOICES[field][bits[f]!]]));
       expect(stops(working(practice, i % 2 === 0 ? 'natural' : 'tips'))).toEqual([]);
     });
-    expect(pairs.size).toBe(10 * 4);
+    expect(pairs.size).toBe(15 * 4);
   });
 
   it('base left tacky or wiped: wiped right after its cure, before what it carries', () => {
@@ -75,6 +79,89 @@ describe('schools', () => {
     expect(bead).toBeGreaterThanOrEqual(0);
     expect(at(bedded, (one) => one.verb === 'set-in-bead')).toBeGreaterThan(bead);
     expect(bedded.some((one) => one.verb === 'set-in-top')).toBe(false);
+  });
+
+  describe('a top over set stones', () => {
+    const films = (operations: readonly Operation[]) =>
+      operations.filter((one) => ['top', 'matte-top', 'top-over'].includes(one.verb));
+    const over = (look: Parameters<typeof setWearing>[0], practice: Partial<Practice> = {}) => {
+      const set = setWearing(look);
+      Object.assign(set.practice, { stone_top: 'over', ...practice });
+      return set;
+    };
+    const told = (set: SetDocument, severities: readonly string[]) =>
+      planSet(set, { effort: { iterations: 100 }, fixes: false })
+        .findings.filter((one) => severities.includes(one.severity))
+        .map((one) => one.code);
+
+    it.each<[string, Parameters<typeof setWearing>[0], Partial<Practice>, string[]]>([
+      ['in the wet top', [element('colour'), element('crystals')], {}, ['top', 'top-over']],
+      ['bedded', [element('colour'), element('crystals')], { stones: 'bedded' }, ['top-over']],
+      [
+        'in the artist’s own matte',
+        [element('colour'), element('finish'), element('crystals')],
+        {},
+        ['matte-top', 'top-over'],
+      ],
+      [
+        'in glue, on the top',
+        [element('colour'), element('crystals', { bedding: 'glue' })],
+        {},
+        ['top', 'top-over'],
+      ],
+      ['none of them', [element('colour'), element('charm')], {}, ['top']],
+    ])('%s: set and hard first, then over them, and nothing is a stop', (_words, look, practice, verbs) => {
+      const set = over(look, practice);
+      const operations = ring(set);
+      expect(films(operations).map((one) => one.verb)).toEqual(verbs);
+      expect(told(set, ['stop', 'warn'])).toEqual([]);
+      const noted = told(set, ['note']).filter((code) => code === 'stones-topped');
+      expect(noted).toEqual(verbs.includes('top-over') ? ['stones-topped'] : []);
+      const last = at(operations, (one) => one.verb === 'top-over');
+      if (last < 0) return;
+      const stones = operations.findLastIndex((one) => one.verb.startsWith('set-in') || one.verb === 'rest');
+      expect(stones).toBeLessThan(last);
+      // What it was topped with is hard before the oil.
+      expect(operations.slice(last + 1).some((one) => one.verb === 'cure')).toBe(true);
+    });
+
+    it('keeps the artist’s finish, and goes round a charm beside the stones', () => {
+      const looks = [element('colour'), element('finish'), element('crystals'), element('charm')];
+      const last = films(ring(over(looks))).at(-1)!;
+      expect(last.verb).toBe('top-over');
+      expect(last.product).toBe(films(ring(over(looks)))[0]!.product);
+      expect(last.place.free!.length).toBeGreaterThan(0);
+      const stones = planNail(over(looks), 'left-ring').compiled.operations.find(
+        (one) => one.verb === 'set-in-top',
+      )!;
+      expect(stones.place.around!.length).toBeGreaterThan(0);
+      const at = ({ x, y }: { x: number; y: number }) => `${x.toFixed(3)} ${y.toFixed(3)}`;
+      const free = new Set(last.place.free!.map(at));
+      expect(stones.place.around!.some((one) => free.has(at(one)))).toBe(false);
+    });
+
+    it('takes their fire: facets are nearer to each other below it', () => {
+      const contrast = (set: SetDocument) => {
+        const { nominal } = planNail(set, 'left-ring');
+        const product = (id: string) => set.kit.products.find((one) => one.id === id)!;
+        const { standing } = sceneOf(nominal.field, product, 12);
+        const { piece, shade } = standing[0]!;
+        const r = piece.width_mm / 2;
+        const lights = Array.from({ length: 8 }, (_, i) => {
+          const angle = (i * Math.PI) / 4 + 0.1;
+          return shade(
+            piece.x_mm + 0.7 * r * Math.cos(angle),
+            piece.y_mm + 0.7 * r * Math.sin(angle),
+            [0.2, 0.2, 0.2],
+          )[0];
+        });
+        return Math.max(...lights) - Math.min(...lights);
+      };
+      const look = [element('colour'), element('crystals')];
+      const bare = contrast(over(look, { stone_top: 'around' }));
+      expect(contrast(over(look))).toBeLessThan(bare / 2);
+      expect(bare).toBeGreaterThan(0.1);
+    });
   });
 
   it('the file thins the edge to what the practice leaves, and never builds it up', () => {

@@ -12,7 +12,9 @@ import { isFixed } from './mount';
 /** Smaller faults are not reported: a brush is not a ruler. */
 export const MIN_FAULT_MM2 = 0.4;
 /** A stone is held by at least this much wet clear (common practice). */
-export const HOLDS_STONE_UM = 40;
+const HOLDS_STONE_UM = 40;
+/** Instant glue bonds by touch: a film of it that is thinner holds better (common practice). */
+const GLUE_HOLDS_UM = 10;
 
 /** An operation that did not hold somewhere, with the area and place where it did not. */
 export interface Verdict {
@@ -52,7 +54,7 @@ export function judgeGrip(
     const code = field.surface[cell]!;
     let reason = refuses[code]!;
     let thin = '';
-    if (reason === 0 && setInWet && topFilm_um(field, cell) < HOLDS_STONE_UM) {
+    if (reason === 0 && setInWet && topFilm_um(field, cell) < holdsStone_um(code)) {
       reason = NEEDS_WET;
       thin = `, only ${Math.round(topFilm_um(field, cell))} µm thick`;
     }
@@ -82,6 +84,10 @@ export function judgeGrip(
       },
     ];
   });
+}
+
+function holdsStone_um(surface: number): number {
+  return decode(surface).material === 'glue' ? GLUE_HOLDS_UM : HOLDS_STONE_UM;
 }
 
 function isAtSkin(field: NailField, cell: number): boolean {

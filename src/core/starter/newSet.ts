@@ -62,6 +62,7 @@ export function newSet(id: string, title: string): SetDocument {
       primer: 'once',
       edge_mm: 0.66,
       stones: 'wet-top',
+      stone_top: 'around',
       acrylic_primer: 'dry',
       pinch: 'pinch',
       grit: '100-180',

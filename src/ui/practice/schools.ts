@@ -166,6 +166,14 @@ export const SCHOOLS: readonly SchoolGroup[] = [
         ],
       },
       {
+        key: 'stone_top',
+        words: 'Top and set stones',
+        choices: [
+          { value: 'around', label: 'Around them', says: 'Brighter: taken around with a fine brush.' },
+          { value: 'over', label: 'Over them', says: 'A safer hold and less fire: one more coat and load.' },
+        ],
+      },
+      {
         key: 'thumbs',
         words: 'Thumbs in the lamp',
         choices: [

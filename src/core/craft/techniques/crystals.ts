@@ -18,7 +18,7 @@ import {
   stoneSeat,
   stonePiece,
   stockSize_mm,
-  withClearance,
+  standing,
 } from './stones';
 import { STONE_SIZES_MM } from '../stoneSizes';
 
@@ -174,7 +174,7 @@ export const crystals = defineTechnique({
   }),
   products: () => [],
   called: ({ sizes }) => counted(2 * sizes.length - 1, 'crystal'),
-  stands: (element, context) => layStones(element, context).map(withClearance),
+  stands: (element, context) => standing(layStones(element, context), context),
   plan: (element, context) => setStones(layStones(element, context), element.bedding, context),
 });
 

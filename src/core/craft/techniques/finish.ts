@@ -64,22 +64,25 @@ export const finish = defineTechnique({
   plan: (element, context) => {
     const product = context.role(element.finish === 'matte' ? 'matte_top' : 'top');
     const place = placeOf(context, element);
-    if (context.standing.length > 0) place.free = [...context.standing];
-    const around = context.standing.length > 0 ? ' around the stones' : '';
+    const free = context.standing.filter((one) => !one.topped);
+    const over = free.length < context.standing.length;
+    if (free.length > 0) place.free = free;
     const t_um = coatOf(product);
     return [
       {
         step: 'coat',
-        verb: element.finish === 'matte' ? 'matte-top' : 'top',
-        words: `${product.name}${around}`,
+        verb: over ? 'top-over' : element.finish === 'matte' ? 'matte-top' : 'top',
+        words: `${product.name}${over ? ' over the stones' : free.length > 0 ? ' around the stones' : ''}`,
         product: product.id,
         place,
         deposit: { kind: 'conformal', t_um },
-        hand_s: HAND_S.top + (around ? 25 : 0),
+        hand_s: HAND_S.top + (free.length > 0 ? 25 : 0),
         ...(dries_s(product) === undefined ? {} : { wait_s: dries_s(product)! }),
-        reason: around
-          ? 'Taken around stones and charms with a fine brush; over them it would drown their fire.'
-          : 'Seals the art and fills the strip at the cuticle; run over the tip so that nothing peels there.',
+        reason: over
+          ? 'Run over the set stones as well, as you work: they hold more safely and lose some of their fire.'
+          : free.length > 0
+            ? 'Taken around stones and charms with a fine brush; over them it would drown their fire.'
+            : 'Seals the art and fills the strip at the cuticle; run over the tip so that nothing peels there.',
       },
       ...hardenOf(product, t_um, place),
       ...wipedTop(product, context, place),

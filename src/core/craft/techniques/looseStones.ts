@@ -29,7 +29,7 @@ import {
   stoneSeat,
   stonePiece,
   stockSize_mm,
-  withClearance,
+  standing,
 } from './stones';
 import { STONE_SIZES_MM } from '../stoneSizes';
 
@@ -320,6 +320,6 @@ export const looseStones = defineTechnique({
   }),
   products: () => [],
   called: ({ stones }) => counted(stones.length, 'stone'),
-  stands: (element, context) => layLoose(element, context).map(withClearance),
+  stands: (element, context) => standing(layLoose(element, context), context),
   plan: (element, context) => setStones(layLoose(element, context), element.bedding, context),
 });

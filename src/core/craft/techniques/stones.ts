@@ -1,7 +1,6 @@
 import * as z from 'zod';
 import type { Point } from '../../geometry/frame';
-import type { Disc } from '../../geometry/regions';
-import { STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
+import { STONE_CLEARANCE_MM, wholePlace, type NailContext, type Standing } from '../context';
 import { held, HOLDINGS, type HoldingName } from '../holdings';
 import { HAND_S } from '../handwork';
 import type { Draft, Place } from '../operation';
@@ -87,9 +86,14 @@ function stoneSize({ width_mm }: PlacedPiece): string {
   return STONE_SIZES.find((size) => Math.abs(STONE_SIZES_MM[size] - width_mm) < 0.01) ?? '';
 }
 
-/** A stone with the gap that a fine brush leaves around it. */
-export function withClearance(stone: PlacedPiece): Disc {
-  return { x: stone.x_mm, y: stone.y_mm, r_mm: stone.width_mm / 2 + STONE_CLEARANCE_MM };
+/** Stones with the gap that a fine brush leaves around each, or topped over with the rest. */
+export function standing(stones: readonly PlacedPiece[], { practice }: NailContext): Standing[] {
+  return stones.map((stone) => ({
+    x: stone.x_mm,
+    y: stone.y_mm,
+    r_mm: stone.width_mm / 2 + STONE_CLEARANCE_MM,
+    ...(practice.stone_top === 'over' ? { topped: true } : {}),
+  }));
 }
 
 /** Stones in whichever way they are held. */

@@ -25,6 +25,7 @@ import { sealed } from './sealed';
 import { sittingKept } from './sittingKept';
 import { sittingWhole } from './sittingWhole';
 import { soakShort } from './soakShort';
+import { stonesTopped } from './stonesTopped';
 import { strength } from './strength';
 import { surfaces } from './surfaces';
 import { systems } from './systems';
@@ -90,6 +91,7 @@ export const NAIL_RULES: readonly NailRule[] = [
 
 /** Every judgement on the set as a whole. */
 export const SET_RULES: readonly SetRule[] = [
+  stonesTopped,
   handsAlike,
   lengthsAlike,
   lengthsOnHand,
