@@ -61,3 +61,37 @@ test('a pattern is kept on a shape, and beside it, by the element it is kept on'
     within: { element: 'a-spot', outside: true },
   });
 });
+
+test('a coat and a rest are put in by hand, by keyboard, and taken out again', async ({ page }) => {
+  await openDemo(page, 'Matinée', 'Plate to top');
+  const steps = page.getByRole('region', { name: 'Steps' }).getByRole('listitem');
+  const before = await steps.count();
+  const form = page.getByRole('form', { name: 'Put in after this step' });
+  await steps.filter({ hasText: 'Cure Base' }).first().getByRole('button').first().click();
+  await page.getByRole('button', { name: 'Put in after it' }).press('Enter');
+  await form.getByLabel('What', { exact: true }).selectOption('A coat of colour');
+  await form.getByLabel('Of', { exact: true }).selectOption({ index: 1 });
+  const colour = await form.getByLabel('Of', { exact: true }).locator('option:checked').textContent();
+  await form.getByRole('button', { name: 'Put it in' }).press('Enter');
+  // With its own cure, and chosen: what can be done with it stands there.
+  await expect(steps).toHaveCount(before + 2);
+  await expect(page.getByRole('article').getByRole('heading', { name: colour! })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Put in after it' }).press('Enter');
+  await form.getByLabel('What', { exact: true }).selectOption('Rest');
+  await form.getByLabel('For, s').fill('25');
+  await form.getByLabel('Without letting go of the nail').press('Space');
+  await form.getByLabel('For, s').press('Enter');
+  await expect(steps).toHaveCount(before + 3);
+  const { text } = await exported(page);
+  const { edits } = JSON.parse(text) as { edits: { kind: string; verb?: string; held?: true }[] };
+  expect(edits.filter((one) => one.kind === 'insert').map((one) => one.verb)).toEqual([
+    'coat',
+    'cure',
+    'rest',
+  ]);
+  expect(edits.at(-1)).toMatchObject({ verb: 'rest', seconds: 25, held: true });
+
+  await page.getByRole('button', { name: 'Back to the craft’s order' }).click();
+  await expect(steps).toHaveCount(before + 2);
+});

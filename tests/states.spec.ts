@@ -5,7 +5,7 @@ import { noViolationsInEither, planned } from './helpers';
 interface State {
   at: string;
   opens: (page: Page) => Promise<void>;
-  shows: 'dialog' | 'menu' | 'group' | 'table' | 'slider' | 'article';
+  shows: 'form' | 'dialog' | 'menu' | 'group' | 'table' | 'slider' | 'article';
 }
 
 const closes = ({ shows }: State) => shows === 'dialog' || shows === 'menu';
@@ -40,6 +40,7 @@ const STATES: readonly State[] = [
     opens: (page) => page.getByText('How it was judged').first().click(),
     shows: 'article',
   },
+  { at: '/set/understudy/layers', opens: press('Put in after it'), shows: 'form' },
   { at: '/set/curtain-up/timing', opens: press('Lanes larger'), shows: 'slider' },
   {
     at: '/set/curtain-up/card',

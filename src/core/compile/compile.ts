@@ -1,6 +1,7 @@
 import { isLeftOff, wholePlace, type NailContext } from '../craft/context';
 import { areaOf } from '../craft/area';
-import { lampOf } from '../craft/families';
+import { coatOf } from '../craft/cure';
+import { dries_s, lampOf } from '../craft/families';
 import { CAUTIONS, inTipCaution, PACE, workSeconds } from '../craft/handwork';
 import { placeWords } from '../craft/placeWords';
 import { polygonArea_mm2 } from '../geometry/polygons';
@@ -9,7 +10,7 @@ import type { PlacedPiece } from '../craft/matter';
 import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
-import { editNail, type Edit } from '../document/edits';
+import { editNail, isInsertedCoat, type Edit } from '../document/edits';
 import type { Disc } from '../geometry/regions';
 import type { NailName } from '../model/names';
 import { rounded } from '../model/rounded';
@@ -177,6 +178,9 @@ function roundDiscs(place: Place): Place {
   };
 }
 
+/** What an inserted coat is of, where its artist does not say. */
+const COAT_ROLES = { base: 'base', coat: 'base', top: 'top', 'matte-top': 'matte_top' } as const;
+
 function inserted(edit: Extract<Edit, { kind: 'insert' }>, context: NailContext): Operation {
   const light = edit.verb === 'cure' || edit.verb === 'flash';
   const draft: Draft = {
@@ -184,13 +188,22 @@ function inserted(edit: Extract<Edit, { kind: 'insert' }>, context: NailContext)
     verb: edit.verb,
     words: edit.words,
     place: wholePlace(),
-    hand_s: light || edit.verb === 'rest' ? 0 : edit.seconds,
+    hand_s: light || (edit.verb === 'rest' && !edit.held) ? 0 : edit.seconds,
     reason: 'Added by hand.',
   };
   if (edit.verb === 'cure' || edit.verb === 'flash') draft.lamp = { mode: edit.verb, seconds: edit.seconds };
-  if (edit.verb === 'rest') draft.wait_s = edit.seconds;
+  // What is held takes the hands, as long in quick ones as in slow ones.
+  if (edit.verb === 'rest') draft[edit.held ? 'fixed_s' : 'wait_s'] = edit.seconds;
   if (edit.verb === 'buff') draft.place = { ...draft.place, margin_mm: 0 };
   if (edit.verb === 'wipe') draft.product = context.role('cleanser').id;
   if (edit.verb === 'oil') draft.product = context.role('oil').id;
+  if (isInsertedCoat(edit.verb)) {
+    const product = edit.product ? context.product(edit.product) : context.role(COAT_ROLES[edit.verb]);
+    draft.product = product.id;
+    draft.deposit = { kind: 'conformal', t_um: coatOf(product) };
+    const wait_s = dries_s(product);
+    if (wait_s !== undefined) draft.wait_s = wait_s;
+  }
+  if (edit.held) draft.held = true;
   return complete({ element: 'own', stage: 'surface', draft }, context);
 }

@@ -1,6 +1,6 @@
 import type { Change } from '../document/changes';
 import type { Edit } from '../document/edits';
-import type { Operation } from '../craft/operation';
+import { operationId, type Operation } from '../craft/operation';
 
 /**
  * The change that moves one operation to another place in a nail's order: a statement of where it stands, in
@@ -45,7 +45,7 @@ export function editsAbout(edits: readonly Edit[], id: string): Edit[] {
     edit.kind === 'before' || edit.kind === 'move'
       ? edit.a === id || edit.b === id
       : edit.kind === 'insert'
-        ? edit.after === id
+        ? edit.after === id || operationId(edit.nail, 'own', edit.id, 1) === id
         : edit.a === id,
   );
 }

@@ -126,7 +126,9 @@ export function laidBy(
 
 /** Whether an operation is one piece of work with what stands before it on its nail. */
 export function isHeldAfter(before: Operation | undefined, operation: Operation): boolean {
-  return operation.held === true && before?.element === operation.element;
+  if (!operation.held || !before) return false;
+  // What the artist put in is held with whatever it follows.
+  return before.element === operation.element || operation.element === 'own';
 }
 
 export function operationId(nail: NailName, element: string, step: string, pass: number): string {

@@ -2,7 +2,8 @@ import * as z from 'zod';
 import { Build } from '../craft/builds';
 import { Element } from '../craft/techniques';
 import { RESERVED_ELEMENTS } from '../craft/operation';
-import { Edit } from './edits';
+import { FAMILIES, type Laid } from '../craft/families';
+import { Edit, isInsertedCoat } from './edits';
 import { append } from '../model/extent';
 import { NAILS, type NailName } from '../model/names';
 import { Appointment, SET_STATES } from '../model/appointment';
@@ -102,6 +103,18 @@ export function referenceFaults(set: SetDocument): ReferenceFault[] {
   set.builds.forEach((build, i) => {
     for (const id of namedProducts(build)) refer(products, id, ['builds', i], 'product');
   });
+  set.edits.forEach((edit, i) => {
+    if (edit.kind !== 'insert') return;
+    const path = ['edits', i, 'product'];
+    if (edit.product !== undefined) refer(products, edit.product, path, 'product');
+    if (edit.verb === 'coat' && edit.product === undefined)
+      faults.push({ path, message: 'is missing: a coat is of a product' });
+    if (edit.product !== undefined && !isInsertedCoat(edit.verb))
+      faults.push({ path, message: 'is for a coat only' });
+    const family = set.kit.products.find((product) => product.id === edit.product)?.family;
+    if (family && COATED.every((laid) => laid !== FAMILIES[family].laid))
+      faults.push({ path, message: `is ${FAMILIES[family].words}, which is not brushed on in a coat` });
+  });
   for (const name of NAILS) {
     const nail = set.nails[name];
     refer(builds, nail.build, ['nails', name, 'build'], 'build');
@@ -114,6 +127,9 @@ export function referenceFaults(set: SetDocument): ReferenceFault[] {
   }
   return faults;
 }
+
+/** What is brushed on in an even coat over a nail. */
+const COATED: readonly Laid[] = ['base', 'gel', 'two-stage', 'structure', 'top', 'art', 'lacquer'];
 
 /** What an element is kept on is another of its look, and no chain of such leads back to itself. */
 function withinFaults({ elements }: Look, at: (string | number)[]): ReferenceFault[] {

@@ -12,8 +12,23 @@ export const OperationId = z
   );
 export const NailNameSchema = z.enum(NAILS as [NailName, ...NailName[]]);
 
-/** What an artist may insert by hand: work that lays no film of its own. */
-export const INSERTABLE_VERBS = ['wipe', 'dust-off', 'buff', 'cure', 'flash', 'oil', 'rest'] as const;
+/** A coat over the whole nail that an artist may insert by hand; a colour says of what product. */
+export const INSERTABLE_COATS = ['base', 'coat', 'top', 'matte-top'] as const;
+/** What an artist may insert by hand. */
+export const INSERTABLE_VERBS = [
+  'wipe',
+  'dust-off',
+  'buff',
+  'cure',
+  'flash',
+  'oil',
+  'rest',
+  ...INSERTABLE_COATS,
+] as const;
+
+export function isInsertedCoat(verb: string): verb is (typeof INSERTABLE_COATS)[number] {
+  return (INSERTABLE_COATS as readonly string[]).includes(verb);
+}
 
 /**
  * The artist's own changes to the computed order, as statements over operation ids. They are followed in turn
@@ -21,7 +36,7 @@ export const INSERTABLE_VERBS = ['wipe', 'dust-off', 'buff', 'cure', 'flash', 'o
  * `before`: a is done before b; where it is not, a goes right before b. a and b may belong to two nails.
  * `move`: a stands right before or right after b. A coat that moves takes its flash and cure along.
  * `skip`: a is not done. `hold`: a waits as long as the craft allows.
- * `insert`: one more piece of work right after an operation.
+ * `insert`: one more piece of work right after an operation, or one more coat; `held`: without letting go of the nail.
  */
 export const Edit = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('before'), a: OperationId, b: OperationId }),
@@ -41,6 +56,8 @@ export const Edit = z.discriminatedUnion('kind', [
     verb: z.enum(INSERTABLE_VERBS),
     seconds: seconds(1, 1800),
     words: Words,
+    product: Id.optional(),
+    held: z.literal(true).optional(),
   }),
 ]);
 export type Edit = z.infer<typeof Edit>;

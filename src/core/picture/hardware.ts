@@ -22,7 +22,7 @@ export function drawPiece(piece: PlacedPiece): Drawn {
 }
 
 /** What keeps of its facets below gel, which is as smooth as they are sharp (by the look of it). */
-const FIRE_UNDER_GEL = 0.4;
+const FIRE_UNDER_GEL = 0.5;
 
 /** The same under a film that was run over it. */
 export function dulled(drawn: Drawn): Drawn {

@@ -137,6 +137,7 @@ export function LayersView() {
             index={done - 1}
             surface={plan?.surfaces[focus][done - 1] ?? ''}
             onChoose={choose}
+            onComing={(id) => setAt({ nail: focus, id })}
           />
         )}
       </section>

@@ -1,9 +1,11 @@
 'use client';
 import { Button } from '@mantine/core';
-import { IconArrowDown, IconArrowUp } from '@tabler/icons-react';
+import { useState } from 'react';
+import { IconArrowDown, IconArrowUp, IconPlus } from '@tabler/icons-react';
 import { rowOf } from '@/core/craft/surfaces';
 import type { Operation } from '@/core/craft/operation';
 import { editsAbout, moveChange } from '@/core/compile/reorder';
+import { PutIn } from './PutIn';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './LayersView.module.css';
 
@@ -12,11 +14,14 @@ interface Props {
   index: number;
   surface: string;
   onChoose: (index: number) => void;
+  /** The operation of that id, once it is planned. */
+  onComing: (id: string) => void;
 }
 
 /** Why a step stands where it does, what it meets and leaves, and what can be done with it. */
-export function StepDetail({ operations, index, surface, onChoose }: Props) {
+export function StepDetail({ operations, index, surface, onChoose, onComing }: Props) {
   const operation = operations[index]!;
+  const [putting, setPutting] = useState<string>();
   const edits = useStudio((s) => s.set.edits);
   const { change } = useStudioStore().getState();
   const said = editsAbout(edits, operation.id);
@@ -81,6 +86,14 @@ export function StepDetail({ operations, index, surface, onChoose }: Props) {
         >
           Leave it out
         </Button>
+        <Button
+          variant="default"
+          leftSection={<IconPlus size={18} />}
+          aria-expanded={putting === operation.id}
+          onClick={() => setPutting(putting === operation.id ? undefined : operation.id)}
+        >
+          Put in after it
+        </Button>
         {said.length > 0 && (
           <Button
             variant="default"
@@ -104,6 +117,15 @@ export function StepDetail({ operations, index, surface, onChoose }: Props) {
           </Button>
         ))}
       </div>
+      {putting === operation.id && (
+        <PutIn
+          after={operation}
+          onDone={(id) => {
+            setPutting(undefined);
+            if (id) onComing(id);
+          }}
+        />
+      )}
     </article>
   );
 }

@@ -170,7 +170,11 @@ export const SCHOOLS: readonly SchoolGroup[] = [
         words: 'Top and set stones',
         choices: [
           { value: 'around', label: 'Around them', says: 'Brighter: taken around with a fine brush.' },
-          { value: 'over', label: 'Over them', says: 'A safer hold and less fire: one more coat and load.' },
+          {
+            value: 'over',
+            label: 'Over them',
+            says: 'A safer hold and less fire; after wet top one more coat and load.',
+          },
         ],
       },
       {
