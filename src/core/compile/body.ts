@@ -1,6 +1,7 @@
 import { wholePlace, type NailContext } from '../craft/context';
 import {
   baseOver,
+  dullDraft,
   dustOffDraft,
   flashOf,
   hardenOf,
@@ -11,7 +12,7 @@ import {
   wipedTop,
 } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
-import { levelling_um } from '../craft/structures';
+import { beadedStructure, levelling_um } from '../craft/structures';
 import type { Structure } from '../craft/build';
 import { FAMILIES, lampOf } from '../craft/families';
 import type { Draft } from '../craft/operation';
@@ -61,7 +62,8 @@ export function composeBody(
     beds += 1;
     append(placed, bedded(part, beds));
   }
-  const level = structure !== undefined || asks.some((one) => one.cap === 'level');
+  // What sets by itself is beaded over and filed: no top floats on it.
+  const level = structure !== undefined || asks.some((one) => one.cap === 'level' || !lampOf(one.clear));
   append(placed, level ? levelled(asks, context, structure) : floated(asks, context));
   return { placed, topped: !level };
 }
@@ -69,12 +71,13 @@ export function composeBody(
 /** Pieces in their bed, held by a short flash. */
 export function bedded(layer: Layer, pass: number): Placed[] {
   const whole = wholePlace();
+  const lit = lampOf(layer.clear) !== undefined;
   return [
     shared({
       step: 'bed',
       pass,
       verb: 'bed',
-      words: `Thin bed of ${layer.clear.name}`,
+      words: lit ? `Thin bed of ${layer.clear.name}` : `Thin wet bead of ${layer.clear.name}`,
       product: layer.clear.id,
       place: whole,
       deposit: { kind: 'conformal', t_um: layer.bed_um },
@@ -83,14 +86,16 @@ export function bedded(layer: Layer, pass: number): Placed[] {
     }),
     ...layer.pieces.flatMap(ownWork),
     shared(
-      flashOf(
-        layer.clear,
-        layer.bed_um,
-        whole,
-        'A short flash holds the pieces down before the cap is laid.',
-        'flash',
-        pass,
-      ),
+      lit
+        ? flashOf(
+            layer.clear,
+            layer.bed_um,
+            whole,
+            'A short flash holds the pieces down before the cap is laid.',
+            'flash',
+            pass,
+          )
+        : dullDraft(layer.clear, 'dull', whole, pass),
     ),
   ];
 }
@@ -129,7 +134,7 @@ function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Str
   const clear = structure?.product ?? (clears.size === 1 ? asks[0]!.clear : context.role('builder'));
   const cap_um = Math.max(
     structure?.apex_um ?? 0,
-    mostOf(asks.map((one) => (one.cap === 'level' ? one.cap_um : 0))),
+    mostOf(asks.map((one) => (one.cap === 'level' || !lampOf(clear) ? one.cap_um : 0))),
   );
   const allowance_um = asks.length === 0 ? levelling_um(cap_um) : mostOf(asks.map((one) => one.filing_um));
   const whole = wholePlace();
@@ -158,7 +163,9 @@ function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Str
   ];
   const laid = structure
     ? structure.lay(cap_um, asks.length > 0).map(shared)
-    : cap(clear, cap_um, 'The cap levels itself over the pieces; the hand is turned over to let it settle.');
+    : lampOf(clear)
+      ? cap(clear, cap_um, 'The cap levels itself over the pieces; the hand is turned over to let it settle.')
+      : beadedStructure(clear, cap_um).lay(cap_um, true).map(shared);
   return [...laid, ...shape.map((draft): Placed => ({ element: 'body', stage: 'shape', draft }))];
 }
 

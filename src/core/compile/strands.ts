@@ -22,6 +22,7 @@ import {
 } from './seats';
 import { madeOf, stagesIn } from './madeOf';
 import { keepsOld } from './stages';
+import type { Product } from '../model/product';
 import { append } from '../model/extent';
 
 /** The whole order of one nail, stage by stage, before the artist's edits. */
@@ -29,11 +30,16 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
   const kind = buildKindOf(build.kind);
   const cover = coverer(bare.frame);
   const sit = keepsOld(build, bare) ? undefined : kind.films?.(build);
-  const seated = seatElements(elements, bare, kind.seats, sit && (sit === 'tip' ? 'inside' : sit));
+  const seatIn = (context: NailContext) =>
+    seatElements(elements, context, kind.seats, sit && (sit === 'tip' ? 'inside' : sit));
+  const inGel = seatIn(bare);
+  const clear = clearOf(build, elements, inGel, sit === 'tip', bare);
+  const seated = clear === bare.clear ? inGel : seatIn({ ...bare, clear });
   const isInTip = (one: Seated) => sit === 'tip' && (one.seat === 'under' || one.seat === 'inside');
   const inTip = composeInTip(seated.filter(isInTip), bare, cover, kind.halves?.(build));
   const context: NailContext = {
     ...bare,
+    clear,
     inlaid: seated.some((one) => !isInTip(one) && one.technique.inlaid?.(one.element, bare)),
     dark: darkOver(inTip, bare),
   };
@@ -58,6 +64,29 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
     ...upper.line,
     ...(kind.offHand ? [] : work('care', 'care', [oilDraft(context)])),
   ];
+}
+
+/**
+ * What pieces are encapsulated in: where a build of acrylic beads over them itself, and no film of anything else lies between, in
+ * that; else in the builder.
+ */
+function clearOf(
+  build: Build,
+  elements: readonly Element[],
+  seated: readonly Seated[],
+  inTip: boolean,
+  bare: NailContext,
+): Product {
+  const clear = bare.role('acrylic');
+  const context: NailContext = { ...bare, clear, inlaid: true };
+  const below = seated.filter((one) => one.seat === 'under' || one.seat === 'inside');
+  const pieces = below.flatMap((one) => one.technique.inlaid?.(one.element, context) ?? []);
+  const films = below.flatMap((one) => (one.technique.inlaid ? [] : one.drafts));
+  if (inTip || pieces.length === 0 || pieces.some((one) => one.clear.id !== clear.id)) return bare.clear;
+  if (films.some((one) => one.product && one.deposit && bare.product(one.product).family !== clear.family))
+    return bare.clear;
+  const { structure } = stagesIn(madeOf(elements, context), build, context);
+  return structure?.product.id === clear.id ? clear : bare.clear;
 }
 
 /** A free edge is at most a bank card's 0.76 mm (ISO/IEC 7810, ID-1); a file by eye keeps a little under it. */

@@ -20,6 +20,8 @@ export interface NailContext {
   torch: boolean;
   /** Pieces are encapsulated on this nail: what lies below them is kept thin. */
   inlaid: boolean;
+  /** What pieces are encapsulated in where they say nothing else: builder, and in a build of acrylic that. */
+  clear: Product;
   /** How much the films inside a tip keep of the light, as Σ t/D_p; 0 where there are none. */
   dark: number;
   /** Where another element of the look lies on this nail; undefined for what has no part of its own. */

@@ -55,6 +55,18 @@ function restDraft(rest: Omit<Draft, 'verb' | 'hand_s'>): Draft {
   return { ...rest, verb: 'rest', hand_s: HAND_S.rest };
 }
 
+/** Acrylic left until it is dull: it holds its place, and beads still melt into it. */
+export function dullDraft(product: Product, step: string, place: Place, pass = 1): Draft {
+  return restDraft({
+    step,
+    pass,
+    words: `Let ${product.name} go dull`,
+    place,
+    wait_s: settingOf(product)!.working_s,
+    reason: 'Dull, it holds the pieces and takes the beads over them; wet, they float up.',
+  });
+}
+
 /** Acrylic left until it is hard. */
 export function setDraft(product: Product, wait_s: number, step: string, place: Place): Draft {
   return restDraft({

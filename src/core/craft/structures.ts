@@ -79,6 +79,36 @@ export function puttyStructure(product: Product, apex_um: number): Structure {
   };
 }
 
+/** Acrylic over pieces: few strokes while what they lie in is dull, then left until it rings. */
+export function beadedStructure(product: Product, apex_um: number): Structure {
+  return {
+    product,
+    apex_um,
+    lay: (t_um) => [
+      {
+        ...laid(product, t_um),
+        words: `Beads of ${product.name} over the pieces`,
+        hand_s: HAND_S.sculpt,
+        wait_s: settingOf(product)!.dry_s,
+        reason:
+          'One bead over the stress area, patted and drawn in few strokes: overbrushed, it takes air in.',
+      },
+      tapDraft(),
+    ],
+  };
+}
+
+function tapDraft(): Draft {
+  return {
+    step: 'tap',
+    verb: 'tap',
+    words: 'Tap the acrylic: it rings',
+    place: wholePlace(),
+    hand_s: HAND_S.tap,
+    reason: 'Hard, it rings; where it sounds dull it takes dents and the file drags it.',
+  };
+}
+
 /** Powder sprinkled into a wet layer of gel and cured in it. */
 export function sprinkledStructure(gel: Product, powder: Product, apex_um: number): Structure {
   const place = wholePlace();
@@ -196,16 +226,12 @@ export function sculpted(
           setDraft(product, dry_s - working_s, 'set', wholePlace()),
         ]
       : []),
-    {
-      step: 'tap',
-      verb: 'tap',
-      words: 'Tap the acrylic: it rings',
-      place: wholePlace(),
-      hand_s: HAND_S.tap,
-      reason: 'Hard, it rings; where it sounds dull it takes dents and the file drags it.',
-    },
+    tapDraft(),
     ...between,
-    ...filedGround(context, 'File the acrylic to shape and level it', apex_um),
+    // Acrylic melts into itself: over pieces in acrylic there is one filing, at the end.
+    ...(context.inlaid && context.clear.id === product.id
+      ? []
+      : filedGround(context, 'File the acrylic to shape and level it', apex_um)),
   ];
 }
 

@@ -72,6 +72,7 @@ export const FINDING_CODES = [
   'open-too-long',
   'primed-too-long',
   'pinched-too-late',
+  'gone-dull',
   'soaked-too-long',
   'cooled',
   'spill-left',

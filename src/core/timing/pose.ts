@@ -21,6 +21,8 @@ const RUNNY_S = 40;
 const PRIMED = { guide_s: 180, most_s: 240, to: 'wet', kind: 'primed-too-long' } as const;
 /** Beads are pinched once they are dull; this long before they are hard they hardly give any more. */
 const STIFF_S = 45;
+/** What goes into a wet bead follows it without anything between. */
+const SET_AT_ONCE_S = 10;
 /** Flashed gel gives until its cure; it is pinched at once all the same, while that nail is in the hand. */
 const AT_ONCE = { guide_s: 5, most_s: Infinity, to: 'next', kind: 'pinched-too-late' } as const;
 /** A flashed spill is wiped off skin and nail within minutes, and the tip cured after it (common practice). */
@@ -111,6 +113,7 @@ function tasksOf(
   let lit = false;
   let form = false;
   let soaks = false;
+  let wetLeft_s = 0;
   return operations.map((operation, i): Task => {
     const next = operations[i + 1];
     if (operation.deposit) lit = false;
@@ -164,6 +167,12 @@ function tasksOf(
       const guide_s = Math.max(setting.working_s, most_s - STIFF_S);
       task.due = { guide_s, most_s, to: 'next', kind: 'pinched-too-late' };
     }
+    // Pieces go into a bead while that is wet: each with what is left of its working time.
+    if (setting && operation.verb === 'bed') wetLeft_s = setting.working_s;
+    if (wetLeft_s > 0 && next && INTO_A_BED.includes(next.verb)) {
+      wetLeft_s = Math.max(1, wetLeft_s - next.hand_s);
+      task.due = { guide_s: SET_AT_ONCE_S, most_s: wetLeft_s, to: 'next', kind: 'gone-dull' };
+    } else wetLeft_s = 0;
     if (flashed && operation.lamp && next?.verb === 'pinch') task.due = AT_ONCE;
     if (operation.lamp && next?.verb === 'burnish') task.due = WARM;
     if (flashed && operation.lamp && next?.verb === 'wipe-spill') task.due = SPILL;

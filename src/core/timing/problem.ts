@@ -117,6 +117,7 @@ export interface Broken {
     | 'open-too-long'
     | 'primed-too-long'
     | 'pinched-too-late'
+    | 'gone-dull'
     | 'soaked-too-long'
     | 'cooled'
     | 'spill-left'

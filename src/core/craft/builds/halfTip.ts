@@ -8,7 +8,7 @@ import { baseDraft, dustOffDraft, hardenOf } from '../drafts';
 import { HAND_S } from '../handwork';
 import type { Draft, Place } from '../operation';
 import { EXTENSION_UM, sculpted } from '../structures';
-import { acrylicRefill, APEX_UM, gelStructure, MATERIAL, MATERIAL_FIELDS } from './material';
+import { acrylicRefill, APEX_UM, overlay, MATERIAL, MATERIAL_FIELDS } from './material';
 import { primePlate } from '../primePlate';
 import { clearPlate } from './prep';
 
@@ -69,7 +69,7 @@ export const halfTip = defineBuild({
       ],
     };
   },
-  structure: (build, context) => gelStructure(build.material, build.apex_um, context),
+  structure: (build, context) => overlay(build.material, build.apex_um, context),
   refill: (build, context) =>
     build.material === 'acrylic' ? acrylicRefill(build.apex_um, context) : undefined,
 });

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { um } from '../../model/primitives';
 import type { Refill, Structure } from '../build';
 import type { NailContext } from '../context';
-import { pouredStructure, puttyStructure, sculpted } from '../structures';
+import { beadedStructure, pouredStructure, puttyStructure, sculpted } from '../structures';
 import { numberField, type Field } from '../technique';
 
 /** What an extension is built of. */
@@ -39,15 +39,13 @@ export function acrylicRefill(apex_um: number, context: NailContext): Refill {
 }
 
 /**
- * The gel that is laid over the nail. Acrylic is laid and filed before any art comes on it; only over pieces, where it
- * was kept thin, does builder give the strength.
+ * What is laid over the nail. Acrylic is laid and filed before any art comes on it; only over pieces, where it was kept
+ * thin, do more beads give the strength, or builder where gel lies between.
  */
-export function gelStructure(
-  material: Material,
-  apex_um: number,
-  context: NailContext,
-): Structure | undefined {
+export function overlay(material: Material, apex_um: number, context: NailContext): Structure | undefined {
   if (material === 'acrylic' && !context.inlaid) return undefined;
+  if (material === 'acrylic' && context.clear.family === 'acrylic')
+    return beadedStructure(context.clear, apex_um);
   return material === 'putty'
     ? puttyStructure(context.role('putty'), apex_um)
     : pouredStructure(context.role('builder'), apex_um);

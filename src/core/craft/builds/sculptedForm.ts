@@ -9,7 +9,7 @@ import type { Draft } from '../operation';
 import { EXTENSION_UM, sculpted, thinExtension } from '../structures';
 import { ART, ART_FIELD, artSits } from './artUnder';
 import { BED_UM, builtBed, EXTENSION_UNDER_BOTH_UM } from './builtBed';
-import { acrylicRefill, APEX_UM, gelStructure, MATERIAL, MATERIAL_FIELDS } from './material';
+import { acrylicRefill, APEX_UM, overlay, MATERIAL, MATERIAL_FIELDS } from './material';
 import { primePlate } from '../primePlate';
 import { smileFields } from '../technique';
 import { clearPlate, prepPlate } from './prep';
@@ -99,7 +99,7 @@ export const sculptedForm = defineBuild({
     const left_um = build.apex_um - EXTENSION_UM - (build.french ? BED_UM / 2 : 0);
     // Over a bed of its own colour there is always clear to close it.
     const material = build.french && build.material === 'acrylic' ? 'builder' : build.material;
-    const structure = gelStructure(material, Math.max(250, left_um), context);
+    const structure = overlay(material, Math.max(250, left_um), context);
     return structure && { ...structure, fileWords: `File the nail ${context.frame.shape} and level it` };
   },
   refill: (build, context) =>

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { limitsOf } from '../../model/limits';
 import { counted } from '../../model/letters';
+import type { Product } from '../../model/product';
 import { PIECE_SHAPES, type PieceShape } from '../../model/pieceShapes';
 import { Across, Along, Colour, Id, mm, share, Turn, um } from '../../model/primitives';
 import { beadShare } from '../../geometry/bead';
@@ -11,6 +12,7 @@ import { layRegion } from '../../regions';
 import { onNail, scaleOn, sideOf, wholePlace, type NailContext } from '../context';
 import { bodyHandles, onPart, spotOf } from '../../regions/handle';
 import { seedOf } from '../../model/chance';
+import { lampOf } from '../families';
 import { HAND_S } from '../handwork';
 import { layPiece } from '../laying';
 import { PIECE_CHOICES, PIECE_CUTS } from '../pieceCuts';
@@ -64,6 +66,10 @@ const schema = z.strictObject({
 
 type Inlay = z.infer<typeof schema>;
 type Piece = Inlay['pieces'][number];
+
+function clearOf({ clear }: Inlay, context: NailContext): Product {
+  return clear === null ? context.clear : context.product(clear);
+}
 
 function layPieces(element: Inlay, context: NailContext): PlacedPiece[] {
   const { frame } = context;
@@ -394,7 +400,7 @@ export const inlay = defineTechnique({
     return counted(most.count, words, many);
   },
   inlaid: (element, context) => ({
-    clear: element.clear === null ? context.role('builder') : context.product(element.clear),
+    clear: clearOf(element, context),
     bed_um: element.bed_um,
     cap: element.cap,
     cap_um: element.cap_um,
@@ -415,7 +421,9 @@ export const inlay = defineTechnique({
       },
     ];
     if (element.press) {
-      drafts.push(pressDraft(pieces, context));
+      // No light holds what sets by itself.
+      const torch = context.torch && lampOf(clearOf(element, context)) !== undefined;
+      drafts.push(pressDraft(pieces, { torch }));
     }
     return drafts;
   },

@@ -28,6 +28,11 @@ const WORDS: Record<Broken['kind'], Words> = {
     reason: 'Dull beads take the C-curve for a few minutes; hard ones crack, or spring back.',
     figure: 'over its time',
   },
+  'gone-dull': {
+    says: (what) => `${what} comes when the acrylic it goes into has gone dull.`,
+    reason: 'Pieces sink into a wet bead; on a dull one they lie loose and stand up.',
+    figure: 'over its time',
+  },
   'soaked-too-long': {
     says: (what) => `${what}: the remover has been on longer than it is meant to.`,
     reason: 'Past its time a soak dries out plate and skin, and softens nothing more.',
