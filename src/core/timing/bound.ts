@@ -1,5 +1,6 @@
 import { leastOf, mostOf } from '../model/extent';
 import { HANDS } from '../model/names';
+import { leastChanges } from './leastChanges';
 import { handSeconds, lampGroup, programme_s, type Chain, type Problem, type Task } from './problem';
 
 /**
@@ -10,7 +11,7 @@ export function lowerBound_s(problem: Problem): number {
   const { chains } = problem;
   if (chains.length === 0) return 0;
   const work = chains.reduce((sum, chain) => sum + work_s(problem, chain), 0);
-  const changeovers = leastChangeovers(problem) * problem.changeover_s;
+  const changeovers = leastChanges(problem) * problem.changeover_s;
   const shone = (task: Task) => shone_s(problem, task);
   const lamps = longestLight(problem, chains, shone);
 
@@ -158,34 +159,6 @@ function tail_s(problem: Problem, chain: Chain): number {
     tail += shone_s(problem, task) + task.wait_s;
   }
   return tail;
-}
-
-/**
- * The fewest changes of brush: of any two nails' work one order is a common supersequence of both, and what is
- * done on other nails between only adds to it.
- */
-function leastChangeovers(problem: Problem): number {
-  const runs = problem.chains.map(classRuns);
-  const least = mostOfPairs(runs, shortestSupersequence);
-  return Math.max(0, least - 1, new Set(runs.flat()).size - 1);
-}
-
-function classRuns(chain: Chain): string[] {
-  const classes = chain.tasks.filter((task) => task.hand_s > 0).map((task) => task.class);
-  return classes.filter((name, i) => name !== classes[i - 1]);
-}
-
-/** Length of the shortest sequence that holds both in order (dynamic programming, Wagner & Fischer 1974). */
-function shortestSupersequence(a: readonly string[], b: readonly string[]): number {
-  let row = Array.from({ length: b.length + 1 }, (_, j) => j);
-  for (let i = 1; i <= a.length; i += 1) {
-    const next = [i];
-    for (let j = 1; j <= b.length; j += 1) {
-      next.push(a[i - 1] === b[j - 1] ? row[j - 1]! + 1 : Math.min(row[j]!, next[j - 1]!) + 1);
-    }
-    row = next;
-  }
-  return row[b.length]!;
 }
 
 /** The earliest moment at which any nail can need the lamp. */
