@@ -32,6 +32,8 @@ export interface NailContext {
 
 /** Something that stands out of the nail, with the clearance of a fine brush. */
 export interface Standing extends Disc {
+  /** "Around the stones". */
+  what: 'stones' | 'charm';
   /** As its artist works, a top is run over it and not around. */
   topped?: true;
 }

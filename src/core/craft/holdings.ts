@@ -126,6 +126,27 @@ export const HOLDINGS = {
       ];
     },
   },
+  'stone-gel': {
+    words: 'Spots of thick gel, the top about them wet',
+    seat: 'surface',
+    hold: (what, context) => {
+      const gel = context.role('bedding');
+      return [
+        bead(
+          gel,
+          (gel.coat_um ?? 150) * SPOT,
+          what,
+          several(what) ? 'Thick spots' : 'Thick spot',
+          'Thick, it stands up round each of them and does not run.',
+        ),
+        set(
+          what,
+          'set-in-bead',
+          'Pressed in until it comes up round the rim; cured together with the top about it.',
+        ),
+      ];
+    },
+  },
   'wet-top': {
     words: 'In the wet top',
     seat: 'over',
@@ -165,6 +186,8 @@ export const HOLDINGS = {
 } as const satisfies Record<string, Holding>;
 export type HoldingName = keyof typeof HOLDINGS;
 
+/** How much more than its coat a spot of thick gel is (common practice). */
+const SPOT = 1.6;
 /** A bead that comes up round a stone (common practice). */
 const ACRYLIC_BEAD_UM = 220;
 

@@ -167,7 +167,11 @@ export const charm = defineTechnique({
   products: () => [],
   called: ({ words }) => lowerFirst(words),
   stands: (element, context) =>
-    footprint(layCharm(element, context)).map((disc) => ({ ...disc, r_mm: disc.r_mm + STONE_CLEARANCE_MM })),
+    footprint(layCharm(element, context)).map((disc) => ({
+      ...disc,
+      r_mm: disc.r_mm + STONE_CLEARANCE_MM,
+      what: 'charm' as const,
+    })),
   plan: (element, context) => {
     const piece = layCharm(element, context);
     return held(

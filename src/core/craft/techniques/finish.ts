@@ -66,13 +66,14 @@ export const finish = defineTechnique({
     const place = placeOf(context, element);
     const free = context.standing.filter((one) => !one.topped);
     const over = free.length < context.standing.length;
-    if (free.length > 0) place.free = free;
+    if (free.length > 0) place.free = free.map(({ x, y, r_mm }) => ({ x, y, r_mm }));
+    const round = [...new Set(free.map((one) => one.what))].sort().reverse().join(' and ');
     const t_um = coatOf(product);
     return [
       {
         step: 'coat',
         verb: over ? 'top-over' : element.finish === 'matte' ? 'matte-top' : 'top',
-        words: `${product.name}${over ? ' over the stones' : free.length > 0 ? ' around the stones' : ''}`,
+        words: `${product.name}${over ? ' over the stones' : round ? ` around the ${round}` : ''}`,
         product: product.id,
         place,
         deposit: { kind: 'conformal', t_um },

@@ -298,7 +298,7 @@ export const inlay = defineTechnique({
       words: 'Another clear than the builder',
       fresh: (pick) => pick({ families: ['bedding-gel'] }),
     },
-    { kind: 'product', path: 'clear', words: 'Clear', families: ['builder-gel', 'bedding-gel'] },
+    { kind: 'product', path: 'clear', words: 'Clear', families: ['builder-gel', 'bedding-gel', 'acrylic'] },
     numberField(schema, 'cap_um', 'Cap over them'),
     numberField(schema, 'filing_um', 'The file takes'),
     fitField('scale', 'keep', 'repeat', 'drop'),

@@ -14,7 +14,7 @@ import { mostOf } from '../../model/extent';
 const STONE_HEIGHT_SHARE = 0.45;
 
 /** How stones are held: as the artist works, in the wet top, or bedded with the top taken around them. */
-export const STONE_BEDDING = z.enum(['practice', 'wet-top', 'bedded', 'glue', 'acrylic']);
+export const STONE_BEDDING = z.enum(['practice', 'wet-top', 'bedded', 'stone-gel', 'glue', 'acrylic']);
 export type StoneBedding = z.infer<typeof STONE_BEDDING>;
 export const BEDDING_FIELD: Field = {
   kind: 'choice',
@@ -24,6 +24,7 @@ export const BEDDING_FIELD: Field = {
     { value: 'practice', words: 'As I work' },
     { value: 'wet-top', words: 'In wet top' },
     { value: 'bedded', words: 'Bedded, top around' },
+    { value: 'stone-gel', words: 'In thick gel, cured with the top' },
     { value: 'glue', words: 'In glue, one at a time' },
     { value: 'acrylic', words: 'In acrylic' },
   ],
@@ -49,6 +50,7 @@ export function sizeField(path: string): Field {
 const HELD_AS = {
   'wet-top': 'wet-top',
   bedded: 'gel',
+  'stone-gel': 'stone-gel',
   glue: 'glue',
   acrylic: 'acrylic',
 } as const satisfies Record<Exclude<StoneBedding, 'practice'>, HoldingName>;
@@ -92,6 +94,7 @@ export function standing(stones: readonly PlacedPiece[], { practice }: NailConte
     x: stone.x_mm,
     y: stone.y_mm,
     r_mm: stone.width_mm / 2 + STONE_CLEARANCE_MM,
+    what: 'stones',
     ...(practice.stone_top === 'over' ? { topped: true } : {}),
   }));
 }
