@@ -167,13 +167,22 @@ export function uncovered_mm2(
   addSpans(curve, at, spans);
   let looked = 0;
   let open = 0;
+  // What covers a spot mostly covers the next one too.
+  let last = 0;
+  const reaches = (x: number, y: number) => {
+    const before = covers[last];
+    if (before && before(x, y) > 0) return true;
+    const found = covers.findIndex((distance_mm) => distance_mm !== before && distance_mm(x, y) > 0);
+    if (found >= 0) last = found;
+    return found >= 0;
+  };
   spans.forEach((row, i) => {
     for (const [from, to] of row) {
       const count = Math.max(1, Math.round((to - from) / pitch));
       for (let k = 0; k < count; k += 1) {
         const x = from + ((k + 0.5) * (to - from)) / count;
         looked += 1;
-        if (!covers.some((distance_mm) => distance_mm(x, at[i]!) > 0)) open += 1;
+        if (!reaches(x, at[i]!)) open += 1;
       }
     }
   });

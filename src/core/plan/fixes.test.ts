@@ -4,8 +4,12 @@ import { brokenPromises, spoiled } from '../testing/spoil';
 import { applyChange } from '../document/changes';
 import type { Edit } from '../document/edits';
 import type { SetDocument } from '../document/document';
-import { NAILS } from '../model/names';
+import type { Operation } from '../craft/operation';
+import { NAILS, type NailName } from '../model/names';
 import { element, setWearing } from '../testing/sets';
+import type { Told } from '../judge/finding';
+import { inOneGo } from '../model/inSlices';
+import { tryFixes } from './fixes';
 import { planNail } from './nailPlan';
 import { planSet } from './planSet';
 import { editsAbout, moveChange } from '../compile/reorder';
@@ -53,6 +57,31 @@ describe('ways out', () => {
     ];
     const finding = repaired(set).find((one) => one.code === 'oil-before-layer')!;
     expect(finding.fix!.words).toMatch(/Take “Oil” out again/);
+  });
+
+  it('what a way out brings on the set, and on no nail of it, keeps it from being offered, and is no fault of the program', () => {
+    const set = setWearing([element('colour')]);
+    const told = (over: Partial<Told>): Told => ({
+      id: 'found',
+      code: 'no-grip',
+      severity: 'stop',
+      message: 'It does not hold.',
+      reason: 'Because.',
+      tries: [{ words: 'Call it otherwise', change: { kind: 'rename', title: 'Otherwise' } }],
+      ...over,
+    });
+    const cause = { told: [told({ nail: 'left-ring' })], nails: ['left-ring' as const], follows: [] };
+    const brought = told({ id: 'brought', severity: 'warn', tries: [] });
+    const lines = Object.fromEntries(NAILS.map((name): [NailName, Operation[]] => [name, []]));
+    const work = tryFixes(set, cause.told, [cause], {
+      nail: () => [],
+      whole: () => [brought],
+      touched: () => [],
+      operations: (name) => lines[name]!,
+      skipped: () => [],
+      order: () => [],
+    });
+    expect(inOneGo(work)).toEqual([{ fix: undefined, all: undefined }]);
   });
 
   it('offers nothing that would bring a new stop', () => {

@@ -252,7 +252,8 @@ const REMEDIES: Record<
 
 function insertions(told: Told, trials: Trials): Fix[] {
   const remedy = REMEDIES[told.code];
-  const operations = trials.operations(told.nail!);
+  // What is told of a whole set has no place in a nail's order.
+  const operations = told.nail ? trials.operations(told.nail) : [];
   const at = operations.findIndex((one) => one.id === told.operation);
   const anchor = operations[remedy?.after ? at : at - 1];
   if (!remedy || at < 0 || !anchor) return [];

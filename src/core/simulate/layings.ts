@@ -1,3 +1,4 @@
+import { perFrame } from '../geometry/perFrame';
 import { FAMILIES } from '../craft/families';
 import type { Deposit } from '../craft/matter';
 import type { Operation } from '../craft/operation';
@@ -98,6 +99,9 @@ function filmOf({ operation }: Laying, kind: Film['kind']): Film {
   return newFilm(operation.id, kind, operation.place, operation.product);
 }
 
+/** Of what is finer than a cell: the mean of its share by cell. */
+const shaped = perFrame<Float64Array>();
+
 /** `full` by cell, run out at the edge of the place, and by its profile. */
 function spread(
   full: number,
@@ -106,17 +110,20 @@ function spread(
 ): Float32Array {
   const out = new Float32Array(CELLS_X * CELLS_Y);
   if (profile && isSelfEdged(profile)) {
-    const at = profileOn(frame, operation.place, profile);
-    const mean = (x: number, y: number) => meanOver(x, y, grid, at);
-    for (const cell of cover.touched) out[cell] = full * mean(grid.x[cellX(cell)]!, grid.y[cellY(cell)]!);
+    const shares = shaped(frame, JSON.stringify([operation.place, profile]), () => {
+      const at = profileOn(frame, operation.place, profile);
+      const means = new Float64Array(CELLS_X * CELLS_Y);
+      for (const cell of cover.touched)
+        means[cell] = meanOver(grid.x[cellX(cell)]!, grid.y[cellY(cell)]!, grid, at);
+      return means;
+    });
+    for (const cell of cover.touched) out[cell] = full * shares[cell]!;
     return out;
   }
   const shareAt = profile && profileShare(profile, frame);
   for (const cell of cover.touched) {
-    const shaped = shareAt
-      ? shareAt(grid.x[cellX(cell)]!, grid.y[cellY(cell)]!, cover.distance_mm[cell]!)
-      : 1;
-    out[cell] = full * cover.share[cell]! * shaped;
+    const share = shareAt ? shareAt(grid.x[cellX(cell)]!, grid.y[cellY(cell)]!, cover.distance_mm[cell]!) : 1;
+    out[cell] = full * cover.share[cell]! * share;
   }
   return out;
 }

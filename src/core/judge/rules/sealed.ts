@@ -1,5 +1,6 @@
 import { liesInside } from '../../craft/bodies';
 import { areaOf } from '../../craft/area';
+import { perFrame } from '../../geometry/perFrame';
 import type { Area } from '../../geometry/regions';
 import type { NailRule } from '../rule';
 import { polygonArea_mm2, uncovered_mm2 } from '../../geometry/polygons';
@@ -18,6 +19,9 @@ function outlinesOf({ deposit, place }: Operation, frame: NailFrame): Point[][] 
   if (deposit?.kind === 'sheet') return areaOf(frame, place).polygons;
   return deposit?.kind === 'pieces' ? deposit.pieces.filter(liesInside).map(pieceOutline) : [];
 }
+
+/** How much of each outline lies open: the same in every light, and asked for anew by every trial of a nail. */
+const lyingOpen = perFrame<number[]>();
 
 /** Pieces need a film over the whole of them; judged on their curves, not on the grid. */
 export const sealed: NailRule = {
@@ -43,12 +47,16 @@ export const sealed: NailRule = {
       if (outside.length === 0) return [];
       const some = outside.slice(0, Math.max(1, left));
       left -= some.length;
-      const covers = areas.map((area) => area.distance_mm);
-      // A curve follows its place closely; what lies open of a sheet lies in both.
-      const off = deposit?.kind === 'sheet' ? areaOf(context.frame, place).distance_mm : undefined;
-      const open = some.map((outline) =>
-        uncovered_mm2(outline, off ? [...covers, (x, y) => -off(x, y)] : covers),
-      );
+      const sheet = deposit?.kind === 'sheet' ? place : null;
+      const key = JSON.stringify([some, [...places.keys()], sheet]);
+      const open = lyingOpen(context.frame, key, () => {
+        const covers = areas.map((area) => area.distance_mm);
+        // A curve follows its place closely; what lies open of a sheet lies in both.
+        const off = sheet && areaOf(context.frame, sheet).distance_mm;
+        return some.map((outline) =>
+          uncovered_mm2(outline, off ? [...covers, (x, y) => -off(x, y)] : covers),
+        );
+      });
       const total = open.reduce((sum, one) => sum + one, 0);
       const count = open.filter((one) => one > OPEN_MM2).length;
       if (count === 0) return [];
