@@ -1,6 +1,7 @@
 import { buildKindOf, type Build } from '../craft/builds';
 import { wholePlace, type NailContext, type Standing } from '../craft/context';
 import { hardenOf } from '../craft/drafts';
+import { lampOf } from '../craft/families';
 import { HAND_S } from '../craft/handwork';
 import { laidBy, type Draft, type Stage } from '../craft/operation';
 import { rowOf } from '../craft/surfaces';
@@ -136,10 +137,13 @@ function finished(
 ): { line: Placed[]; intoBody: Seated[] } {
   const { product } = context;
   const guests = seated.filter((one) => wantsHost(one.drafts, product));
-  const surface = inSeatOrder(
-    seated.filter((one) => one.seat === 'surface' && !guests.includes(one)),
-    cover,
-    product,
+  const surface = wetLast(
+    inSeatOrder(
+      seated.filter((one) => one.seat === 'surface' && !guests.includes(one)),
+      cover,
+      product,
+    ),
+    context,
   );
   const over = seated.filter((one) => one.seat === 'over' && !guests.includes(one));
   const tops = surface.filter((one) => one.technique.seals?.(one.element));
@@ -225,6 +229,26 @@ function finished(
   return { line, intoBody };
 }
 
+/** What is cured with the top about it comes right before that top, or last of all: nothing else is done while it is wet. */
+function wetLast(surface: readonly Seated[], context: NailContext): Seated[] {
+  const stays = (one: Seated) =>
+    one.technique.stands !== undefined &&
+    one.drafts.some((draft) => draft.product && draft.deposit && lampOf(context.product(draft.product))) &&
+    surfaceAfter(one.drafts, context.product).phase === 'wet';
+  const line: Seated[] = [];
+  const wet: Seated[] = [];
+  for (const one of surface) {
+    if (stays(one)) {
+      wet.push(one);
+      continue;
+    }
+    if (one.technique.seals?.(one.element)) append(line, wet.splice(0));
+    line.push(one);
+  }
+  append(line, wet);
+  return line;
+}
+
 /** Passes of the tops that close powder below art, and of the one over set stones; the seal of the whole nail is the first. */
 const CLOSING_PASS = 11;
 const OVER_PASS = 91;
@@ -287,11 +311,13 @@ function partOf(elements: readonly Seated[]): Part {
 
 /** What stands on the top is cured there: no later load goes over the whole nail. */
 function cured(drafts: readonly Draft[], context: NailContext): Draft[] {
-  const last = drafts[drafts.length - 1];
   const film = drafts.find((draft) => draft.product && draft.deposit && 't_um' in draft.deposit);
-  if (last?.verb !== 'flash' || !film?.product || !film.deposit || !('t_um' in film.deposit))
+  if (!film?.product || !film.deposit || !('t_um' in film.deposit)) return [...drafts];
+  const product = context.product(film.product);
+  const flashed = drafts[drafts.length - 1]!.verb === 'flash';
+  if (!flashed && !(lampOf(product) && surfaceAfter(drafts, context.product).phase === 'wet'))
     return [...drafts];
-  return [...drafts, ...hardenOf(context.product(film.product), film.deposit.t_um, film.place)];
+  return [...drafts, ...hardenOf(product, film.deposit.t_um, film.place)];
 }
 
 /** Every nail is sealed: a look that says nothing of its finish gets gloss. */

@@ -60,6 +60,34 @@ describe('ways of holding', () => {
     expect(told(set)).toContain('under-cured');
   });
 
+  it('what is cured with the top is laid right before it, whatever art is listed over it', () => {
+    const set = alone(
+      setWearing([
+        element('colour'),
+        element('crystals', { bedding: 'stone-gel' }),
+        element('french'),
+        element('finish'),
+      ]),
+    );
+    const line = planNail(set, NAIL).compiled.operations.map((one) => one.element);
+    const at = line.lastIndexOf('crystals');
+    expect(line[at + 1]).toBe('finish');
+    expect(line.lastIndexOf('french')).toBeLessThan(line.indexOf('crystals'));
+    expect(told(set)).toEqual([]);
+  });
+
+  it('on a top that is hard already it has a light of its own', () => {
+    const set = alone(
+      setWearing([element('colour'), element('crystals', { bedding: 'stone-gel', seat: 'over' })]),
+    );
+    const verbs = planNail(set, NAIL).compiled.operations.map((one) => one.verb);
+    const at = verbs.indexOf('set-in-bead');
+    expect(verbs.indexOf('top')).toBeLessThan(at);
+    expect(verbs[at + 1]).toBe('cure');
+    // As any bead of gel it wants a top that is keyed.
+    expect(told(set)).toEqual(['no-grip']);
+  });
+
   it('the card says what the top goes round', () => {
     const words = (...art: Parameters<typeof setWearing>[0]) =>
       planNail(setWearing([element('colour'), ...art]), NAIL).compiled.operations.find(

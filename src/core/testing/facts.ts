@@ -37,7 +37,11 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
         hand: handOf(name),
         needs: own.map((one, i): Need => {
           const laid = own.slice(0, i + 1).findLastIndex((o) => o.deposit);
-          const lit = own.slice(laid + 1, i + 1).some((o) => o.lamp);
+          // What its own light has left soft is another's matter, once what came after it is lit or has set.
+          const soft = own.slice(0, laid).some((o) => o.lamp && states.get(o.id)!.wet);
+          const lit =
+            own.slice(laid + 1, i + 1).some((o) => o.lamp) ||
+            (soft && own.slice(laid + 1, i + 1).some((o) => o.verb === 'rest'));
           const next = own[i + 1];
           const state = states.get(one.id)!;
           const prepared =
@@ -45,13 +49,22 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             own.slice(0, i + 1).every((o) => ['ahead', 'arrive', 'prepare'].includes(o.stage));
           const last = own.slice(0, i + 1).findLast((o) => [...PUT_ON, ...TAKEN_OFF].includes(o.verb));
           const worn = last !== undefined && PUT_ON.includes(last.verb);
+          const under = own.slice(0, i + 1).findLast((o) => o.deposit && o.product);
+          // A rest leaves no stroke: what dries in it is safe when it is over.
+          const rests = next !== undefined && next.hand_s === 0 && !next.lamp;
+          const dries = rests && state.wet && !states.get(next.id)!.wet;
           const light = own.slice(laid + 1, i + 1).findLast((o) => o.lamp);
           return {
             id: one.id,
             flash: one.verb === 'flash',
             form: worn && last.verb !== 'soak',
-            unfit: worn || (state.wet && !lit && !(one.wait_s && !one.lamp)) || light?.verb === 'flash',
-            ...(state.wet && one.wait_s ? { settles: true } : {}),
+            unfit:
+              worn || (state.wet && !lit && !dries && !(one.wait_s && !one.lamp)) || light?.verb === 'flash',
+            ...(dries
+              ? { settles_s: next.wait_s ?? 0 }
+              : state.wet && one.wait_s
+                ? { settles_s: one.wait_s }
+                : {}),
             ...(one.verb === 'soak' ? { opened_within_s: (one.wait_s ?? 0) + 300 } : {}),
             ...(one.lamp && next?.verb === 'burnish' ? { warm_within_s: 75 } : {}),
             ...(one.verb === 'flash' && next?.verb === 'wipe-spill' ? { wiped_within_s: 300 } : {}),
@@ -68,7 +81,13 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             ...(one.deposit && state.wet && product(one.product)?.lamp
               ? { lit_within_s: product(one.product)?.runny ? 40 : 180 }
               : {}),
-            ...(['place', 'press'].includes(one.verb) && state.wet ? { lit_within_s: 180, anew: true } : {}),
+            ...(['place', 'press'].includes(one.verb) && state.wet && product(under?.product)?.lamp
+              ? { lit_within_s: 180, anew: true }
+              : {}),
+            // Acrylic that its maker says nothing of takes pieces for a minute and a half (common practice).
+            ...(one.verb === 'bed' && product(one.product)?.family === 'acrylic' && next?.verb === 'place'
+              ? { taken_within_s: (product(one.product)?.working_s ?? 90) - next.hand_s }
+              : {}),
             ...(['prime', 'dehydrate'].includes(one.verb) ? { covered_within_s: 240 } : {}),
             // Acrylic that its maker says nothing of is hard after five minutes (common practice).
             ...(one.verb === 'sculpt' && next?.verb === 'pinch'

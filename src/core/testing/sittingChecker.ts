@@ -26,6 +26,8 @@ export interface Need {
   covered_within_s?: number;
   /** The next work on the nail begins within this of its end: beads give no longer. */
   pinched_within_s?: number;
+  /** What goes into it begins within this of its end: a bead takes pieces while it is wet. */
+  taken_within_s?: number;
   /** Follows at once on the need before it; the artist does nothing else between. */
   held?: boolean;
   /** Done in one go with the same on other nails. */
@@ -35,7 +37,7 @@ export interface Need {
   /** Its hand can do no work: wet, only flashed, wrapped in remover, on a form or in a mould. */
   unfit?: boolean;
   /** It hardens by itself: its hand can do no work until the wait is over. */
-  settles?: boolean;
+  settles_s?: number;
   /** A form or mould is on it. */
   form?: boolean;
   /** Light that powder follows: the next work on the nail begins within this of its end. */
@@ -81,6 +83,7 @@ export interface Fault {
     | 'waits-too-long'
     | 'primed-too-long'
     | 'pinched-too-late'
+    | 'gone-dull'
     | 'not-held'
     | 'not-together'
     | 'soft-lit'
@@ -200,6 +203,7 @@ interface NailNow {
   litBy: number;
   coveredBy: number;
   pinchedBy: number;
+  takesUntil: number;
   unfit: boolean;
   form: boolean;
   settledAt: number;
@@ -226,6 +230,7 @@ function walk(
         litBy: Infinity,
         coveredBy: Infinity,
         pinchedBy: Infinity,
+        takesUntil: Infinity,
         unfit: false,
         form: false,
         settledAt: 0,
@@ -271,6 +276,8 @@ function walk(
           }
           if (at.start > nail.pinchedBy + EPS) add('pinched-too-late', need.id);
           nail.pinchedBy = Infinity;
+          if (at.start > nail.takesUntil + EPS) add('gone-dull', need.id);
+          nail.takesUntil = Infinity;
           if (need.dusty) {
             nail.dust = true;
             if (beside(name, hand).some((one) => one.wet || one.tacky)) add('dust', need.id);
@@ -288,7 +295,7 @@ function walk(
           nail.soft = need.soft ?? false;
           nail.unfit = need.unfit ?? false;
           nail.form = need.form ?? false;
-          nail.settledAt = need.settles ? at.end + (need.wait_s ?? 0) : 0;
+          nail.settledAt = need.settles_s === undefined ? 0 : at.end + need.settles_s;
           if (need.wiped_within_s !== undefined) nail.spillUntil = at.end + need.wiped_within_s;
           if (need.warm_within_s !== undefined) nail.warmUntil = at.end + need.warm_within_s;
           if (need.opened_within_s !== undefined) nail.openedBy = at.end + need.opened_within_s;
@@ -298,6 +305,7 @@ function walk(
           else if (need.lit_within_s !== undefined)
             nail.litBy = Math.min(need.anew ? Infinity : nail.litBy, at.end + need.lit_within_s);
           if (need.pinched_within_s !== undefined) nail.pinchedBy = at.end + need.pinched_within_s;
+          if (need.taken_within_s !== undefined) nail.takesUntil = at.end + need.taken_within_s;
           if (need.covered_within_s !== undefined) nail.coveredBy = at.end + need.covered_within_s;
         },
       });

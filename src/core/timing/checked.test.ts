@@ -27,6 +27,7 @@ describe('sittings, by a checker of their own', () => {
       'waits-too-long': 'open-too-long',
       'primed-too-long': 'primed-too-long',
       'pinched-too-late': 'pinched-too-late',
+      'gone-dull': 'gone-dull',
       'soaked-too-long': 'soaked-too-long',
       'hand-at-work': 'hand-at-work',
       cooled: 'cooled',
@@ -36,7 +37,8 @@ describe('sittings, by a checker of their own', () => {
     for (let seed = 1; seed <= runs(8, 200); seed += 1) {
       const set = randomSet(chance(900 + seed));
       set.edits = [];
-      const plan = planSet(set, { effort: { iterations: 600 }, fixes: false });
+      // As long as the page searches while an artist edits.
+      const plan = planSet(set, { fixes: false });
       const told = new Set<string>(plan.sitting.broken.map((one) => one.kind));
       const faults = checkSitting(factsOf(set, plan));
       for (const fault of faults)
@@ -147,6 +149,11 @@ describe('the checker itself', () => {
       (f) => f.done.forEach((one) => one.id.includes('prime') && shift(f, one.id, -60)),
     ],
     [
+      'pieces that come when their bead is dull',
+      'gone-dull',
+      (f) => (f.nails[0]!.needs.find((need) => need.id === 'left-ring/wipe')!.taken_within_s = 4),
+    ],
+    [
       'beads that are pinched too late',
       'pinched-too-late',
       (f) => (f.nails[0]!.needs.find((need) => need.id === 'left-ring/wipe')!.pinched_within_s = 4),
@@ -183,7 +190,7 @@ describe('the checker itself', () => {
       (f) => {
         f.own = true;
         f.nails[1]!.hand = 'right';
-        Object.assign(f.nails[0]!.needs[0]!, { settles: true, wait_s: 90 });
+        Object.assign(f.nails[0]!.needs[0]!, { settles_s: 90, wait_s: 90 });
       },
     ],
     [

@@ -111,15 +111,20 @@ function tasksOf(
   let dust = false;
   let flashed = false;
   let lit = false;
+  let held = false;
+  let staysSoft = false;
   let form = false;
   let soaks = false;
   let wetLeft_s = 0;
   return operations.map((operation, i): Task => {
     const next = operations[i + 1];
-    if (operation.deposit) lit = false;
+    if (operation.deposit) lit = held = false;
     if (operation.lamp) lit = true;
-    // What its own light did not harden is told as that; it keeps no other nail from being filed.
-    const wet = states[i]!.wet && !lit;
+    if (operation.verb === 'rest') held = true;
+    // What its own light did not harden is told as that; it keeps no other nail from being filed, nor a hand from work, also
+    // when something else has been laid since and has set.
+    staysSoft ||= lit && states[i]!.wet;
+    const wet = states[i]!.wet && !lit && !(staysSoft && held);
     const { tacky } = states[i]!;
     if (rowOf(operation.verb).dusty) dust = true;
     if (WIPES.includes(operation.verb) || (operation.verb === 'dust-off' && next?.verb !== 'wipe'))
@@ -162,6 +167,13 @@ function tasksOf(
     }
     const setting = operation.product ? settingOf(product(operation.product)) : undefined;
     if (setting && !form && (operation.wait_s ?? 0) >= setting.dry_s) task.settles = true;
+    // What rests until it is no longer wet keeps its hand from working for as long: that wait belongs to the work before it.
+    if (wet && !form && next && onlyRests(next) && !states[i + 1]!.wet) {
+      task.wait_s += next.wait_s ?? 0;
+      task.settles = true;
+    }
+    if (onlyRests(operation) && i > 0 && states[i - 1]!.wet && !lit && !form && !states[i]!.wet)
+      task.wait_s = 0;
     if (setting && next?.verb === 'pinch') {
       const most_s = setting.dry_s - next.hand_s;
       const guide_s = Math.max(setting.working_s, most_s - STIFF_S);
@@ -195,6 +207,11 @@ function shared(operations: readonly Operation[], ...stages: Operation['stage'][
   const own = operations.filter((one) => one.stage !== 'ahead');
   const end = own.findIndex((one) => !stages.includes(one.stage) || one.element === 'own');
   return new Set(own.slice(0, end < 0 ? own.length : end).map((one) => one.id));
+}
+
+/** Time that only passes on a nail. */
+function onlyRests({ hand_s, lamp, wait_s }: Operation): boolean {
+  return hand_s === 0 && !lamp && wait_s !== undefined;
 }
 
 /** Whether an operation needs what it meets still to give. */

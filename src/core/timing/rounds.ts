@@ -39,6 +39,16 @@ function litBetween(sitting: Schedule, before: Omit<Round, 'number'>, piece: Pie
   );
 }
 
+/** A longer pause is no going on. */
+const BREATH_S = 12;
+
+/** Whether neither hand nor lamp does anything between a round and a piece: then they are two rounds, with a wait between. */
+function idleBetween(sitting: Schedule, { end_s }: Omit<Round, 'number'>, { strokes }: Piece): boolean {
+  const { start_s, changeover_s } = strokes[0]!;
+  if (start_s - changeover_s - end_s <= BREATH_S) return false;
+  return !sitting.loads.some((load) => load.start_s < start_s && load.end_s > end_s);
+}
+
 /** One piece of work on one nail: a stroke, and what is held after it. */
 interface Piece {
   strokes: Stroke[];
@@ -57,13 +67,15 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
   const rounds: Omit<Round, 'number'>[] = [];
   let last: Omit<Round, 'number'> | undefined;
   let lastMark = '';
+  const parted = (before: Omit<Round, 'number'>, piece: Piece) =>
+    litBetween(sitting, before, piece) || idleBetween(sitting, before, piece);
   for (const piece of pieces(sitting, byId, rests)) {
     const first = piece.operations[0]!;
     const mark = piece.operations.map((one) => `${one.class} ${ownOf(one)} ${one.words}`).join('|');
     const { hand } = piece.strokes[0]!;
     // What is done for the whole set goes on over both hands.
     const goesOn = last?.hand === hand || first.scope === 'set';
-    if (last && lastMark === mark && goesOn && !litBetween(sitting, last, piece)) {
+    if (last && lastMark === mark && goesOn && !parted(last, piece)) {
       if (last.hand !== hand) last.hand = 'both';
       if (!last.nails.includes(first.nail)) last.nails.push(first.nail);
       append(last.operations, ids(piece));
