@@ -77,7 +77,10 @@ const burnished: Work = (product, film) => [
   {
     step: 'loose-off',
     verb: 'dust-off',
-    words: 'Brush the loose rest off, strays off the plain part with alcohol',
+    words:
+      film.place.region.kind === 'whole'
+        ? 'Brush the loose rest off'
+        : 'Brush the loose rest off, strays off the plain part with alcohol',
     place: film.place,
     hand_s: HAND_S['dust-off'] * 4,
     reason: 'Loose powder under the top dulls the mirror, and gets into the bottle of the top.',

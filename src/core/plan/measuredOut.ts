@@ -81,8 +81,11 @@ export function laidOver_mm2(frame: NailFrame, place: Place, profile?: Profile):
 }
 
 /** Less than a milligram is a pinch. */
+/** Less is taken between two fingers, and weighed by nobody (common practice). */
+const PINCH_MG = 10;
+
 function mass(mg: number): string {
-  if (mg < 1) return 'a pinch of';
+  if (mg < PINCH_MG) return 'a pinch of';
   return mg < 100 ? `${Math.round(mg)} mg` : `${rounded(mg / 1000, 1)} g`;
 }
 

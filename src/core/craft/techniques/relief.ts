@@ -154,12 +154,19 @@ function profileOf(place: Place): Profile {
 }
 const SHAPE_EDGE_MM = 1.4;
 
+/** Several strokes: each is sprinkled before the next is drawn. */
+function isSeveral(region: Relief['region']): boolean {
+  return (
+    (region.kind === 'lines' && region.count > 1) || (region.kind === 'paths' && region.paths.length > 1)
+  );
+}
+
 function sugared(element: Relief, place: Place, context: NailContext, pass: number): Draft {
   return {
     step: 'sugar',
     pass,
     verb: 'strew',
-    words: 'Sprinkle clear powder over it while it is wet',
+    words: `Sprinkle clear powder over ${isSeveral(element.region) ? 'each' : 'it'} while it is wet`,
     place,
     deposit: {
       kind: 'grains',
