@@ -1,4 +1,5 @@
-import type { BodyShape } from './matter';
+import type { BodyShape, PlacedPiece } from './matter';
+import { ownForm } from './ownForm';
 import { around, CHARM_FORMS, filling, type CharmForm } from './charmForms';
 
 /** Cut from a sheet: as high at its edge as in its middle. */
@@ -37,3 +38,8 @@ export const BODY_FORMS: Record<BodyShape, CharmForm> = {
     height: level,
   },
 };
+
+/** How one body is formed. */
+export function formOf({ shape, outline }: Pick<PlacedPiece, 'shape' | 'outline'>): CharmForm {
+  return outline ? ownForm(outline) : BODY_FORMS[shape];
+}

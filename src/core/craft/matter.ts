@@ -1,3 +1,4 @@
+import type { Point } from '../geometry/frame';
 import type { CharmShape } from '../model/charmShapes';
 import type { FLAT_SHAPES } from '../model/pieceShapes';
 import type { GRAIN_SHAPES } from '../model/grains';
@@ -13,6 +14,8 @@ export interface PlacedPiece {
   kind: 'piece' | 'stone' | 'charm';
   words: string;
   shape: BodyShape;
+  /** Of its own, in place of the shape's; as shares of half width and half length. */
+  outline?: readonly Point[];
   x_mm: number;
   y_mm: number;
   width_mm: number;

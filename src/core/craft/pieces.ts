@@ -2,7 +2,7 @@ import { clearToCover_mm, edgeLift_mm } from '../geometry/curve';
 import type { NailFrame, Point } from '../geometry/frame';
 import { polygonDistance_mm } from '../geometry/regions';
 import { manyOf } from './pieceCuts';
-import { BODY_FORMS } from './bodyForms';
+import { formOf } from './bodyForms';
 import { rounded } from '../model/rounded';
 import type { PlacedPiece } from './matter';
 
@@ -12,7 +12,7 @@ export function pieceOutline(piece: PlacedPiece): Point[] {
   const turn = (turn_deg * Math.PI) / 180;
   const cos = Math.cos(turn);
   const sin = Math.sin(turn);
-  return BODY_FORMS[piece.shape].outline.map((one) => {
+  return formOf(piece).outline.map((one) => {
     const px = (width_mm / 2) * one.x;
     const py = (length_mm / 2) * one.y;
     return { x: x_mm + px * cos - py * sin, y: y_mm + px * sin + py * cos };
@@ -20,8 +20,8 @@ export function pieceOutline(piece: PlacedPiece): Point[] {
 }
 
 /** A circle, whose distances are known without its curve. */
-export function isRound({ shape, width_mm, length_mm }: PlacedPiece): boolean {
-  return (shape === 'oval' || shape === 'disc') && width_mm === length_mm;
+export function isRound({ shape, outline, width_mm, length_mm }: PlacedPiece): boolean {
+  return !outline && (shape === 'oval' || shape === 'disc') && width_mm === length_mm;
 }
 
 /** Signed distance to a piece's edge in mm, positive inside; far off it is only known to be far. */

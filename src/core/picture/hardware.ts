@@ -2,7 +2,7 @@ import { linearOf } from '../colour/space';
 import type { Triple } from '../colour/film';
 import { hash, noise } from '../geometry/noise';
 import type { BodyShape, PlacedPiece } from '../craft/matter';
-import { BODY_FORMS } from '../craft/bodyForms';
+import { formOf } from '../craft/bodyForms';
 import { pieceDistance } from '../craft/pieces';
 
 /** A piece, stone or charm ready to be drawn: where it reaches, and its colour at a point over a ground. */
@@ -77,7 +77,7 @@ const SHADERS: Record<PlacedPiece['kind'], Shader> = {
     };
   },
   charm: (piece, colour, distance_mm) => {
-    const { height, open } = BODY_FORMS[piece.shape];
+    const { height, open } = formOf(piece);
     const turn = (piece.turn_deg * Math.PI) / 180;
     const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
     const [wide, long] = [piece.width_mm / 2, piece.length_mm / 2];

@@ -98,9 +98,13 @@ function Arrangements({
     .map((one) => ({ body: techniqueOf(one.kind).goneRound?.(one) }))
     .map(({ body }) => (body ? { body } : {}));
   const fitting = arrangements.filter((one) => one.fits?.(others) ?? true);
-  if (fitting.length === 0) return null;
+  if (fitting.length === 0 && !drawn) return null;
   return (
-    <div className={classes.arrange} role="group" aria-label="Lay them all">
+    <div
+      className={classes.arrange}
+      role="group"
+      aria-label={fitting.length > 0 ? 'Lay them all' : drawn!.words}
+    >
       {fitting.map((one) => (
         <Button
           key={one.key}

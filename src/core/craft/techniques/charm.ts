@@ -5,10 +5,15 @@ import { rounded } from '../../model/rounded';
 import { CHARM_SHAPES } from '../../model/charmShapes';
 import { Across, Along, Colour, mm, Words, Turn } from '../../model/primitives';
 import { CHARM_CHOICES } from '../charmForms';
-import { onNail, STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
+import { onNail, sideOf, STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
 import { held, HOLDINGS, type HoldingName } from '../holdings';
-import { bodyHandles, onPart } from '../../regions/handle';
+import { bodyHandles, onPart, spotOf } from '../../regions/handle';
+import { Outline, outlineOf } from '../ownForm';
 import { layPiece } from '../laying';
+import { pieceDistance, pieceOutline } from '../pieces';
+import type { Point } from '../../geometry/frame';
+import type { Disc } from '../../geometry/regions';
+import { leastOf, mostOf } from '../../model/extent';
 import type { PlacedPiece } from '../matter';
 import type { Ways } from '../ways';
 import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD, seatField, numberField } from '../technique';
@@ -27,7 +32,9 @@ const schema = z.strictObject({
   length_mm: mm(0.3, 40),
   height_mm: mm(0.1, 12),
   turn_deg: Turn,
-  shape: z.enum(CHARM_SHAPES),
+  shape: z.enum([...CHARM_SHAPES, 'own']),
+  /** Of the shape `own`: drawn by the artist, or moulded. */
+  outline: Outline.optional(),
   colour: Colour,
   metallic: z.boolean(),
   /** A bead of bedding gel with the top taken around it, or instant glue on the finished top. */
@@ -37,11 +44,19 @@ type Charm = z.infer<typeof schema>;
 const WIDTH = limitsOf(schema, 'width_mm');
 const LENGTH = limitsOf(schema, 'length_mm');
 
+/** A moulded pair is made for its hands: the other one is its mirror image. Until it is drawn it is an oval. */
+function formed(element: Charm, context: NailContext): Pick<PlacedPiece, 'shape' | 'outline'> {
+  const { shape, outline } = element;
+  if (shape !== 'own') return { shape };
+  const side = sideOf(context, element);
+  return { shape: 'oval', ...(outline ? { outline: outline.map(({ x, y }) => ({ x: side * x, y })) } : {}) };
+}
+
 function layCharm(element: Charm, context: NailContext): PlacedPiece {
   return layPiece(element, element, context, {
     kind: 'charm',
     words: element.words,
-    shape: element.shape,
+    ...formed(element, context),
     width_mm: element.width_mm,
     length_mm: element.length_mm,
     height_mm: element.height_mm,
@@ -51,8 +66,30 @@ function layCharm(element: Charm, context: NailContext): PlacedPiece {
   });
 }
 
+/** How finely an outline of one's own is filled with discs. */
+const DISCS_ACROSS = 6;
+
+/** Discs over the whole of an outline, none of them standing out by more than its own radius. */
+function filled(piece: PlacedPiece): Disc[] {
+  const outline = pieceOutline(piece);
+  const distance_mm = pieceDistance(piece);
+  const pitch = Math.min(piece.width_mm, piece.length_mm) / DISCS_ACROSS;
+  const range = (of: (point: Point) => number) => {
+    const all = outline.map(of);
+    const [low, high] = [leastOf(all), mostOf(all)];
+    const count = Math.max(1, Math.round((high - low) / pitch));
+    return Array.from({ length: count + 1 }, (_, i) => low + ((high - low) * i) / count);
+  };
+  return range((point) => point.y).flatMap((y) =>
+    range((point) => point.x)
+      .filter((x) => distance_mm(x, y) > -pitch / 4)
+      .map((x) => ({ x, y, r_mm: pitch * 0.75 })),
+  );
+}
+
 /** The discs that together stand for a charm's footprint. */
-function footprint(piece: PlacedPiece) {
+function footprint(piece: PlacedPiece): Disc[] {
+  if (piece.outline) return filled(piece);
   const narrow = Math.min(piece.width_mm, piece.length_mm);
   const span = Math.max(piece.width_mm, piece.length_mm) - narrow;
   const turn = ((piece.turn_deg + (piece.length_mm >= piece.width_mm ? 90 : 0)) * Math.PI) / 180;
@@ -98,7 +135,7 @@ export const charm = defineTechnique({
       kind: 'choice',
       path: 'shape',
       words: 'Outline',
-      choices: CHARM_CHOICES,
+      choices: [...CHARM_CHOICES, { value: 'own', words: 'My own, drawn' }],
     },
     { kind: 'shade', path: 'colour', words: 'Colour' },
     numberField(schema, 'width_mm', 'Width'),
@@ -118,6 +155,26 @@ export const charm = defineTechnique({
     seatField('usual', 'surface', 'over'),
     HAND_FIELD,
   ],
+  drawn: {
+    words: 'Draw its outline',
+    says: 'An outline of your own, drawn on the nail: it is as large and where you draw it',
+    lay: (element, context, line) => {
+      const own = outlineOf(line);
+      if (!own) return element;
+      const on = onNail(context, element);
+      const size = (mm: number, { min, max }: { min: number; max: number }) =>
+        rounded(Math.min(max, Math.max(min, mm)), 1);
+      return {
+        ...element,
+        ...spotOf(own.middle, on),
+        turn_deg: 0,
+        shape: 'own' as const,
+        outline: own.outline.map(({ x, y }) => ({ x: on.side * x, y })),
+        width_mm: size(own.width_mm, WIDTH),
+        length_mm: size(own.length_mm, LENGTH),
+      };
+    },
+  },
   handles: (element, context) =>
     onPart(
       // A ready-made charm cannot be drawn larger.
