@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { EACH, exported, goTo, noViolations, openDemo, planned } from './helpers';
+import { drawnAnew, EACH, exported, goTo, noViolations, openDemo, pixels, planned } from './helpers';
 
 /** A look of its own with one colour, put on the left middle finger. */
 async function newLook(page: Parameters<typeof openDemo>[0], colour: string): Promise<void> {
@@ -94,4 +94,31 @@ test('a coat and a rest are put in by hand, by keyboard, and taken out again', a
 
   await page.getByRole('button', { name: 'Back to the craft’s order' }).click();
   await expect(steps).toHaveCount(before + 2);
+});
+
+test('a charm gets an outline of its own, drawn on the nail, and keeps it in the file', async ({ page }) => {
+  await openDemo(page, 'Curtain Up');
+  await page.getByTestId('nail-left-thumb').click();
+  await page.getByTestId('element-mask').click();
+  const before = await pixels(page, 'left-thumb');
+  await page.getByRole('button', { name: 'Draw its outline' }).click();
+  const pad = (await page.getByTestId('pen').boundingBox())!;
+  const at = (turn: number) => ({
+    x: pad.x + pad.width * (0.5 + 0.12 * Math.cos(turn) * (1 + 0.4 * Math.cos(3 * turn))),
+    y: pad.y + pad.height * (0.5 + 0.12 * Math.sin(turn) * (1 + 0.4 * Math.cos(3 * turn))),
+  });
+  const turns = Array.from({ length: 41 }, (_, i) => (i * Math.PI) / 20);
+  await page.mouse.move(at(0).x, at(0).y);
+  await page.mouse.down();
+  for (const turn of turns) await page.mouse.move(at(turn).x, at(turn).y);
+  await page.mouse.up();
+  await expect(page.getByLabel('Outline', { exact: true })).toHaveValue('own');
+  await drawnAnew(page, 'left-thumb', before);
+  const { text } = await exported(page);
+  const { looks } = JSON.parse(text) as { looks: { elements: { kind: string; outline?: unknown[] }[] }[] };
+  const charm = looks.flatMap((look) => look.elements).find((one) => one.kind === 'charm')!;
+  expect(charm.outline!.length).toBeGreaterThan(10);
+  // Chosen from the list again, it is as it was cast.
+  await page.getByLabel('Outline', { exact: true }).selectOption('Mask');
+  await expect(page.getByLabel('Outline', { exact: true })).toHaveValue('mask');
 });

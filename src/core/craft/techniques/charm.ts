@@ -67,7 +67,7 @@ function layCharm(element: Charm, context: NailContext): PlacedPiece {
 }
 
 /** How finely an outline of one's own is filled with discs. */
-const DISCS_ACROSS = 6;
+const DISCS_ACROSS = 9;
 
 /** Discs over the whole of an outline, none of them standing out by more than its own radius. */
 function filled(piece: PlacedPiece): Disc[] {
@@ -82,8 +82,8 @@ function filled(piece: PlacedPiece): Disc[] {
   };
   return range((point) => point.y).flatMap((y) =>
     range((point) => point.x)
-      .filter((x) => distance_mm(x, y) > -pitch / 4)
-      .map((x) => ({ x, y, r_mm: pitch * 0.75 })),
+      .filter((x) => distance_mm(x, y) > 0)
+      .map((x) => ({ x, y, r_mm: pitch * 0.72 })),
   );
 }
 
