@@ -178,7 +178,7 @@ function roundDiscs(place: Place): Place {
   };
 }
 
-/** What an inserted coat is of, where its artist does not say. */
+/** What an inserted coat is of, where its artist does not say; a colour always says. */
 const COAT_ROLES = { base: 'base', coat: 'base', top: 'top', 'matte-top': 'matte_top' } as const;
 
 function inserted(edit: Extract<Edit, { kind: 'insert' }>, context: NailContext): Operation {
