@@ -114,6 +114,8 @@ function ground(s: Surface, laid: Laid, drawn: boolean): Reason | undefined {
   // Strokes of a liner hold on any hard film; gels hold on the slick of cured art gel.
   if (drawn && (s.finish === 'slick' || s.finish === 'matte')) return undefined;
   if (s.finish === 'slick' && s.material === 'art' && laid !== 'lacquer') return undefined;
+  // A mould leaves its gel hard and shining: a top holds on that, where its artist works so.
+  if (s.finish === 'shine' && s.material === 'clear' && laid === 'top') return undefined;
   return 'no-grip';
 }
 

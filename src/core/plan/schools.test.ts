@@ -1,3 +1,4 @@
+import { buildKindOf, type Build } from '../craft/builds';
 import type { Practice } from '../model/practice';
 import { NAILS } from '../model/names';
 import { element, setWearing } from '../testing/sets';
@@ -162,6 +163,57 @@ describe('schools', () => {
       expect(contrast(over(look))).toBeLessThan(bare * 0.6);
       expect(bare).toBeGreaterThan(0.1);
     });
+  });
+
+  describe('builds', () => {
+    const builtAs = (build: Partial<Build>, look: Parameters<typeof setWearing>[0]) =>
+      setWearing(look, (set) => {
+        set.builds.push({ ...buildKindOf(build.kind!).fresh('mine'), name: 'Mine', ...build } as Build);
+        for (const name of NAILS) {
+          set.nails[name].build = 'mine';
+          set.nails[name].in_work = name === 'left-ring';
+        }
+      });
+    const told = (set: SetDocument) =>
+      planSet(set, { effort: { iterations: 200 }, fixes: false })
+        .findings.filter((one) => one.severity !== 'note')
+        .map((one) => one.code);
+
+    it('a mould topped as it comes, its outline filed alone; what needs a key is told', () => {
+      const asItComes = builtAs({ kind: 'upper-mould', keyed: false }, []);
+      const verbs = ring(asItComes).map((one) => one.verb);
+      expect(verbs.slice(verbs.indexOf('mould-off') + 1)).toEqual([
+        'shape',
+        'dust-off',
+        'wipe',
+        'top',
+        'cure',
+        'oil',
+      ]);
+      expect(told(asItComes)).toEqual([]);
+      expect(told(builtAs({ kind: 'upper-mould', keyed: false }, [element('colour')]))).toContain('no-grip');
+      expect(told(builtAs({ kind: 'upper-mould', keyed: true }, [element('colour')]))).toEqual([]);
+      // Pieces want their clear, and that a key: it is filed whatever was chosen.
+      const inlaid = builtAs({ kind: 'upper-mould', keyed: false }, [element('inlay')]);
+      expect(ring(inlaid).some((one) => one.step === 'level')).toBe(true);
+    });
+
+    it.each(['builder', 'putty', 'acrylic'] as const)(
+      'a half tip of %s with its bed built in a colour, the tip clear past the smile line',
+      (material) => {
+        const french = { product: 'cover-a', smile: { rise_mm: 0, depth_mm: 2.5, tilt_mm: 0 } };
+        const set = builtAs({ kind: 'half-tip', material, french }, []);
+        const operations = ring(set);
+        const bed = at(operations, (one) => one.words.startsWith('Build the bed in'));
+        expect(operations[bed]!.product).toBe('cover-a');
+        // Glued, blended and based before; clear over it afterwards.
+        expect(at(operations, (one) => one.verb === 'blend')).toBeLessThan(bed);
+        const over = operations.findLastIndex((one) => one.verb === 'cap');
+        expect(over).toBeGreaterThan(bed);
+        expect(operations[over]!.product).toBe(set.kit.roles[material === 'putty' ? 'putty' : 'builder']);
+        expect(told(set)).toEqual([]);
+      },
+    );
   });
 
   it('the file thins the edge to what the practice leaves, and never builds it up', () => {

@@ -1,3 +1,4 @@
+import { smileFields, type Field } from '../technique';
 import type { Product } from '../../model/product';
 import type { Smile } from '../../model/smile';
 import { wholePlace, type NailContext } from '../context';
@@ -7,6 +8,8 @@ import type { Draft, Place } from '../operation';
 
 /** Thickness of a sculpted bed: the height of the ledge that the tip is filled up to (common practice). */
 export const BED_UM = 250;
+/** What is built over a bed at the least. */
+export const LEAST_OVER_BED_UM = 250;
 /** Under pieces it is kept thin: the strength is built above them. */
 const BED_UNDER_PIECES_UM = 90;
 /** As is what carries bed and tip. */
@@ -49,3 +52,18 @@ export function builtBed(french: { product: string; smile: Smile }, context: Nai
     wipeDraft(context, 'clean-bed', LAST_DUST_OFF, 'Clean before the tip is filled.'),
   ];
 }
+
+/** What of a built-in French is chosen. */
+export const builtFrenchFields: readonly Field[] = [
+  {
+    kind: 'optional',
+    path: 'french',
+    words: 'Built-in French: the bed in a cover colour',
+    fresh: (pick) => ({
+      product: pick({ families: ['builder-gel'], coloured: true }),
+      smile: { rise_mm: 0, depth_mm: 2.5, tilt_mm: 0 },
+    }),
+  },
+  { kind: 'product', path: 'french.product', words: 'Bed', families: ['builder-gel', 'putty-gel'] },
+  ...smileFields('french.smile'),
+];

@@ -1,5 +1,7 @@
 import * as z from 'zod';
-import { mm } from '../../model/primitives';
+import { Id, mm } from '../../model/primitives';
+import { Smile } from '../../model/smile';
+import { BED_UM, builtBed, builtFrenchFields, LEAST_OVER_BED_UM } from './builtBed';
 import { BUILD_BASE, defineBuild } from '../build';
 import { along_mm } from '../../geometry/frame';
 import { wholePlace, type NailContext } from '../context';
@@ -18,6 +20,8 @@ const schema = z.strictObject({
   material: MATERIAL,
   length_mm: mm(1, 30),
   apex_um: APEX_UM,
+  /** The bed in a cover colour to a smile line; what lies past it is the French. */
+  french: z.strictObject({ product: Id, smile: Smile }).nullable(),
 });
 
 /** The well of a half tip covers a third of the bed, and is filed out over its whole length (common practice). */
@@ -31,7 +35,8 @@ export const halfTip = defineBuild({
   words: 'Half tip with an overlay',
   blurb: 'A tip glued to the end of the plate, its seam filed out, built over in builder, putty or acrylic.',
   schema,
-  fields: MATERIAL_FIELDS,
+  was: { 11: (build) => ({ ...build, french: null }) },
+  fields: [...MATERIAL_FIELDS, ...builtFrenchFields],
   fresh: (id) => ({
     id,
     kind: 'half-tip' as const,
@@ -40,10 +45,12 @@ export const halfTip = defineBuild({
     material: 'builder' as const,
     length_mm: 6,
     apex_um: 350,
+    french: null,
   }),
   free_mm: (build) => build.length_mm,
   edge: 'tip',
   seats: ['under', 'inside', 'surface', 'over'],
+  films: (build) => (build.french ? 'under' : undefined),
   stages: (build, context) => {
     const acrylic = build.material === 'acrylic';
     const { arrive, prepare } = clearPlate(context, 'Shorten the free edge');
@@ -66,10 +73,19 @@ export const halfTip = defineBuild({
         ...(acrylic
           ? sculpted(context.role('acrylic'), context.inlaid ? EXTENSION_UM : build.apex_um, context)
           : baseDraft(context, 'Over the plate and the keyed tip alike.')),
+        ...(build.french ? builtBed(build.french, context) : []),
       ],
     };
   },
-  structure: (build, context) => overlay(build.material, build.apex_um, context),
+  structure: (build, context) =>
+    build.french
+      ? // Over a bed of its own colour there is always clear to close it.
+        overlay(
+          build.material === 'acrylic' ? 'builder' : build.material,
+          Math.max(LEAST_OVER_BED_UM, build.apex_um - BED_UM / 2),
+          context,
+        )
+      : overlay(build.material, build.apex_um, context),
   refill: (build, context) =>
     build.material === 'acrylic' ? acrylicRefill(build.apex_um, context) : undefined,
 });

@@ -8,10 +8,9 @@ import { HAND_S } from '../handwork';
 import type { Draft } from '../operation';
 import { EXTENSION_UM, sculpted, thinExtension } from '../structures';
 import { ART, ART_FIELD, artSits } from './artUnder';
-import { BED_UM, builtBed, EXTENSION_UNDER_BOTH_UM } from './builtBed';
+import { BED_UM, builtBed, builtFrenchFields, EXTENSION_UNDER_BOTH_UM, LEAST_OVER_BED_UM } from './builtBed';
 import { acrylicRefill, APEX_UM, overlay, MATERIAL, MATERIAL_FIELDS } from './material';
 import { primePlate } from '../primePlate';
-import { smileFields } from '../technique';
 import { clearPlate, prepPlate } from './prep';
 
 const schema = z.strictObject({
@@ -34,21 +33,7 @@ export const sculptedForm = defineBuild({
   words: 'Sculpted on a form',
   blurb: 'Built past the plate on paper: any length and outline, in builder, putty or acrylic.',
   schema,
-  fields: [
-    ...MATERIAL_FIELDS,
-    ART_FIELD,
-    {
-      kind: 'optional',
-      path: 'french',
-      words: 'Built-in French: the bed in a cover colour',
-      fresh: (pick) => ({
-        product: pick({ families: ['builder-gel'], coloured: true }),
-        smile: { rise_mm: 0, depth_mm: 2.5, tilt_mm: 0 },
-      }),
-    },
-    { kind: 'product', path: 'french.product', words: 'Bed', families: ['builder-gel', 'putty-gel'] },
-    ...smileFields('french.smile'),
-  ],
+  fields: [...MATERIAL_FIELDS, ART_FIELD, ...builtFrenchFields],
   fresh: (id) => ({
     id,
     kind: 'sculpted-form' as const,
@@ -99,7 +84,7 @@ export const sculptedForm = defineBuild({
     const left_um = build.apex_um - EXTENSION_UM - (build.french ? BED_UM / 2 : 0);
     // Over a bed of its own colour there is always clear to close it.
     const material = build.french && build.material === 'acrylic' ? 'builder' : build.material;
-    const structure = overlay(material, Math.max(250, left_um), context);
+    const structure = overlay(material, Math.max(LEAST_OVER_BED_UM, left_um), context);
     return structure && { ...structure, fileWords: `File the nail ${context.frame.shape} and level it` };
   },
   refill: (build, context) =>

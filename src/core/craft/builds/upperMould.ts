@@ -1,8 +1,9 @@
 import * as z from 'zod';
 import { mm } from '../../model/primitives';
 import { BUILD_BASE, defineBuild } from '../build';
-import { wholePlace } from '../context';
-import { baseDraft, flashOf, hardenOf, spillDraft } from '../drafts';
+import { wholePlace, type NailContext } from '../context';
+import { baseDraft, dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, spillDraft, wipeDraft } from '../drafts';
+import type { Draft } from '../operation';
 import { HAND_S } from '../handwork';
 import { EXTENSION_UM, filedGround, pouredStructure } from '../structures';
 import { APEX_UM, apexField } from './material';
@@ -13,6 +14,8 @@ const schema = z.strictObject({
   kind: z.literal('upper-mould'),
   length_mm: mm(1, 30),
   apex_um: APEX_UM,
+  /** Filed for what comes over it, or topped as it comes out of the mould. */
+  keyed: z.boolean(),
 });
 
 /** Gel filled into a mould from above and pressed on: its surface comes out smooth, its outline is filed. */
@@ -21,7 +24,8 @@ export const upperMould = defineBuild({
   words: 'Upper mould filled with builder',
   blurb: 'A mould filled with gel and pressed on: the surface comes out smooth, the outline is filed.',
   schema,
-  fields: [apexField()],
+  was: { 11: (build) => ({ ...build, keyed: true }) },
+  fields: [apexField(), { kind: 'switch', path: 'keyed', words: 'Its surface keyed with the file' }],
   fresh: (id) => ({
     id,
     kind: 'upper-mould' as const,
@@ -29,6 +33,7 @@ export const upperMould = defineBuild({
     shape: 'coffin' as const,
     length_mm: 8,
     apex_um: 650,
+    keyed: true,
   }),
   free_mm: (build) => build.length_mm,
   edge: 'form',
@@ -74,10 +79,28 @@ export const upperMould = defineBuild({
           hand_s: HAND_S['mould-off'],
           reason: 'Lifted at a corner of the tip; what comes off soft goes back under the light.',
         },
-        ...filedGround(context, 'File the outline and key the surface', t_um),
+        ...(build.keyed || context.inlaid
+          ? filedGround(context, 'File the outline and key the surface', t_um)
+          : outlined(context)),
       ],
     };
   },
   structure: (build, context) =>
     context.inlaid ? pouredStructure(context.role('builder'), build.apex_um - EXTENSION_UM) : undefined,
 });
+
+/** The outline alone is filed: a top holds on the smooth of the mould, and nothing else does. */
+function outlined(context: NailContext): Draft[] {
+  return [
+    {
+      step: 'outline',
+      verb: 'shape',
+      words: `File the outline ${context.frame.shape}, and keep off the surface`,
+      place: { ...wholePlace(), region: { kind: 'band', from: 1, to: 2 } },
+      hand_s: HAND_S.shape,
+      reason: 'Where no art comes it is topped as the mould has left it: smooth, and quicker by a filing.',
+    },
+    dustOffDraft('outline-brush', 'Dust under the top shows as grit.'),
+    wipeDraft(context, 'outline-clean', LAST_DUST_OFF, 'Clean before the top.'),
+  ];
+}
