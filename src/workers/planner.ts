@@ -86,10 +86,18 @@ export function openWorkers(): void {
 /** What the painter does first: what a hand holds, the ten nails, the large one, a plan, small pictures beside them, skin. */
 export const RANK = { held: 0, spread: 1, large: 2, plan: 3, small: 4, skin: 5 } as const;
 
-export function planOf(set: SetDocument, known?: Found): Promise<Planned> {
-  const plan = (desk: Desk<Remote<PlannerApi>>) =>
-    desk.ask((api) => api.plan(set, searchLength() === 0, known), PLAN_LIMIT_S);
-  return plannerWorks ? plan(planner) : pictures.add(RANK.plan, () => plan(painter));
+/** Pictures that cannot be drawn must not keep the plan from being made, or from being told as not made. */
+const PICTURES_FIRST_MS = 900;
+
+export async function planOf(set: SetDocument, known?: Found): Promise<Planned> {
+  if (!plannerWorks)
+    await Promise.race([pictures.add(RANK.plan, async () => undefined), wait(PICTURES_FIRST_MS)]);
+  const desk = plannerWorks ? planner : painter;
+  return desk.ask((api) => api.plan(set, searchLength() === 0, known), PLAN_LIMIT_S);
+}
+
+function wait(ms: number): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, ms));
 }
 
 export function shorteningsOf(set: SetDocument): Promise<Shortening[]> {
