@@ -2,7 +2,7 @@ import { lampOf } from '../craft/families';
 import { STICKY_OFF } from '../craft/drafts';
 import { operationId, type Operation } from '../craft/operation';
 import type { Change } from '../document/changes';
-import { isInsertedCoat, type Edit, type INSERTABLE_VERBS } from '../document/edits';
+import { isInsertedCoat, type Edit, type INSERTABLE_COATS, type INSERTABLE_VERBS } from '../document/edits';
 import type { SetDocument } from '../document/document';
 import { freeId } from '../model/freeId';
 import type { Product } from '../model/product';
@@ -26,7 +26,7 @@ export const PUT_IN: Record<PutIn, { words: string; seconds: number }> = {
 };
 
 /** Families of the products that each coat may be of. */
-const OF: Record<Extract<PutIn, 'base' | 'coat' | 'top' | 'matte-top'>, readonly Product['family'][]> = {
+const OF: Record<(typeof INSERTABLE_COATS)[number], readonly Product['family'][]> = {
   base: ['base-gel', 'peel-off-base', 'lacquer-base'],
   coat: ['gel-colour', 'two-stage-colour', 'art-gel', 'magnetic-gel', 'builder-gel', 'putty-gel', 'lacquer'],
   top: ['top-no-wipe', 'top-wipe', 'lacquer-top'],

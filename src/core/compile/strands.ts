@@ -34,7 +34,7 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
   const seatIn = (context: NailContext) =>
     seatElements(elements, context, kind.seats, sit && (sit === 'tip' ? 'inside' : sit));
   const inGel = seatIn(bare);
-  const clear = clearOf(build, elements, inGel, sit === 'tip', bare);
+  const clear = encapsulatedIn(build, elements, inGel, sit === 'tip', bare);
   const seated = clear === bare.clear ? inGel : seatIn({ ...bare, clear });
   const isInTip = (one: Seated) => sit === 'tip' && (one.seat === 'under' || one.seat === 'inside');
   const inTip = composeInTip(seated.filter(isInTip), bare, cover, kind.halves?.(build));
@@ -71,7 +71,7 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
  * What pieces are encapsulated in: where a build of acrylic beads over them itself, and no film of anything else lies between, in
  * that; else in the builder.
  */
-function clearOf(
+function encapsulatedIn(
   build: Build,
   elements: readonly Element[],
   seated: readonly Seated[],

@@ -40,7 +40,7 @@ export function filling(points: readonly Point[]): Point[] {
 }
 
 /** Round at the edge, level in the middle. */
-const puffed = (inside: number) => Math.sqrt(Math.max(0, 1 - (1 - inside) ** 2));
+export const puffed = (inside: number) => Math.sqrt(Math.max(0, 1 - (1 - inside) ** 2));
 const bump = (x: number, y: number, wide: number) => Math.exp(-((x / wide) ** 2) - (y / wide) ** 2);
 
 /** A theatre mask: an oval with a dip between the brows and a soft chin. */

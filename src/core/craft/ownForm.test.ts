@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { crossesItself, convexHull } from '../geometry/crossing';
 import type { Point } from '../geometry/frame';
 import { polygonArea_mm2 } from '../geometry/polygons';
-import { setWithNail } from '../testing/charms';
+import { drawnCharm } from '../testing/charms';
 import { MOST_OUTLINE_POINTS, Outline, outlineOf } from './ownForm';
 
 const point = fc.record({
@@ -82,8 +82,8 @@ describe('an outline drawn by hand', () => {
       { x: 2.4, y: 8 },
       { x: -2, y: 11 },
     ];
-    const left = setWithNail('left-ring', line);
-    const right = setWithNail('right-ring', line);
+    const left = drawnCharm('left-ring', line);
+    const right = drawnCharm('right-ring', line);
     expect(left.element).toMatchObject({ shape: 'own', width_mm: 4.4, length_mm: 5, turn_deg: 0 });
     // Drawn on that nail, it lies there as it was drawn.
     for (const one of [left, right])

@@ -3,7 +3,7 @@ import { crossesItself, convexHull } from '../geometry/crossing';
 import type { Point } from '../geometry/frame';
 import { leastOf, mostOf } from '../model/extent';
 import { rounded } from '../model/rounded';
-import type { CharmForm } from './charmForms';
+import { puffed, type CharmForm } from './charmForms';
 
 /** Fewer points are no outline; more than these an eye does not tell apart on a nail. */
 const LEAST_POINTS = 3;
@@ -23,7 +23,7 @@ export function ownForm(outline: readonly Point[]): CharmForm {
   return {
     words: 'My own',
     outline,
-    height: (_x, _y, inside) => Math.sqrt(Math.max(0, 1 - (1 - inside) ** 2)),
+    height: (_x, _y, inside) => puffed(inside),
   };
 }
 

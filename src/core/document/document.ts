@@ -106,11 +106,12 @@ export function referenceFaults(set: SetDocument): ReferenceFault[] {
   set.edits.forEach((edit, i) => {
     if (edit.kind !== 'insert') return;
     const path = ['edits', i, 'product'];
-    if (edit.product !== undefined) refer(products, edit.product, path, 'product');
-    if (edit.verb === 'coat' && edit.product === undefined)
-      faults.push({ path, message: 'is missing: a coat is of a product' });
-    if (edit.product !== undefined && !isInsertedCoat(edit.verb))
-      faults.push({ path, message: 'is for a coat only' });
+    if (edit.product === undefined) {
+      if (edit.verb === 'coat') faults.push({ path, message: 'is missing: a coat is of a product' });
+      return;
+    }
+    refer(products, edit.product, path, 'product');
+    if (!isInsertedCoat(edit.verb)) faults.push({ path, message: 'is for a coat only' });
     const family = set.kit.products.find((product) => product.id === edit.product)?.family;
     if (family && COATED.every((laid) => laid !== FAMILIES[family].laid))
       faults.push({ path, message: `is ${FAMILIES[family].words}, which is not brushed on in a coat` });

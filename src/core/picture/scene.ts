@@ -156,13 +156,13 @@ const STANDS_UP_UM = 60;
 /** Burnished powder is too fine for its flakes to be told apart (by the look of it). */
 const MIRROR_GRAIN = 0.04;
 
-/** Spared where the place is the whole nail or more than a pixel away. */
 /** A film that was laid over something that stands, and not around it. */
 function liesUnder({ piece }: Drawn, film: Lies): boolean {
   const { x_mm: x, y_mm: y } = piece;
   return y > film.low_mm && y < film.high_mm && film.distance_mm(x, y, Infinity) > 0;
 }
 
+/** Spared where the place is the whole nail or more than a pixel away. */
 function liesOn(frame: NailFrame, place: Place, pixel_mm: number): Lies {
   if (coversNail(place)) return { distance_mm: (_x, _y, d) => d, low_mm: -Infinity, high_mm: Infinity };
   const { polygons, distance_mm } = areaOf(frame, place);

@@ -1,5 +1,4 @@
 import { pieceOutline } from '../craft/pieces';
-import { techniqueOf } from '../craft/techniques';
 import { charm } from '../craft/techniques/charm';
 import { contextOf } from '../compile/prepare';
 import type { Point } from '../geometry/frame';
@@ -8,7 +7,7 @@ import { planNail } from '../plan/nailPlan';
 import { codesOn, element, setWearing } from './sets';
 
 /** A charm whose outline is drawn on a nail by a line: as it lies there, and on the same finger of the other hand. For tests only. */
-export function setWithNail(nail: NailName, line: readonly Point[]) {
+export function drawnCharm(nail: NailName, line: readonly Point[]) {
   const fresh = element('charm', { bedding: 'gel', metallic: false });
   const plain = setWearing([element('colour'), fresh]);
   const drawn = charm.drawn!.lay(fresh, contextOf(plain, nail), line);
@@ -21,7 +20,6 @@ export function setWithNail(nail: NailName, line: readonly Point[]) {
   const other = nail.startsWith('left') ? nail.replace('left', 'right') : nail.replace('right', 'left');
   return {
     element: drawn,
-    words: techniqueOf('charm').called(drawn, (id) => id),
     drawn: outlineOn(nail),
     other: outlineOn(other as NailName),
     findings: codesOn(set, nail),

@@ -1,6 +1,6 @@
 import { lowerFirst } from '../model/letters';
 import type { NailName } from '../model/names';
-import { whoseWords, type Round } from './rounds';
+import { BREATH_S, whoseWords, type Round } from './rounds';
 
 /** A line of the sheet to work from: some work and the light that follows at once, or a time in which nothing can be done. */
 export interface CardLine {
@@ -23,8 +23,6 @@ export interface CardLine {
 
 /** A load that begins no later than this after the work before it is one line with that work. */
 const AT_ONCE_S = 2;
-/** Shorter waits are the pause of a breath, and no line. */
-const BREATH_S = 12;
 /** A rest that is shorter than taking the next nail in hand is not worth a word. */
 const SHORTEST_REST_S = 5;
 

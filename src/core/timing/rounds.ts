@@ -39,8 +39,8 @@ function litBetween(sitting: Schedule, before: Omit<Round, 'number'>, piece: Pie
   );
 }
 
-/** A longer pause is no going on. */
-const BREATH_S = 12;
+/** A shorter wait is the pause of a breath: no line, and the work goes on. */
+export const BREATH_S = 12;
 
 /** Whether neither hand nor lamp does anything between a round and a piece: then they are two rounds, with a wait between. */
 function idleBetween(sitting: Schedule, { end_s }: Omit<Round, 'number'>, { strokes }: Piece): boolean {

@@ -1,15 +1,23 @@
+import * as z from 'zod';
+import { Id } from '../../model/primitives';
+import type { Structure } from '../build';
+import { overlay, type Material } from './material';
 import { smileFields, type Field } from '../technique';
 import type { Product } from '../../model/product';
-import type { Smile } from '../../model/smile';
+import { Smile } from '../../model/smile';
 import { wholePlace, type NailContext } from '../context';
 import { dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, STICKY_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import type { Draft, Place } from '../operation';
 
+/** A bed in a cover colour to a smile line; what lies past it is the French. */
+export const BUILT_FRENCH = z.strictObject({ product: Id, smile: Smile });
+type BuiltFrench = z.infer<typeof BUILT_FRENCH>;
+
 /** Thickness of a sculpted bed: the height of the ledge that the tip is filled up to (common practice). */
-export const BED_UM = 250;
+const BED_UM = 250;
 /** What is built over a bed at the least. */
-export const LEAST_OVER_BED_UM = 250;
+const LEAST_OVER_BED_UM = 250;
 /** Under pieces it is kept thin: the strength is built above them. */
 const BED_UNDER_PIECES_UM = 90;
 /** As is what carries bed and tip. */
@@ -19,7 +27,7 @@ export const EXTENSION_UNDER_BOTH_UM = 100;
  * A built-in French: the bed sculpted in its own colour as far as the smile line and filed to a crisp ledge, against which
  * the tip is filled.
  */
-export function builtBed(french: { product: string; smile: Smile }, context: NailContext): Draft[] {
+export function builtBed(french: BuiltFrench, context: NailContext): Draft[] {
   const product: Product = context.product(french.product);
   const bed: Place = { ...wholePlace(), region: { kind: 'bed', smile: french.smile } };
   const t_um = context.inlaid ? BED_UNDER_PIECES_UM : BED_UM;
@@ -67,3 +75,17 @@ export const builtFrenchFields: readonly Field[] = [
   { kind: 'product', path: 'french.product', words: 'Bed', families: ['builder-gel', 'putty-gel'] },
   ...smileFields('french.smile'),
 ];
+
+/** What is laid over a build that may have such a bed: over its own colour there is always clear to close it. */
+export function overBed(
+  { material, apex_um, french }: { material: Material; apex_um: number; french: BuiltFrench | null },
+  below_um: number,
+  context: NailContext,
+): Structure | undefined {
+  const left_um = apex_um - below_um - (french ? BED_UM / 2 : 0);
+  return overlay(
+    french && material === 'acrylic' ? 'builder' : material,
+    Math.max(LEAST_OVER_BED_UM, left_um),
+    context,
+  );
+}

@@ -1,7 +1,6 @@
 import * as z from 'zod';
-import { Id, mm } from '../../model/primitives';
-import { Smile } from '../../model/smile';
-import { BED_UM, builtBed, builtFrenchFields, LEAST_OVER_BED_UM } from './builtBed';
+import { mm } from '../../model/primitives';
+import { BUILT_FRENCH, builtBed, builtFrenchFields, overBed } from './builtBed';
 import { BUILD_BASE, defineBuild } from '../build';
 import { along_mm } from '../../geometry/frame';
 import { wholePlace, type NailContext } from '../context';
@@ -10,7 +9,7 @@ import { baseDraft, dustOffDraft, hardenOf } from '../drafts';
 import { HAND_S } from '../handwork';
 import type { Draft, Place } from '../operation';
 import { EXTENSION_UM, sculpted } from '../structures';
-import { acrylicRefill, APEX_UM, overlay, MATERIAL, MATERIAL_FIELDS } from './material';
+import { acrylicRefill, APEX_UM, MATERIAL, MATERIAL_FIELDS } from './material';
 import { primePlate } from '../primePlate';
 import { clearPlate } from './prep';
 
@@ -20,8 +19,7 @@ const schema = z.strictObject({
   material: MATERIAL,
   length_mm: mm(1, 30),
   apex_um: APEX_UM,
-  /** The bed in a cover colour to a smile line; what lies past it is the French. */
-  french: z.strictObject({ product: Id, smile: Smile }).nullable(),
+  french: BUILT_FRENCH.nullable(),
 });
 
 /** The well of a half tip covers a third of the bed, and is filed out over its whole length (common practice). */
@@ -77,15 +75,7 @@ export const halfTip = defineBuild({
       ],
     };
   },
-  structure: (build, context) =>
-    build.french
-      ? // Over a bed of its own colour there is always clear to close it.
-        overlay(
-          build.material === 'acrylic' ? 'builder' : build.material,
-          Math.max(LEAST_OVER_BED_UM, build.apex_um - BED_UM / 2),
-          context,
-        )
-      : overlay(build.material, build.apex_um, context),
+  structure: (build, context) => overBed(build, 0, context),
   refill: (build, context) =>
     build.material === 'acrylic' ? acrylicRefill(build.apex_um, context) : undefined,
 });

@@ -1,6 +1,5 @@
 import * as z from 'zod';
-import { Id, mm } from '../../model/primitives';
-import { Smile } from '../../model/smile';
+import { mm } from '../../model/primitives';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace } from '../context';
 import { baseDraft } from '../drafts';
@@ -8,8 +7,8 @@ import { HAND_S } from '../handwork';
 import type { Draft } from '../operation';
 import { EXTENSION_UM, sculpted, thinExtension } from '../structures';
 import { ART, ART_FIELD, artSits } from './artUnder';
-import { BED_UM, builtBed, builtFrenchFields, EXTENSION_UNDER_BOTH_UM, LEAST_OVER_BED_UM } from './builtBed';
-import { acrylicRefill, APEX_UM, overlay, MATERIAL, MATERIAL_FIELDS } from './material';
+import { BUILT_FRENCH, builtBed, builtFrenchFields, EXTENSION_UNDER_BOTH_UM, overBed } from './builtBed';
+import { acrylicRefill, APEX_UM, MATERIAL, MATERIAL_FIELDS } from './material';
 import { primePlate } from '../primePlate';
 import { clearPlate, prepPlate } from './prep';
 
@@ -20,8 +19,7 @@ const schema = z.strictObject({
   length_mm: mm(1, 30),
   apex_um: APEX_UM,
   art: ART,
-  /** The bed sculpted in a cover colour to a smile line; what lies past it is the French. */
-  french: z.strictObject({ product: Id, smile: Smile }).nullable(),
+  french: BUILT_FRENCH.nullable(),
 });
 
 /**
@@ -81,10 +79,7 @@ export const sculptedForm = defineBuild({
     };
   },
   structure: (build, context) => {
-    const left_um = build.apex_um - EXTENSION_UM - (build.french ? BED_UM / 2 : 0);
-    // Over a bed of its own colour there is always clear to close it.
-    const material = build.french && build.material === 'acrylic' ? 'builder' : build.material;
-    const structure = overlay(material, Math.max(LEAST_OVER_BED_UM, left_um), context);
+    const structure = overBed(build, EXTENSION_UM, context);
     return structure && { ...structure, fileWords: `File the nail ${context.frame.shape} and level it` };
   },
   refill: (build, context) =>

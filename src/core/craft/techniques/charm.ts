@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { lowerFirst } from '../../model/letters';
-import { limitsOf } from '../../model/limits';
+import { limitsOf, within } from '../../model/limits';
 import { rounded } from '../../model/rounded';
 import { CHARM_SHAPES } from '../../model/charmShapes';
 import { Across, Along, Colour, mm, Words, Turn } from '../../model/primitives';
@@ -162,16 +162,14 @@ export const charm = defineTechnique({
       const own = outlineOf(line);
       if (!own) return element;
       const on = onNail(context, element);
-      const size = (mm: number, { min, max }: { min: number; max: number }) =>
-        rounded(Math.min(max, Math.max(min, mm)), 1);
       return {
         ...element,
         ...spotOf(own.middle, on),
         turn_deg: 0,
         shape: 'own' as const,
         outline: own.outline.map(({ x, y }) => ({ x: on.side * x, y })),
-        width_mm: size(own.width_mm, WIDTH),
-        length_mm: size(own.length_mm, LENGTH),
+        width_mm: rounded(within(WIDTH, own.width_mm), 1),
+        length_mm: rounded(within(LENGTH, own.length_mm), 1),
       };
     },
   },
