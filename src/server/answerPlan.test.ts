@@ -65,7 +65,7 @@ describe('a plan asked of the server', () => {
       ];
     };
     expect(await iterations('')).toEqual(['short; iterations=4000', 4000, 10_000]);
-    expect(await iterations('?effort=long')).toEqual(['long; iterations=40000', 40_000, 30_000]);
+    expect(await iterations('?effort=long')).toEqual(['long; iterations=60000', 60_000, 30_000]);
     const other = await answerPlan(new Request('http://here/api/plan?effort=toString', asked('{}')));
     expect([other.status, await reasonOf(other)]).toEqual([400, 'the effort is "short" or "long"']);
   });

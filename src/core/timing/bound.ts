@@ -1,7 +1,9 @@
 import { leastOf, mostOf } from '../model/extent';
 import { HANDS } from '../model/names';
+import { inStages } from './inStages';
 import { leastChanges } from './leastChanges';
-import { handSeconds, lampGroup, programme_s, type Chain, type Problem, type Task } from './problem';
+import { inLoads, type Light } from './leastLoads';
+import { handSeconds, programme_s, type Chain, type Problem, type Task } from './problem';
 
 /**
  * A time no schedule can beat: the largest of several relaxations, each of which leaves out some constraint.
@@ -11,9 +13,9 @@ export function lowerBound_s(problem: Problem): number {
   const { chains } = problem;
   if (chains.length === 0) return 0;
   const work = chains.reduce((sum, chain) => sum + work_s(problem, chain), 0);
+  const stages = inStages(problem);
   const changeovers = leastChanges(problem) * problem.changeover_s;
-  const shone = (task: Task) => shone_s(problem, task);
-  const lamps = longestLight(problem, chains, shone);
+  const lamps = longestLight(problem, stages);
 
   const bounds = [
     // The artist's work, with the least that can still follow the very last stroke.
@@ -22,7 +24,11 @@ export function lowerBound_s(problem: Problem): number {
     // A hand is worked on or in the lamp, never both.
     ...HANDS.map((hand) => {
       const own = chains.filter((chain) => chain.hand === hand);
-      return own.reduce((sum, chain) => sum + work_s(problem, chain), longestLight(problem, own, shone));
+      const light = longestLight(
+        problem,
+        stages.map((stage) => stage.filter((chain) => chain.hand === hand)),
+      );
+      return own.reduce((sum, chain) => sum + work_s(problem, chain), light);
     }),
     // The lamps' work after the earliest moment that anything can go in.
     earliestLight_s(problem) + lamps / problem.lamps.length,
@@ -34,61 +40,17 @@ export function lowerBound_s(problem: Problem): number {
   return mostOf(bounds);
 }
 
-/** The fewest loads that serve every nail in its order: a load is a flash or a cure, and serves each nail once. */
-export function leastLoads(problem: Problem): number {
-  return [...lightsByGroup(problem, problem.chains, () => 1).values()].reduce(
-    (sum, nails) => sum + fewest(nails),
+/**
+ * Light that cannot be shared, summed over stages and what goes into a lamp together: of any two nails of a group the
+ * least that serves both, as a load is a flash or a cure, and serves each nail once. Light held by hand is no load.
+ */
+function longestLight(problem: Problem, stages: readonly (readonly Chain[])[]): number {
+  const shone = (task: Task) => shone_s(problem, task);
+  return stages.reduce(
+    (sum, chains) =>
+      inLoads(problem, chains, shone).reduce((most, nails) => most + mostOfPairs(nails, leastForBoth), sum),
     0,
   );
-}
-
-/** Shortest sequence of modes that holds each nail's: whatever waits for a mode goes along with it. */
-function fewest(nails: readonly Light[][]): number {
-  const known = new Map<string, number>();
-  const from = (at: readonly number[]): number => {
-    const key = at.join();
-    const before = known.get(key);
-    if (before !== undefined) return before;
-    const next = new Set(nails.flatMap((lights, n) => lights[at[n]!]?.mode ?? []));
-    const each = [...next].map(
-      (mode) => 1 + from(at.map((i, n) => (nails[n]![i]?.mode === mode ? i + 1 : i))),
-    );
-    const least = each.length > 0 ? leastOf(each) : 0;
-    known.set(key, least);
-    return least;
-  };
-  return from(nails.map(() => 0));
-}
-
-/**
- * Light that cannot be shared, summed over what goes into a lamp together: of any two nails of a group the least
- * that serves both, as a load is a flash or a cure, and serves each nail once. Light held by hand is no load.
- */
-function longestLight(problem: Problem, chains: readonly Chain[], each: (task: Task) => number): number {
-  const groups = lightsByGroup(problem, chains, each);
-  return [...groups.values()].reduce((sum, nails) => sum + mostOfPairs(nails, leastForBoth), 0);
-}
-
-/** Each nail's lights in order, by what goes into a lamp together. */
-function lightsByGroup(
-  problem: Problem,
-  chains: readonly Chain[],
-  each: (task: Task) => number,
-): Map<string, Light[][]> {
-  const groups = new Map<string, Light[][]>();
-  for (const chain of chains) {
-    const name = lampGroup(chain, problem.thumbs);
-    const lights = chain.tasks.flatMap((task) =>
-      task.light && !task.held ? [{ mode: task.light.mode, weight: each(task) }] : [],
-    );
-    groups.set(name, [...(groups.get(name) ?? []), lights]);
-  }
-  return groups;
-}
-
-interface Light {
-  mode: string;
-  weight: number;
 }
 
 /** The least weight of loads that serve two nails in order: an alignment in which only like modes are shared. */

@@ -12,4 +12,4 @@ export interface Effort {
 export const EDITING: Effort = { iterations: 4000, seed: 1, flow: 'balanced' };
 
 /** When nothing waits for it: the page once it is quiet, the command line, the server. */
-export const AT_LENGTH: Effort = { ...EDITING, iterations: 40_000 };
+export const AT_LENGTH: Effort = { ...EDITING, iterations: 60_000 };

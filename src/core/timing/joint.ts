@@ -66,7 +66,7 @@ interface Tied {
 }
 
 /** Chains and statements as edges between what is done in one go: joint work is one, held work is one. */
-function tied(chains: readonly Chain[], precedences: readonly Precedence[]): Tied {
+export function tied(chains: readonly Chain[], precedences: readonly Precedence[]): Tied {
   const marks = new Map<string, number>();
   const nodeOf = new Map<string, number>();
   const edges: Edge[] = [];

@@ -73,6 +73,15 @@ describe('the fewest changes of brush', () => {
     expect(leastChanges(problemOf(nails))).toBe(least);
   });
 
+  it('nothing of one brush goes on across work that all nails are done with together', () => {
+    const parted = problemOf(['ABAC', 'CAB']);
+    expect(leastChanges(parted)).toBe(4);
+    // The first nail's A, B, A come before both nails' C, and the other's A, B after them.
+    for (const { tasks } of parted.chains)
+      for (const task of tasks) if (task.class === 'C') task.together = 'all';
+    expect(leastChanges(parted)).toBe(5);
+  });
+
   it('is never more than what the best of all orders has, and mostly just as many', () => {
     let reached = 0;
     const count = runs(150, 2000);

@@ -1,18 +1,37 @@
 import { mostOf } from '../model/extent';
+import { inStages } from './inStages';
 import type { Chain, Problem } from './problem';
 
 /**
  * The fewest changes of brush, in any order of work.
  *
- * All strokes in the order in which they are done fall into runs of one class. Runs and changes are counted by what every
+ * Of stages each is done before the next. All strokes of one in the order in which they are done fall into runs of one class. Runs and changes are counted by what every
  * order has in common:
  * - work that is held is never parted, and changes within it cost nothing: of all changes between runs they are taken off;
  * - of a class there are at least as many runs as one nail has of it, and as many as begin, or end, within held work;
  * - of the classes of two nails there are at least as many runs as the shortest sequence has that holds both nails' in
  *   order, since what is left out of a sequence joins runs and parts none.
  */
-export function leastChanges({ chains }: Problem): number {
-  const nails = chains.map(heldBlocks);
+export function leastChanges(problem: Problem): number {
+  const worked = inStages(problem)
+    .map((chains) => chains.map(heldBlocks).filter((blocks) => blocks.length > 0))
+    .filter((nails) => nails.length > 0);
+  const runs = worked.reduce((sum, nails) => sum + leastRuns(nails), 0);
+  // The last run of one stage may go on as the first of the next.
+  const joined = worked.slice(1).filter((nails, i) => {
+    const last = worked[i]!.map((blocks) => blocks.at(-1)!.classes.at(-1)!);
+    return nails.some((blocks) => last.includes(blocks[0]!.classes[0]!));
+  });
+  return Math.max(0, runs - joined.length - 1);
+}
+
+interface Block {
+  classes: string[];
+  joint: boolean;
+}
+
+/** The least that all runs of the nails of a stage come to, without the changes that cost nothing. */
+function leastRuns(nails: readonly Block[][]): number {
   const begins = new Map<string, number>();
   const ends = new Map<string, number>();
   let within = 0;
@@ -26,18 +45,18 @@ export function leastChanges({ chains }: Problem): number {
     if (joint && classes.length > 1) within += 1;
   }
   const runs = nails.map((blocks) => runsOf(blocks.flatMap((block) => block.classes)));
-  const leastRuns = new Map<string, number>();
+  const least = new Map<string, number>();
   for (const own of runs) {
     const counts = new Map<string, number>();
     for (const name of own) count(counts, name);
     for (const [name, n] of counts)
-      leastRuns.set(name, Math.max(n, leastRuns.get(name) ?? 0, begins.get(name) ?? 0, ends.get(name) ?? 0));
+      least.set(name, Math.max(n, least.get(name) ?? 0, begins.get(name) ?? 0, ends.get(name) ?? 0));
   }
   const inBoth = (a: readonly string[], b: readonly string[], apart: (name: string) => boolean) => {
     const shared = new Set([...a, ...b].filter((name) => !apart(name)));
     const of = (own: readonly string[]) => runsOf(own.filter((name) => shared.has(name)));
     let others = 0;
-    for (const [name, n] of leastRuns) if (!shared.has(name)) others += n;
+    for (const [name, n] of least) if (!shared.has(name)) others += n;
     return shortestSupersequence(of(a), of(b)) + others;
   };
   const all = mostOf(
@@ -50,12 +69,12 @@ export function leastChanges({ chains }: Problem): number {
         ]),
     ),
   );
-  return Math.max(0, all - 1 - within);
+  return all - within;
 }
 
 /** A nail's strokes, those that are held together as one, each as its runs of classes. */
-function heldBlocks({ tasks }: Chain): { classes: string[]; joint: boolean }[] {
-  const blocks: { classes: string[]; joint: boolean }[] = [];
+function heldBlocks({ tasks }: Chain): Block[] {
+  const blocks: Block[] = [];
   let open = false;
   for (const task of tasks) {
     if (task.light && !task.held) open = false;

@@ -59,8 +59,7 @@ export class Player {
     dust: 0,
     unfit: 0,
   };
-  /** The activities in the order they were really begun. */
-  readonly done: Int32Array;
+  private readonly done: Int32Array;
   private doneCount = 0;
   private readonly isDone: Uint8Array;
   private readonly busy: Uint8Array;
@@ -140,6 +139,11 @@ export class Player {
   /** What the last sequence took to play, in tries an activity: 1 where each was done when its turn came. */
   get effort(): number {
     return this.tries / Math.max(1, this.busy.length);
+  }
+
+  /** Writes down all activities in the order they were really begun; nothing where one of them found no place. */
+  writeInto(order: Int32Array): void {
+    if (this.doneCount === this.done.length) order.set(this.done);
   }
 
   /** Plays a sequence to its end; the tally says what it comes to. */

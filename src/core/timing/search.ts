@@ -58,6 +58,8 @@ const MOST_FOR_SMALL = 2;
 const DEAREST = 1.5;
 const RUNNERS = 4;
 const SHORT = 1000;
+/** One sequence in so many that is gone on with is written anew as it was really played. */
+const WRITTEN_ANEW = 32;
 /** Sequences of a slice, some milliseconds. */
 const SLICE = 100;
 
@@ -132,6 +134,8 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
       if (value > now.cost + threshold) continue;
       assign(now.sequence, next);
       now.cost = value;
+      // What was brought forward on the way stands where it was done: moves then move what they seem to.
+      if (i % WRITTEN_ANEW === 0) player.writeInto(now.sequence.order);
       if (value < best.cost - 1e-9) {
         best.cost = value;
         assign(best.sequence, next);
@@ -152,7 +156,8 @@ function alongTheHand(
   cost: (sequence: Sequence) => number,
 ): Sequence {
   const most = cost(sequence) + NICER_S;
-  const best = { ...copy(sequence), order: player.done.slice() };
+  const best = copy(sequence);
+  player.writeInto(best.order);
   if (cost(best) > most) return sequence;
   const { order } = best;
   const { activities } = board;
@@ -191,27 +196,20 @@ function move(board: Board, sequence: Sequence, random: (below: number) => numbe
   const size = order.length;
   const { activities } = board;
   const kind = random(100);
-  if (kind < 10) {
+  if (kind < 5) {
     const a = order[random(size)]!;
     sequence.close[a] = 1 - sequence.close[a]!;
     return;
   }
-  if (kind < 20) {
+  if (kind < 10) {
     const a = order[random(size)]!;
     sequence.keep[a] = 1 - sequence.keep[a]!;
     return;
   }
   const at = random(size);
-  if (kind < 45) {
+  if (kind < 40) {
     // One stroke to beside another of its class, or a little way off.
-    const same: number = activities[order[at]!]!.class;
-    let to = -1;
-    for (let tries = 0; tries < 6 && to < 0; tries += 1) {
-      const j = random(size);
-      if (j !== at && activities[order[j]!]!.class === same) to = j;
-    }
-    if (to < 0) to = near(at, size, random);
-    shift(order, at, 1, to);
+    shift(order, at, 1, beside(at, at + 1) ?? near(at, size, random));
     return;
   }
   if (kind < 75) {
@@ -225,7 +223,8 @@ function move(board: Board, sequence: Sequence, random: (below: number) => numbe
     };
     while (start > 0 && at - start < LONGEST_RUN && like(start - 1)) start -= 1;
     while (end < size && end - at < LONGEST_RUN && like(end)) end += 1;
-    shift(order, start, end - start, near(at, size, random));
+    const joined = random(2) === 0 ? beside(start, end) : undefined;
+    shift(order, start, end - start, joined ?? near(at, size, random));
     return;
   }
   if (kind < 85) {
@@ -233,6 +232,16 @@ function move(board: Board, sequence: Sequence, random: (below: number) => numbe
     return;
   }
   gather(board, order, at, random);
+
+  /** Where another of the same class stands outside some places, if one is soon found. */
+  function beside(start: number, end: number): number | undefined {
+    for (let tries = 0; tries < 6; tries += 1) {
+      const j = random(size);
+      if ((j < start || j >= end) && activities[order[j]!]!.class === activities[order[start]!]!.class)
+        return j;
+    }
+    return undefined;
+  }
 }
 
 /** A place mostly not far off. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { curtainUp } from '../demo/curtainUp';
+import { flyTower } from '../demo/flyTower';
 import { matinee } from '../demo/matinee';
 import type { SetDocument } from '../document/document';
 import type { Hand } from '../model/names';
@@ -7,9 +8,10 @@ import { NAILS } from '../model/names';
 import { planNail } from '../plan/nailPlan';
 import { lowerBound_s } from './bound';
 import { boardOf } from './board';
+import { leastLoads } from './leastLoads';
 import { Player } from './play';
 import { problemOf } from './pose';
-import { EDITING } from './effort';
+import { AT_LENGTH, EDITING } from './effort';
 import { search } from './search';
 import type { Chain, Problem } from './problem';
 import { replaySteps } from './replay';
@@ -110,6 +112,14 @@ function permutations<T>(items: readonly T[]): T[][] {
 
 describe('against every order of tiny sittings', () => {
   const job = fc.record({ paint: fc.integer({ min: 1, max: 60 }), cure: fc.integer({ min: 1, max: 60 }) });
+
+  it('of the busiest set, looked for at length, is within a tenth of what no order can beat, and of the least loads', () => {
+    const busy = problemFor(flyTower());
+    const { total_s, loads, broken } = bestSchedule(busy, AT_LENGTH);
+    expect(total_s).toBeLessThan(1.1 * lowerBound_s(busy));
+    expect(loads.filter((load) => !load.held).length).toBeLessThan(1.15 * leastLoads(busy));
+    expect(broken).toEqual([]);
+  });
 
   it('one coat a hand is optimal; the bound is never above the optimum', () => {
     fc.assert(

@@ -1,6 +1,6 @@
 import { HANDS } from '../model/names';
 import { boardOf } from './board';
-import { leastLoads } from './bound';
+import { leastLoads } from './leastLoads';
 import { Player, type Sequence } from './play';
 import type { Problem, Schedule } from './problem';
 import { inOneGo, type InSlices } from '../model/inSlices';
