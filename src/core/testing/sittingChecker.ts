@@ -20,7 +20,7 @@ export interface Need {
   clean?: boolean;
   /** The film just laid must be lit within this. */
   lit_within_s?: number;
-  /** That time is counted from here, whatever was laid before: it is worked into. */
+  /** That time is counted from here: it is worked into, and that begins within the time before. */
   anew?: boolean;
   /** The next wet work on this nail must begin within this. */
   covered_within_s?: number;
@@ -258,7 +258,8 @@ function walk(
         at: at.start,
         rank: 1,
         run: () => {
-          if (need.light_s !== undefined && at.start > nail.litBy + EPS) add('waits-too-long', need.id);
+          if ((need.light_s !== undefined || need.anew) && at.start > nail.litBy + EPS)
+            add('waits-too-long', need.id);
           const works = need.light_s === undefined && need.hand_s;
           const across = [...now.values()].filter((one) => one.hand !== hand);
           if (facts.own && works && across.some((one) => one.unfit || one.settledAt > at.start + EPS))

@@ -144,6 +144,17 @@ describe('the checker itself', () => {
       },
     ],
     [
+      'pieces that are pressed long after they were placed',
+      'waits-too-long',
+      (f) => {
+        const base = f.nails[0]!.needs.find((need) => need.id === 'left-ring/base')!;
+        base.lit_within_s = 15;
+        f.nails[0]!.needs.splice(2, 0, { ...base, id: 'left-ring/press', anew: true, lit_within_s: 40 });
+        f.done.push({ id: 'left-ring/press', nail: 'left-ring', start_s: 36, end_s: 46 });
+        f.loads[0]!.start_s = 46;
+      },
+    ],
+    [
       'primed too early',
       'primed-too-long',
       (f) => f.done.forEach((one) => one.id.includes('prime') && shift(f, one.id, -60)),

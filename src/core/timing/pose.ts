@@ -181,10 +181,13 @@ function tasksOf(
     }
     // Pieces go into a bead while that is wet: each with what is left of its working time.
     if (setting && operation.verb === 'bed') wetLeft_s = setting.working_s;
-    if (wetLeft_s > 0 && next && INTO_A_BED.includes(next.verb)) {
+    const goesOn = wet && next !== undefined && INTO_A_BED.includes(next.verb);
+    if (wetLeft_s > 0 && goesOn) {
       wetLeft_s = Math.max(1, wetLeft_s - next.hand_s);
       task.due = { guide_s: SET_AT_ONCE_S, most_s: wetLeft_s, to: 'next', kind: 'gone-dull' };
     } else wetLeft_s = 0;
+    // Gel creeps while it is left alone: work into it goes on within its open time.
+    if (goesOn && task.open && !task.due) task.due = { ...task.open, to: 'next', kind: 'open-too-long' };
     if (flashed && operation.lamp && next?.verb === 'pinch') task.due = AT_ONCE;
     if (operation.lamp && next?.verb === 'burnish') task.due = WARM;
     if (flashed && operation.lamp && next?.verb === 'wipe-spill') task.due = SPILL;
