@@ -48,8 +48,11 @@ export interface BuildKind<B> {
   fresh: (id: string) => B;
   /** Length past the free edge, in mm. */
   free_mm: (build: B, plate: Plate) => number;
-  /** What carries the nail past the free edge: the wearer's own plate, a ready tip, or what is built on a form. */
-  edge: 'plate' | 'tip' | 'form';
+  /**
+   * What carries the nail past the bed: the wearer's own plate, a ready tip, what is built on a form, or the plate and then
+   * what is built from it.
+   */
+  edge: 'plate' | 'tip' | 'form' | 'lengthened';
   /** Made ahead, with nobody's hand at the table: no skin is met and no oil follows. */
   offHand?: boolean;
   seats: readonly Seat[];

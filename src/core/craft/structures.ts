@@ -275,13 +275,28 @@ function pinched(product: Product, t_um: number): Draft[] {
   ];
 }
 
-function pinchDraft(reason: string): Draft {
+/** What is built over a tip, pinched for more of a C-curve than the tip has. */
+export function pinchedStructure(structure: Structure): Structure {
+  return {
+    ...structure,
+    lay: (t_um, overPieces) =>
+      structure.lay(t_um, overPieces).flatMap((draft) => {
+        if (draft.step !== 'flash-cap') return [draft];
+        return [
+          draft,
+          { ...pinchDraft('Half hard it takes the curve; once cured it keeps it.', 1), held: true },
+        ];
+      }),
+  };
+}
+
+/** By default where bed turns into extension, and on to the tip. */
+function pinchDraft(reason: string, from = 0.6): Draft {
   return {
     step: 'pinch',
     verb: 'pinch',
     words: 'Pinch the C-curve',
-    // Where bed turns into extension, and on to the tip.
-    place: { ...wholePlace(), region: { kind: 'band', from: 0.6, to: 2 } },
+    place: { ...wholePlace(), region: { kind: 'band', from, to: 2 } },
     hand_s: HAND_S.pinch,
     reason,
   };

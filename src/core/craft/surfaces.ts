@@ -334,9 +334,10 @@ export const TABLE = {
     leaves: same,
   },
   'glue-tip': {
-    wants: 'a keyed plate without dust; it is dehydrated and primed after the blending',
+    wants: 'a keyed plate without dust, dehydrated and primed after the blending; or a cured film, keyed',
     refuses: (s) => {
-      if (s.material !== 'plate') return filmOver(s, 'glue');
+      if (s.material !== 'plate')
+        return filmOver(s, 'glue') ?? (s.finish === 'keyed' ? undefined : 'no-grip');
       return oilOrWet(s) ?? (s.finish === 'keyed' ? dust(s) : 'unprepared-plate');
     },
     leaves: () => ({ material: 'tip', phase: 'wet', finish: 'shine', soil: 'clean', prep: 'none' }),

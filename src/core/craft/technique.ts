@@ -46,12 +46,13 @@ export const FILM_SEATS = {
 };
 
 /** One option as an editor shows it. `path` addresses the value inside the element. */
-export type Field =
-  | ({
-      kind: 'number';
-      /** Shown only where another option is so; without it the figure has no use. */
-      where?: { path: string; is: string };
-    } & Figure)
+export type Field = FieldKind & {
+  /** Shown only where another option is one of these; elsewhere it has no use. */
+  where?: { path: string; is: readonly (string | boolean)[] };
+};
+
+type FieldKind =
+  | ({ kind: 'number' } & Figure)
   /** A row of whole figures, such as a lamp's programmes. */
   | { kind: 'figures'; path: string; words: string; unit: string; min: number; max: number; most: number }
   | { kind: 'choice'; path: string; words: string; choices: { value: string | number; words: string }[] }

@@ -164,7 +164,7 @@ export function snowScene(): SetDocument {
       key: 'e',
       elements: [
         colour('night', 'night-blue'),
-        { id: 'mirror', kind: 'powder', ...whole, product: 'mirror-silver', own_top: true },
+        { id: 'mirror', kind: 'powder', ...whole, product: 'mirror-silver', own_top: true, top_cure: 'full' },
       ],
     },
   ];

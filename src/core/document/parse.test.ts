@@ -22,8 +22,18 @@ function asPowder(looks: readonly Json[]): Json[] {
     elements: (look.elements as Json[]).map((one) => {
       if (one.product !== 'mirror-silver') return one;
       const { passes: _, ...rest } = one;
-      return { ...rest, kind: 'powder', own_top: false };
+      return { ...rest, kind: 'powder', own_top: false, top_cure: 'full' };
     }),
+  }));
+}
+
+/** The top below powder as its cure is said since version 13. */
+function withTopCured(looks: readonly Json[]): Json[] {
+  return looks.map((look) => ({
+    ...look,
+    elements: (look.elements as Json[]).map((one) =>
+      one.kind === 'powder' ? { ...one, top_cure: 'full' } : one,
+    ),
   }));
 }
 
@@ -352,6 +362,24 @@ describe('older files', () => {
     }
   });
 
+  it('of version 12 open as they are, the top below their powder cured its whole time', () => {
+    const kept = join(process.cwd(), 'tests/files/v12');
+    expect(readdirSync(kept)).toHaveLength(5);
+    let powders = 0;
+    for (const name of readdirSync(kept)) {
+      const text = readFileSync(join(kept, name), 'utf8');
+      const parsed = parseSetText(text);
+      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+      const old = JSON.parse(text) as Json;
+      const looks = withTopCured(old.looks as Json[]);
+      powders += looks
+        .flatMap(({ elements }) => elements as Json[])
+        .filter(({ kind }) => kind === 'powder').length;
+      expect(parsed.value).toEqual({ ...old, looks, version: VERSION });
+    }
+    expect(powders).toBe(1);
+  });
+
   it('of version 11 open as they are, the top taken around their stones', () => {
     const kept = join(process.cwd(), 'tests/files/v11');
     expect(readdirSync(kept)).toHaveLength(5);
@@ -362,6 +390,7 @@ describe('older files', () => {
       expect(parsed.value).toEqual({
         ...old,
         version: VERSION,
+        looks: withTopCured(old.looks as Json[]),
         practice: { ...old.practice, stone_top: 'around' },
       });
     }

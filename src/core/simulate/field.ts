@@ -94,7 +94,9 @@ export function makeField(
   const inside = new Uint8Array(CELLS_X * CELLS_Y);
   const onPlate = new Uint8Array(CELLS_X * CELLS_Y);
   const thickness_um = new Float32Array(CELLS_X * CELLS_Y);
-  const plateEnds = edge === 'plate' ? frame.length_mm : frame.bed_mm + Math.min(plate.free_edge_mm, 0.5);
+  // Under tips and forms the plate's own edge is shortened.
+  const left_mm = edge === 'lengthened' ? plate.free_edge_mm : Math.min(plate.free_edge_mm, 0.5);
+  const plateEnds = edge === 'plate' ? frame.length_mm : frame.bed_mm + left_mm;
   for (let j = 0; j < CELLS_Y; j += 1) {
     const half = frame.halfWidth_mm(y[j]!);
     for (let i = 0; i < CELLS_X; i += 1) {

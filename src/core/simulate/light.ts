@@ -10,6 +10,8 @@ import { CELLS_X, CELLS_Y, CURED, GELLED, NONE, WET, type Film, type NailField }
 
 /** A billionth of slack: a dose that just meets its need in exact numbers must meet it here. */
 const SLACK = 1 - 1e-6;
+/** What cures slick is no longer sticky from this share of its cure on, though not hard yet (common practice). */
+const SLICK_FROM = 0.6;
 
 /**
  * Light for `seconds` on every film of a nail. At each film's bottom the dose falls by exp(−Σ t/D_p) through
@@ -58,6 +60,7 @@ export function shine(field: NailField, seconds: number, product: (id: string) =
         film.phase[cell] = GELLED;
         hardened = true;
       }
+      if (film.dose[cell]! >= needs.cured * SLICK_FROM) hardened = true;
     }
     film.settled = !open;
   }
@@ -149,6 +152,11 @@ function settleSurface(field: NailField, product: (id: string) => Product): void
   const finishes = films.map((film) =>
     film.product ? FINISHED_CODE[FAMILIES[product(film.product).family].finish] : undefined,
   );
+  const slickFrom = films.map((film) => {
+    const made = film.product ? product(film.product) : undefined;
+    if (!made || FAMILIES[made.family].finish !== 'slick') return Infinity;
+    return (neededDose(made)?.cured ?? Infinity) * SLICK_FROM;
+  });
   const shade = field.films.find((film) => film.shade_mm)?.shade_mm;
   const rimHolds = films.map((film) => shade !== undefined && film.phase.includes(CURED));
   const rimGrips = films.map(
@@ -173,7 +181,10 @@ function settleSurface(field: NailField, product: (id: string) => Product): void
       }
       // A flat piece of metal lies still once the gel around it does, and can be capped.
       const lies = phase === WET && PIECE[code] && rimGrips[f] && shade![cell]! > 0;
-      if (phase === GELLED || lies) field.surface[cell] = GELLED_CODE[code]!;
+      if (phase === GELLED || lies) {
+        const dry = OWN_FINISH[code] && films[f]!.dose[cell]! >= slickFrom[f]!;
+        field.surface[cell] = GELLED_CODE[dry ? FINISHED_CODE.slick[code]! : code]!;
+      }
       if (phase === CURED) {
         const finish = OWN_FINISH[code] ? finishes[f] : undefined;
         field.surface[cell] = CURED_CODE[finish ? finish[code]! : code]!;

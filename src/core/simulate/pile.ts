@@ -21,7 +21,10 @@ export function groundAt(field: NailField, x_mm: number, y_mm: number): Triple {
   const line = frame.bed_mm - frame.bed_mm * 0.14 * (x_mm / half) ** 2;
   const beyond = smooth((y_mm - line) / 0.8 + 0.5);
   const moon = smooth((1 - Math.hypot(x_mm / (half * 0.52), y_mm / (frame.bed_mm * 0.26))) * 2.5);
-  const edge = field.edge === 'plate' ? FREE_EDGE : BEHIND_TIP;
+  const own =
+    field.edge === 'plate' ||
+    (field.edge === 'lengthened' && field.grid.onPlate[cellAt(field, x_mm, y_mm)] === 1);
+  const edge = own ? FREE_EDGE : BEHIND_TIP;
   return mix(mix(BED, LUNULA, moon * 0.8), edge, beyond);
 }
 

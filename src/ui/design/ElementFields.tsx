@@ -1,9 +1,8 @@
 'use client';
 import { Button } from '@mantine/core';
-import { readPath } from '@/core/craft/fieldPath';
 import { supplyKindOf } from '@/core/craft/supplies';
 import { contextOf } from '@/core/compile/prepare';
-import type { Field, Neighbour } from '@/core/craft/technique';
+import type { Neighbour } from '@/core/craft/technique';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';
 import { FadePlan } from './FadePlan';
@@ -34,21 +33,13 @@ export function ElementFields({ look, element: ofLook }: { look: Look; element: 
       <Arrangements look={look} element={element} onLay={put} />
       <Fields
         subject={`${look.id} ${element.id} ${element.kind}`}
-        fields={fieldsOf(element)}
+        fields={techniqueOf(element.kind).fields}
         of={element}
         fitting={'fit' in element ? element : undefined}
         onChange={put}
       />
       <ToldApart look={look} element={element} />
     </div>
-  );
-}
-
-/** The fields that have a use as the element is now. */
-function fieldsOf(element: Element): Field[] {
-  return techniqueOf(element.kind).fields.filter(
-    (field) =>
-      field.kind !== 'number' || !field.where || readPath(element, field.where.path) === field.where.is,
   );
 }
 

@@ -17,7 +17,7 @@ const plate = fc.record({
 const made = fc.constantFrom(...BUILDS).chain((kind) =>
   fc.record({
     kind: fc.constant(kind.kind),
-    material: fc.constantFrom('builder', 'putty', 'acrylic'),
+    material: fc.constantFrom('builder', 'putty', 'acrylic', 'powder'),
     base: fc.constantFrom('coat', 'peel-off'),
   }),
 );

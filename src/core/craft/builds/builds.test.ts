@@ -76,6 +76,10 @@ const WORKED: [name: string, kind: string, options: object][] = [
   ['form-french-acrylic', 'sculpted-form', { material: 'acrylic', french: FRENCH }],
   ['soft-gel-tip-filled', 'soft-gel-tip', { filler: 'cover-a' }],
   ['dip-french', 'dip', { french: DIP_FRENCH }],
+  ['half-tip-peel-off', 'half-tip', { base: 'peel-off' }],
+  ['half-tip-pinched', 'half-tip', { pinch: true }],
+  ['half-tip-powder', 'half-tip', { material: 'powder' }],
+  ['lengthened', 'lengthened', {}],
 ];
 
 const made = (kind: string, options: object) => ({ ...buildKindOf(kind).fresh('test'), ...options }) as Build;
@@ -101,7 +105,7 @@ describe.each(WORKED)('%s', (name, kind, options) => {
       set.nails[nail].plate.free_edge_mm = 6;
     }
     // Beads on ten primed nails leave little slack: the search has to look a little longer.
-    const plan = planSet(set, { ...QUICK, effort: { iterations: kind === 'sculpted-form' ? 600 : 60 } });
+    const plan = planSet(set, { ...QUICK, effort: { iterations: /form|acrylic/.test(name) ? 1500 : 60 } });
     const grave = plan.findings.filter((one) => one.severity !== 'note');
     expect(grave.map((one) => [one.code, one.nails, one.message])).toEqual([]);
     expect(checkSitting(factsOf(set, plan))).toEqual([]);
@@ -132,6 +136,31 @@ it.each<[build: string, options: object, wrong: string, edits: Edit[], code: str
   ],
   ['half-tip', {}, 'glued on the shine', skip('prep/buff#1'), 'unprepared-plate'],
   ['half-tip', { material: 'acrylic' }, 'acrylic is not primed', skip('build/prime#1'), 'unprepared-plate'],
+  [
+    'half-tip',
+    { pinch: true },
+    'the overlay is pinched once it is hard',
+    [move('body/pinch#1', 'after', 'body/cure-cap#1')],
+    'needs-wet',
+  ],
+  ['half-tip', { base: 'peel-off' }, 'the tip is glued on the shine', skip('build/peel-key#1'), 'no-grip'],
+  [
+    'half-tip',
+    { base: 'peel-off' },
+    'the tip is glued on a soft base',
+    skip('build/peel-cure-base#1'),
+    'uncured-covered',
+  ],
+  [
+    'half-tip',
+    { material: 'powder' },
+    'the gel is cured before the powder',
+    [move('body/cure-cap#1', 'before', 'body/sprinkle#1')],
+    'needs-wet',
+  ],
+  ['lengthened', {}, 'there is no form', skip('build/form#1'), 'work-left-out'],
+  ['lengthened', {}, 'the form stays on', skip('build/form-off#1'), 'work-left-out'],
+  ['lengthened', {}, 'the form is pulled before the cure', skip('build/cure-extend#1'), 'wet-touched'],
   ['sculpted-form', {}, 'there is no form', skip('build/form#1'), 'work-left-out'],
   ['sculpted-form', {}, 'the form is pulled before the cure', skip('build/cure-extend#1'), 'wet-touched'],
   [

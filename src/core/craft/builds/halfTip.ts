@@ -5,11 +5,12 @@ import { BUILD_BASE, defineBuild } from '../build';
 import { along_mm } from '../../geometry/frame';
 import { wholePlace, type NailContext } from '../context';
 import { coatOf } from '../cure';
-import { baseDraft, dustOffDraft, hardenOf } from '../drafts';
+import { baseDraft, dustOffDraft, hardenOf, LAST_DUST_OFF, STICKY_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import type { Draft, Place } from '../operation';
-import { EXTENSION_UM, sculpted } from '../structures';
+import { EXTENSION_UM, pinchedStructure, sculpted } from '../structures';
 import { acrylicRefill, APEX_UM, MATERIAL, MATERIAL_FIELDS } from './material';
+import { OVER_BASE, overBase, PEELS } from './overBase';
 import { primePlate } from '../primePlate';
 import { clearPlate } from './prep';
 
@@ -19,6 +20,9 @@ const schema = z.strictObject({
   material: MATERIAL,
   length_mm: mm(1, 30),
   apex_um: APEX_UM,
+  base: OVER_BASE,
+  /** The overlay is pinched while it gives, for more of a C-curve than the tip has. */
+  pinch: z.boolean(),
   french: BUILT_FRENCH.nullable(),
 });
 
@@ -31,10 +35,18 @@ const TIP_UM = 320;
 export const halfTip = defineBuild({
   kind: 'half-tip',
   words: 'Half tip with an overlay',
-  blurb: 'A tip glued to the end of the plate, its seam filed out, built over in builder, putty or acrylic.',
+  blurb: 'A tip glued to the end of the plate, its seam filed out, built over in gel or acrylic.',
   schema,
-  was: { 11: (build) => ({ ...build, french: null }) },
-  fields: [...MATERIAL_FIELDS, ...builtFrenchFields],
+  was: {
+    11: (build) => ({ ...build, french: null }),
+    12: (build) => ({ ...build, base: 'coat', pinch: false }),
+  },
+  fields: [
+    ...MATERIAL_FIELDS,
+    overBase.field,
+    { kind: 'switch', path: 'pinch', words: 'Pinched for more of a C-curve' },
+    ...builtFrenchFields,
+  ],
   fresh: (id) => ({
     id,
     kind: 'half-tip' as const,
@@ -43,6 +55,8 @@ export const halfTip = defineBuild({
     material: 'builder' as const,
     length_mm: 6,
     apex_um: 350,
+    base: 'coat' as const,
+    pinch: false,
     french: null,
   }),
   free_mm: (build) => build.length_mm,
@@ -51,6 +65,7 @@ export const halfTip = defineBuild({
   films: (build) => (build.french ? 'under' : undefined),
   stages: (build, context) => {
     const acrylic = build.material === 'acrylic';
+    const peels = build.base === 'peel-off';
     const { arrive, prepare } = clearPlate(context, 'Shorten the free edge');
     return {
       arrive,
@@ -66,22 +81,53 @@ export const halfTip = defineBuild({
         ...prepare,
       ],
       foundation: [
-        ...glued(context),
-        ...primePlate(context, acrylic ? 'always' : undefined),
+        ...(peels ? peelable(context) : []),
+        ...glued(context, peels ? 'base' : 'plate'),
+        ...(peels
+          ? [wipeDraft(context, 'wipe-tip', LAST_DUST_OFF, 'Clean before it is built over.')]
+          : primePlate(context, acrylic ? 'always' : undefined)),
         ...(acrylic
-          ? sculpted(context.role('acrylic'), context.inlaid ? EXTENSION_UM : build.apex_um, context)
+          ? sculpted(
+              context.role('acrylic'),
+              context.inlaid ? EXTENSION_UM : build.apex_um,
+              context,
+              [],
+              build.pinch,
+            )
           : baseDraft(context, 'Over the plate and the keyed tip alike.')),
         ...(build.french ? builtBed(build.french, context) : []),
       ],
     };
   },
-  structure: (build, context) => overBed(build, 0, context),
+  structure: (build, context) => {
+    const structure = overBed(build, 0, context);
+    return structure && build.pinch ? pinchedStructure(structure) : structure;
+  },
   refill: (build, context) =>
     build.material === 'acrylic' ? acrylicRefill(build.apex_um, context) : undefined,
 });
 
+/** A base that peels, cured and keyed: the tip is glued on it, and all of it comes off whole. */
+function peelable(context: NailContext): Draft[] {
+  return [
+    ...primePlate(context, 'never'),
+    ...baseDraft(context, PEELS, 'peel_base').map((draft) => ({ ...draft, step: `peel-${draft.step}` })),
+    wipeDraft(context, 'peel-wipe', STICKY_OFF, 'The sticky layer clogs the buffer: off with it first.'),
+    {
+      step: 'peel-key',
+      verb: 'buff',
+      words: 'Take the shine off the peel-off base',
+      place: wholePlace(),
+      hand_s: HAND_S.buff,
+      reason: 'Glue and overlay hold on what is dull, and not on its shine.',
+    },
+    dustOffDraft('peel-brush', 'Dust under the tip keeps the glue off.'),
+    wipeDraft(context, 'peel-clean', LAST_DUST_OFF, 'Clean before the tip is glued.'),
+  ];
+}
+
 /** Glued, cut to length and shape, blended, brushed: all of it before the plate is dehydrated and primed. */
-function glued(context: NailContext): Draft[] {
+function glued(context: NailContext, below: string): Draft[] {
   const glue = context.role('glue');
   const whole: Place = { ...wholePlace(), margin_mm: 0 };
   const from_mm = along_mm(context.frame, WELL_FROM);
@@ -108,7 +154,7 @@ function glued(context: NailContext): Draft[] {
     {
       step: 'blend',
       verb: 'blend',
-      words: 'Blend the seam of the tip into the plate, key the rest',
+      words: `Blend the seam of the tip into the ${below}, key the rest`,
       place: whole,
       removal: { allowance_um: 0, edge_um: TIP_UM, seam_mm: { from: from_mm, to: context.frame.bed_mm } },
       hand_s: HAND_S.blend,

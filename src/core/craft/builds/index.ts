@@ -5,6 +5,7 @@ import { builderOverlay } from './builderOverlay';
 import { dip } from './dip';
 import { gelAcrylic } from './gelAcrylic';
 import { halfTip } from './halfTip';
+import { lengthened } from './lengthened';
 import { naturalGel } from './naturalGel';
 import { naturalLacquer } from './naturalLacquer';
 import { onStand } from './onStand';
@@ -21,6 +22,7 @@ const ALL = [
   dip,
   softGelTip,
   halfTip,
+  lengthened,
   sculptedForm,
   upperMould,
   onStand,

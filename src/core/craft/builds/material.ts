@@ -2,11 +2,17 @@ import * as z from 'zod';
 import { um } from '../../model/primitives';
 import type { Refill, Structure } from '../build';
 import type { NailContext } from '../context';
-import { beadedStructure, pouredStructure, puttyStructure, sculpted } from '../structures';
+import {
+  beadedStructure,
+  pouredStructure,
+  puttyStructure,
+  sculpted,
+  sprinkledStructure,
+} from '../structures';
 import { numberField, type Field } from '../technique';
 
-/** What an extension is built of. */
-export const MATERIAL = z.enum(['builder', 'putty', 'acrylic']);
+/** What an extension is built of; powder is sprinkled into builder gel and cured in it. */
+export const MATERIAL = z.enum(['builder', 'putty', 'acrylic', 'powder']);
 export type Material = z.infer<typeof MATERIAL>;
 
 /** Thickness at the apex. */
@@ -21,6 +27,7 @@ export const MATERIAL_FIELDS: readonly Field[] = [
       { value: 'builder', words: 'Builder gel' },
       { value: 'putty', words: 'Putty gel' },
       { value: 'acrylic', words: 'Acrylic' },
+      { value: 'powder', words: 'Gel with acrylic powder' },
     ],
   },
   apexField(),
@@ -46,6 +53,8 @@ export function overlay(material: Material, apex_um: number, context: NailContex
   if (material === 'acrylic' && !context.inlaid) return undefined;
   if (material === 'acrylic' && context.clear.family === 'acrylic')
     return beadedStructure(context.clear, apex_um);
+  if (material === 'powder')
+    return sprinkledStructure(context.role('builder'), context.role('acrylic'), apex_um);
   return material === 'putty'
     ? puttyStructure(context.role('putty'), apex_um)
     : pouredStructure(context.role('builder'), apex_um);

@@ -19,7 +19,7 @@ function field(...more: { value: string; words: string }[]): Field {
   return { kind: 'choice', path: 'base', words: 'Base', choices: [...CHOICES, ...more] };
 }
 
-const PEELS = 'Worn for days and lifted off whole: it takes the place of primer and base.';
+export const PEELS = 'Worn for days and lifted off whole: it takes the place of primer and base.';
 
 /** The choice of a base on the wearer's own length, and the stages it asks for; `none` lays none. */
 export const overBase = {

@@ -29,7 +29,7 @@ const schema = z.strictObject({
 export const sculptedForm = defineBuild({
   kind: 'sculpted-form',
   words: 'Sculpted on a form',
-  blurb: 'Built past the plate on paper: any length and outline, in builder, putty or acrylic.',
+  blurb: 'Built past the plate on paper: any length and outline, in gel or acrylic.',
   schema,
   fields: [...MATERIAL_FIELDS, ART_FIELD, ...builtFrenchFields],
   fresh: (id) => ({
@@ -86,7 +86,7 @@ export const sculptedForm = defineBuild({
     build.material === 'acrylic' ? acrylicRefill(build.apex_um, context) : undefined,
 });
 
-const FORM_ON: Draft = {
+export const FORM_ON: Draft = {
   step: 'form',
   verb: 'fit-form',
   words: 'Fit the form snug under the free edge',
@@ -95,7 +95,7 @@ const FORM_ON: Draft = {
   reason: 'No gap to the plate and in line with the finger: the extension runs on as the form points.',
 };
 
-const FORM_OFF: Draft = {
+export const FORM_OFF: Draft = {
   step: 'form-off',
   verb: 'form-off',
   words: 'Take the form off, downwards',

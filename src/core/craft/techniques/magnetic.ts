@@ -57,7 +57,7 @@ export const magnetic = defineTechnique({
       ],
     },
     numberField(schema, 'width_mm', 'How wide'),
-    { ...numberField(schema, 'turn_deg', 'Turn'), where: { path: 'form', is: 'line' } },
+    { ...numberField(schema, 'turn_deg', 'Turn'), where: { path: 'form', is: ['line'] } },
     numberField(schema, 'distance_mm', 'Magnet off'),
     numberField(schema, 'hold_s', 'Held'),
     numberField(schema, 'passes', 'Coats'),

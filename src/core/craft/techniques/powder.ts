@@ -1,11 +1,13 @@
 import * as z from 'zod';
 import { Id } from '../../model/primitives';
+import type { Product } from '../../model/product';
 import { regionNoun } from '../../regions';
 import { artFilm } from '../artFilm';
 import { placeOf } from '../context';
 import { coatOf } from '../cure';
 import { cureOf } from '../drafts';
 import { HAND_S } from '../handwork';
+import type { Draft, Place } from '../operation';
 import { partHandles } from '../partHandles';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
 
@@ -15,7 +17,12 @@ const schema = z.strictObject({
   product: Id,
   /** It lays the no-wipe top that it is burnished on; otherwise the look has one below it. */
   own_top: z.boolean(),
+  /** How long that top is cured before the powder. */
+  top_cure: z.enum(['full', 'short']),
 });
+
+/** Share of its direction that a top is cured before the powder, by a school (common practice). */
+const SHORT = 0.5;
 
 /** Mirror powder: so fine that it is a film of metal, burnished on a slick top that is still warm from its lamp. */
 export const powder = defineTechnique({
@@ -23,10 +30,21 @@ export const powder = defineTechnique({
   words: 'Mirror powder',
   blurb: 'Burnished on a no-wipe top that is warm from the lamp: a mirror, sealed by a top.',
   schema,
+  was: { 12: (options) => ('own_top' in options ? { ...options, top_cure: 'full' } : options) },
   ...FILM_SEATS,
   fields: [
     { kind: 'product', path: 'product', words: 'Powder', families: ['mirror-powder'] },
     { kind: 'switch', path: 'own_top', words: 'With a no-wipe top of its own below' },
+    {
+      kind: 'choice',
+      path: 'top_cure',
+      words: 'That top is cured',
+      choices: [
+        { value: 'full', words: 'Its whole time' },
+        { value: 'short', words: 'Half its time: the powder goes deeper' },
+      ],
+      where: { path: 'own_top', is: [true] },
+    },
     ...FILM_FIELDS,
   ],
   fresh: (id, pick) => ({
@@ -35,6 +53,7 @@ export const powder = defineTechnique({
     ...FRESH_FILM,
     product: pick({ families: ['mirror-powder'] }),
     own_top: true,
+    top_cure: 'full' as const,
   }),
   handles: partHandles,
   products: (element) => [element.product],
@@ -69,8 +88,20 @@ export const powder = defineTechnique({
         hand_s: HAND_S.top,
         reason: 'Slick and warm it takes the powder; where there is none, the mirror is broken.',
       },
-      cureOf(top, coatOf(top), place, 'cure-ground'),
+      element.top_cure === 'short' ? shortCure(top, place) : cureOf(top, coatOf(top), place, 'cure-ground'),
       ...rubbed,
     ];
   },
 });
+
+/** A top that is not quite hard takes the powder deeper; the seal's own cure reaches it through the mirror's thin film. */
+function shortCure(top: Product, place: Place): Draft {
+  const cure = cureOf(top, coatOf(top), place, 'cure-ground');
+  const seconds = Math.round((cure.lamp?.seconds ?? 0) * SHORT);
+  return {
+    ...cure,
+    words: `Cure ${top.name} short`,
+    lamp: { mode: 'cure', seconds },
+    reason: `Half its time, ${seconds} s: not quite hard it takes the powder deeper, and the seal cures it to the end.`,
+  };
+}

@@ -19,7 +19,9 @@ export const plateEdge: NailRule = {
   check: ({ name, context, field }) => {
     const { plate } = context.nail;
     if (plate.outline !== 'square' || plate.free_edge_mm < 0.3) return [];
-    const y = context.frame.bed_mm + Math.min(plate.free_edge_mm, LEFT_OF_PLATE_MM);
+    const left_mm =
+      field.edge === 'lengthened' ? plate.free_edge_mm : Math.min(plate.free_edge_mm, LEFT_OF_PLATE_MM);
+    const y = context.frame.bed_mm + left_mm;
     if (field.edge === 'plate' || context.frame.length_mm - y < LONGER_MM) return [];
     const colourAt = pileColours(field, context.product);
     const row = field.grid.y.reduce(

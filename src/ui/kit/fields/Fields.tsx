@@ -5,7 +5,7 @@ import type { Field } from '@/core/craft/technique';
 import { FieldInput } from './FieldInput';
 
 /**
- * The fields of something, each with what it holds. `subject` says what is edited: of another thing no field keeps what
+ * The fields of something that have a use as it is now, each with what it holds. `subject` says what is edited: of another thing no field keeps what
  * was being typed into this one's.
  */
 export function Fields<T extends object>({
@@ -21,7 +21,10 @@ export function Fields<T extends object>({
   fitting?: Fitting | undefined;
   onChange: (next: T, gesture?: string, path?: string) => void;
 }) {
-  return fields.map((field) => (
+  const inUse = fields.filter(
+    ({ where }) => !where || where.is.some((is) => is === readPath(of, where.path)),
+  );
+  return inUse.map((field) => (
     <FieldInput
       // Two fields may be of one place: whether something is there, and what it is.
       key={`${subject} ${field.kind} ${field.path}`}
