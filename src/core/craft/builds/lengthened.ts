@@ -20,7 +20,7 @@ const schema = z.strictObject({
 /** The wearer's own length kept and carried on a little over a form, then one overlay of builder over both. */
 export const lengthened = defineBuild({
   kind: 'lengthened',
-  words: 'Own length, carried on over a form',
+  words: 'Lengthened over a form',
   blurb: 'The wearer’s free edge stays; a few millimetres more are built from it on paper.',
   schema,
   fields: [overBase.field, ART_FIELD, apexField()],

@@ -4,19 +4,20 @@ import { codesOn, colourOn, element, findingsOn, setWearing } from '../../testin
 const under = colourOn('natural-gel');
 const mirrored = (options: object, change?: Parameters<typeof setWearing>[1]) =>
   setWearing([under, element('powder', options)], change);
-const cures = (options: object) =>
-  compileNail(mirrored(options), 'left-ring')
-    .operations.filter((one) => one.lamp)
-    .map(({ words, lamp }) => `${words}: ${lamp!.seconds} s`);
+const card = (options: object) =>
+  compileNail(mirrored(options), 'left-ring').operations.map(({ words, lamp }) =>
+    lamp ? `${words}: ${lamp.seconds} s` : words,
+  );
 
 describe('mirror powder', () => {
   it('lies on a top of its own, cured its whole time', () => {
-    expect(cures({})).toContain('Cure No-wipe top A: 60 s');
+    expect(card({})).toContain('Cure No-wipe top A: 60 s');
     expect(codesOn(mirrored({}))).toEqual([]);
   });
 
   it('in another school that top is cured half its time, and no one is told of it: the seal cures it to the end', () => {
-    expect(cures({ top_cure: 'short' })).toContain('Cure No-wipe top A short: 30 s');
+    expect(card({ top_cure: 'short' })).toContain('Cure No-wipe top A: 30 s');
+    expect(card({ top_cure: 'short' })).toContain('No-wipe top A for the powder, cured short');
     expect(codesOn(mirrored({ top_cure: 'short' }))).toEqual([]);
   });
 
@@ -34,6 +35,6 @@ describe('mirror powder', () => {
   });
 
   it('a look with a top of its own has no say over it', () => {
-    expect(cures({ own_top: false, top_cure: 'short' }).join()).not.toMatch(/short/);
+    expect(card({ own_top: false, top_cure: 'short' }).join()).not.toMatch(/short/);
   });
 });

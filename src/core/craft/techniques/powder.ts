@@ -77,18 +77,19 @@ export const powder = defineTechnique({
     );
     if (!element.own_top) return rubbed;
     const top = context.role('top');
+    const short = element.top_cure === 'short';
     return [
       {
         step: 'ground',
         verb: 'top',
-        words: `${top.name} for the powder`,
+        words: `${top.name} for the powder${short ? ', cured short' : ''}`,
         product: top.id,
         place,
         deposit: { kind: 'conformal', t_um: coatOf(top) },
         hand_s: HAND_S.top,
         reason: 'Slick and warm it takes the powder; where there is none, the mirror is broken.',
       },
-      element.top_cure === 'short' ? shortCure(top, place) : cureOf(top, coatOf(top), place, 'cure-ground'),
+      short ? shortCure(top, place) : cureOf(top, coatOf(top), place, 'cure-ground'),
       ...rubbed,
     ];
   },
@@ -100,7 +101,6 @@ function shortCure(top: Product, place: Place): Draft {
   const seconds = Math.round((cure.lamp?.seconds ?? 0) * SHORT);
   return {
     ...cure,
-    words: `Cure ${top.name} short`,
     lamp: { mode: 'cure', seconds },
     reason: `Half its time, ${seconds} s: not quite hard it takes the powder deeper, and the seal cures it to the end.`,
   };
