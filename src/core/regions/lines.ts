@@ -98,6 +98,7 @@ export const lines = defineRegion({
   },
   drawn_s: ({ count: many, crossed }) => Math.max(LEAST_S, LINE_S * many * (crossed ? 2 : 1)),
   stroke_mm: ({ width_mm }) => width_mm,
+  strokes: ({ count: many, crossed }) => many * (crossed ? 2 : 1),
 });
 
 const PITCH = limitsOf(schema, 'pitch_mm');

@@ -110,6 +110,7 @@ export const paths = defineRegion({
   drawn_s: ({ paths: all }) => Math.round(all.reduce((sum, path) => sum + hand_s(path), 0)),
   // A shape is filled in: its width is nobody's line.
   stroke_mm: ({ paths: all }) => mostOf(all.map(({ width_mm, filled }) => (filled ? 1 : width_mm))),
+  strokes: ({ paths: all }) => all.length,
 });
 
 interface Box {

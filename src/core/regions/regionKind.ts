@@ -30,6 +30,8 @@ export interface RegionKind<R> {
   drawn_s?: (region: R) => number;
   /** How wide its strokes are, where it is made of strokes. */
   stroke_mm?: (region: R) => number;
+  /** How many strokes it is drawn in, where that can be more than one. */
+  strokes?: (region: R) => number;
   /** They are set with a dotting tool. */
   dotted?: true;
   /** It reaches over the free edge from wall to wall. */

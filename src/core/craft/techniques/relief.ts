@@ -154,19 +154,15 @@ function profileOf(place: Place): Profile {
 }
 const SHAPE_EDGE_MM = 1.4;
 
-/** Several strokes: each is sprinkled before the next is drawn. */
-function isSeveral(region: Relief['region']): boolean {
-  return (
-    (region.kind === 'lines' && region.count > 1) || (region.kind === 'paths' && region.paths.length > 1)
-  );
-}
-
 function sugared(element: Relief, place: Place, context: NailContext, pass: number): Draft {
   return {
     step: 'sugar',
     pass,
     verb: 'strew',
-    words: `Sprinkle clear powder over ${isSeveral(element.region) ? 'each' : 'it'} while it is wet`,
+    words:
+      (regionKindOf(element.region.kind).strokes?.(element.region) ?? 1) > 1
+        ? 'Sprinkle clear powder over each as it is drawn, then one flash for all'
+        : 'Sprinkle clear powder over it while it is wet',
     place,
     deposit: {
       kind: 'grains',
