@@ -22,6 +22,8 @@ const TAKEN_OFF = ['form-off', 'mould-off', 'push-off'];
  */
 export function factsOf(set: SetDocument, plan: Plan): Facts {
   const product = (id: string | undefined) => set.kit.products.find((one) => one.id === id);
+  const setsByItself = (id: string | undefined) =>
+    ['acrylic', 'glue', 'lacquer', 'lacquer-top', 'lacquer-base'].includes(product(id)?.family ?? '');
   const torch = set.kit.lamps.find((lamp) => lamp.torch);
   return {
     own: set.practice.wearer === 'own',
@@ -37,11 +39,13 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
         hand: handOf(name),
         needs: own.map((one, i): Need => {
           const laid = own.slice(0, i + 1).findLastIndex((o) => o.deposit);
+          const under = own.slice(0, i + 1).findLast((o) => o.deposit && o.product);
+          const hasSet = own
+            .slice(Math.max(0, laid), i + 1)
+            .some((o) => o.verb === 'rest' || (o.wait_s && setsByItself(under?.product)));
           // What its own light has left soft is another's matter, once what came after it is lit or has set.
           const soft = own.slice(0, laid).some((o) => o.lamp && states.get(o.id)!.wet);
-          const lit =
-            own.slice(laid + 1, i + 1).some((o) => o.lamp) ||
-            (soft && own.slice(laid + 1, i + 1).some((o) => o.verb === 'rest'));
+          const lit = own.slice(laid + 1, i + 1).some((o) => o.lamp) || (soft && hasSet);
           const next = own[i + 1];
           const state = states.get(one.id)!;
           const prepared =
@@ -49,7 +53,6 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             own.slice(0, i + 1).every((o) => ['ahead', 'arrive', 'prepare'].includes(o.stage));
           const last = own.slice(0, i + 1).findLast((o) => [...PUT_ON, ...TAKEN_OFF].includes(o.verb));
           const worn = last !== undefined && PUT_ON.includes(last.verb);
-          const under = own.slice(0, i + 1).findLast((o) => o.deposit && o.product);
           // A rest leaves no stroke: what dries in it is safe when it is over.
           const rests = next !== undefined && next.hand_s === 0 && !next.lamp;
           const dries = rests && state.wet && !states.get(next.id)!.wet;
@@ -62,7 +65,7 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
               worn || (state.wet && !lit && !dries && !(one.wait_s && !one.lamp)) || light?.verb === 'flash',
             ...(dries
               ? { settles_s: next.wait_s ?? 0 }
-              : state.wet && one.wait_s
+              : one.wait_s && !one.lamp && (state.wet || (one.deposit && setsByItself(under?.product)))
                 ? { settles_s: one.wait_s }
                 : {}),
             ...(one.verb === 'soak' ? { opened_within_s: (one.wait_s ?? 0) + 300 } : {}),

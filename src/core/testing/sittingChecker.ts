@@ -250,10 +250,11 @@ function walk(
   const beside = (name: string, hand: string) =>
     [...now].filter(([other, one]) => other !== name && one.hand === hand).map(([, one]) => one);
   for (const { name, hand, needs } of facts.nails) {
-    for (const need of needs) {
+    for (const [n, need] of needs.entries()) {
       const at = span.get(need.id);
       if (!at) continue;
       const nail = now.get(name)!;
+      const sticks = need.tacky === true && (need.light_s !== undefined || !needs[n - 1]?.tacky);
       events.push({
         at: at.start,
         rank: 1,
@@ -281,9 +282,11 @@ function walk(
           nail.takesUntil = Infinity;
           if (need.dusty) {
             nail.dust = true;
-            if (beside(name, hand).some((one) => one.wet || one.tacky)) add('dust', need.id);
+            const isWet = (one: NailNow) =>
+              one.wet && !(one.settledAt > 0 && one.settledAt <= at.start + EPS);
+            if (beside(name, hand).some((one) => isWet(one) || one.tacky)) add('dust', need.id);
           }
-          const lays = need.light_s === undefined && (need.wet || need.tacky);
+          const lays = need.light_s === undefined && (need.wet || sticks);
           if (lays && beside(name, hand).some((one) => one.dust)) add('dust', need.id);
         },
       });
@@ -292,7 +295,8 @@ function walk(
         rank: 0,
         run: () => {
           nail.wet = need.wet ?? false;
-          nail.tacky = need.tacky ?? false;
+          // A nail that was wiped in passing stays wiped until something makes it sticky anew.
+          nail.tacky = need.tacky === true && (sticks || nail.tacky);
           nail.soft = need.soft ?? false;
           nail.unfit = need.unfit ?? false;
           nail.form = need.form ?? false;

@@ -25,6 +25,8 @@ export interface Board {
   wait_s: Float64Array;
   wet: Uint8Array;
   tacky: Uint8Array;
+  /** Makes its nail sticky, where others only leave it so: a nail wiped meanwhile stays wiped. */
+  sticks: Uint8Array;
   dust: Uint8Array;
   soft: Uint8Array;
   unfit: Uint8Array;
@@ -63,7 +65,7 @@ export interface Activity {
   class: number;
   lastClass: number;
   dusty: boolean;
-  /** Leaves its nails wet or tacky. */
+  /** Makes its nails wet or sticky. */
   lays: boolean;
   /** Puts a form or mould on. */
   forms: boolean;
@@ -119,6 +121,11 @@ export function boardOf(problem: Problem): Board {
     wait_s: figure((task) => task.wait_s),
     wet: flag((task) => task.wet),
     tacky: flag((task) => task.tacky),
+    sticks: Uint8Array.from(
+      chains.flatMap(({ tasks: own }) =>
+        own.map((task, i) => (task.tacky && (task.light || !own[i - 1]?.tacky) ? 1 : 0)),
+      ),
+    ),
     dust: flag((task) => task.dust),
     soft: flag((task) => task.soft),
     unfit: flag((task) => task.unfit),
@@ -193,7 +200,7 @@ function layActivities(board: Board, tasks: readonly Task[], classOf: (name: str
       const part: Part = { chain: c, step: s, steps, hand_s, rest_s, heldLight };
       const last = s + steps - 1;
       let lays = false;
-      for (let k = s; k <= last; k += 1) lays ||= board.wet[k] === 1 || board.tacky[k] === 1;
+      for (let k = s; k <= last; k += 1) lays ||= board.wet[k] === 1 || board.sticks[k] === 1;
       let index = task.together === undefined ? undefined : joint.get(task.together);
       if (index === undefined) {
         index = board.activities.length;

@@ -45,8 +45,8 @@ describe('sittings, by a checker of their own', () => {
         expect([seed, fault, told.has(kinds[fault.rule] ?? '')]).toEqual([seed, fault, true]);
       if (faults.length > 0) sets += 1;
     }
-    // What cannot be kept by any order is told; one set in twenty at most has such a thing.
-    expect(sets).toBeLessThanOrEqual(runs(2, 10));
+    // What cannot be kept by any order is told; one set in a hundred at most has such a thing.
+    expect(sets).toBeLessThanOrEqual(runs(1, 2));
   });
 });
 

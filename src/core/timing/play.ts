@@ -206,6 +206,11 @@ export class Player {
     for (let c = 0; c < this.pos.length; c += 1) this.pos[c] = from[c]!;
   }
 
+  /** Wet, and no wait alone ends that. */
+  private staysWet(chain: number): boolean {
+    return this.wet[chain] === 1 && this.settledAt[chain] === 0;
+  }
+
   private ended(chain: number): boolean {
     return this.pos[chain]! >= this.board.from[chain + 1]!;
   }
@@ -381,7 +386,9 @@ export class Player {
     const chains = this.handChains[hand]!;
     for (let i = 0; i < chains.length; i += 1)
       if (!this.takesPart(activity, chains[i]!)) this.coverPrimed(chains[i]!);
-    for (let i = 0; i < chains.length; i += 1) this.finishWet(chains[i]!);
+    for (let i = 0; i < chains.length; i += 1)
+      // What sets by itself is waited for, and nothing else helps it.
+      if (this.settledAt[chains[i]!] === 0) this.finishWet(chains[i]!);
     for (let i = 0; i < chains.length; i += 1) {
       const c = chains[i]!;
       if (!this.tacky[c] || this.takesPart(activity, c)) continue;
@@ -401,7 +408,7 @@ export class Player {
       }
       this.takeToWipe(c);
       const at = this.pos[c]!;
-      if (!this.tacky[c] || this.wet[c] || at === board.from[c]) continue;
+      if (!this.tacky[c] || this.staysWet(c) || at === board.from[c]) continue;
       if (board.problem.wipe && board.wipeable[at - 1]) this.wipe(c);
     }
   }
@@ -518,6 +525,9 @@ export class Player {
     if (this.own)
       for (let c = 0; c < this.settledAt.length; c += 1)
         if (board.hand[c] !== hand && this.settledAt[c]! > start) start = this.settledAt[c]!;
+    if (activity.dusty)
+      for (let c = 0; c < this.settledAt.length; c += 1)
+        if ((hand === 2 || board.hand[c] === hand) && this.settledAt[c]! > start) start = this.settledAt[c]!;
     let before = 0;
     for (const part of activity.parts) {
       if (this.ready[part.chain]! - before > start) start = this.ready[part.chain]! - before;
@@ -606,7 +616,7 @@ export class Player {
     this.wet[c] = board.wet[s]!;
     // A fresh film begins anew: what lies below it gathers nothing any more.
     if (!this.tacky[c] || board.wet[s]) this.stickySince[c] = t;
-    this.tacky[c] = board.tacky[s]!;
+    this.tacky[c] = board.tacky[s]! & (board.sticks[s]! | this.tacky[c]!);
     this.dusty[c] = board.dust[s]!;
     this.soft[c] = board.soft[s]!;
     this.unfit[c] = board.settles[s] ? 0 : board.unfit[s]!;
@@ -654,7 +664,8 @@ export class Player {
       for (let i = 0; i < chains.length; i += 1) {
         const c = chains[i]!;
         if (this.takesPart(activity, c)) continue;
-        const bad = (activity.dusty && (this.wet[c] || this.tacky[c])) || (activity.lays && this.dusty[c]);
+        const bad =
+          (activity.dusty && (this.staysWet(c) || this.tacky[c])) || (activity.lays && this.dusty[c]);
         if (!bad) continue;
         this.tally.dust += 1;
         this.record?.broke(activity.parts[0]!.step, 'dust-beside-wet', 0);

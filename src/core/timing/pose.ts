@@ -111,20 +111,30 @@ function tasksOf(
   let dust = false;
   let flashed = false;
   let lit = false;
-  let held = false;
+  let hard = false;
+  let bead: ReturnType<typeof settingOf>;
+  let rested = false;
   let staysSoft = false;
   let form = false;
   let soaks = false;
   let wetLeft_s = 0;
   return operations.map((operation, i): Task => {
     const next = operations[i + 1];
-    if (operation.deposit) lit = held = false;
+    const setting = operation.product ? settingOf(product(operation.product)) : undefined;
+    if (operation.deposit) {
+      lit = rested = hard = false;
+      // What is set into a bead hardens with it.
+      if (operation.product) bead = setting;
+    }
     if (operation.lamp) lit = true;
-    if (operation.verb === 'rest') held = true;
+    const settles = setting ?? (operation.deposit ? bead : undefined);
+    const hasSet = settles !== undefined && (operation.wait_s ?? 0) >= settles.dry_s;
+    if (operation.verb === 'rest' || hasSet) rested = true;
+    if (operation.lamp || hasSet || operation.verb === 'activate') hard = true;
     // What its own light did not harden is told as that; it keeps no other nail from being filed, nor a hand from work, also
     // when something else has been laid since and has set.
     staysSoft ||= lit && states[i]!.wet;
-    const wet = states[i]!.wet && !lit && !(staysSoft && held);
+    const wet = states[i]!.wet && !lit && !(staysSoft && rested);
     const { tacky } = states[i]!;
     if (rowOf(operation.verb).dusty) dust = true;
     if (WIPES.includes(operation.verb) || (operation.verb === 'dust-off' && next?.verb !== 'wipe'))
@@ -165,8 +175,7 @@ function tasksOf(
         kind: 'soaked-too-long',
       };
     }
-    const setting = operation.product ? settingOf(product(operation.product)) : undefined;
-    if (setting && !form && (operation.wait_s ?? 0) >= setting.dry_s) task.settles = true;
+    if (hasSet && !form) task.settles = true;
     // What rests until it is no longer wet keeps its hand from working for as long: that wait belongs to the work before it.
     if (wet && !form && next && onlyRests(next) && !states[i + 1]!.wet) {
       task.wait_s += next.wait_s ?? 0;
@@ -194,8 +203,8 @@ function tasksOf(
     if (dust) task.dust = true;
     // No light hastens what sets by itself.
     if ((wet || flashed) && next && !setting && wantsSoft(next, product)) task.soft = true;
-    // Only what its light has hardened: stones that were just set would be smeared.
-    if (tacky && lit && !states[i]!.wet && !flashed && holdsWiped(operations, i + 1, product))
+    // Only what its light has hardened, or what has set by itself: stones that were just set would be smeared.
+    if (tacky && hard && (hasSet || !states[i]!.wet) && !flashed && holdsWiped(operations, i + 1, product))
       task.wipeable = true;
     if (isHeldAfter(operations[i - 1], operation)) task.held = true;
     const scope = operation.scope === 'set' ? 'set' : PRIMING.includes(operation.verb) ? primedWith : hand;

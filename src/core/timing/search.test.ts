@@ -350,3 +350,51 @@ describe('statements across nails', () => {
     );
   });
 });
+
+describe('beside a file', () => {
+  const wiped: Partial<Problem> = { wipe: { class: 'wipe', seconds: 5 } };
+  const filed = (id: string, more: Partial<Task> = {}): Task => ({
+    ...paint(id, 20),
+    class: 'file',
+    wet: false,
+    dusty: true,
+    ...more,
+  });
+
+  it('what sets by itself is waited for, and no other nail has to be filed first for that', () => {
+    const bead = (nail: string) =>
+      chain(nail, 'left', [
+        { ...paint(`${nail}/bead`, 30), wait_s: 300, settles: true },
+        filed(`${nail}/file`),
+      ]);
+    const { strokes, broken } = construct(problem([bead('left-index'), bead('left-ring')], wiped));
+    expect(broken).toEqual([]);
+    const file = strokes.filter((one) => one.operation.endsWith('file'));
+    // Both beads are laid one after the other; each is hard when the first file is taken up.
+    expect(Math.min(...file.map((one) => one.start_s))).toBe(360);
+  });
+
+  it('a nail that was wiped in passing stays wiped while only dry work is done on it', () => {
+    const dry = { wet: false, tacky: true };
+    const sticky = chain('left-ring', 'left', [
+      paint('left-ring/coat', 10),
+      { ...light('left-ring/cure', 30), wipeable: true },
+      { ...paint('left-ring/measure', 2), ...dry },
+      { ...paint('left-ring/mark', 2), ...dry },
+    ]);
+    const other = chain('left-index', 'left', [filed('left-index/shape'), filed('left-index/edge')]);
+    const { wipes, broken } = construct(
+      problem([sticky, other], {
+        ...wiped,
+        precedences: [
+          { first: 'left-ring/cure', then: 'left-index/shape' },
+          { first: 'left-index/shape', then: 'left-ring/measure' },
+          { first: 'left-ring/measure', then: 'left-index/edge' },
+          { first: 'left-index/edge', then: 'left-ring/mark' },
+        ],
+      }),
+    );
+    expect(broken).toEqual([]);
+    expect(wipes).toHaveLength(1);
+  });
+});

@@ -16,6 +16,7 @@ import { search } from './search';
 import type { Chain, Problem } from './problem';
 import { replaySteps } from './replay';
 import { bestSchedule, settle, type Found } from './sitting';
+import { colourOn, element, setWearing } from '../testing/sets';
 
 const planSitting = (problem: Problem) => bestSchedule(problem, { ...EDITING, iterations: 800 });
 
@@ -80,6 +81,31 @@ describe('the sitting of a set', () => {
   it('brings a tip’s flash soon enough that nothing runs', () => {
     expect(planSitting(problemFor(curtainUp())).broken).toEqual([]);
   });
+
+  it('a charm in a bead of acrylic keeps its hand from work until the bead has set', () => {
+    const wearing = setWearing([colourOn('natural-gel'), element('charm', { bedding: 'acrylic' })]);
+    const tasks = problemFor(wearing).chains.find(({ nail }) => nail === 'left-ring')!.tasks;
+    const set = tasks.find((task) => task.operation.endsWith('/set#1'))!;
+    expect([set.wait_s, set.settles]).toEqual([300, true]);
+  });
+
+  it('a nail that is sticky beside its dip is wiped in passing once that is hard, and not before', () => {
+    const wearing = setWearing([
+      colourOn('natural-gel'),
+      element('french', { product: 'dip-white', passes: 2 }),
+    ]);
+    const tasks = problemFor(wearing).chains.find(({ nail }) => nail === 'left-ring')!.tasks;
+    const wipeable = (step: string) => tasks.find((task) => task.operation.endsWith(step))!.wipeable ?? false;
+    expect(['/tip-brush#2', '/activate#1', '/even#1'].map(wipeable)).toEqual([false, true, true]);
+  });
+
+  it('of the busiest set, looked for at length, is within a tenth of what no order can beat, and of the least loads', () => {
+    const busy = problemFor(flyTower());
+    const { total_s, loads, broken } = bestSchedule(busy, AT_LENGTH);
+    expect(total_s).toBeLessThan(1.1 * lowerBound_s(busy));
+    expect(loads.filter((load) => !load.held).length).toBeLessThan(1.15 * leastLoads(busy));
+    expect(broken).toEqual([]);
+  });
 });
 
 /** Every order of strokes of tiny sittings, each load closed as soon as it can be: the true shortest time. */
@@ -112,14 +138,6 @@ function permutations<T>(items: readonly T[]): T[][] {
 
 describe('against every order of tiny sittings', () => {
   const job = fc.record({ paint: fc.integer({ min: 1, max: 60 }), cure: fc.integer({ min: 1, max: 60 }) });
-
-  it('of the busiest set, looked for at length, is within a tenth of what no order can beat, and of the least loads', () => {
-    const busy = problemFor(flyTower());
-    const { total_s, loads, broken } = bestSchedule(busy, AT_LENGTH);
-    expect(total_s).toBeLessThan(1.1 * lowerBound_s(busy));
-    expect(loads.filter((load) => !load.held).length).toBeLessThan(1.15 * leastLoads(busy));
-    expect(broken).toEqual([]);
-  });
 
   it('one coat a hand is optimal; the bound is never above the optimum', () => {
     fc.assert(
