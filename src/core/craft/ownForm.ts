@@ -27,6 +27,11 @@ export function ownForm(outline: readonly Point[]): CharmForm {
   };
 }
 
+/** An outline as it is on a hand: the same, or (side −1) its mirror image. */
+export function turnedOver(outline: readonly Point[], side: number): Point[] {
+  return outline.map(({ x, y }) => ({ x: side * x, y }));
+}
+
 export interface OwnOutline {
   outline: Point[];
   middle: Point;

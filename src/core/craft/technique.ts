@@ -181,12 +181,12 @@ export interface Technique<E> {
   ways?: Ways<E>;
   /** What is a thing of its own to an artist, and is laid in this way. */
   also?: readonly Variant<E>[];
-  /** A way to lay all of it by a line that is drawn on the nail, in mm. */
-  drawn?: {
+  /** Ways to lay it by a line that is drawn on the nail, in mm. */
+  drawn?: readonly {
     words: string;
     says: string;
     lay: (element: E, context: NailContext, line: readonly Point[]) => E;
-  };
+  }[];
   /** The part of the nail that others may be kept on, or off. */
   part?: (element: E) => Parameters<typeof placeOf>[1];
   /** What the nail's build is made of, where it says so: then it lays nothing of its own. */

@@ -10,7 +10,7 @@ import { codesOn, element, setWearing } from './sets';
 export function drawnCharm(nail: NailName, line: readonly Point[]) {
   const fresh = element('charm', { bedding: 'gel', metallic: false });
   const plain = setWearing([element('colour'), fresh]);
-  const drawn = charm.drawn!.lay(fresh, contextOf(plain, nail), line);
+  const drawn = charm.drawn![0]!.lay(fresh, contextOf(plain, nail), line);
   const set = setWearing([element('colour'), drawn]);
   const outlineOn = (name: NailName) => {
     const { operations } = planNail(set, name).compiled;

@@ -1,4 +1,5 @@
 'use client';
+import { useState } from 'react';
 import { Button } from '@mantine/core';
 import { supplyKindOf } from '@/core/craft/supplies';
 import { contextOf } from '@/core/compile/prepare';
@@ -81,20 +82,22 @@ function Arrangements({
   element: Element;
   onLay: (next: Element) => void;
 }) {
-  const { arrangements = [], drawn } = techniqueOf(element.kind);
+  const { arrangements = [], drawn = [] } = techniqueOf(element.kind);
   const store = useStudioStore();
   const pen = usePen();
+  // Which way is drawn in just now.
+  const [way, setWay] = useState<string>();
   const others: Neighbour[] = look.elements
     .filter((one) => one.id !== element.id)
     .map((one) => ({ body: techniqueOf(one.kind).goneRound?.(one) }))
     .map(({ body }) => (body ? { body } : {}));
   const fitting = arrangements.filter((one) => one.fits?.(others) ?? true);
-  if (fitting.length === 0 && !drawn) return null;
+  if (fitting.length + drawn.length === 0) return null;
   return (
     <div
       className={classes.arrange}
       role="group"
-      aria-label={fitting.length > 0 ? 'Lay them all' : drawn!.words}
+      aria-label={fitting.length > 0 ? 'Lay them all' : drawn[0]!.words}
     >
       {fitting.map((one) => (
         <Button
@@ -110,22 +113,27 @@ function Arrangements({
           {one.words}
         </Button>
       ))}
-      {drawn && (
-        <Button
-          px={12}
-          variant={pen.drawing ? 'filled' : 'default'}
-          title={drawn.says}
-          onClick={() => {
-            if (pen.drawing) return pen.lay();
-            pen.take((line) => {
-              const { set, focus } = store.getState();
-              onLay(drawn.lay(element, contextOf(set, focus), line));
-            });
-          }}
-        >
-          {pen.drawing ? 'Draw it now' : drawn.words}
-        </Button>
-      )}
+      {drawn.map((one) => {
+        const drawing = pen.drawing && way === one.words;
+        return (
+          <Button
+            key={one.words}
+            px={12}
+            variant={drawing ? 'filled' : 'default'}
+            title={one.says}
+            onClick={() => {
+              if (drawing) return pen.lay();
+              setWay(one.words);
+              pen.take((line) => {
+                const { set, focus } = store.getState();
+                onLay(one.lay(element, contextOf(set, focus), line));
+              });
+            }}
+          >
+            {drawing ? 'Draw it now' : one.words}
+          </Button>
+        );
+      })}
     </div>
   );
 }

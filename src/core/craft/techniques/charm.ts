@@ -8,7 +8,7 @@ import { CHARM_CHOICES } from '../charmForms';
 import { onNail, sideOf, STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
 import { held, HOLDINGS, type HoldingName } from '../holdings';
 import { bodyHandles, onPart, spotOf } from '../../regions/handle';
-import { Outline, outlineOf } from '../ownForm';
+import { Outline, outlineOf, turnedOver } from '../ownForm';
 import { layPiece } from '../laying';
 import { pieceDistance, pieceOutline } from '../pieces';
 import type { Point } from '../../geometry/frame';
@@ -49,7 +49,7 @@ function formed(element: Charm, context: NailContext): Pick<PlacedPiece, 'shape'
   const { shape, outline } = element;
   if (shape !== 'own') return { shape };
   const side = sideOf(context, element);
-  return { shape: 'oval', ...(outline ? { outline: outline.map(({ x, y }) => ({ x: side * x, y })) } : {}) };
+  return { shape: 'oval', ...(outline ? { outline: turnedOver(outline, side) } : {}) };
 }
 
 function layCharm(element: Charm, context: NailContext): PlacedPiece {
@@ -155,24 +155,26 @@ export const charm = defineTechnique({
     seatField('usual', 'surface', 'over'),
     HAND_FIELD,
   ],
-  drawn: {
-    words: 'Draw its outline',
-    says: 'An outline of your own, drawn on the nail: it is as large and where you draw it',
-    lay: (element, context, line) => {
-      const own = outlineOf(line);
-      if (!own) return element;
-      const on = onNail(context, element);
-      return {
-        ...element,
-        ...spotOf(own.middle, on),
-        turn_deg: 0,
-        shape: 'own' as const,
-        outline: own.outline.map(({ x, y }) => ({ x: on.side * x, y })),
-        width_mm: rounded(within(WIDTH, own.width_mm), 1),
-        length_mm: rounded(within(LENGTH, own.length_mm), 1),
-      };
+  drawn: [
+    {
+      words: 'Draw its outline',
+      says: 'An outline of your own, drawn on the nail: it is as large and where you draw it',
+      lay: (element, context, line) => {
+        const own = outlineOf(line);
+        if (!own) return element;
+        const on = onNail(context, element);
+        return {
+          ...element,
+          ...spotOf(own.middle, on),
+          turn_deg: 0,
+          shape: 'own' as const,
+          outline: turnedOver(own.outline, on.side),
+          width_mm: rounded(within(WIDTH, own.width_mm), 1),
+          length_mm: rounded(within(LENGTH, own.length_mm), 1),
+        };
+      },
     },
-  },
+  ],
   handles: (element, context) =>
     onPart(
       // A ready-made charm cannot be drawn larger.

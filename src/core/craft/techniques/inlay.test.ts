@@ -1,4 +1,7 @@
 import { PIECE_SHAPES } from '../../model/pieceShapes';
+import { contextOf } from '../../compile/prepare';
+import type { NailName } from '../../model/names';
+import { pieceOutline } from '../pieces';
 import { planNail } from '../../plan/nailPlan';
 import { planSet } from '../../plan/planSet';
 import { drawNail } from '../../picture/nailPicture';
@@ -47,6 +50,34 @@ describe('an inlay', () => {
     expect([blueAt('triangle', 0, 0), blueAt('square', 0, 0)]).toEqual([true, true]);
     expect([blueAt('triangle', 0.38, 0.38), blueAt('square', 0.38, 0.38)]).toEqual([false, true]);
     expect([blueAt('triangle', 0.38, -0.42), blueAt('square', 0.38, -0.42)]).toEqual([true, true]);
+  });
+
+  it('a piece cut by hand lies as it was drawn, is its mirror image on the other hand, and is named', () => {
+    const line = [
+      { x: -1.5, y: 6 },
+      { x: 1.5, y: 6 },
+      { x: 1.5, y: 7 },
+      { x: -1.5, y: 9 },
+    ];
+    const plain = setWearing([element('colour'), ofShape('star', 3)]);
+    const inlaid = plain.looks.flatMap(({ elements }) => elements).find(({ kind }) => kind === 'inlay')!;
+    const { lay } = techniqueOf('inlay').drawn!.find(({ words }) => words === 'Cut one by hand')!;
+    const cut = lay(inlaid, contextOf(plain, 'left-ring'), line);
+    const set = setWearing([element('colour'), cut]);
+    const { operations, findings } = planSet(set, { fixes: false, effort: { iterations: 0 } });
+    expect(findings.filter(({ severity }) => severity === 'stop')).toEqual([]);
+    const placed = (nail: NailName) => operations[nail].find(({ step }) => step === 'place')!;
+    expect(placed('left-ring').words).toBe('Place 3 stars and 1 hand-cut piece');
+    const outline = (nail: NailName) => {
+      const { deposit } = placed(nail);
+      return deposit?.kind === 'pieces' ? pieceOutline(deposit.pieces.at(-1)!) : [];
+    };
+    const close = (side: number) =>
+      line.map(({ x, y }) => ({ x: expect.closeTo(side * x, 1), y: expect.closeTo(y, 1) }));
+    expect(outline('left-ring')).toMatchObject(close(1));
+    expect(outline('right-ring')).toMatchObject(close(-1));
+    // Of no length nothing is cut; another cut takes its place, and its outline waits.
+    expect(lay(inlaid, contextOf(plain, 'left-ring'), line.slice(0, 1))).toBe(inlaid);
   });
 
   it('is called by what most of its pieces are cut as, and else pieces', () => {

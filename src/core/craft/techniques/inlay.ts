@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { limitsOf } from '../../model/limits';
+import { limitsOf, within } from '../../model/limits';
 import { counted } from '../../model/letters';
 import type { Product } from '../../model/product';
 import { PIECE_SHAPES, type PieceShape } from '../../model/pieceShapes';
@@ -11,11 +11,12 @@ import { DRAWN_FOR_ARC_MM, polygonDistance_mm } from '../../geometry/regions';
 import { layRegion } from '../../regions';
 import { onNail, scaleOn, sideOf, wholePlace, type NailContext } from '../context';
 import { bodyHandles, onPart, spotOf } from '../../regions/handle';
+import { Outline, outlineOf, turnedOver } from '../ownForm';
 import { seedOf } from '../../model/chance';
 import { lampOf } from '../families';
 import { HAND_S } from '../handwork';
 import { layPiece } from '../laying';
-import { PIECE_CHOICES, PIECE_CUTS } from '../pieceCuts';
+import { PIECE_CHOICES, PIECE_CUTS, type PieceCut } from '../pieceCuts';
 import { countWords, pieceStands_mm, sizeOf, type LyingPiece } from '../pieces';
 import type { Draft } from '../operation';
 import type { PlacedPiece } from '../matter';
@@ -34,7 +35,9 @@ const Piece = z.strictObject({
   stiffness: share(0.1),
   turn_deg: Turn,
   colour: Colour,
-  shape: z.enum(PIECE_SHAPES),
+  shape: z.enum([...PIECE_SHAPES, 'own']),
+  /** Of the shape `own`: as the artist cuts it. */
+  outline: Outline.optional(),
   metallic: z.boolean(),
 });
 
@@ -77,8 +80,12 @@ function layPieces(element: Inlay, context: NailContext): PlacedPiece[] {
   const pieces = element.pieces.map((piece) =>
     layPiece(piece, element, context, {
       kind: 'piece',
-      words: PIECE_CUTS[piece.shape].words,
-      shape: PIECE_CUTS[piece.shape].form,
+      words: cutOf(piece).words,
+      shape: cutOf(piece).form,
+      // The other hand's is cut as its mirror image.
+      ...(piece.shape === 'own' && piece.outline
+        ? { outline: turnedOver(piece.outline, sideOf(context, element)) }
+        : {}),
       width_mm: piece.width_mm * scale,
       length_mm: piece.length_mm * scale,
       height_mm: piece.thickness_mm,
@@ -107,7 +114,7 @@ function strewn(margin_mm: number, most: number) {
       bodies: kinds.map((piece) => ({
         half_width_mm: (piece.width_mm * scale) / 2,
         half_length_mm: (piece.length_mm * scale) / 2,
-        round: PIECE_CUTS[piece.shape].round ?? false,
+        round: cutOf(piece).round ?? false,
       })),
       // So turned that the file stays clear of its corners on this nail's curve.
       accepts: (one, kind) => liesUnder(element, frame, one, lyingAt(one, kinds[kind]!, scale)),
@@ -138,6 +145,35 @@ function mostCommon(pieces: readonly Piece[]): { shape: PieceShape; count: numbe
 }
 
 const PACKING_TRIES = 220;
+/** Cut by hand; until its outline is drawn it is a leaf. */
+const OWN_CUT: Pick<PieceCut, 'words' | 'form' | 'round'> = { words: 'hand-cut piece', form: 'oval' };
+
+function cutOf({ shape }: Piece): typeof OWN_CUT {
+  return shape === 'own' ? OWN_CUT : PIECE_CUTS[shape];
+}
+
+/** A piece cut as it is drawn, of the stuff that the last one is of. */
+function cutOut(element: Inlay, context: NailContext, line: readonly Point[]): Inlay {
+  const own = outlineOf(line);
+  if (!own || element.pieces.length >= MOST_PIECES) return element;
+  const on = onNail(context, element);
+  const scale = scaleOn(context.frame, element);
+  return {
+    ...element,
+    pieces: [
+      ...element.pieces,
+      {
+        ...element.pieces.at(-1)!,
+        ...spotOf(own.middle, on),
+        turn_deg: 0,
+        shape: 'own',
+        outline: turnedOver(own.outline, on.side),
+        width_mm: rounded(within(WIDTH, own.width_mm / scale), 1),
+        length_mm: rounded(within(LENGTH, own.length_mm / scale), 1),
+      },
+    ],
+  };
+}
 /** What stays of the clear over a piece at least (common practice). */
 const CLEAR_OVER_UM = 100;
 
@@ -267,7 +303,12 @@ export const inlay = defineTechnique({
       words: 'Pieces',
       part: 'piece',
       item: [
-        { kind: 'choice', path: 'shape', words: 'Cut as', choices: PIECE_CHOICES },
+        {
+          kind: 'choice',
+          path: 'shape',
+          words: 'Cut as',
+          choices: [...PIECE_CHOICES, { value: 'own', words: 'Cut by hand' }],
+        },
         { kind: 'shade', path: 'colour', words: 'Colour' },
         numberField(Piece, 'length_mm', 'Length'),
         numberField(Piece, 'width_mm', 'Width'),
@@ -343,12 +384,19 @@ export const inlay = defineTechnique({
     },
   ],
   copies: { path: 'pieces', part: 'piece', most: MOST_PIECES },
-  drawn: {
-    words: 'Strew in a shape',
-    says: 'As many as lie side by side in a shape that you draw on the nail',
-    lay: (element, context, line) =>
-      line.length < 3 ? element : strewn(0.25, MOST_PIECES)(element, context, line),
-  },
+  drawn: [
+    {
+      words: 'Strew in a shape',
+      says: 'As many as lie side by side in a shape that you draw on the nail',
+      lay: (element, context, line) =>
+        line.length < 3 ? element : strewn(0.25, MOST_PIECES)(element, context, line),
+    },
+    {
+      words: 'Cut one by hand',
+      says: 'One piece more, cut as you draw it on the nail, of the stuff that the last one is of',
+      lay: cutOut,
+    },
+  ],
   handles: (element, context) =>
     element.pieces.flatMap((piece, i) =>
       onPart(

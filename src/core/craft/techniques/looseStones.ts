@@ -287,11 +287,13 @@ export const looseStones = defineTechnique({
   ],
   arrangements,
   copies: { path: 'stones', part: 'stone', most: MOST_STONES },
-  drawn: {
-    words: 'Along a line',
-    says: 'Side by side along a line that you draw on the nail',
-    lay: (element, context, line) => at(element, context, alongLine(element, context, line)),
-  },
+  drawn: [
+    {
+      words: 'Along a line',
+      says: 'Side by side along a line that you draw on the nail',
+      lay: (element, context, line) => at(element, context, alongLine(element, context, line)),
+    },
+  ],
   handles: (element, context) =>
     element.stones.map((stone, i) =>
       spotHandle(stone, { id: `stone-${i}`, words: `stone ${i + 1}` }, onNail(context, element), (spot) => ({

@@ -347,7 +347,7 @@ describe('what lies where it is put', () => {
       ],
     });
     const pieces = laid(
-      techniqueOf('stones').plan(techniqueOf('stones').drawn!.lay(row, context, line), context),
+      techniqueOf('stones').plan(techniqueOf('stones').drawn![0]!.lay(row, context, line), context),
     );
     expect(pieces.length).toBeGreaterThan(6);
     expect(Math.hypot(pieces[0]!.x_mm + 4, pieces[0]!.y_mm - 4)).toBeLessThan(0.1);
@@ -370,12 +370,12 @@ describe('what lies where it is put', () => {
     const { drawn } = techniqueOf('inlay');
     const inlay = element('inlay', { fit: 'keep' });
     const small = { ...inlay, pieces: [{ ...inlay.pieces[0]!, length_mm: 1.4, width_mm: 0.6 }] };
-    const pieces = laid(techniqueOf('inlay').plan(drawn!.lay(small, context, shape), context));
+    const pieces = laid(techniqueOf('inlay').plan(drawn![0]!.lay(small, context, shape), context));
     expect(pieces.length).toBeGreaterThan(5);
     for (const piece of pieces)
       for (const corner of pieceOutline(piece))
         expect(polygonDistance_mm(shape, corner.x, corner.y)).toBeGreaterThan(-0.05);
-    expect(drawn!.lay(small, context, shape.slice(0, 2))).toBe(small);
+    expect(drawn![0]!.lay(small, context, shape.slice(0, 2))).toBe(small);
   });
 
   it('stiff pieces are strewn so that the file stays clear of them on that nail’s curve', () => {
