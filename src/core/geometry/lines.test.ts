@@ -74,6 +74,67 @@ describe('waves', () => {
   });
 });
 
+describe('dashes', () => {
+  const dash = fc.record({
+    long_mm: fc.double({ min: 0.3, max: 5, noNaN: true }),
+    gap_mm: fc.double({ min: 0.3, max: 5, noNaN: true }),
+  });
+
+  it('lie as far in as their own rectangles do, straight or crossed', () => {
+    fc.assert(
+      fc.property(lines, dash, point, (bare, broken, { x, y }) => {
+        const one = { ...bare, dash: broken };
+        const byPolygon = Math.max(...linePolygons(one).map((polygon) => polygonDistance_mm(polygon, x, y)));
+        const found = linesDistance_mm(one)(x, y);
+        expect(found > 0).toBe(byPolygon > 0);
+        // Beside a corner the nearest rectangle is further than either of its sides.
+        if (found > 0) expect(found).toBeCloseTo(byPolygon, 6);
+        else expect(found).toBeGreaterThanOrEqual(byPolygon - 1e-6);
+      }),
+    );
+  });
+
+  it('cover their share of the line: long over long and gap', () => {
+    const one = { count: 1, width_mm: 0.5, pitch_mm: 2, turn_deg: 0, at: { x: 0, y: 0 }, crossed: false };
+    // Seven dashes of 1.2 mm, one about the middle, over seven of their lengths.
+    const [long_mm, gap_mm] = [1.2, 0.8];
+    const half = (7 * (long_mm + gap_mm)) / 2;
+    const box = [
+      { x: -3, y: -half },
+      { x: 3, y: -half },
+      { x: 3, y: half },
+      { x: -3, y: half },
+    ];
+    const all = linePolygons({ ...one, dash: { long_mm, gap_mm } });
+    const cut = all.filter((polygon) => polygon.every(({ y }) => Math.abs(y) <= half));
+    expect(cut).toHaveLength(7);
+    expect(cut.reduce((sum, polygon) => sum + spill_mm2([polygon], box).all, 0)).toBeCloseTo(
+      7 * 1.2 * 0.5,
+      3,
+    );
+    expect(linesDistance_mm({ ...one, dash: { long_mm, gap_mm } })(0, 0)).toBeCloseTo(0.25, 6);
+    expect(linesDistance_mm({ ...one, dash: { long_mm, gap_mm } })(0, 1)).toBeCloseTo(-0.4, 6);
+  });
+
+  it('on a wave swing with it', () => {
+    const swung = {
+      ...{ count: 1, width_mm: 0.6, pitch_mm: 2, turn_deg: 30, at: { x: 0, y: 9 }, crossed: false },
+      wave: { rise_mm: 0.8, length_mm: 5 },
+      dash: { long_mm: 1.5, gap_mm: 1 },
+    };
+    const all = linePolygons(swung);
+    const inside = (x: number, y: number) => all.some((strip) => polygonDistance_mm(strip, x, y) > 0);
+    let apart = 0;
+    let cells = 0;
+    for (let x = -4; x < 4; x += 0.05)
+      for (let y = 5; y < 13; y += 0.05) {
+        cells += 1;
+        if (inside(x, y) !== linesDistance_mm(swung)(x, y) > 0) apart += 1;
+      }
+    expect(apart / cells).toBeLessThan(0.015);
+  });
+});
+
 describe('a line drawn by hand', () => {
   const drawn = fc.array(point, { minLength: 2, maxLength: 12 });
 

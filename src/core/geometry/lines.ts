@@ -11,6 +11,8 @@ export interface Lines {
   crossed: boolean;
   /** They swing to either side. */
   wave?: { rise_mm: number; length_mm: number };
+  /** They are broken: so long, so far from one to the next; one lies about the place. */
+  dash?: { long_mm: number; gap_mm: number };
 }
 
 /** Longer than any nail. */
@@ -32,10 +34,9 @@ function offsets({ count, pitch_mm }: Lines): number[] {
   return Array.from({ length: count }, (_, i) => (i - (count - 1) / 2) * pitch_mm);
 }
 
-/** Each line as a long rectangle; a wave, as a strip of short ones. */
+/** Each line as a long rectangle; what swings or is broken, as strips of short ones. */
 export function linePolygons(lines: Lines): Point[][] {
-  const { wave } = lines;
-  if (wave) return wavePolygons(lines, wave);
+  if (lines.wave || lines.dash) return stripped(lines);
   return setsOf(lines).flatMap(({ ux, uy }) =>
     offsets(lines).map((off) => {
       const [x, y] = [lines.at.x + uy * off, lines.at.y - ux * off];
@@ -52,19 +53,35 @@ export function linePolygons(lines: Lines): Point[][] {
 /** A wave is followed by so many stretches in each of its lengths, and no further than any nail reaches. */
 const WAVE_STEPS = 12;
 
-function wavePolygons(lines: Lines, wave: NonNullable<Lines['wave']>): Point[][] {
-  const step = wave.length_mm / WAVE_STEPS;
-  const reach = Math.ceil(LONG_MM / 2 / step);
+function stripped(lines: Lines): Point[][] {
+  const { wave } = lines;
   return setsOf(lines).flatMap(({ ux, uy }) =>
-    offsets(lines).flatMap((off) => {
-      const line = Array.from({ length: 2 * reach + 1 }, (_, i) => {
-        const along = (i - reach) * step;
-        const side = off + swing(wave, along);
-        return { x: lines.at.x + ux * along + uy * side, y: lines.at.y + uy * along - ux * side };
-      });
-      return stripPolygons(line, lines.width_mm);
-    }),
+    offsets(lines).flatMap((off) =>
+      stretches(lines).flatMap((stretch) => {
+        const line = stretch.map((along) => {
+          const side = off + (wave ? swing(wave, along) : 0);
+          return { x: lines.at.x + ux * along + uy * side, y: lines.at.y + uy * along - ux * side };
+        });
+        return stripPolygons(line, lines.width_mm);
+      }),
+    ),
   );
+}
+
+/** Where along itself a line is drawn: its dashes, or all of it; each by the places it is followed at. */
+function stretches({ wave, dash }: Lines): number[][] {
+  const reach = LONG_MM / 2;
+  const followed = (from: number, to: number) => {
+    const steps = wave ? Math.max(1, Math.ceil(((to - from) * WAVE_STEPS) / wave.length_mm)) : 1;
+    return Array.from({ length: steps + 1 }, (_, i) => from + ((to - from) * i) / steps);
+  };
+  if (!dash) return [followed(-reach, reach)];
+  const pitch = dash.long_mm + dash.gap_mm;
+  const many = Math.floor(reach / pitch);
+  return Array.from({ length: 2 * many + 1 }, (_, i) => {
+    const middle = (i - many) * pitch;
+    return followed(middle - dash.long_mm / 2, middle + dash.long_mm / 2);
+  });
 }
 
 function swing({ rise_mm, length_mm }: NonNullable<Lines['wave']>, along: number): number {
@@ -75,7 +92,7 @@ function swing({ rise_mm, length_mm }: NonNullable<Lines['wave']>, along: number
 export function linesDistance_mm(lines: Lines): (x: number, y: number) => number {
   const sets = setsOf(lines);
   const last = (lines.count - 1) / 2;
-  const { wave } = lines;
+  const { wave, dash } = lines;
   return (x, y) => {
     let nearest = -Infinity;
     for (const { ux, uy } of sets) {
@@ -89,10 +106,18 @@ export function linesDistance_mm(lines: Lines): (x: number, y: number) => number
         square = 1 / Math.hypot(1, wave.rise_mm * turn * Math.cos(along * turn));
       }
       const k = Math.max(-last, Math.min(last, Math.round(off / lines.pitch_mm + last) - last));
-      nearest = Math.max(nearest, lines.width_mm / 2 - Math.abs(off - k * lines.pitch_mm) * square);
+      let into = lines.width_mm / 2 - Math.abs(off - k * lines.pitch_mm) * square;
+      if (dash) into = Math.min(into, intoDash_mm(dash, (x - lines.at.x) * ux + (y - lines.at.y) * uy));
+      nearest = Math.max(nearest, into);
     }
     return nearest;
   };
+}
+
+/** How far a place along a line lies within a dash, negative between two. */
+function intoDash_mm({ long_mm, gap_mm }: NonNullable<Lines['dash']>, along: number): number {
+  const pitch = long_mm + gap_mm;
+  return long_mm / 2 - Math.abs(along - Math.round(along / pitch) * pitch);
 }
 
 const BETWEEN = 6;

@@ -21,12 +21,17 @@ const schema = z.strictObject({
   crossed: z.boolean(),
   /** They swing to either side by the rise, once over each length. */
   wave: z.strictObject({ rise_mm: mm(0.05, 10, 0.05), length_mm: mm(0.5, 40) }).optional(),
+  /** They are broken into dashes, with gaps between. */
+  dash: z.strictObject({ long_mm: mm(0.1, 20), gap_mm: mm(0.1, 20) }).optional(),
 });
 type Lines = z.infer<typeof schema>;
 
 /** One pull of a liner (common practice). */
 const LINE_S = 8;
 const LEAST_S = 20;
+/** One dash, and how long a line on a nail usually is (common practice). */
+const DASH_S = 1.5;
+const USUAL_MM = 15;
 
 export const lines = defineRegion({
   kind: 'lines',
@@ -43,7 +48,7 @@ export const lines = defineRegion({
     along: 1,
     crossed: false,
   },
-  figures: ({ wave }) => [
+  figures: ({ wave, dash }) => [
     figure(schema, 'count', 'Lines'),
     figure(schema, 'width_mm', 'Width'),
     figure(schema, 'pitch_mm', 'Apart'),
@@ -51,6 +56,7 @@ export const lines = defineRegion({
     ...(wave
       ? [figure(schema, 'wave.rise_mm', 'Wave, height'), figure(schema, 'wave.length_mm', 'Wave, length')]
       : []),
+    ...(dash ? [figure(schema, 'dash.long_mm', 'Dash'), figure(schema, 'dash.gap_mm', 'Gap')] : []),
   ],
   switches: [
     {
@@ -64,10 +70,16 @@ export const lines = defineRegion({
       turned: (region) =>
         region.wave ? without(region, 'wave') : { ...region, wave: { rise_mm: 0.6, length_mm: 4 } },
     },
+    {
+      words: 'Dashed',
+      is: ({ dash }) => dash !== undefined,
+      turned: (region) =>
+        region.dash ? without(region, 'dash') : { ...region, dash: { long_mm: 1.5, gap_mm: 0.8 } },
+    },
   ],
   lay: (frame, region, laying) => {
     const sign = laying.mirror ? -1 : 1;
-    const { wave, ...bare } = region;
+    const { wave, dash, ...bare } = region;
     const laid = {
       ...bare,
       width_mm: region.width_mm * laying.scale,
@@ -82,6 +94,7 @@ export const lines = defineRegion({
             },
           }
         : {}),
+      ...(dash ? { dash: { long_mm: dash.long_mm * laying.scale, gap_mm: dash.gap_mm * laying.scale } } : {}),
       at: { x: sign * across_mm(frame, region.across), y: along_mm(frame, region.along) },
     };
     const into_mm = linesDistance_mm(laid);
@@ -91,12 +104,16 @@ export const lines = defineRegion({
     };
   },
   handles: (region, on) => linesHandles(region, on),
-  says: ({ count: many, crossed, wave }) => {
-    if (crossed) return wave ? 'in wavy checks' : 'in checks';
-    const line = wave ? 'wave' : 'line';
+  says: ({ count: many, crossed, wave, dash }) => {
+    const dashed = dash ? 'dashed ' : '';
+    if (crossed) return `in ${dashed}${wave ? 'wavy ' : ''}checks`;
+    const line = `${dashed}${wave ? 'wave' : 'line'}`;
     return many === 1 ? `in a ${line}` : `in ${many} ${line}s`;
   },
-  drawn_s: ({ count: many, crossed }) => Math.max(LEAST_S, LINE_S * many * (crossed ? 2 : 1)),
+  drawn_s: ({ count: many, crossed, dash }) => {
+    const line_s = dash ? Math.max(LINE_S, (DASH_S * USUAL_MM) / (dash.long_mm + dash.gap_mm)) : LINE_S;
+    return Math.round(Math.max(LEAST_S, line_s * many * (crossed ? 2 : 1)));
+  },
   stroke_mm: ({ width_mm }) => width_mm,
   strokes: ({ count: many, crossed }) => many * (crossed ? 2 : 1),
 });
