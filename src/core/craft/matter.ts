@@ -44,6 +44,8 @@ export interface Shimmer {
 /** What a film is coloured with. */
 export type Paint =
   | { kind: 'product' }
+  /** The product in clear: `strength` is its share of the mixture. */
+  | { kind: 'wash'; strength: number }
   | {
       kind: 'blend';
       direction: 'along' | 'across';

@@ -30,6 +30,13 @@ const MARBLE_STEPS = 1024;
 
 const PAINTED: { [K in Paint['kind']]: (paint: Extract<Paint, { kind: K }>, on: On) => Painted } = {
   product: (_paint, { own }) => ({ pigmentAt: () => own, even: true }),
+  wash: ({ strength }, { own }) => {
+    const thinned = blend([
+      { pigment: own, share: strength },
+      { pigment: CLEAR, share: 1 - strength },
+    ]);
+    return { pigmentAt: () => thinned, even: true };
+  },
   blend: (paint, { frame, product }) => {
     const steps = Array.from({ length: STEPS + 1 }, (_, i) => blendAt(paint, i / STEPS, product));
     const shareAt = runShare(paint, frame);

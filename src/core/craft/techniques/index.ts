@@ -18,6 +18,7 @@ import { ombre } from './ombre';
 import { powder } from './powder';
 import { relief } from './relief';
 import { sheets } from './sheets';
+import { wash } from './wash';
 
 /** Every technique the program knows: one file and one line each. */
 const ALL = [
@@ -25,6 +26,7 @@ const ALL = [
   built,
   ombre,
   fade,
+  wash,
   marbled,
   french,
   motif,
