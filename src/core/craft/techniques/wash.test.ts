@@ -7,7 +7,7 @@ import { codesOn, element, findingsOn, setWearing } from '../../testing/sets';
 
 const GROUND = element('colour', { id: 'ground', product: 'rose-nude' });
 const washed = (over: Parameters<typeof element<'wash'>>[1] = {}) =>
-  setWearing([GROUND, element('wash', over)]);
+  setWearing([GROUND, element('wash', { fade: null, ...over })]);
 /** Luminance in the middle of the nail, over white where nothing hides it. */
 const seen = (set: ReturnType<typeof washed>, along = 0.5) => {
   const { nominal, compiled } = planNail(set, 'left-middle');

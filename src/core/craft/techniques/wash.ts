@@ -53,7 +53,7 @@ export const wash = defineTechnique({
     product: twoColours(pick)[1],
     strength: 0.15,
     passes: 2,
-    fade: null,
+    fade: FRESH_FADE,
   }),
   handles: (element, context) => [...fadeHandles(element, context), ...partHandles(element, context)],
   products: (element) => [element.product],

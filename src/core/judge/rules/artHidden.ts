@@ -79,18 +79,18 @@ function lostColour(
   }
   const all = [...cells];
   const step = Math.max(1, Math.floor(all.length / samples));
-  let looked = 0;
+  let made = 0;
   let lost = 0;
   for (let i = 0; i < all.length; i += step) {
     const x = field.grid.x[cellX(all[i]!)]!;
     const y = field.grid.y[cellY(all[i]!)]!;
     const laid = difference(colourAt(x, y, { until: last + 1 }), colourAt(x, y, { until: first }));
-    looked += 1;
     if (laid < SEEN_FROM) continue;
+    made += laid;
     const left = difference(colourAt(x, y), colourAt(x, y, { without: own }));
-    lost += 1 - Math.min(1, left / laid);
+    lost += laid - Math.min(laid, left);
   }
-  return looked > 0 ? lost / looked : undefined;
+  return made > 0 ? lost / made : undefined;
 }
 
 /** Share of a finish's area on which another finish lies over it. */
