@@ -14,7 +14,7 @@ const schema = z.strictObject({
 /** Acrylic powder sprinkled into wet gel and cured with it: harder than the gel alone, without monomer. */
 export const gelAcrylic = defineBuild({
   kind: 'gel-acrylic',
-  words: 'Gel with acrylic powder, natural nail',
+  words: 'Gel and acrylic powder, own nail',
   blurb: 'Powder sprinkled into wet gel and cured with it: a dry, strong layer on the wearer’s own length.',
   schema,
   fields: [overBase.field, apexField()],
