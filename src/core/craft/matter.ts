@@ -45,7 +45,7 @@ export interface Shimmer {
 export type Paint =
   | { kind: 'product' }
   /** The product in clear: `strength` is its share of the mixture. */
-  | { kind: 'wash'; strength: number }
+  | { kind: 'diluted'; strength: number }
   | {
       kind: 'blend';
       direction: 'along' | 'across';

@@ -23,7 +23,7 @@ interface PaintFacts<P extends Paint> {
 
 const FACTS: { [K in Paint['kind']]: PaintFacts<Extract<Paint, { kind: K }>> } = {
   product: { plain: true, covers: true },
-  wash: { plain: true, covers: false },
+  diluted: { plain: true, covers: false },
   blend: {
     covers: true,
     run: (paint) => paint,

@@ -30,7 +30,7 @@ const MARBLE_STEPS = 1024;
 
 const PAINTED: { [K in Paint['kind']]: (paint: Extract<Paint, { kind: K }>, on: On) => Painted } = {
   product: (_paint, { own }) => ({ pigmentAt: () => own, even: true }),
-  wash: ({ strength }, { own }) => {
+  diluted: ({ strength }, { own }) => {
     const thinned = blend([
       { pigment: own, share: strength },
       { pigment: CLEAR, share: 1 - strength },

@@ -67,7 +67,7 @@ export const wash = defineTechnique({
         step: 'coat',
         cureStep: 'cure',
         place: placeOf(context, element),
-        paint: { kind: 'wash', strength: element.strength },
+        paint: { kind: 'diluted', strength: element.strength },
         ...(element.fade ? { profile: fadeOn(element, element.fade, context) } : {}),
         passes: element.passes,
         manner: 'pass',
