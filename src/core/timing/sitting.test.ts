@@ -99,10 +99,10 @@ describe('the sitting of a set', () => {
     expect(['/tip-brush#2', '/activate#1', '/even#1'].map(wipeable)).toEqual([false, true, true]);
   });
 
-  it('of the busiest set, looked for at length, is within a tenth of what no order can beat, and of the least loads', () => {
+  it('of the busiest set, in quick hands and looked for at length, comes near what no order can beat and the least loads', () => {
     const busy = problemFor(flyTower());
-    const { total_s, loads, broken } = bestSchedule(busy, AT_LENGTH);
-    expect(total_s).toBeLessThan(1.1 * lowerBound_s(busy));
+    const { total_s, loads, broken } = bestSchedule(busy, { ...AT_LENGTH, flow: 'quick' });
+    expect(total_s).toBeLessThan(1.09 * lowerBound_s(busy));
     expect(loads.filter((load) => !load.held).length).toBeLessThan(1.15 * leastLoads(busy));
     expect(broken).toEqual([]);
   });
