@@ -98,16 +98,16 @@ export function linesDistance_mm(lines: Lines): (x: number, y: number) => number
     for (const { ux, uy } of sets) {
       let off = (x - lines.at.x) * uy - (y - lines.at.y) * ux;
       let square = 1;
+      const along = (x - lines.at.x) * ux + (y - lines.at.y) * uy;
       if (wave) {
         // Measured across and set square to the line: near enough for a line that is thin against its wave.
-        const along = (x - lines.at.x) * ux + (y - lines.at.y) * uy;
         const turn = (2 * Math.PI) / wave.length_mm;
         off -= swing(wave, along);
         square = 1 / Math.hypot(1, wave.rise_mm * turn * Math.cos(along * turn));
       }
       const k = Math.max(-last, Math.min(last, Math.round(off / lines.pitch_mm + last) - last));
       let into = lines.width_mm / 2 - Math.abs(off - k * lines.pitch_mm) * square;
-      if (dash) into = Math.min(into, intoDash_mm(dash, (x - lines.at.x) * ux + (y - lines.at.y) * uy));
+      if (dash) into = Math.min(into, intoDash_mm(dash, along));
       nearest = Math.max(nearest, into);
     }
     return nearest;

@@ -81,6 +81,11 @@ export interface NailField {
 
 const BARE: Surface = { material: 'plate', phase: 'bare', finish: 'shine', soil: 'clean', prep: 'none' };
 
+/** What is left of the plate's own free edge under a tip or a form, in mm (common practice): carried on from, all of it. */
+export function leftOfPlate_mm(edge: Edge, { free_edge_mm }: Pick<Plate, 'free_edge_mm'>): number {
+  return edge === 'lengthened' ? free_edge_mm : Math.min(free_edge_mm, 0.5);
+}
+
 export function makeField(
   frame: NailFrame,
   edge: Edge,
@@ -94,9 +99,7 @@ export function makeField(
   const inside = new Uint8Array(CELLS_X * CELLS_Y);
   const onPlate = new Uint8Array(CELLS_X * CELLS_Y);
   const thickness_um = new Float32Array(CELLS_X * CELLS_Y);
-  // Under tips and forms the plate's own edge is shortened.
-  const left_mm = edge === 'lengthened' ? plate.free_edge_mm : Math.min(plate.free_edge_mm, 0.5);
-  const plateEnds = edge === 'plate' ? frame.length_mm : frame.bed_mm + left_mm;
+  const plateEnds = edge === 'plate' ? frame.length_mm : frame.bed_mm + leftOfPlate_mm(edge, plate);
   for (let j = 0; j < CELLS_Y; j += 1) {
     const half = frame.halfWidth_mm(y[j]!);
     for (let i = 0; i < CELLS_X; i += 1) {

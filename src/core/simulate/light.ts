@@ -37,6 +37,7 @@ export function shine(field: NailField, seconds: number, product: (id: string) =
     const made = film.product ? product(film.product) : undefined;
     const depth = depth_um(made);
     const needs = hardens && made ? neededDose(made) : undefined;
+    const slick = slickDose(made);
     let open = false;
     for (let cell = 0; cell < cells; cell += 1) {
       const phase = film.phase[cell]!;
@@ -49,6 +50,7 @@ export function shine(field: NailField, seconds: number, product: (id: string) =
       }
       const side = shade && shade[cell]! > 0 ? (shade[cell]! * 1000) / depth : 0;
       const over = film.below ? film.t_um[cell]! / depth : above[cell]!;
+      const had = film.dose[cell]!;
       film.dose[cell]! += seconds * Math.exp(-over - side) * between(strewn, cell, depth);
       if (film.dose[cell]! >= needs.cured * SLACK) {
         film.phase[cell] = CURED;
@@ -60,11 +62,17 @@ export function shine(field: NailField, seconds: number, product: (id: string) =
         film.phase[cell] = GELLED;
         hardened = true;
       }
-      if (film.dose[cell]! >= needs.cured * SLICK_FROM) hardened = true;
+      if (had < slick && film.dose[cell]! >= slick) hardened = true;
     }
     film.settled = !open;
   }
   if (hardened) settleSurface(field, product);
+}
+
+/** Dose from which a film is slick before it is hard; never, where it does not cure slick. */
+function slickDose(product: Product | undefined): number {
+  if (!product || FAMILIES[product.family].finish !== 'slick') return Infinity;
+  return (neededDose(product)?.cured ?? Infinity) * SLICK_FROM;
 }
 
 interface Strewn {
@@ -152,11 +160,7 @@ function settleSurface(field: NailField, product: (id: string) => Product): void
   const finishes = films.map((film) =>
     film.product ? FINISHED_CODE[FAMILIES[product(film.product).family].finish] : undefined,
   );
-  const slickFrom = films.map((film) => {
-    const made = film.product ? product(film.product) : undefined;
-    if (!made || FAMILIES[made.family].finish !== 'slick') return Infinity;
-    return (neededDose(made)?.cured ?? Infinity) * SLICK_FROM;
-  });
+  const slickFrom = films.map((film) => slickDose(film.product ? product(film.product) : undefined));
   const shade = field.films.find((film) => film.shade_mm)?.shade_mm;
   const rimHolds = films.map((film) => shade !== undefined && film.phase.includes(CURED));
   const rimGrips = films.map(

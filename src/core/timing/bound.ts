@@ -14,7 +14,7 @@ export function lowerBound_s(problem: Problem): number {
   if (chains.length === 0) return 0;
   const work = chains.reduce((sum, chain) => sum + work_s(problem, chain), 0);
   const stages = inStages(problem);
-  const changeovers = leastChanges(problem) * problem.changeover_s;
+  const changeovers = leastChanges(problem, stages) * problem.changeover_s;
   const lamps = longestLight(problem, stages);
 
   const bounds = [

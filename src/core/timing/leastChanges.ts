@@ -12,8 +12,8 @@ import type { Chain, Problem } from './problem';
  * - of the classes of two nails there are at least as many runs as the shortest sequence has that holds both nails' in
  *   order, since what is left out of a sequence joins runs and parts none.
  */
-export function leastChanges(problem: Problem): number {
-  const worked = inStages(problem)
+export function leastChanges(problem: Problem, stages = inStages(problem)): number {
+  const worked = stages
     .map((chains) => chains.map(heldBlocks).filter((blocks) => blocks.length > 0))
     .filter((nails) => nails.length > 0);
   const runs = worked.reduce((sum, nails) => sum + leastRuns(nails), 0);

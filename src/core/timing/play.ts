@@ -522,12 +522,13 @@ export class Player {
     if ((hand !== 1 || this.own) && this.handIn[0]! > start) start = this.handIn[0]!;
     if ((hand !== 0 || this.own) && this.handIn[1]! > start) start = this.handIn[1]!;
     if (activity.needs.length > 0) start = Math.max(start, this.metAt(activity.needs));
-    if (this.own)
-      for (let c = 0; c < this.settledAt.length; c += 1)
-        if (board.hand[c] !== hand && this.settledAt[c]! > start) start = this.settledAt[c]!;
-    if (activity.dusty)
-      for (let c = 0; c < this.settledAt.length; c += 1)
-        if ((hand === 2 || board.hand[c] === hand) && this.settledAt[c]! > start) start = this.settledAt[c]!;
+    // What sets by itself is waited for beside a file, and by the hand that has to work meanwhile.
+    if (this.own || activity.dusty)
+      for (let c = 0; c < this.settledAt.length; c += 1) {
+        const other = board.hand[c] !== hand;
+        const waits = (this.own && other) || (activity.dusty && (hand === 2 || !other));
+        if (waits && this.settledAt[c]! > start) start = this.settledAt[c]!;
+      }
     let before = 0;
     for (const part of activity.parts) {
       if (this.ready[part.chain]! - before > start) start = this.ready[part.chain]! - before;

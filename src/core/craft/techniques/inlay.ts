@@ -174,6 +174,7 @@ function cutOut(element: Inlay, context: NailContext, line: readonly Point[]): I
     ],
   };
 }
+
 /** What stays of the clear over a piece at least (common practice). */
 const CLEAR_OVER_UM = 100;
 

@@ -1,14 +1,12 @@
 import { difference } from '../../colour/space';
 import { rounded } from '../../model/rounded';
-import { CELLS_X, cellX, cellY } from '../../simulate/field';
+import { CELLS_X, cellX, cellY, leftOfPlate_mm } from '../../simulate/field';
 import { pileColours } from '../../simulate/pile';
 import { GROUNDS, grey } from '../../colour/film';
 import type { NailRule } from '../rule';
 
 /** Past its own edge by less than this a nail has hardly been made longer. */
 const LONGER_MM = 1;
-/** What is left of the plate's own edge under an extension (common practice). */
-const LEFT_OF_PLATE_MM = 0.5;
 /** A line between two grounds is seen from about this difference (common practice). */
 const SEEN = 10;
 
@@ -19,9 +17,7 @@ export const plateEdge: NailRule = {
   check: ({ name, context, field }) => {
     const { plate } = context.nail;
     if (plate.outline !== 'square' || plate.free_edge_mm < 0.3) return [];
-    const left_mm =
-      field.edge === 'lengthened' ? plate.free_edge_mm : Math.min(plate.free_edge_mm, LEFT_OF_PLATE_MM);
-    const y = context.frame.bed_mm + left_mm;
+    const y = context.frame.bed_mm + leftOfPlate_mm(field.edge, plate);
     if (field.edge === 'plate' || context.frame.length_mm - y < LONGER_MM) return [];
     const colourAt = pileColours(field, context.product);
     const row = field.grid.y.reduce(
