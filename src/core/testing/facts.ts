@@ -55,7 +55,7 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
           const worn = last !== undefined && PUT_ON.includes(last.verb);
           // A rest leaves no stroke: what dries in it is safe when it is over.
           const rests = next !== undefined && next.hand_s === 0 && !next.lamp;
-          const dries = rests && state.wet && !states.get(next.id)!.wet;
+          const dries = rests && state.wet && (soft || !states.get(next.id)!.wet);
           const light = own.slice(laid + 1, i + 1).findLast((o) => o.lamp);
           return {
             id: one.id,

@@ -176,13 +176,14 @@ function tasksOf(
       };
     }
     if (hasSet && !form) task.settles = true;
-    // What rests until it is no longer wet keeps its hand from working for as long: that wait belongs to the work before it.
-    if (wet && !form && next && onlyRests(next) && !states[i + 1]!.wet) {
+    // What rests until it has gone dull keeps its hand from working for as long: that wait belongs to the work before it,
+    // also where something below stays soft.
+    const goneDull = (at: number) => staysSoft || !states[at]!.wet;
+    if (wet && !form && next && onlyRests(next) && goneDull(i + 1)) {
       task.wait_s += next.wait_s ?? 0;
       task.settles = true;
     }
-    if (onlyRests(operation) && i > 0 && states[i - 1]!.wet && !lit && !form && !states[i]!.wet)
-      task.wait_s = 0;
+    if (onlyRests(operation) && i > 0 && states[i - 1]!.wet && !lit && !form && goneDull(i)) task.wait_s = 0;
     if (setting && next?.verb === 'pinch') {
       const most_s = setting.dry_s - next.hand_s;
       const guide_s = Math.max(setting.working_s, most_s - STIFF_S);

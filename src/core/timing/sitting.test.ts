@@ -89,6 +89,17 @@ describe('the sitting of a set', () => {
     expect([set.wait_s, set.settles]).toEqual([300, true]);
   });
 
+  it('acrylic that goes dull over its pieces keeps its hand from work, also where gel below stays soft', () => {
+    const slivers = element('inlay').pieces.map((one) => ({ ...one, metallic: true }));
+    const pieces = (clear: string) =>
+      element('inlay', { id: `in-${clear}`, clear, cap: 'float', pieces: slivers });
+    const wearing = setWearing([pieces('cover-a'), pieces('acrylic-a')]);
+    const chain = problemFor(wearing).chains.find(({ nail }) => nail === 'left-ring')!;
+    const press = chain.tasks.findLastIndex((task) => task.operation.includes('/press#'));
+    expect(chain.tasks[press]).toMatchObject({ wait_s: 90, settles: true });
+    expect(chain.tasks[press + 1]).toMatchObject({ wait_s: 0 });
+  });
+
   it('a nail that is sticky beside its dip is wiped in passing once that is hard, and not before', () => {
     const wearing = setWearing([
       colourOn('natural-gel'),
