@@ -1,8 +1,5 @@
 import type { NextConfig } from 'next';
-import { ANSWERS_POLICY, HEADERS } from './src/server/headers';
-
-/** Files hold no markup; workers among them load their own parts and nothing else. */
-const FILES = "default-src 'none'; script-src 'self'; connect-src 'self'; frame-ancestors 'none'";
+import { ANSWERS_POLICY, FILES_POLICY, HEADERS } from './src/server/headers';
 
 const policy = (value: string) => [{ key: 'Content-Security-Policy', value }];
 
@@ -17,12 +14,12 @@ const config: NextConfig = {
   experimental: { optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'] },
   headers: async () => [
     { source: '/:path*', headers: Object.entries(HEADERS).map(([key, value]) => ({ key, value })) },
-    { source: '/_next/static/:path*', headers: policy(FILES) },
-    { source: '/icons/:path*', headers: policy(FILES) },
-    { source: '/manifest.webmanifest', headers: policy(FILES) },
+    { source: '/_next/static/:path*', headers: policy(FILES_POLICY) },
+    { source: '/icons/:path*', headers: policy(FILES_POLICY) },
+    { source: '/manifest.webmanifest', headers: policy(FILES_POLICY) },
     {
       source: '/service-worker.js',
-      headers: [...policy(FILES), { key: 'Cache-Control', value: 'no-cache' }],
+      headers: [...policy(FILES_POLICY), { key: 'Cache-Control', value: 'no-cache' }],
     },
     { source: '/api/:path*', headers: policy(ANSWERS_POLICY) },
   ],

@@ -41,7 +41,8 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `npx next start -H 127.0.0.1 -p ${PORT}`,
+    command: 'node .next/serve.mjs',
+    env: { HOST: '127.0.0.1', PORT: String(PORT) },
     port: PORT,
     reuseExistingServer: false,
     timeout: 240_000,

@@ -1,6 +1,7 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join, relative, sep } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { build } from 'esbuild';
 import { must, root } from './machine.mjs';
 import { writeNotices } from './notices.mjs';
@@ -29,13 +30,27 @@ await build({
   platform: 'node',
   format: 'cjs',
 });
+await build({
+  ...common,
+  entryPoints: [at('src/server/serve.ts')],
+  outfile: at('.next/serve.mjs'),
+  platform: 'node',
+  format: 'esm',
+  packages: 'external',
+});
+makeSmall();
+
+/** Each script and style as small as it can be sent, beside it: that takes too long to be done for every visitor. */
+function makeSmall() {
+  for (const file of files(at('.next/static')).filter((one) => /\.(js|css)$/.test(one))) {
+    const bytes = readFileSync(file);
+    writeFileSync(`${file}.br`, brotliCompressSync(bytes));
+    writeFileSync(`${file}.gz`, gzipSync(bytes, { level: 9 }));
+  }
+}
 
 /** Addresses of all that a page of this build may ask for, in a fixed order. */
 function parts() {
-  const files = (folder) =>
-    readdirSync(folder, { recursive: true, withFileTypes: true })
-      .filter((entry) => entry.isFile())
-      .map((entry) => join(entry.parentPath, entry.name));
   const address = (from, prefix) => (file) => prefix + relative(from, file).split(sep).join('/');
   const statics = at('.next/static');
   return [
@@ -45,4 +60,10 @@ function parts() {
     ...files(at('public/icons')).map(address(at('public/icons'), '/icons/')),
     '/notices.txt',
   ].sort();
+}
+
+function files(folder) {
+  return readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) => join(entry.parentPath, entry.name));
 }

@@ -7,10 +7,10 @@ installPackages();
 must('node', ['scripts/build.mjs']);
 const host = process.env.HOST ?? '127.0.0.1';
 const port = await freePort(Number(process.env.PORT ?? 3000));
-const server = spawn('npx', ['next', 'start', '-H', host, '-p', String(port)], {
+const server = spawn('node', ['.next/serve.mjs'], {
   cwd: root,
   stdio: ['ignore', 'pipe', 'inherit'],
-  env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+  env: { ...process.env, HOST: host, PORT: String(port), NEXT_TELEMETRY_DISABLED: '1' },
 });
 server.stdout.on('data', (chunk) => {
   if (String(chunk).includes('Ready')) {

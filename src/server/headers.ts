@@ -11,3 +11,7 @@ export const HEADERS: Record<string, string> = {
 
 /** The policy of answers that are no pages. */
 export const ANSWERS_POLICY = "default-src 'none'; frame-ancestors 'none'";
+
+/** Of files that hold no markup: workers among them load their own parts and nothing else. */
+export const FILES_POLICY =
+  "default-src 'none'; script-src 'self'; connect-src 'self'; frame-ancestors 'none'";

@@ -7,6 +7,7 @@ import { parseSetText, writeSetText } from '../document/parse';
 import { nailsOf, type Finding } from '../judge/finding';
 import { NAILS } from '../model/names';
 import { benchCard } from '../timing/benchCard';
+import type { Found } from '../timing/sitting';
 import { moveChange } from '../compile/reorder';
 import { parts } from '../testing/spoil';
 import { newMemo, planSet as planned, type PlanOptions } from './planSet';
@@ -27,6 +28,17 @@ describe('planSet', () => {
       expect(read.ok && planSet(read.value)).toEqual(plan);
       expect(JSON.parse(JSON.stringify(plan))).toEqual(plan);
     }
+  });
+
+  it('is the same by what was found before, without comparing anew; of another set that counts for nothing', () => {
+    let found: Found | undefined;
+    const onFound = (one: Found) => (found = one);
+    const set = curtainUp();
+    const plan = planSet(set, { onFound });
+    expect(planSet(set, { known: found })).toEqual(plan);
+    const changed = structuredClone(set);
+    changed.practice.pace = 'new';
+    expect(planSet(changed, { known: { ...found!, hand_after_hand_s: 1 } })).toEqual(planSet(changed));
   });
 
   it('replans an edit as it would plan it afresh', () => {

@@ -75,15 +75,17 @@ export function planSet(set: SetDocument, options: PlanOptions = {}): Plan {
 export function* planning(set: SetDocument, options: PlanOptions = {}): InSlices<Plan> {
   const memo = options.memo ?? newMemo();
   const drawn = yield* draw(set, memo, options.effort, options.known);
-  options.onFound?.(drawn.found, drawn.wasKnown);
-  const { told, operations } = drawn;
+  const { told, operations, problem, schedule, bound_s, wasKnown } = drawn;
+  const by = wasKnown ? options.known?.hand_after_hand_s : undefined;
+  const against = compared(problem, schedule, bound_s, searchFor(set, options.effort), by);
+  const { hand_after_hand_s } = against;
+  options.onFound?.({ ...drawn.found, hand_after_hand_s }, wasKnown);
   const list = causes(sortFindings(told, drawn.all));
   const fixes =
     options.fixes === false
       ? []
       : yield* tryFixes(set, told, list, trialsOf(set, drawn, memo, options.effort));
-  const { problem, schedule, bound_s } = drawn;
-  const sitting = roundSitting(compared(problem, schedule, bound_s, searchFor(set, options.effort)));
+  const sitting = roundSitting(against);
   return {
     operations,
     surfaces: record((name) => drawn.judged[name].replayed.states.map((state) => state.surface)),

@@ -39,6 +39,8 @@ export interface Found {
   order: number[];
   close: number[];
   keep: number[];
+  /** What it was compared with, where that has been worked out. */
+  hand_after_hand_s?: number;
 }
 
 export interface Settled {
@@ -95,16 +97,31 @@ function markOf(problem: Problem, flow: Effort['flow']): string {
   return `${(a >>> 0).toString(36)}${(b >>> 0).toString(36)}`;
 }
 
-/** A schedule with what it is compared with. */
+/** A schedule with what it is compared with; `hand_after_hand_s` where it is known of just this problem. */
 export function compared(
   problem: Problem,
   schedule: Schedule,
   lower_bound_s: number,
   effort: Effort,
+  hand_after_hand_s = handAfterHand(problem, effort),
 ): Sitting {
   const handWork = schedule.strokes.reduce((sum, s) => sum + s.end_s - s.start_s + s.changeover_s, 0);
   const lamp = schedule.loads.reduce((sum, load) => sum + load.end_s - load.start_s, 0);
-  const plain = HANDS.reduce((sum, hand) => {
+  return {
+    ...schedule,
+    low_s: schedule.total_s - (1 - QUICK) * handWork,
+    high_s: schedule.total_s + (SLOW - 1) * handWork,
+    lower_bound_s,
+    least_loads: leastLoads(problem),
+    hand_after_hand_s,
+    hand_work_s: handWork,
+    lamp_s: lamp,
+  };
+}
+
+/** One hand wholly, then the other. */
+function handAfterHand(problem: Problem, effort: Effort): number {
+  return HANDS.reduce((sum, hand) => {
     const chains = problem.chains.filter((chain) => chain.hand === hand);
     // One hand alone: statements between the hands say nothing here.
     const tasks = new Set(chains.flatMap((chain) => chain.tasks.map((task) => task.operation)));
@@ -114,14 +131,4 @@ export function compared(
     const few = { ...effort, iterations: Math.min(COMPARED, effort.iterations) };
     return sum + bestSchedule({ ...problem, chains, precedences }, few).total_s;
   }, 0);
-  return {
-    ...schedule,
-    low_s: schedule.total_s - (1 - QUICK) * handWork,
-    high_s: schedule.total_s + (SLOW - 1) * handWork,
-    lower_bound_s,
-    least_loads: leastLoads(problem),
-    hand_after_hand_s: plain,
-    hand_work_s: handWork,
-    lamp_s: lamp,
-  };
 }

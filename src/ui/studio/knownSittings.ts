@@ -30,6 +30,10 @@ export const knownSittings: KnownSittings = {
 
 function isFound(value: unknown): value is Found {
   if (value === null || typeof value !== 'object') return false;
-  const { mark, order, close, keep } = value as Partial<Record<keyof Found, unknown>>;
-  return typeof mark === 'string' && [order, close, keep].every(Array.isArray);
+  const { mark, order, close, keep, hand_after_hand_s } = value as Partial<Record<keyof Found, unknown>>;
+  return (
+    typeof mark === 'string' &&
+    [order, close, keep].every(Array.isArray) &&
+    (hand_after_hand_s === undefined || Number.isFinite(hand_after_hand_s))
+  );
 }
