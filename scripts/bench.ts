@@ -1,5 +1,5 @@
 import { execFileSync, spawn } from 'node:child_process';
-import { copyFileSync, mkdtempSync, symlinkSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, symlinkSync } from 'node:fs';
 import { loadavg, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
@@ -82,9 +82,14 @@ function sittings(): unknown {
 }
 
 async function inBrowser() {
-  const server = spawn('npx', ['next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], {
+  // A version before has no server of its own.
+  const [command, ...args] = existsSync('.next/serve.mjs')
+    ? ['node', '.next/serve.mjs']
+    : ['npx', 'next', 'start', '-H', '127.0.0.1', '-p', String(PORT)];
+  const server = spawn(command!, args, {
     stdio: 'ignore',
     detached: true,
+    env: { ...process.env, HOST: '127.0.0.1', PORT: String(PORT) },
   });
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { issueFault, parseSet } from '@/core/document/parse';
 import type { Fault } from '@/core/model/result';
 import type { StoredSet } from './database';
@@ -13,7 +13,7 @@ const Around = z.looseObject({
   id: z.string(),
   title: z.string(),
   changed_at: z.number(),
-  revision: z.number().int().min(1),
+  revision: z.int().check(z.gte(1)),
 });
 
 /** What was read, by the text of the record: a list is read anew with every change of one of its sets. */

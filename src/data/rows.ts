@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { CHANGE_KINDS } from '@/core/document/changes';
 import { issueFault } from '@/core/document/parse';
 import { Client } from '@/core/model/client';
@@ -56,13 +56,13 @@ interface TableKind<T> {
 
 const Difference = z.array(z.object({ at: z.array(z.union([z.string(), z.number()])) }));
 const Entry = z.object({
-  key: z.string().regex(/^\d+ \S+ \d+$/, 'is no key of an entry'),
+  key: z.string().check(z.regex(/^\d+ \S+ \d+$/, 'is no key of an entry')),
   set: z.string(),
   basis: z.number(),
-  on: z.string().optional(),
-  conflict: z.boolean().optional(),
+  on: z.optional(z.string()),
+  conflict: z.optional(z.boolean()),
   step: z.union([
-    z.object({ change: z.object({ kind: z.enum(CHANGE_KINDS) }), joins: z.boolean().optional() }),
+    z.object({ change: z.object({ kind: z.enum(CHANGE_KINDS) }), joins: z.optional(z.boolean()) }),
     z.object({ document: z.record(z.string(), z.unknown()) }),
   ]),
 });
@@ -80,7 +80,7 @@ const BinRow = z.object({
   removed_at: z.number(),
   title: z.string(),
   record: z.unknown(),
-  table: z.string().optional(),
+  table: z.optional(z.string()),
 });
 const ReferenceRow = z.object({
   set: z.string(),
@@ -89,7 +89,7 @@ const ReferenceRow = z.object({
 });
 
 /** A row that is checked by a schema is taken as it stands: what else it holds is left in it. */
-function by<T>(schema: z.ZodType): (row: unknown) => Result<T> {
+function by<T>(schema: z.ZodMiniType): (row: unknown) => Result<T> {
   return (row) => {
     const parsed = schema.safeParse(row);
     return parsed.success ? ok(row as T) : { ok: false, faults: [issueFault(parsed.error.issues[0]!)] };

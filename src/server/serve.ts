@@ -1,7 +1,7 @@
 import { createServer, type ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import sirv from 'sirv';
-import { FILES_POLICY, HEADERS } from './headers';
+import { FILE_HEADERS } from './headers';
 
 /**
  * The application at an address, from the folder it was built in. Scripts and styles were made small when it was built, as
@@ -29,20 +29,23 @@ const files = sirv(join(dir, '.next/static'), {
 
 createServer((request, response) => {
   const { url = '/' } = request;
-  if (!url.startsWith(STATIC)) return void pages(request, response);
-  request.url = url.slice(STATIC.length - 1);
-  return files(request, response, () => {
+  const page = () => {
     request.url = url;
-    void pages(request, response);
-  });
+    pages(request, response).catch((error: unknown) => {
+      console.error(String(error));
+      response.destroy();
+    });
+  };
+  if (!url.startsWith(STATIC)) return page();
+  request.url = url.slice(STATIC.length - 1);
+  return files(request, response, page);
 })
   .once('error', (error) => {
     console.error(String(error));
     process.exit(1);
   })
-  .listen(port, hostname, () => console.log(`Ready at http://${hostname}:${port}`));
+  .listen(port, hostname, () => process.stdout.write(`Ready at http://${hostname}:${port}\n`));
 
 function setHeaders(response: ServerResponse): void {
-  for (const [name, value] of Object.entries({ ...HEADERS, 'Content-Security-Policy': FILES_POLICY }))
-    response.setHeader(name, value);
+  for (const [name, value] of Object.entries(FILE_HEADERS)) response.setHeader(name, value);
 }

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { Plate } from '../model/nail';
 import type { Product, Role } from '../model/product';
 import { Id, Words } from '../model/primitives';
@@ -41,7 +41,7 @@ export interface BuildKind<B> {
   kind: string;
   words: string;
   blurb: string;
-  schema: z.ZodType<B>;
+  schema: z.ZodMiniType<B>;
   /** How such builds were written before. */
   was?: Was;
   fields: readonly Field[];
@@ -72,7 +72,7 @@ export interface BuildKind<B> {
 }
 
 /** Keeps the exact schema, so that the build union can be made from the registry. */
-export function defineBuild<S extends z.ZodObject>(
+export function defineBuild<S extends z.ZodMiniObject>(
   build: BuildKind<z.infer<S>> & { schema: S },
 ): BuildKind<z.infer<S>> & { schema: S } {
   return build;

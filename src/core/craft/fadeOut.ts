@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { wayShare } from '../geometry/frame';
 import type { Profile } from '../geometry/profiles';
 import { share } from '../model/primitives';

@@ -1,9 +1,9 @@
-import type * as z from 'zod';
+import type * as z from 'zod/mini';
 import { PotGrains } from '../model/grains';
 import { numberField, type Field } from './technique';
 
 /** What is asked of grains, wherever they lie: `at` is where they stand in their element or product. */
-export function grainFields(schema: z.ZodType, at = ''): Field[] {
+export function grainFields(schema: z.ZodMiniType, at = ''): Field[] {
   const below = (field: Field): Field => ({ ...field, path: at + field.path });
   return [
     {

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { crossesItself, convexHull } from '../geometry/crossing';
 import type { Point } from '../geometry/frame';
 import { leastOf, mostOf } from '../model/extent';
@@ -9,14 +9,14 @@ import { puffed, type CharmForm } from './charmForms';
 const LEAST_POINTS = 3;
 export const MOST_OUTLINE_POINTS = 60;
 
-const Share = z.number().min(-1).max(1);
+const Share = z.number().check(z.gte(-1), z.lte(1));
 
 /** An outline of one's own, in shares of half width and half length, as charms are formed. */
-export const Outline = z
-  .array(z.strictObject({ x: Share, y: Share }))
-  .min(LEAST_POINTS)
-  .max(MOST_OUTLINE_POINTS)
-  .refine((points) => !crossesItself(points), 'must not cross itself');
+export const Outline = z.array(z.strictObject({ x: Share, y: Share })).check(
+  z.minLength(LEAST_POINTS),
+  z.maxLength(MOST_OUTLINE_POINTS),
+  z.refine((points) => !crossesItself(points), 'must not cross itself'),
+);
 
 /** Cast or moulded in it: round at the edge, level in the middle. */
 export function ownForm(outline: readonly Point[]): CharmForm {

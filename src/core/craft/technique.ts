@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { Point } from '../geometry/frame';
 import { Id } from '../model/primitives';
 import { Region } from '../regions';
@@ -24,7 +24,7 @@ export const PAINTED_BASE = {
   /** On the right hand: turned over, or the same. */
   hand: z.enum(['mirror', 'same']),
   /** Only on another element of the look, or only beside it. */
-  within: z.strictObject({ element: Id, outside: z.boolean() }).nullable().optional(),
+  within: z.optional(z.nullable(z.strictObject({ element: Id, outside: z.boolean() }))),
 } as const;
 export const FRESH_PAINTED = { fit: 'scale' as const, hand: 'mirror' as const };
 
@@ -77,7 +77,7 @@ type FieldKind =
     };
 
 /** A number of a schema as an editor shows it. */
-export function numberField(schema: z.ZodType, path: string, words: string): Field & { kind: 'number' } {
+export function numberField(schema: z.ZodMiniType, path: string, words: string): Field & { kind: 'number' } {
   return { kind: 'number', ...figure(schema, path, words) };
 }
 
@@ -145,7 +145,7 @@ export interface Technique<E> {
   words: string;
   /** What it is, in a sentence for someone who has read nothing. */
   blurb: string;
-  schema: z.ZodType<E>;
+  schema: z.ZodMiniType<E>;
   /** How its elements were written before. */
   was?: Was;
   /** Dresses up other art: where time is short, a look can do without it. */
@@ -226,7 +226,7 @@ export function twoColours(pick: PickProduct): [string, string] {
 }
 
 /** Keeps the exact schema, so that the element union can be made from the registry. */
-export function defineTechnique<S extends z.ZodObject>(
+export function defineTechnique<S extends z.ZodMiniObject>(
   technique: Technique<z.infer<S>> & { schema: S },
 ): Technique<z.infer<S>> & { schema: S } {
   return technique;

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { Build } from '../craft/builds';
 import { Element } from '../craft/techniques';
 import { RESERVED_ELEMENTS } from '../craft/operation';
@@ -6,7 +6,7 @@ import { FAMILIES, type Laid } from '../craft/families';
 import { Edit, isInsertedCoat } from './edits';
 import { append } from '../model/extent';
 import { NAILS, type NailName } from '../model/names';
-import { Appointment, SET_STATES } from '../model/appointment';
+import { Appointed, SET_STATES } from '../model/appointment';
 import { Nail } from '../model/nail';
 import { Practice } from '../model/practice';
 import { Colour, Id, Words } from '../model/primitives';
@@ -25,8 +25,8 @@ export const Look = z.strictObject({
   id: Id,
   name: Words,
   /** The key that puts it on the selected nails. */
-  key: z.string().regex(/^[a-l]$/, 'must be a letter from a to l'),
-  elements: z.array(Element).max(MAX_ELEMENTS, `must hold at most ${MAX_ELEMENTS} elements`),
+  key: z.string().check(z.regex(/^[a-l]$/, 'must be a letter from a to l')),
+  elements: z.array(Element).check(z.maxLength(MAX_ELEMENTS, `must hold at most ${MAX_ELEMENTS} elements`)),
 });
 export type Look = z.infer<typeof Look>;
 
@@ -38,17 +38,17 @@ export const SetShape = z.strictObject({
   version: z.literal(VERSION),
   id: Id,
   title: Words,
-  note: z.string().max(2000),
-  appointment: Appointment.nullable(),
+  note: z.string().check(z.maxLength(2000)),
+  appointment: Appointed,
   state: z.enum(SET_STATES),
   nails: z.strictObject(nails),
   /** Skin tone of the wearer's hands, for the pictures. */
   skin: Colour,
-  looks: z.array(Look).max(12),
-  builds: z.array(Build).min(1).max(12),
+  looks: z.array(Look).check(z.maxLength(12)),
+  builds: z.array(Build).check(z.minLength(1), z.maxLength(12)),
   practice: Practice,
   kit: Kit,
-  edits: z.array(Edit).max(500),
+  edits: z.array(Edit).check(z.maxLength(500)),
 });
 
 /** A set document: all that ten nails shall look like, and all it needs to be planned. */

@@ -1,14 +1,16 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { Id, seconds, Words } from '../model/primitives';
 import { NAILS, type NailName } from '../model/names';
 
 /** `nail/element/step#pass`: stable across replanning. */
 export const OperationId = z
   .string()
-  .max(140)
-  .regex(
-    /^[a-z]+-[a-z]+\/[a-z0-9-]+\/[a-z0-9-]+#\d+$/,
-    'must be an operation such as left-ring/velvet/coat#1',
+  .check(
+    z.maxLength(140),
+    z.regex(
+      /^[a-z]+-[a-z]+\/[a-z0-9-]+\/[a-z0-9-]+#\d+$/,
+      'must be an operation such as left-ring/velvet/coat#1',
+    ),
   );
 export const NailNameSchema = z.enum(NAILS as [NailName, ...NailName[]]);
 
@@ -56,8 +58,8 @@ export const Edit = z.discriminatedUnion('kind', [
     verb: z.enum(INSERTABLE_VERBS),
     seconds: seconds(1, 1800),
     words: Words,
-    product: Id.optional(),
-    held: z.literal(true).optional(),
+    product: z.optional(Id),
+    held: z.optional(z.literal(true)),
   }),
 ]);
 export type Edit = z.infer<typeof Edit>;

@@ -108,7 +108,6 @@ interface Issue {
   path: PropertyKey[];
   message: string;
   keys?: string[];
-  expected?: string;
 }
 
 /** A schema's complaint as a fault with its path. */
@@ -117,24 +116,8 @@ export function issueFault(issue: Issue): Fault {
   if (issue.code === 'unrecognized_keys' && issue.keys?.length) {
     return { path: [...path, issue.keys[0]!].join('.'), message: 'is not a key of this format' };
   }
-  if (issue.code === 'invalid_type' && issue.expected) {
-    return { path: path.join('.'), message: `must be ${KIND_WORDS[issue.expected] ?? issue.expected}` };
-  }
-  // What the kinds are is the schema's own business; a newer program may know more.
-  if (issue.code === 'invalid_union')
-    return { path: path.join('.'), message: 'is of no kind that this program knows' };
   return { path: path.join('.'), message: issue.message };
 }
-
-const KIND_WORDS: Record<string, string> = {
-  object: 'an object in braces',
-  record: 'an object in braces',
-  array: 'a list in brackets',
-  string: 'text',
-  number: 'a number',
-  int: 'a whole number',
-  boolean: 'true or false',
-};
 
 /** A set as the text of its file: two spaces, one final newline, always in the same order. */
 export function writeSetText(set: SetDocument): string {

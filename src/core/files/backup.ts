@@ -1,5 +1,5 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { SetDocument } from '../document/document';
 import { issueFault, MAX_FILE_BYTES, parseSetText, writeSetText } from '../document/parse';
 import { Client } from '../model/client';
@@ -16,8 +16,8 @@ const MANIFEST = 'backup.json';
 const SHELF = 'shelf.csv';
 const CLIENTS = 'clients.json';
 const SUPPLIES = 'supplies.json';
-const Clients = z.array(Client).max(5000);
-const Supplies = z.array(Supply).max(5000);
+const Clients = z.array(Client).check(z.maxLength(5000));
+const Supplies = z.array(Supply).check(z.maxLength(5000));
 /** Beyond these no backup of a working artist comes; a file that does is a mistake or worse. */
 const MAX_FILES = 5000;
 const MAX_BYTES = 256 * 1024 * 1024;
@@ -43,8 +43,8 @@ const Manifest = z.strictObject({
   format: z.literal(FORMAT),
   version: z.literal(VERSION),
   made_at: z.string(),
-  sets: z.array(z.strictObject({ file: z.string(), changed_at: z.number() })).max(MAX_FILES),
-  records: z.array(z.strictObject({ file: z.string(), title: z.string() })).max(MAX_FILES),
+  sets: z.array(z.strictObject({ file: z.string(), changed_at: z.number() })).check(z.maxLength(MAX_FILES)),
+  records: z.array(z.strictObject({ file: z.string(), title: z.string() })).check(z.maxLength(MAX_FILES)),
 });
 
 /**
@@ -110,7 +110,7 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
   if (shelf.ok) backup.shelf = shelf.value;
   else faults.push(inFile(SHELF, shelf.faults[0]!));
   // Backups made before there were clients or supplies have none.
-  const list = <T>(file: string, schema: z.ZodType<T[]>): Result<T[]> =>
+  const list = <T>(file: string, schema: z.ZodMiniType<T[]>): Result<T[]> =>
     files.value[file] ? listOf(strFromU8(files.value[file]), schema) : ok([]);
   const clients = list(CLIENTS, Clients);
   if (clients.ok) backup.clients = clients.value;
@@ -143,7 +143,7 @@ function unpacked(bytes: Uint8Array): Result<Record<string, Uint8Array>> {
   }
 }
 
-function listOf<T>(text: string, schema: z.ZodType<T[]>): Result<T[]> {
+function listOf<T>(text: string, schema: z.ZodMiniType<T[]>): Result<T[]> {
   try {
     const parsed = schema.safeParse(JSON.parse(text));
     return parsed.success ? ok(parsed.data) : { ok: false, faults: [issueFault(parsed.error.issues[0]!)] };

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { SetShape, VERSION } from '../document/document';
 
 /** The published JSON Schema of the set document, as the text of its file. */

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { dayWords, today } from './days';
 
 /** When the client comes: a day, and a time of the artist's own clock where that is known. */
@@ -6,9 +6,12 @@ export const Appointment = z.strictObject({
   /** ISO 8601, the day alone. */
   on: z.iso.date('must be a day such as 2026-11-25'),
   /** ISO 8601, hours and minutes. */
-  at: z.iso.time({ precision: -1, error: 'must be a time such as 19:30' }).nullable(),
+  at: z.nullable(z.iso.time({ precision: -1, error: 'must be a time such as 19:30' })),
 });
 export type Appointment = z.infer<typeof Appointment>;
+
+/** When a set is worn, where a day is agreed. */
+export const Appointed = z.nullable(Appointment);
 
 /** How far a set has come; `begun` and `done` are as ticked off its card, or as the artist says. */
 export const SET_STATES = ['planned', 'begun', 'done'] as const;

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { NAILS, type NailName } from './names';
 import { Plate, type Nail } from './nail';
 import { Id, Words } from './primitives';
@@ -20,11 +20,11 @@ export type Measured = z.infer<typeof Measured>;
 export const Client = z.strictObject({
   id: Id,
   name: Words,
-  sensitivities: z.string().max(2000, 'must be at most 2000 characters'),
-  note: z.string().max(2000, 'must be at most 2000 characters'),
-  measures: z.array(Measured).max(60, 'must hold at most 60 measures'),
+  sensitivities: z.string().check(z.maxLength(2000, 'must be at most 2000 characters')),
+  note: z.string().check(z.maxLength(2000, 'must be at most 2000 characters')),
+  measures: z.array(Measured).check(z.maxLength(60, 'must hold at most 60 measures')),
   /** Ids of the sets made for this client. */
-  sets: z.array(z.string().max(80)).max(2000),
+  sets: z.array(z.string().check(z.maxLength(80))).check(z.maxLength(2000)),
 });
 export type Client = z.infer<typeof Client>;
 

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { Colour, count, mm } from './primitives';
 
 /** What grains are cut as. */

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { Id, mm } from './primitives';
 import { SHAPES } from './shapes';
 import { Start } from './start';
@@ -36,16 +36,16 @@ export const Nail = z.strictObject({
   plate: Plate,
   /** Whether this nail is worked on in this sitting: a set may be five nails, or one practice tip. */
   in_work: z.boolean(),
-  conditions: z
-    .array(z.enum(CONDITIONS))
-    .max(CONDITIONS.length)
-    .refine((all) => new Set(all).size === all.length, 'names a condition twice'),
+  conditions: z.array(z.enum(CONDITIONS)).check(
+    z.maxLength(CONDITIONS.length),
+    z.refine((all) => new Set(all).size === all.length, 'names a condition twice'),
+  ),
   /** Length past the free edge and outline of this nail, where they are not its build's. */
-  own_free_mm: mm(0, 30).nullable(),
-  own_shape: z.enum(SHAPES).nullable(),
+  own_free_mm: z.nullable(mm(0, 30)),
+  own_shape: z.nullable(z.enum(SHAPES)),
   start: Start,
   build: Id,
-  look: Id.nullable(),
-  changes: z.array(NailChange).max(60),
+  look: z.nullable(Id),
+  changes: z.array(NailChange).check(z.maxLength(60)),
 });
 export type Nail = z.infer<typeof Nail>;

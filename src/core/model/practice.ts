@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { mm } from './primitives';
 
 /** The artist's schools. Each is a choice the trade disagrees about; the defaults and reasons stand in docs/craft.md. */

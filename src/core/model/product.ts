@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { PotGrains } from './grains';
 import { Colour, count, Id, mm, seconds, Words } from './primitives';
 
@@ -46,31 +46,33 @@ export const Product = z.strictObject({
   id: Id,
   name: Words,
   family: z.enum(PRODUCT_FAMILIES),
-  coat_um: z.number().min(1, 'must be at least 1 µm').max(2000, 'must be at most 2000 µm').optional(),
-  lamp: z
-    .strictObject({
+  coat_um: z.optional(
+    z.number().check(z.gte(1, 'must be at least 1 µm'), z.lte(2000, 'must be at most 2000 µm')),
+  ),
+  lamp: z.optional(
+    z.strictObject({
       cure_s: seconds(5, 600),
       flash_s: seconds(1, 120),
-      depth_um: z.number().min(10).max(5000),
+      depth_um: z.number().check(z.gte(10), z.lte(5000)),
       /** What light its direction asks for, where it asks for one. */
-      light: z.enum(LIGHTS).optional(),
-    })
-    .optional(),
+      light: z.optional(z.enum(LIGHTS)),
+    }),
+  ),
   /** How long the wet film may wait for its light, where its direction says so. */
-  open_s: seconds(5, 600).optional(),
+  open_s: z.optional(seconds(5, 600)),
   /** The maker's system it belongs to, as the artist calls it: what its maker vouches for together. */
-  system: Words.optional(),
+  system: z.optional(Words),
   /** What is in it, as its maker lists it: some hands do not bear everything. */
-  contains: Words.optional(),
-  working_s: seconds(1, 3600).optional(),
-  dry_s: seconds(1, 3600).optional(),
-  colour: Colour.optional(),
-  effect: z.enum(['film', 'sheer', 'metallic']).optional(),
-  coats_to_cover: z.number().min(0.5).max(8).optional(),
-  judged_on: z.enum(['card', 'nail']).optional(),
-  runny: z.boolean().optional(),
+  contains: z.optional(Words),
+  working_s: z.optional(seconds(1, 3600)),
+  dry_s: z.optional(seconds(1, 3600)),
+  colour: z.optional(Colour),
+  effect: z.optional(z.enum(['film', 'sheer', 'metallic'])),
+  coats_to_cover: z.optional(z.number().check(z.gte(0.5), z.lte(8))),
+  judged_on: z.optional(z.enum(['card', 'nail'])),
+  runny: z.optional(z.boolean()),
   /** Glitter or shimmer that is in it. */
-  grains: PotGrains.optional(),
+  grains: z.optional(PotGrains),
 });
 export type Product = z.infer<typeof Product>;
 
@@ -86,10 +88,10 @@ export function tokenColour({ colour, grains }: Product): string | undefined {
 export const Lamp = z.strictObject({
   id: Id,
   name: Words,
-  programmes_s: z.array(seconds(5, 600)).max(12),
-  light: z.enum(LIGHTS).optional(),
-  torch: z.boolean().optional(),
-  low_heat: z.boolean().optional(),
+  programmes_s: z.array(seconds(5, 600)).check(z.maxLength(12)),
+  light: z.optional(z.enum(LIGHTS)),
+  torch: z.optional(z.boolean()),
+  low_heat: z.optional(z.boolean()),
 });
 export type Lamp = z.infer<typeof Lamp>;
 
@@ -132,16 +134,16 @@ export const TipBox = z.strictObject({
   name: Words,
   curve: z.enum(CURVES),
   /** Half tips, to be overlaid; otherwise full ones. */
-  half: z.boolean().optional(),
-  sizes: z.array(TipSize).max(20),
+  half: z.optional(z.boolean()),
+  sizes: z.array(TipSize).check(z.maxLength(20)),
 });
 export type TipBox = z.infer<typeof TipBox>;
 
 export const Kit = z.strictObject({
-  products: z.array(Product).max(600),
-  lamps: z.array(Lamp).max(6),
+  products: z.array(Product).check(z.maxLength(600)),
+  lamps: z.array(Lamp).check(z.maxLength(6)),
   roles: Roles,
-  tips: z.array(TipBox).max(12),
+  tips: z.array(TipBox).check(z.maxLength(12)),
 });
 export type Kit = z.infer<typeof Kit>;
 

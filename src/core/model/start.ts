@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { mm, seconds } from './primitives';
 
 /** Old product that is to come off, each in its own way. */
@@ -21,10 +21,12 @@ export const Start = z.discriminatedUnion('kind', [
     kind: z.literal('infill'),
     weeks: z
       .number()
-      .min(0.5, 'must be at least half a week')
-      .max(12, 'must be at most 12 weeks')
-      .meta({ unit: 'weeks', step: 0.5 }),
-    gap_mm: mm(0.2, 10).nullable(),
+      .check(
+        z.gte(0.5, 'must be at least half a week'),
+        z.lte(12, 'must be at most 12 weeks'),
+        z.meta({ unit: 'weeks', step: 0.5 }),
+      ),
+    gap_mm: z.nullable(mm(0.2, 10)),
   }),
   /** An extension or a finished nail that stays: only art comes on it. */
   z.strictObject({ kind: z.literal('finished') }),

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { CHARM_SHAPES } from './charmShapes';
 import { PIECE_SHAPES } from './pieceShapes';
 import { Colour, count, Id, mm, share, Words } from './primitives';
@@ -10,7 +10,7 @@ export const STONE_NUMBERS = ['SS3', 'SS5', 'SS7', 'SS9', 'SS12', 'SS16', 'SS20'
 /** What a tool is for. */
 export const TOOL_USES = ['brush', 'dotting tool', 'stamper', 'file', 'magnet', 'tweezers', 'other'] as const;
 
-const left = count(0, 99999).nullable();
+const left = z.nullable(count(0, 99999));
 const body = {
   length_mm: mm(0.2, 40),
   width_mm: mm(0.1, 30),
@@ -20,8 +20,8 @@ const body = {
 
 /** What an artist has besides products; `count` is how many are left, null where nobody counts them. */
 export const Supply = z.discriminatedUnion('kind', [
-  Lamp.extend({ kind: z.literal('lamp') }),
-  TipBox.extend({ kind: z.literal('tips') }),
+  z.extend(Lamp, { kind: z.literal('lamp') }),
+  z.extend(TipBox, { kind: z.literal('tips') }),
   z.strictObject({
     kind: z.literal('piece'),
     id: Id,

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { along_mm } from '../geometry/frame';
 import { onSide } from '../geometry/polygons';
 import { keptSize, offSkin_mm, offSkinPolygon } from '../geometry/regions';
@@ -10,7 +10,7 @@ import { defineRegion } from './regionKind';
 
 const schema = z
   .strictObject({ kind: z.literal('band'), from: Along, to: Along })
-  .refine((band) => band.to > band.from, { path: ['to'], message: 'must lie beyond "from"' });
+  .check(z.refine((band) => band.to > band.from, { path: ['to'], message: 'must lie beyond "from"' }));
 type Band = z.infer<typeof schema>;
 
 export const band = defineRegion({

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { outlinePolygon } from '../geometry/frame';
 import { clampTo, offSkin_mm, offSkinPolygon, smileLine, smilePolyline, unique } from '../geometry/regions';
 import { figure, type Figure } from '../model/limits';

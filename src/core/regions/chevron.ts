@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { along_mm, type NailFrame, type Point } from '../geometry/frame';
 import { offSkin_mm } from '../geometry/regions';
 import { figure, limitsOf, within } from '../model/limits';

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { Point } from '../geometry/frame';
 import { acrossAt, alongAt, clamp, placeSays, share, type Handle } from './handle';
 import { spotAt_mm, type OnNail } from './on';
@@ -9,8 +9,8 @@ export const MOST_POINTS = 60;
 
 /** A point of a line or outline drawn by hand, by share and landmark. */
 export const DrawnPoint = z.strictObject({
-  across: z.number().min(-PAST.across).max(PAST.across),
-  along: z.number().min(PAST.from).max(PAST.to),
+  across: z.number().check(z.gte(-PAST.across), z.lte(PAST.across)),
+  along: z.number().check(z.gte(PAST.from), z.lte(PAST.to)),
 });
 export type DrawnPoint = z.infer<typeof DrawnPoint>;
 

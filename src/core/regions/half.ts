@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { across_mm } from '../geometry/frame';
 import { offSkin_mm, offSkinPolygon } from '../geometry/regions';
 import { figure } from '../model/limits';

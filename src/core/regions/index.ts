@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { NailFrame } from '../geometry/frame';
 import { AS_DRAWN, type Area, type Laying } from '../geometry/regions';
 import { unionOf } from '../model/registry';

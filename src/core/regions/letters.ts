@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { across_mm, along_mm } from '../geometry/frame';
 import { letterLines, pullsOf, textWidth } from '../geometry/letters';
 import { stripPolygons, toLine_mm } from '../geometry/lines';
@@ -16,7 +16,13 @@ export const WRITABLE = /^[A-Za-z0-9&.!?+ -]*[A-Za-z0-9&.!?+-][A-Za-z0-9&.!?+ -]
 /** Letters as a liner draws them, upright for whoever wears them with the turn at 0. */
 const schema = z.strictObject({
   kind: z.literal('letters'),
-  text: z.string().min(1).max(16).regex(WRITABLE, 'letters A to Z, figures, and & . ! ? + - only'),
+  text: z
+    .string()
+    .check(
+      z.minLength(1),
+      z.maxLength(16),
+      z.regex(WRITABLE, 'letters A to Z, figures, and & . ! ? + - only'),
+    ),
   height_mm: mm(0.5, 20),
   width_mm: mm(0.05, 3, 0.05),
   turn_deg: Turn,

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { across_mm, along_mm, type Point } from '../geometry/frame';
 import { linePolygons, linesDistance_mm } from '../geometry/lines';
 import { offSkin_mm } from '../geometry/regions';
@@ -20,9 +20,9 @@ const schema = z.strictObject({
   along: Along,
   crossed: z.boolean(),
   /** They swing to either side by the rise, once over each length. */
-  wave: z.strictObject({ rise_mm: mm(0.05, 10, 0.05), length_mm: mm(0.5, 40) }).optional(),
+  wave: z.optional(z.strictObject({ rise_mm: mm(0.05, 10, 0.05), length_mm: mm(0.5, 40) })),
   /** They are broken into dashes, with gaps between. */
-  dash: z.strictObject({ long_mm: mm(0.1, 20), gap_mm: mm(0.1, 20) }).optional(),
+  dash: z.optional(z.strictObject({ long_mm: mm(0.1, 20), gap_mm: mm(0.1, 20) })),
 });
 type Lines = z.infer<typeof schema>;
 

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { drawnPoints, offSkin_mm, polygonDistance_mm } from '../geometry/regions';
 import { cornerHandles, DrawnPoint, middleOf, MOST_POINTS } from './drawnPoints';
 import { cutAtEdge } from './inwards';
@@ -11,7 +11,7 @@ export const outline = defineRegion({
   noun: () => 'shape',
   schema: z.strictObject({
     kind: z.literal('outline'),
-    points: z.array(DrawnPoint).min(3).max(MOST_POINTS),
+    points: z.array(DrawnPoint).check(z.minLength(3), z.maxLength(MOST_POINTS)),
   }),
   fresh: {
     kind: 'outline',

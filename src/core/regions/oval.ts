@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { across_mm, along_mm } from '../geometry/frame';
 import { offSkin_mm } from '../geometry/regions';
 import { figure, limitsOf } from '../model/limits';

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { smoothLine, stripPolygons, toLine_mm } from '../geometry/lines';
 import { drawnPoints, offSkin_mm } from '../geometry/regions';
 import { figure } from '../model/limits';
@@ -11,7 +11,7 @@ import { defineRegion } from './regionKind';
 const schema = z.strictObject({
   kind: z.literal('path'),
   width_mm: mm(0.05, 15, 0.05),
-  points: z.array(DrawnPoint).min(2).max(MOST_POINTS),
+  points: z.array(DrawnPoint).check(z.minLength(2), z.maxLength(MOST_POINTS)),
 });
 
 /** A small freehand line (common practice). */

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { NailFrame, Point } from '../geometry/frame';
 import { smoothLine, stripPolygons, toLine_mm } from '../geometry/lines';
 import { DRAWN_FOR_ARC_MM, keptSize, offSkin_mm, polygonDistance_mm, type Laying } from '../geometry/regions';
@@ -16,12 +16,15 @@ const MOST_PATHS = 60;
 const Path = z.strictObject({
   width_mm: mm(0.05, 15, 0.05),
   filled: z.boolean(),
-  points: z.array(DrawnPoint).min(2).max(MOST_POINTS),
+  points: z.array(DrawnPoint).check(z.minLength(2), z.maxLength(MOST_POINTS)),
 });
 type Path = z.infer<typeof Path>;
 
 /** Several lines and shapes drawn by hand, each as wide as it was drawn. */
-const schema = z.strictObject({ kind: z.literal('paths'), paths: z.array(Path).min(1).max(MOST_PATHS) });
+const schema = z.strictObject({
+  kind: z.literal('paths'),
+  paths: z.array(Path).check(z.minLength(1), z.maxLength(MOST_PATHS)),
+});
 type Paths = z.infer<typeof schema>;
 
 /** Setting the brush down, a mm of a small stroke, a turn of it (common practice: a small motif is one to three minutes). */

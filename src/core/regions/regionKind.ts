@@ -1,4 +1,4 @@
-import type * as z from 'zod';
+import type * as z from 'zod/mini';
 import type { NailFrame } from '../geometry/frame';
 import type { Area, Laying } from '../geometry/regions';
 import type { Figure } from '../model/limits';
@@ -14,7 +14,7 @@ export interface RegionKind<R> {
   words: string;
   /** What it makes of a colour that lies on it: "tip", "dots"; nothing of the whole nail. */
   noun: (region: R) => string;
-  schema: z.ZodType<R>;
+  schema: z.ZodMiniType<R>;
   fresh: R;
   figures: (region: R) => readonly Figure[];
   /** What is on or off in it, by what it then is. */
@@ -39,7 +39,7 @@ export interface RegionKind<R> {
 }
 
 /** Keeps the exact schema, so that the union of regions can be made from the registry. */
-export function defineRegion<S extends z.ZodObject>(
+export function defineRegion<S extends z.ZodMiniObject>(
   region: RegionKind<z.infer<S>> & { schema: S },
 ): RegionKind<z.infer<S>> & { schema: S } {
   return region;

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { between } from '../geometry/figures';
 import type { Point } from '../geometry/frame';
 import { offSkin_mm, offSkinPolygon } from '../geometry/regions';

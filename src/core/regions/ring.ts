@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { between, disc } from '../geometry/figures';
 import { offSkin_mm } from '../geometry/regions';
 import { figure, limitsOf, within } from '../model/limits';

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { offSkin_mm, offSkinPolygon } from '../geometry/regions';
 import { defineRegion } from './regionKind';
 

@@ -13,6 +13,7 @@ import { NewVersion } from './NewVersion';
 import { routeOfPath, type Route } from '../kit/route';
 import { StoreNews } from './StoreNews';
 import { StoreTrouble } from './StoreTrouble';
+import { StudioShell } from '../studio/StudioShell';
 import { VIEW_PARTS } from '../studio/viewParts';
 import { ViewBoundary } from './ViewBoundary';
 import classes from './App.module.css';
@@ -22,15 +23,6 @@ const SetsView = late(() => import('../sets/SetsView').then((module) => module.S
   instead: Lost,
   meanwhile: Opening,
 });
-const StudioShell = late(
-  () => import('../studio/StudioShell').then((module) => module.StudioShell),
-  'The set',
-  {
-    instead: Lost,
-    meanwhile: Opening,
-  },
-);
-
 const ShelfView = late(() => import('../shelf/ShelfView').then((module) => module.ShelfView), 'The shelf', {
   instead: Lost,
   meanwhile: Opening,
@@ -91,7 +83,6 @@ function bringFor(route: Route | undefined): void {
   const comes = (part: Promise<unknown>) => void part.catch(() => undefined);
   if (route?.kind === 'set') {
     openWorkers();
-    comes(StudioShell.bring());
     comes(VIEW_PARTS[route.view]());
     return;
   }

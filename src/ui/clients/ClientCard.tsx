@@ -1,4 +1,5 @@
 'use client';
+import '../kit/tableStyles';
 import { Button, SegmentedControl, Table, Textarea, TextInput } from '@mantine/core';
 import { IconPlus, IconRepeat } from '@tabler/icons-react';
 import { useEffect, useState } from 'react';

@@ -1,6 +1,6 @@
 'use client';
 import { TextInput } from '@mantine/core';
-import { Appointment } from '@/core/model/appointment';
+import { Appointed } from '@/core/model/appointment';
 import { useGesture } from '../kit/useGesture';
 import { useStudio } from '../studio/studio';
 import classes from './HandsView.module.css';
@@ -11,7 +11,7 @@ export function When() {
   const change = useStudio((s) => s.change);
   const gesture = useGesture();
   function put(next: unknown) {
-    const read = Appointment.nullable().safeParse(next);
+    const read = Appointed.safeParse(next);
     // What is half typed is no day yet.
     if (read.success) change({ kind: 'appoint', appointment: read.data }, gesture.id());
   }

@@ -52,16 +52,29 @@ function reached(parts: readonly string[]): Set<string> {
   return styles;
 }
 
-const imported = [
-  ...readFileSync('src/ui/kit/componentStyles.ts', 'utf8').matchAll(/styles\/([\w-]+)\.css'/g),
-].map(([, name]) => name!);
+const stylesIn = (file: string) =>
+  [...readFileSync(`src/ui/kit/${file}.ts`, 'utf8').matchAll(/styles\/([\w-]+)\.css'/g)].map(
+    ([, name]) => name!,
+  );
+/** Those of every page, and those that come with the parts that need them. */
+const first = stylesIn('componentStyles');
+const late = stylesIn('tableStyles');
 
 describe('styles of the component kit', () => {
   it('are those of the parts that are used, and no others', () => {
-    expect([...imported].sort()).toEqual([...ALWAYS, ...reached(named())].sort());
+    expect([...first, ...late].sort()).toEqual([...ALWAYS, ...reached(named())].sort());
   });
 
-  it('stand in the order of the whole sheet: later ones overrule earlier ones', () => {
+  it('of tables come with each part that holds one', () => {
+    for (const text of sources('src'))
+      if (/import \{[^}]*\b(Table|Tabs)\b[^}]*\} from '@mantine\/core'/.test(text))
+        expect(text).toContain("import '../kit/tableStyles';");
+  });
+
+  it.each([
+    ['of every page', first],
+    ['of tables', late],
+  ])('%s stand in the order of the whole sheet: later ones overrule earlier ones', (_of, imported) => {
     const whole = readFileSync(`${PACKAGE}/styles.css`, 'utf8');
     const at = imported.map((name) => {
       const css = readFileSync(`${PACKAGE}/styles/${name}.css`, 'utf8');

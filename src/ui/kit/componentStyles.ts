@@ -1,4 +1,4 @@
-// The styles of the parts that are used, in the order of the whole sheet; a test holds the list.
+// The styles of the parts that are used, in the order of the whole sheet, those of tableStyles.ts aside; a test holds the list.
 import '@mantine/core/styles/baseline.css';
 import '@mantine/core/styles/default-css-variables.css';
 import '@mantine/core/styles/global.css';
@@ -36,5 +36,3 @@ import '@mantine/core/styles/Radio.css';
 import '@mantine/core/styles/SegmentedControl.css';
 import '@mantine/core/styles/Slider.css';
 import '@mantine/core/styles/Switch.css';
-import '@mantine/core/styles/Table.css';
-import '@mantine/core/styles/Tabs.css';

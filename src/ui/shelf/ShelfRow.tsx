@@ -1,4 +1,5 @@
 'use client';
+import '../kit/tableStyles';
 import { Checkbox, Table } from '@mantine/core';
 import type { ReactNode } from 'react';
 import { FAMILIES, lampOf } from '@/core/craft/families';

@@ -1,4 +1,5 @@
 'use client';
+import '../kit/tableStyles';
 import { ActionIcon, Button, Checkbox, SegmentedControl, Table, Tabs, TextInput } from '@mantine/core';
 import { useInViewport, useLocalStorage } from '@mantine/hooks';
 import { IconCopy, IconDownload, IconFileImport, IconSearch } from '@tabler/icons-react';

@@ -1,4 +1,5 @@
 'use client';
+import '../kit/tableStyles';
 import { Button, Table, TextInput } from '@mantine/core';
 import { IconPlus } from '@tabler/icons-react';
 import { useState } from 'react';

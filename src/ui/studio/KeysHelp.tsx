@@ -1,4 +1,5 @@
 'use client';
+import '../kit/tableStyles';
 import { Modal, Table } from '@mantine/core';
 
 const KEYS = [

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { Field } from '../technique';
 
 /** Colour and films over the build, or on the plate with clear built over them. */

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { Id } from '../../model/primitives';
 import type { Structure } from '../build';
 import { overlay, type Material } from './material';

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { BUILD_BASE, defineBuild } from '../build';
 import { count, Id } from '../../model/primitives';
 import type { Product } from '../../model/product';
@@ -18,7 +18,7 @@ const schema = z.strictObject({
   kind: z.literal('dip'),
   layers: count(2, 4),
   /** A French built in reverse: the bed in one dip up to the smile line, the tip filled with another. */
-  french: z.strictObject({ product: Id, filler: Id, smile: Smile }).nullable(),
+  french: z.nullable(z.strictObject({ product: Id, filler: Id, smile: Smile })),
 });
 
 /** What lies below pieces is kept thin: the strength is poured above them. */

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { BUILD_BASE, defineBuild } from '../build';
 import { sprinkledStructure } from '../structures';
 import { APEX_UM, apexField } from './material';

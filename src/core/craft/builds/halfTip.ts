@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { mm } from '../../model/primitives';
 import { BUILT_FRENCH, builtBed, builtFrenchFields, overBed } from './builtBed';
 import { BUILD_BASE, defineBuild } from '../build';
@@ -23,7 +23,7 @@ const schema = z.strictObject({
   base: OVER_BASE,
   /** The overlay is pinched while it gives, for more of a C-curve than the tip has. */
   pinch: z.boolean(),
-  french: BUILT_FRENCH.nullable(),
+  french: z.nullable(BUILT_FRENCH),
 });
 
 /** The well of a half tip covers a third of the bed, and is filed out over its whole length (common practice). */

@@ -1,4 +1,4 @@
-import type * as z from 'zod';
+import type * as z from 'zod/mini';
 import { unionOf } from '../../model/registry';
 import type { BuildKind } from '../build';
 import { builderOverlay } from './builderOverlay';

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { um } from '../../model/primitives';
 import type { Refill, Structure } from '../build';
 import type { NailContext } from '../context';

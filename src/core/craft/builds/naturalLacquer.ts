@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { BUILD_BASE, defineBuild } from '../build';
 import { baseDraft } from '../drafts';
 import { primePlate } from '../primePlate';

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { mm } from '../../model/primitives';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace } from '../context';

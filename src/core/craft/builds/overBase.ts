@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { NailContext } from '../context';
 import { baseDraft } from '../drafts';
 import type { Draft } from '../operation';

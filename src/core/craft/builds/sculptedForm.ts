@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { mm } from '../../model/primitives';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace } from '../context';
@@ -19,7 +19,7 @@ const schema = z.strictObject({
   length_mm: mm(1, 30),
   apex_um: APEX_UM,
   art: ART,
-  french: BUILT_FRENCH.nullable(),
+  french: z.nullable(BUILT_FRENCH),
 });
 
 /**

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { Id, mm } from '../../model/primitives';
 import type { Draft } from '../operation';
 import { BUILD_BASE, defineBuild } from '../build';
@@ -16,7 +16,7 @@ const schema = z.strictObject({
   /** Films and pieces of the look on the tip, or inside it: laid face down, before it is fixed. */
   art: z.enum(['above', 'inside', 'halves']),
   /** What fills the hollow under the free edge; its colour shows through the tip. */
-  filler: Id.nullable(),
+  filler: z.nullable(Id),
 });
 type SoftGelTip = z.infer<typeof schema>;
 

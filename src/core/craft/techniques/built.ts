@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { Id, share } from '../../model/primitives';
 import type { Product, ProductFamily, Role } from '../../model/product';
 import type { Paint } from '../matter';
@@ -21,12 +21,14 @@ const schema = z
     ...ELEMENT_BASE,
     kind: z.literal('built'),
     /** One product; or several from cuticle to tip, each full at its share of the way. */
-    stops: z.array(Stop).min(1).max(MOST_STOPS),
+    stops: z.array(Stop).check(z.minLength(1), z.maxLength(MOST_STOPS)),
   })
-  .refine((element) => element.stops.every((stop, i, all) => i === 0 || stop.at >= all[i - 1]!.at), {
-    path: ['stops'],
-    message: 'must lie in rising order of "at"',
-  });
+  .check(
+    z.refine((element) => element.stops.every((stop, i, all) => i === 0 || stop.at >= all[i - 1]!.at), {
+      path: ['stops'],
+      message: 'must lie in rising order of "at"',
+    }),
+  );
 type Built = z.infer<typeof schema>;
 
 /** Nearer to each other than this, one is laid up against the other; further, they are drawn into each other. */

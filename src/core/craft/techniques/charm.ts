@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { lowerFirst } from '../../model/letters';
 import { limitsOf, within } from '../../model/limits';
 import { rounded } from '../../model/rounded';
@@ -34,7 +34,7 @@ const schema = z.strictObject({
   turn_deg: Turn,
   shape: z.enum([...CHARM_SHAPES, 'own']),
   /** Of the shape `own`: drawn by the artist, or moulded. */
-  outline: Outline.optional(),
+  outline: z.optional(Outline),
   colour: Colour,
   metallic: z.boolean(),
   /** A bead of bedding gel with the top taken around it, or instant glue on the finished top. */

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { regionNoun } from '../../regions';
 import { count, Id } from '../../model/primitives';
 import { placeOf } from '../context';

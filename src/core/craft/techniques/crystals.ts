@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { across_mm } from '../../geometry/frame';
 import { counted } from '../../model/letters';
 import { mostOf } from '../../model/extent';
@@ -29,7 +29,7 @@ const schema = z.strictObject({
   fit: z.enum(['scale', 'keep', 'repeat', 'drop']),
   seat: STONE_SEAT,
   /** From the middle of the cuticle curve outwards; the pattern is laid to both sides. */
-  sizes: z.array(STONE_SIZE).min(1).max(8),
+  sizes: z.array(STONE_SIZE).check(z.minLength(1), z.maxLength(8)),
   /** How far the stones' edges stand off the cuticle. */
   inset_mm: mm(0.1, 10),
   gap_mm: mm(0, 5, 0.05),
@@ -39,12 +39,12 @@ const schema = z.strictObject({
   moved: z
     .array(
       z.strictObject({
-        stone: z.int().min(1).max(14),
-        across: z.number().min(-2).max(2),
+        stone: z.int().check(z.gte(1), z.lte(14)),
+        across: z.number().check(z.gte(-2), z.lte(2)),
         up_mm: mm(-30, 30),
       }),
     )
-    .max(14),
+    .check(z.maxLength(14)),
 });
 type Crystals = z.infer<typeof schema>;
 

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { Id } from '../../model/primitives';
 import { ART_FAMILIES, artFilm } from '../artFilm';
 import { placeOf } from '../context';

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { count, Id, mm } from '../../model/primitives';
 import { Smile } from '../../model/smile';
 import type { Place } from '../operation';
@@ -32,7 +32,7 @@ const schema = z.strictObject({
   smile: Smile,
   product: Id,
   passes: z.union([z.literal('cover'), count(1, 5)]),
-  liner: z.strictObject({ product: Id, width_mm: mm(0.1, 2) }).nullable(),
+  liner: z.nullable(z.strictObject({ product: Id, width_mm: mm(0.1, 2) })),
 });
 
 const freshLiner = (pick: PickProduct) => ({

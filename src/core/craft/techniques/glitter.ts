@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { Grains } from '../matter';
 import { seedOf } from '../../model/chance';
 import { GRAIN_SHAPES } from '../../model/grains';
@@ -35,7 +35,7 @@ const schema = z.strictObject({
   /** Grains to a cm² where they lie thickest. */
   per_cm2: count(0, 10000),
   /** Thinning out to none; null: as thick everywhere. */
-  fade: Fade.nullable(),
+  fade: z.nullable(Fade),
   /** Patted on a sticky layer of their own; otherwise on that of what lies below. */
   tack: z.boolean(),
   /** Clear laid over them, so that nothing is felt; 0 leaves them open. */

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { limitsOf, within } from '../../model/limits';
 import { counted } from '../../model/letters';
 import type { Product } from '../../model/product';
@@ -37,7 +37,7 @@ const Piece = z.strictObject({
   colour: Colour,
   shape: z.enum([...PIECE_SHAPES, 'own']),
   /** Of the shape `own`: as the artist cuts it. */
-  outline: Outline.optional(),
+  outline: z.optional(Outline),
   metallic: z.boolean(),
 });
 
@@ -54,12 +54,12 @@ const schema = z.strictObject({
   /** On a smaller nail: shrink, keep the size, place as many as fit, or leave it off. */
   fit: z.enum(['scale', 'keep', 'repeat', 'drop']),
   hand: z.enum(['mirror', 'same']),
-  pieces: z.array(Piece).min(1).max(MOST_PIECES),
+  pieces: z.array(Piece).check(z.minLength(1), z.maxLength(MOST_PIECES)),
   /** The thin clear that pieces are laid into. */
   bed_um: um(5, 1500, 5),
   press: z.boolean(),
   /** The clear it lies in; null: the builder of the kit. */
-  clear: Id.nullable(),
+  clear: z.nullable(Id),
   /** A levelled cap that is filed, or a thick top floated over what lies flat. */
   cap: z.enum(['level', 'float']),
   cap_um: um(50, 3000),

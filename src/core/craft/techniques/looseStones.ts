@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { layRegion } from '../../regions';
 import type { Point } from '../../geometry/frame';
 import { smoothLine } from '../../geometry/lines';
@@ -43,7 +43,7 @@ const schema = z.strictObject({
   fit: z.enum(['scale', 'keep', 'repeat', 'drop']),
   hand: z.enum(['mirror', 'same']),
   seat: STONE_SEAT,
-  stones: z.array(Stone).min(1).max(MOST_STONES),
+  stones: z.array(Stone).check(z.minLength(1), z.maxLength(MOST_STONES)),
   bedding: STONE_BEDDING,
 });
 type Stones = z.infer<typeof schema>;

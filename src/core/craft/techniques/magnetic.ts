@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { NailName } from '../../model/names';
 import { Across, Along, Id, mm, Words, count, seconds, Turn } from '../../model/primitives';
 import { rounded } from '../../model/rounded';

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { leastOf, mostOf } from '../../model/extent';
 import { count, Id, mm, share, Turn } from '../../model/primitives';
 import type { ProductFamily } from '../../model/product';
@@ -40,8 +40,10 @@ const schema = z.strictObject({
   /** What is poured of each: shares of the whole, whatever they add up to. */
   parts: z
     .array(Part)
-    .min(2, 'must be of two colours at least')
-    .max(MOST_PARTS, `must be of ${MOST_PARTS} colours at most`),
+    .check(
+      z.minLength(2, 'must be of two colours at least'),
+      z.maxLength(MOST_PARTS, `must be of ${MOST_PARTS} colours at most`),
+    ),
   vein_mm: mm(0.3, 12),
   /** The way it was drawn. */
   turn_deg: Turn,

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { Id } from '../../model/primitives';
 import { Region, regionKindOf } from '../../regions';
 import { paths } from '../../regions/paths';
@@ -34,7 +34,7 @@ const schema = z.strictObject({
   ...FILM_SEAT,
   kind: z.literal('motif'),
   /** In the order in which they are drawn. */
-  colours: z.array(Part).min(1).max(MOST_COLOURS),
+  colours: z.array(Part).check(z.minLength(1), z.maxLength(MOST_COLOURS)),
   /** Each colour before the next, or all at once with a flash between. */
   cure: z.enum(['each', 'all']),
 });

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { mostOf } from '../../model/extent';
 import type { ProductFamily } from '../../model/product';
 import { wayShare } from '../../geometry/frame';
@@ -37,13 +37,15 @@ const schema = z
     kind: z.literal('ombre'),
     /** From cuticle to tip, or from the left sidewall to the right. */
     direction: z.enum(['along', 'across']),
-    stops: z.array(Stop).min(2).max(MOST_STOPS),
+    stops: z.array(Stop).check(z.minLength(2), z.maxLength(MOST_STOPS)),
     passes: count(2, 3),
   })
-  .refine((element) => element.stops.every((stop, i, all) => i === 0 || stop.at >= all[i - 1]!.at), {
-    path: ['stops'],
-    message: 'must lie in rising order of "at"',
-  });
+  .check(
+    z.refine((element) => element.stops.every((stop, i, all) => i === 0 || stop.at >= all[i - 1]!.at), {
+      path: ['stops'],
+      message: 'must lie in rising order of "at"',
+    }),
+  );
 
 type Ombre = z.infer<typeof schema>;
 

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { Id } from '../../model/primitives';
 import type { Product } from '../../model/product';
 import { regionNoun } from '../../regions';

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { Profile } from '../../geometry/profiles';
 import { count, Id, um } from '../../model/primitives';
 import { regionKindOf, regionNoun } from '../../regions';

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { seedOf } from '../../model/chance';
 import { Colour, mm, share, um } from '../../model/primitives';
 import { regionNoun } from '../../regions';

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { Point } from '../../geometry/frame';
 import { STONE_CLEARANCE_MM, wholePlace, type NailContext, type Standing } from '../context';
 import { held, HOLDINGS, type HoldingName } from '../holdings';

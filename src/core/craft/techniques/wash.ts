@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { regionNoun } from '../../regions';
 import type { ProductFamily } from '../../model/product';
 import { count, Id, share } from '../../model/primitives';
@@ -25,10 +25,10 @@ const schema = z.strictObject({
   kind: z.literal('wash'),
   product: Id,
   /** How much of the mixture is the colour; the rest is clear. */
-  strength: share().min(0.05).max(0.5),
+  strength: share().check(z.gte(0.05), z.lte(0.5)),
   passes: count(1, 6),
   /** Smoke thins out to nothing; a tint lies even. */
-  fade: Fade.nullable(),
+  fade: z.nullable(Fade),
 });
 
 /** Colour thinned with much clear: what lies below stays seen, and each pass deepens it. */
