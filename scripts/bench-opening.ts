@@ -50,6 +50,8 @@ export async function opening(browser: Browser, address: string): Promise<Openin
     });
     listed.push(await seen(fresh, pressed));
     await fresh.close();
+    // What a closed page still had at hand is done by then: the next visit is alone.
+    await page.waitForTimeout(2000);
   }
   const drags = await dragged(page);
   await context.close();

@@ -47,7 +47,6 @@ export function DesignView() {
   const high = tall * SPREAD_SHARE;
   const most = Math.min(MOST_PX_PER_MM, high / spreadOf(set).height_mm);
   const px_per_mm = spreadScale(set, (width || 1196) - EDGE_PX, most);
-  const pictures = usePictures(set, px_per_mm * FINENESS);
   const [dragged, setDragged] = useState<string>();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -79,12 +78,7 @@ export function DesignView() {
         style={{ '--seen-as': seenAs === 'plain' ? 'none' : `url(#seen-${seenAs})` } as CSSProperties}
       >
         <section className={classes.spread} aria-label="Ten nails">
-          <HandsSpread
-            set={set}
-            pictures={pictures}
-            px_per_mm={px_per_mm}
-            around={(laid, picture) => <SpreadNail laid={laid}>{picture}</SpreadNail>}
-          />
+          <TenNails px_per_mm={px_per_mm} />
           <BothHands />
         </section>
         <LookTray />
@@ -95,6 +89,20 @@ export function DesignView() {
         {dragged && <div className={classes.dragged}>{draggedWords(dragged, set)}</div>}
       </DragOverlay>
     </DndContext>
+  );
+}
+
+/** By itself: a picture that comes is no matter of the desk's. */
+function TenNails({ px_per_mm }: { px_per_mm: number }) {
+  const set = useSettled((now) => now);
+  const pictures = usePictures(set, px_per_mm * FINENESS);
+  return (
+    <HandsSpread
+      set={set}
+      pictures={pictures}
+      px_per_mm={px_per_mm}
+      around={(laid, picture) => <SpreadNail laid={laid}>{picture}</SpreadNail>}
+    />
   );
 }
 
