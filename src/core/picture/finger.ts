@@ -34,6 +34,8 @@ function padTop_mm(frame: NailFrame): number {
   return frame.bed_mm * 0.97;
 }
 
+/** Over so much of what is shown below the cuticle a finger ends: short, or on a dark page it looks charred. */
+const FADES_OVER = 0.22;
 /** The joint is wider than the fingertip. */
 const WAIST = 1.06;
 /** The walls beside a plate stand about so far from it, and the fold at the cuticle reaches over about so much. */
@@ -70,7 +72,7 @@ export function drawFinger({ frame, skin, below_mm, turn_deg }: FingerLike, px_p
   for (let row = 0; row < height; row += 1) {
     const y = top_mm + FINGER_PAD_MM - (row + 0.5) / px_per_mm;
     const edge = edgeAt(y);
-    const fade = Math.min(1, (y + below_mm) / (below_mm * 0.6));
+    const fade = Math.min(1, (y + below_mm) / (below_mm * FADES_OVER));
     for (let column = 0; column < width; column += 1) {
       const x = (column + 0.5) / px_per_mm - width_mm / 2;
       const cover = Math.min(1, 0.5 + (edge - Math.abs(x)) * px_per_mm);
