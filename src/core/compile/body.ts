@@ -12,7 +12,7 @@ import {
   wipedTop,
 } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
-import { beadedStructure, levelling_um } from '../craft/structures';
+import { beadedStructure, levelling_um, OVER_PIECES } from '../craft/structures';
 import type { Structure } from '../craft/build';
 import { FAMILIES, lampOf } from '../craft/families';
 import type { Draft } from '../craft/operation';
@@ -22,6 +22,10 @@ import type { Product } from '../model/product';
 import { meet, type CoveredCells } from './lattice';
 import type { Placed } from './placed';
 import type { Seated } from './seats';
+
+const ROUND_ISLAND = 'round and over the island';
+/** One island filed back until its outline is clean, by eye and with breaks to look (common practice, rough). */
+const BARE_ISLAND_S = 60;
 
 /** Pieces that lie in one bed of one clear. */
 export interface Layer {
@@ -49,7 +53,7 @@ export function composeBody(
 ): NailClear {
   const asks = inside.flatMap((one) => {
     const asked = one.technique.inlaid?.(one.element, context);
-    return asked ? [asked] : [];
+    return asked ? [{ ...asked, element: one.element.id }] : [];
   });
   if (asks.length === 0 && !structure) return { placed: inside.flatMap(ownWork), topped: false };
   const placed: Placed[] = [];
@@ -111,7 +115,7 @@ export function layersOf(
   let filmsSince: Seated[] = [];
   for (const one of inside) {
     const asked = one.technique.inlaid?.(one.element, context);
-    if (!asked) {
+    if (!asked || asked.island) {
       parts.push(one);
       filmsSince.push(one);
       continue;
@@ -129,9 +133,14 @@ export function layersOf(
   return parts;
 }
 
-function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Structure): Placed[] {
-  const clears = new Set(asks.map((one) => one.clear.id));
-  const clear = structure?.product ?? (clears.size === 1 ? asks[0]!.clear : context.role('builder'));
+function levelled(
+  asks: readonly (Inlaid & { element: string })[],
+  context: NailContext,
+  structure?: Structure,
+): Placed[] {
+  const [islands, bedded] = [asks.filter((one) => one.island), asks.filter((one) => !one.island)];
+  const clears = new Set(bedded.map((one) => one.clear.id));
+  const clear = structure?.product ?? (clears.size === 1 ? bedded[0]!.clear : context.role('builder'));
   const cap_um = Math.max(
     structure?.apex_um ?? 0,
     mostOf(asks.map((one) => (one.cap === 'level' || !lampOf(clear) ? one.cap_um : 0))),
@@ -146,26 +155,36 @@ function levelled(asks: readonly Inlaid[], context: NailContext, structure?: Str
     {
       step: 'file',
       verb: 'file',
-      words: structure
-        ? (structure.fileWords ?? `Level the ${FAMILIES[clear.family].words} with the file`)
-        : 'Level the cap with the file',
+      words: [
+        structure
+          ? (structure.fileWords ?? `Level the ${FAMILIES[clear.family].words} with the file`)
+          : 'Level the cap with the file',
+        ...(islands.length > 0 ? ['back over the island until its outline is clean'] : []),
+      ].join(', '),
       place: whole,
-      removal: { allowance_um, edge_um: Math.round(context.practice.edge_mm * 1000) },
-      hand_s: levelling(context).hand_s,
+      removal: {
+        allowance_um,
+        edge_um: Math.round(context.practice.edge_mm * 1000),
+        ...(islands.length > 0 ? { bares: islands.map((one) => one.element) } : {}),
+      },
+      hand_s: levelling(context).hand_s + islands.length * BARE_ISLAND_S,
       reason:
-        asks.length > 0
-          ? `${levelling(context).words}, and the free edge thinned; the file must not reach the pieces.`
-          : `${levelling(context).words}; sides and free edge thinned, the apex left standing.`,
+        islands.length > 0
+          ? `${levelling(context).words}, and back over the island until its outline is clean; the file must not reach the pieces.`
+          : asks.length > 0
+            ? `${levelling(context).words}, and the free edge thinned; the file must not reach the pieces.`
+            : `${levelling(context).words}; sides and free edge thinned, the apex left standing.`,
     },
     dustOffDraft('brush', 'Dust under the next layer lifts it.'),
     wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the next layer.'),
     ...baseOver(context),
   ];
+  const over = bedded.length > 0 ? OVER_PIECES : islands.length > 0 ? ROUND_ISLAND : undefined;
   const laid = structure
-    ? structure.lay(cap_um, asks.length > 0).map(shared)
+    ? structure.lay(cap_um, over).map(shared)
     : lampOf(clear)
       ? cap(clear, cap_um, 'The cap levels itself over the pieces; the hand is turned over to let it settle.')
-      : beadedStructure(clear, cap_um).lay(cap_um, true).map(shared);
+      : beadedStructure(clear, cap_um).lay(cap_um, over).map(shared);
   return [...laid, ...shape.map((draft): Placed => ({ element: 'body', stage: 'shape', draft }))];
 }
 

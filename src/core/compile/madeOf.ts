@@ -13,7 +13,7 @@ export function madeOf(elements: readonly Element[], context: NailContext): Made
 
 /**
  * The stages of a build in what the look makes it of. Over pieces the build's own material stays clear, as the kit has it: they
- * are to be seen.
+ * are to be seen. About islands it is in colour, and what they are set on is clear: the file bares them.
  */
 export function stagesIn(
   made: Made | undefined,
@@ -26,13 +26,15 @@ export function stagesIn(
     role: (role) => (role === made.role ? made.product : context.role(role)),
   };
   const own = stagesOf(build, inColour);
-  const { foundation } = own.stages;
-  const structure = context.inlaid ? stagesOf(build, context).structure : own.structure;
+  const clear = context.inlaid ? stagesOf(build, context) : own;
+  const { stages } = context.framed ? clear : own;
+  const { structure } = context.framed ? own : clear;
+  const { foundation } = stages;
   return {
-    stages: { ...own.stages, ...(foundation ? { foundation: painted(foundation, made) } : {}) },
+    stages: { ...stages, ...(foundation ? { foundation: painted(foundation, made) } : {}) },
     structure: structure && {
       ...structure,
-      lay: (t_um, overPieces) => painted(structure.lay(t_um, overPieces), made),
+      lay: (t_um, over) => painted(structure.lay(t_um, over), made),
     },
   };
 }

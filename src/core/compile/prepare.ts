@@ -89,6 +89,7 @@ export function contextOf(set: SetDocument, name: NailName): NailContext {
     role: (role) => product(set.kit.roles[roles[role] ?? role]),
     torch: hasTorch(set.kit),
     inlaid: false,
+    framed: false,
     clear: product(set.kit.roles[roles.builder ?? 'builder']),
     dark: 0,
     standing: [],

@@ -38,10 +38,14 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
   const seated = clear === bare.clear ? inGel : seatIn({ ...bare, clear });
   const isInTip = (one: Seated) => sit === 'tip' && (one.seat === 'under' || one.seat === 'inside');
   const inTip = composeInTip(seated.filter(isInTip), bare, cover, kind.halves?.(build));
+  const asks = seated.flatMap((one) =>
+    isInTip(one) ? [] : (one.technique.inlaid?.(one.element, bare) ?? []),
+  );
   const context: NailContext = {
     ...bare,
     clear,
-    inlaid: seated.some((one) => !isInTip(one) && one.technique.inlaid?.(one.element, bare)),
+    inlaid: asks.length > 0,
+    framed: asks.length > 0 && asks.every((one) => one.island),
     dark: darkOver(inTip, bare),
   };
   const { stages, structure } = stagesIn(madeOf(elements, context), build, context);

@@ -23,7 +23,7 @@ export interface Structure {
   /** Thickness at the apex. */
   apex_um: number;
   /** The work of laying it so thick, until it is hard. */
-  lay: (t_um: number, overPieces: boolean) => Draft[];
+  lay: (t_um: number, over?: string) => Draft[];
   /** What the file does once it is hard, where it does more than level it. */
   fileWords?: string;
 }

@@ -20,6 +20,8 @@ export interface NailContext {
   torch: boolean;
   /** Pieces are encapsulated on this nail: what lies below them is kept thin. */
   inlaid: boolean;
+  /** All of them in islands, which the build frames and does not cover. */
+  framed: boolean;
   /** What pieces are encapsulated in where they say nothing else: builder, and in a build of acrylic that. */
   clear: Product;
   /** How much the films inside a tip keep of the light, as Σ t/D_p; 0 where there are none. */

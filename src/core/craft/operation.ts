@@ -56,6 +56,8 @@ export interface Removal {
   edge_um: number;
   /** The seam of a half tip is filed to nothing over this stretch along the nail, and nothing else is. */
   seam_mm?: { from: number; to: number };
+  /** Elements that stand in the build as islands: over them it goes down until their tops lie bare. */
+  bares?: readonly string[];
 }
 
 /**

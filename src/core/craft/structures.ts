@@ -16,6 +16,9 @@ import { wetPrimer } from './primePlate';
 import { HAND_S } from './handwork';
 import type { Draft } from './operation';
 
+/** What a build is laid over, as it is said at a table. */
+export const OVER_PIECES = 'over the pieces';
+
 /** Builder creeps to the walls past this (common practice). */
 const RUNS_AFTER_S = 40;
 
@@ -24,13 +27,13 @@ export function pouredStructure(product: Product, apex_um: number, rod = false):
   return {
     product,
     apex_um,
-    lay: (t_um, overPieces) => [
+    lay: (t_um, over) => [
       {
         ...laid(product, t_um),
-        words: `${overPieces ? 'Build over the pieces' : 'Build'} with ${product.name}`,
+        words: `${over ? `Build ${over}` : 'Build'} with ${product.name}`,
         open_s: RUNS_AFTER_S,
-        reason: overPieces
-          ? 'A thin slip layer first, then the bead with its apex over the stress area; it levels itself over the pieces.'
+        reason: over
+          ? 'A thin slip layer first, then the bead with its apex over the stress area; it levels itself over what lies there.'
           : 'A thin slip layer first, then the bead: its apex over the stress area, where nails break.',
       },
       {
@@ -62,10 +65,10 @@ export function puttyStructure(product: Product, apex_um: number): Structure {
   return {
     product,
     apex_um,
-    lay: (t_um, overPieces) => [
+    lay: (t_um, over) => [
       {
         ...laid(product, t_um),
-        words: `Press and brush ${product.name} to shape${overPieces ? ' over the pieces' : ''}`,
+        words: `Press and brush ${product.name} to shape${over ? ` ${over}` : ''}`,
         hand_s: PUTTY_S,
         reason:
           'A ball at the stress area, moved with a brush damp with slip liquid: tip, apex, then thin at the cuticle.',
@@ -84,10 +87,10 @@ export function beadedStructure(product: Product, apex_um: number): Structure {
   return {
     product,
     apex_um,
-    lay: (t_um) => [
+    lay: (t_um, over = OVER_PIECES) => [
       {
         ...laid(product, t_um),
-        words: `Beads of ${product.name} over the pieces`,
+        words: `Beads of ${product.name} ${over}`,
         hand_s: HAND_S.sculpt,
         wait_s: settingOf(product)!.dry_s,
         reason:
@@ -115,10 +118,10 @@ export function sprinkledStructure(gel: Product, powder: Product, apex_um: numbe
   return {
     product: gel,
     apex_um,
-    lay: (t_um, overPieces) => [
+    lay: (t_um, over) => [
       {
         ...laid(gel, t_um),
-        words: `${gel.name} for the powder${overPieces ? ', over the pieces' : ''}`,
+        words: `${gel.name} for the powder${over ? `, ${over}` : ''}`,
         open_s: RUNS_AFTER_S,
         reason: 'Even, with its apex over the stress area; the powder sinks into it while it is wet.',
       },
@@ -279,8 +282,8 @@ function pinched(product: Product, t_um: number): Draft[] {
 export function pinchedStructure(structure: Structure): Structure {
   return {
     ...structure,
-    lay: (t_um, overPieces) =>
-      structure.lay(t_um, overPieces).flatMap((draft) => {
+    lay: (t_um, over) =>
+      structure.lay(t_um, over).flatMap((draft) => {
         if (draft.step !== 'flash-cap') return [draft];
         return [
           draft,

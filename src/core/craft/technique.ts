@@ -128,6 +128,8 @@ export interface Inlaid {
   cap_um: number;
   /** What the file takes off the cap; a floated top is not filed. */
   filing_um: number;
+  /** It has a bed and cap of its own, in its part of the nail, and is bared by the file again. */
+  island?: true;
 }
 
 /** A build in a product of the artist's own, instead of the kit's, and its colour by place. */

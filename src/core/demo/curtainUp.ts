@@ -98,6 +98,7 @@ export const CURTAIN_UP_LOOKS: Look[] = [
         press: true,
         cap_um: 480,
         filing_um: 80,
+        island: null,
       },
     ],
   },

@@ -95,6 +95,7 @@ const LOOKS: Look[] = [
         press: true,
         cap_um: 420,
         filing_um: 70,
+        island: null,
       },
     ],
   },

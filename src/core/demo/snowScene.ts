@@ -155,6 +155,7 @@ export function snowScene(): SetDocument {
           cap: 'level',
           cap_um: 450,
           filing_um: 80,
+          island: null,
         },
       ],
     },

@@ -75,6 +75,7 @@ const LOOKS: Look[] = [
         press: true,
         cap_um: 300,
         filing_um: 80,
+        island: null,
       },
     ],
   },

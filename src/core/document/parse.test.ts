@@ -27,6 +27,13 @@ function asPowder(looks: readonly Json[]): Json[] {
   }));
 }
 
+/** Looks as they are read since inlays may be islands. */
+const withoutIslands = (looks: Json[]): Json[] =>
+  looks.map((look) => ({
+    ...look,
+    elements: (look.elements as Json[]).map((one) => (one.kind === 'inlay' ? { ...one, island: null } : one)),
+  }));
+
 /** The top below powder as its cure is said since version 13. */
 function withTopCured(looks: readonly Json[]): Json[] {
   return looks.map((look) => ({
@@ -352,14 +359,34 @@ describe('older files', () => {
       const text = readFileSync(join(kept, name), 'utf8');
       const parsed = parseSetText(text);
       if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+      const old = JSON.parse(text) as Json;
       expect(parsed.value).toEqual({
-        ...(JSON.parse(text) as Json),
+        ...old,
         version: VERSION,
+        looks: withoutIslands(old.looks as Json[]),
         appointment: null,
         state: 'planned',
-        practice: { ...(JSON.parse(text) as { practice: Json }).practice, stone_top: 'around' },
+        practice: { ...(old.practice as Json), stone_top: 'around' },
       });
     }
+  });
+
+  it('of version 13 open as they are, no inlay an island', () => {
+    const kept = join(process.cwd(), 'tests/files/v13');
+    expect(readdirSync(kept)).toHaveLength(5);
+    let inlays = 0;
+    for (const name of readdirSync(kept)) {
+      const text = readFileSync(join(kept, name), 'utf8');
+      const parsed = parseSetText(text);
+      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+      const old = JSON.parse(text) as Json;
+      const looks = withoutIslands(old.looks as Json[]);
+      inlays += looks
+        .flatMap(({ elements }) => elements as Json[])
+        .filter(({ kind }) => kind === 'inlay').length;
+      expect(parsed.value).toEqual({ ...old, looks, version: VERSION });
+    }
+    expect(inlays).toBe(4);
   });
 
   it('of version 12 open as they are, the top below their powder cured its whole time', () => {
@@ -375,7 +402,7 @@ describe('older files', () => {
       powders += looks
         .flatMap(({ elements }) => elements as Json[])
         .filter(({ kind }) => kind === 'powder').length;
-      expect(parsed.value).toEqual({ ...old, looks, version: VERSION });
+      expect(parsed.value).toEqual({ ...old, looks: withoutIslands(looks), version: VERSION });
     }
     expect(powders).toBe(1);
   });
@@ -390,7 +417,7 @@ describe('older files', () => {
       expect(parsed.value).toEqual({
         ...old,
         version: VERSION,
-        looks: withTopCured(old.looks as Json[]),
+        looks: withoutIslands(withTopCured(old.looks as Json[])),
         practice: { ...old.practice, stone_top: 'around' },
       });
     }
@@ -409,7 +436,7 @@ describe('older files', () => {
       const parsed = parseSetText(readFileSync(join(kept, name), 'utf8'));
       if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
       const practice = { ...(old.practice as Json), stone_top: 'around' };
-      expect(parsed.value).toEqual({ ...old, looks, practice, version: VERSION });
+      expect(parsed.value).toEqual({ ...old, looks: withoutIslands(looks), practice, version: VERSION });
     }
     expect(powders).toBe(1);
   });

@@ -3,7 +3,7 @@ import type { Element } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
 import { compileNail } from '../compile/compile';
 import { NAILS } from '../model/names';
-import { element, findingsOn, setWearing } from '../testing/sets';
+import { element, findingsOn, islandInlay, setWearing } from '../testing/sets';
 
 /* Finished looks as artists ask for them, each said without a workaround: they plan quiet, and their cards can be read. */
 
@@ -34,17 +34,8 @@ const LOOKS: [string, Element[], (set: SetDocument) => void][] = [
     on('natural-gel'),
   ],
   [
-    'acrylic island framed',
-    [
-      b(['acrylic-blush', 0.5]),
-      element('inlay'),
-      element('colour', {
-        id: 'rim',
-        product: 'gilt-liner',
-        passes: 1,
-        region: { kind: 'rim', width_mm: 0.5, where: 'all' },
-      }),
-    ],
+    'acrylic island framed and filed back',
+    [b(['acrylic-plum', 0.5]), islandInlay({ clear: 'acrylic-a' })],
     A,
   ],
   [

@@ -35,7 +35,7 @@ export function file(
   cover: Cover,
   product: (id: string) => Product,
 ): FiledInto[] {
-  const { allowance_um, edge_um, seam_mm } = operation.removal!;
+  const { allowance_um, edge_um, seam_mm, bares = [] } = operation.removal!;
   if (seam_mm) {
     blendSeam(field, cover, seam_mm);
     if (allowance_um === 0) return [];
@@ -46,6 +46,7 @@ export function file(
   for (const cell of cover.held) {
     const y = field.grid.y[cellY(cell)]!;
     let off = allowance_um * feather(field.frame, y, cover.distance_mm[cell]!);
+    off = Math.max(off, over_um(field, cell, bares));
     // Filed back, the old set ends at the new growth, and so does the file.
     if (seam_mm) off = Math.min(off, height_um(field, cell));
     const blend = edgeBlend(field, y);
@@ -79,7 +80,37 @@ export function file(
     }
     if (reached) bare(field, cell, product);
   }
+  for (const island of bares) layRound(field, island);
   return [...into.values()].filter((kind) => kind.touched.length > 0);
+}
+
+/** A file goes a little into what it bares, or a veil is left (common practice). */
+const BARED_BY_UM = 15;
+
+/** What lies over the top of an island, with what bares it cleanly; 0 beside it. */
+function over_um({ films }: NailField, cell: number, islands: readonly string[]): number {
+  if (islands.length === 0) return 0;
+  let over = 0;
+  for (let f = films.length - 1; f >= 0; f -= 1) {
+    const film = films[f]!;
+    if (film.t_um[cell]! <= 0 || !isSolid(film)) continue;
+    if (islands.some((island) => isOf(film, island))) return over + BARED_BY_UM;
+    over += film.t_um[cell]!;
+  }
+  return 0;
+}
+
+function isOf({ operation }: Film, element: string): boolean {
+  return operation.split('/')[1] === element;
+}
+
+/** What lay over an island lies round it now. */
+function layRound({ films }: NailField, island: string): void {
+  const top = films.findLastIndex((film) => film.kind === 'film' && isOf(film, island));
+  if (top < 0) return;
+  const { place } = films[top]!;
+  for (const film of films.slice(top + 1))
+    film.place = { ...film.place, within: [...(film.place.within ?? []), { place, outside: true }] };
 }
 
 /** Files the tip that was glued on, or the old set, down to nothing at its seam. */

@@ -1,5 +1,6 @@
 import type { Element } from '../craft/techniques';
 import { techniqueOf } from '../craft/techniques';
+import { FRESH_ISLAND } from '../craft/island';
 import type { PickProduct } from '../craft/technique';
 import type { ProductFamily } from '../model/product';
 import { genericKit } from '../starter/kit';
@@ -87,4 +88,15 @@ export function setAtEveryLimit(): SetDocument {
       }));
     },
   );
+}
+
+/** An island in clear with slivers that lie within it. */
+export function islandInlay(over: Partial<Extract<Element, { kind: 'inlay' }>> = {}): Element {
+  const pieces = element('inlay').pieces.map((one, i) => ({
+    ...one,
+    across: -0.2 + 0.2 * i,
+    along: 0.58 + 0.18 * i,
+    length_mm: 2.5,
+  }));
+  return element('inlay', { cap_um: 500, bed_um: 150, pieces, island: FRESH_ISLAND, ...over });
 }

@@ -52,7 +52,7 @@ export function acrylicRefill(apex_um: number, context: NailContext): Refill {
 export function overlay(material: Material, apex_um: number, context: NailContext): Structure | undefined {
   if (material === 'acrylic' && !context.inlaid) return undefined;
   if (material === 'acrylic' && context.clear.family === 'acrylic')
-    return beadedStructure(context.clear, apex_um);
+    return beadedStructure(context.framed ? context.role('acrylic') : context.clear, apex_um);
   if (material === 'powder')
     return sprinkledStructure(context.role('builder'), context.role('acrylic'), apex_um);
   return material === 'putty'

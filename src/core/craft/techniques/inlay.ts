@@ -9,12 +9,14 @@ import type { NailFrame, Point } from '../../geometry/frame';
 import { hullOf, pack, type Packed } from '../../geometry/pack';
 import { DRAWN_FOR_ARC_MM, polygonDistance_mm } from '../../geometry/regions';
 import { layRegion } from '../../regions';
-import { onNail, scaleOn, sideOf, wholePlace, type NailContext } from '../context';
+import { onNail, placeOf, scaleOn, sideOf, wholePlace, type NailContext } from '../context';
 import { bodyHandles, onPart, spotOf } from '../../regions/handle';
+import { Region, regionKindOf } from '../../regions';
 import { Outline, outlineOf, turnedOver } from '../ownForm';
 import { seedOf } from '../../model/chance';
 import { lampOf } from '../families';
 import { HAND_S } from '../handwork';
+import { FRESH_ISLAND, islandDrafts } from '../island';
 import { layPiece } from '../laying';
 import { PIECE_CHOICES, PIECE_CUTS, type PieceCut } from '../pieceCuts';
 import { countWords, pieceStands_mm, sizeOf, type LyingPiece } from '../pieces';
@@ -65,6 +67,8 @@ const schema = z.strictObject({
   cap_um: um(50, 3000),
   /** What the file takes off the cap to level it. */
   filing_um: um(0, 1000),
+  /** Bed and cap in this part alone, framed by the build; null: bed and cap are the nail's. */
+  island: z.nullable(Region),
 });
 
 type Inlay = z.infer<typeof schema>;
@@ -295,6 +299,7 @@ export const inlay = defineTechnique({
   words: 'Inlay',
   blurb: 'Slivers, leaf or cuttings encapsulated in clear, then levelled with the file.',
   schema,
+  was: { 13: (options) => ('pieces' in options ? { ...options, island: null } : options) },
   seats: ['inside'],
   usual: () => 'inside',
   fields: [
@@ -341,6 +346,13 @@ export const inlay = defineTechnique({
       fresh: (pick) => pick({ families: ['bedding-gel'] }),
     },
     { kind: 'product', path: 'clear', words: 'Clear', families: ['builder-gel', 'bedding-gel', 'acrylic'] },
+    {
+      kind: 'optional',
+      path: 'island',
+      words: 'As an island, framed by the build',
+      fresh: () => FRESH_ISLAND,
+    },
+    { kind: 'region', path: 'island', words: 'Island' },
     numberField(schema, 'cap_um', 'Cap over them'),
     numberField(schema, 'filing_um', 'The file takes'),
     fitField('scale', 'keep', 'repeat', 'drop'),
@@ -369,6 +381,7 @@ export const inlay = defineTechnique({
     cap: 'level' as const,
     cap_um: 450,
     filing_um: 80,
+    island: null,
   }),
   arrangements: [
     {
@@ -398,8 +411,14 @@ export const inlay = defineTechnique({
       lay: cutOut,
     },
   ],
-  handles: (element, context) =>
-    element.pieces.flatMap((piece, i) =>
+  handles: (element, context) => [
+    ...(element.island
+      ? onPart(
+          regionKindOf(element.island.kind).handles(element.island, onNail(context, element)),
+          (island) => ({ ...element, island }),
+        )
+      : []),
+    ...element.pieces.flatMap((piece, i) =>
       onPart(
         bodyHandles(
           {
@@ -418,6 +437,7 @@ export const inlay = defineTechnique({
         }),
       ),
     ),
+  ],
   fromShelf: {
     kind: 'piece',
     take: (element, supply) =>
@@ -454,6 +474,7 @@ export const inlay = defineTechnique({
     cap: element.cap,
     cap_um: element.cap_um,
     filing_um: element.cap === 'float' ? 0 : element.filing_um,
+    ...(element.island ? { island: true as const } : {}),
   }),
   plan: (element, context) => {
     const place = wholePlace();
@@ -474,6 +495,12 @@ export const inlay = defineTechnique({
       const torch = context.torch && lampOf(clearOf(element, context)) !== undefined;
       drafts.push(pressDraft(pieces, { torch }));
     }
-    return drafts;
+    const { island, bed_um, cap_um } = element;
+    if (!island) return drafts;
+    const on = placeOf(context, { ...element, region: island });
+    return islandDrafts(
+      { clear: clearOf(element, context), bed_um, cap_um, place: on },
+      drafts.map((draft) => (draft.verb === 'press' ? { ...draft, place: on } : draft)),
+    );
   },
 });

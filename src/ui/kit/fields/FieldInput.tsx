@@ -54,6 +54,7 @@ export function FieldInput({ field, value, fitting, onChange }: InputProps) {
         />
       );
     case 'region':
+      if (value === null || value === undefined) return null;
       return (
         <Region words={field.words} value={value as RegionOfNail} fitting={fitting} onChange={onChange} />
       );

@@ -1,0 +1,66 @@
+import type { Region } from '../regions';
+import type { Product } from '../model/product';
+import { dullDraft, flashOf, hardenOf } from './drafts';
+import { lampOf } from './families';
+import { HAND_S } from './handwork';
+import type { Draft, Place } from './operation';
+
+/** What a new island is: an oval in the middle of a nail. */
+export const FRESH_ISLAND = {
+  kind: 'oval',
+  across: 0,
+  along: 0.75,
+  width_mm: 7,
+  length_mm: 10,
+  turn_deg: 0,
+} satisfies Region;
+
+/** What an island is made of: its clear below and above what lies in it. */
+interface Island {
+  clear: Product;
+  bed_um: number;
+  cap_um: number;
+  place: Place;
+}
+
+/**
+ * Bed and cap of what lies in a part of the nail alone: hard before the build is laid about it, which is filed back until
+ * its outline is clean (common practice). `filling`: what is laid into its bed.
+ */
+export function islandDrafts({ clear, bed_um, cap_um, place }: Island, filling: readonly Draft[]): Draft[] {
+  const lit = lampOf(clear) !== undefined;
+  const one = { place, product: clear.id };
+  return [
+    {
+      ...one,
+      step: 'island-bed',
+      verb: 'bed',
+      words: `${lit ? 'Thin bed' : 'Thin wet bead'} of ${clear.name}, for the island alone`,
+      deposit: { kind: 'conformal', t_um: bed_um },
+      hand_s: HAND_S.bed,
+      reason:
+        'The island stands by itself: its outline is drawn now, with the brush, and shown again by the file.',
+    },
+    ...filling,
+    lit
+      ? flashOf(
+          clear,
+          bed_um,
+          place,
+          'A short flash holds the pieces before they are capped.',
+          'island-flash',
+        )
+      : dullDraft(clear, 'island-dull', place),
+    {
+      ...one,
+      step: 'island-cap',
+      verb: 'cap',
+      words: `Cap the island with ${clear.name}`,
+      deposit: { kind: 'conformal', t_um: cap_um },
+      hand_s: HAND_S.bed,
+      reason:
+        'As thick as the build that is laid about it, so that the file finds its top and not its pieces.',
+    },
+    ...hardenOf(clear, bed_um + cap_um, place, 'island-cure'),
+  ];
+}
