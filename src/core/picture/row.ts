@@ -6,9 +6,11 @@ import type { Drawn } from './hardware';
 import { edgeLean, light, type Spot, type Turn } from './lighting';
 import { encode } from './raster';
 
-/** Where a film lies: signed distance into it, in mm, at a point that is `d` inside the nail's outline; and between which y. */
+/** Where a film lies: signed distance into it, in mm, and between which x and y; undefined: on all of the nail. */
 export interface Lies {
-  distance_mm: (x: number, y: number, d: number) => number;
+  distance_mm: (x: number, y: number) => number;
+  left_mm: number;
+  right_mm: number;
   low_mm: number;
   high_mm: number;
 }
@@ -169,17 +171,32 @@ export function layGround(row: Row, field: NailField, bareMatte: number, from: n
 }
 
 /** How much of each pixel lies in each place. */
-export function layPlaces(row: Row, places: readonly Lies[], from: number, to: number): void {
+export function layPlaces(row: Row, places: readonly (Lies | undefined)[], from: number, to: number): void {
   for (let p = 0; p < places.length; p += 1) {
-    const place = places[p]!;
-    if (row.y < place.low_mm || row.y > place.high_mm) row.shares[p]!.fill(0, from, to);
-    else layPlace(row, place, row.shares[p]!, from, to);
+    const place = places[p];
+    const shares = row.shares[p]!;
+    if (!place) for (let i = from; i < to; i += 1) shares[i] = clamp01(0.5 + row.d[i]! * row.px_per_mm);
+    else if (row.y < place.low_mm || row.y > place.high_mm) shares.fill(0, from, to);
+    else layPlace(row, place, shares, from, to);
   }
 }
 
+/** A signed distance grows no faster than one goes; off the steepest smile, which is no true one, up to four times as fast. */
+const STEEPEST = 4;
+
 function layPlace(row: Row, place: Lies, shares: Float64Array, from: number, to: number): void {
-  for (let i = from; i < to; i += 1)
-    shares[i] = clamp01(0.5 + place.distance_mm(row.x[i]!, row.y, row.d[i]!) * row.px_per_mm);
+  const { x, y, px_per_mm } = row;
+  let i = from;
+  for (; i < to && x[i]! < place.left_mm; i += 1) shares[i] = 0;
+  while (i < to && x[i]! <= place.right_mm) {
+    const distance_mm = place.distance_mm(x[i]!, y);
+    const share = clamp01(0.5 + distance_mm * px_per_mm);
+    shares[i] = share;
+    // Far from an edge the next pixels lie as this one does.
+    const as_mm = x[i]! + (Math.abs(distance_mm) - 0.5 / px_per_mm) / STEEPEST;
+    for (i += 1; i < to && x[i]! < as_mm && x[i]! <= place.right_mm; i += 1) shares[i] = share;
+  }
+  shares.fill(0, i, to);
 }
 
 /** A coat over what is there (Kubelka–Munk). */

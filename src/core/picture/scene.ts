@@ -17,7 +17,7 @@ import { sheeted } from './sheets';
 
 /** What of a pile shows: coloured coats and inlays in order, the finish, and what stands out of it. */
 export interface Scene {
-  places: Lies[];
+  places: (Lies | undefined)[];
   pile: LayRow[];
   sheens: Sheen[];
   standing: Drawn[];
@@ -38,7 +38,7 @@ const SHOWN: Record<Film['kind'], (film: Film, on: On) => void> = {
   film: (film, { field, product, scene, layer, placeOf }) => {
     const made = film.product ? product(film.product) : undefined;
     scene.standing = scene.standing.map((one) =>
-      liesUnder(one, scene.places[placeOf(film)]!) ? dulled(one) : one,
+      liesUnder(one, scene.places[placeOf(film)]) ? dulled(one) : one,
     );
     if (film.paint) {
       const coat = coatOf(film, { field, product, layer, made, place: placeOf(film) });
@@ -157,21 +157,24 @@ const STANDS_UP_UM = 60;
 const MIRROR_GRAIN = 0.04;
 
 /** A film that was laid over something that stands, and not around it. */
-function liesUnder({ piece }: Drawn, film: Lies): boolean {
+function liesUnder({ piece }: Drawn, film: Lies | undefined): boolean {
+  if (!film) return true;
   const { x_mm: x, y_mm: y } = piece;
-  return y > film.low_mm && y < film.high_mm && film.distance_mm(x, y, Infinity) > 0;
+  const { left_mm, right_mm, low_mm, high_mm } = film;
+  return y > low_mm && y < high_mm && x >= left_mm && x <= right_mm && film.distance_mm(x, y) > 0;
 }
 
 /** Spared where the place is the whole nail or more than a pixel away. */
-function liesOn(frame: NailFrame, place: Place, pixel_mm: number): Lies {
-  if (coversNail(place)) return { distance_mm: (_x, _y, d) => d, low_mm: -Infinity, high_mm: Infinity };
+function liesOn(frame: NailFrame, place: Place, pixel_mm: number): Lies | undefined {
+  if (coversNail(place)) return undefined;
   const { polygons, distance_mm } = areaOf(frame, place);
   const points = polygons.flat();
   const xs = points.map((point) => point.x);
   const ys = points.map((point) => point.y);
-  const [left, right] = [leastOf(xs) - pixel_mm, mostOf(xs) + pixel_mm];
   return {
-    distance_mm: (x, y) => (x < left || x > right ? -Infinity : distance_mm(x, y)),
+    distance_mm,
+    left_mm: leastOf(xs) - pixel_mm,
+    right_mm: mostOf(xs) + pixel_mm,
     low_mm: leastOf(ys) - pixel_mm,
     high_mm: mostOf(ys) + pixel_mm,
   };
