@@ -95,7 +95,8 @@ it('a charm with bays and points beside another, and a nail that is drawn in at 
       } catch {
         return;
       }
-      expect(Math.abs(overlap_mm2(curve(a), curve(b)) - exact)).toBeLessThan(0.02 + 0.005 * exact);
+      // Read in lines 0.05 mm apart: of edges that run along a line, as a bow's do, so much of it may be missed.
+      expect(Math.abs(overlap_mm2(curve(a), curve(b)) - exact)).toBeLessThan(0.08 + 0.005 * exact);
     }),
     { numRuns: runs(200, 4000) },
   );
