@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page, type Locator } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import type { SetDocument } from '../src/core/document/document';
 import {
@@ -17,10 +17,23 @@ const says = (page: Page) => page.getByTestId('handle-says');
 const handle = (page: Page, id: string) => page.getByTestId(`handle-${id}`);
 const undo = (page: Page) => page.getByRole('button', { name: 'Undo' });
 
+/** Where something lies once nothing moves it any more: what was just added may still find its place. */
+async function steady(what: Locator) {
+  let box = await what.boundingBox();
+  await expect
+    .poll(async () => {
+      const before = box;
+      box = await what.boundingBox();
+      return box !== null && JSON.stringify(box) === JSON.stringify(before);
+    })
+    .toBe(true);
+  return box!;
+}
+
 /** Drags a handle by so many mm on the nail, right and towards the tip, in the small steps of a hand. */
 async function dragBy(page: Page, id: string, right_mm: number, up_mm: number) {
   const scale = Number(await page.getByTestId('plot').getAttribute('data-px-per-mm'));
-  const box = (await handle(page, id).boundingBox())!;
+  const box = await steady(handle(page, id));
   const x = box.x + box.width / 2;
   const y = box.y + box.height / 2;
   await page.mouse.move(x, y);

@@ -95,11 +95,19 @@ export async function noViolations(page: Page, axe = new AxeBuilder({ page })): 
   expect(violations.map((one) => [one.id, ...one.nodes.map((node) => node.html)])).toEqual([]);
 }
 
+/** In light colours or dark ones, once none is on its way from the one to the other. */
+async function inScheme(page: Page, colorScheme: 'light' | 'dark'): Promise<void> {
+  await page.emulateMedia({ colorScheme });
+  await page.waitForFunction(() =>
+    document.getAnimations().every((one) => !(one instanceof CSSTransition) || one.playState !== 'running'),
+  );
+}
+
 /** The same in light colours and in dark ones, where only what rests on colour can be otherwise. */
 export async function noViolationsInEither(page: Page): Promise<void> {
-  await page.emulateMedia({ colorScheme: 'light' });
+  await inScheme(page, 'light');
   await noViolations(page);
-  await page.emulateMedia({ colorScheme: 'dark' });
+  await inScheme(page, 'dark');
   const colours = new AxeBuilder({ page }).withRules(['color-contrast', 'link-in-text-block']);
   await noViolations(page, colours);
 }
