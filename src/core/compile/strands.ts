@@ -151,9 +151,19 @@ function finished(
   );
   const over = seated.filter((one) => one.seat === 'over' && !guests.includes(one));
   const tops = surface.filter((one) => one.technique.seals?.(one.element));
+  /** What is wet enough for it: a top of the artist's own, or where it is set in colour, a colour below it. */
+  const hostsOf = (guest: Seated): Seated[] =>
+    guest.drafts[0]!.verb === 'set-in-colour'
+      ? surface.filter(
+          (one) =>
+            one.listed < guest.listed &&
+            wetFor(guest, one.drafts, product) >= 0 &&
+            meet(cover(one.drafts), cover(guest.drafts)),
+        )
+      : tops;
   const hostOf = (guest: Seated): Seated | undefined => {
     // Whatever is laid over the host afterwards would run over its stones.
-    const clearOf = tops.filter((top) =>
+    const clearOf = hostsOf(guest).filter((top) =>
       surface
         .slice(surface.indexOf(top) + 1)
         .every((later) => later.technique.around || !meet(cover(later.drafts), cover(guest.drafts))),
@@ -332,21 +342,27 @@ function sealDrafts(part: Part, context: NailContext, standing: readonly Standin
 /** A film with what is set into it while it is wet. */
 function withGuests(host: readonly Placed[], guests: readonly Seated[], context: NailContext): Placed[] {
   if (guests.length === 0) return [...host];
-  const drafts = host.map((placed) => placed.draft);
-  const first = guests[0]!.drafts[0]!;
-  const { refuses } = rowOf(first.verb);
-  const laid = laidBy(first, context.product);
-  const wet = drafts.map(
-    (_, i) => refuses(surfaceAfter(drafts.slice(0, i + 1), context.product), laid) === undefined,
+  const at = wetFor(
+    guests[0]!,
+    host.map((placed) => placed.draft),
+    context.product,
   );
-  // The last film that is wet for them: the cap, not the bed below it.
-  const at = wet.lastIndexOf(true);
   const after = at < 0 ? host.length : at + 1;
   return [
     ...host.slice(0, after),
     ...guests.flatMap((guest) => own(guest, 'over', guest.drafts)),
     ...host.slice(after),
   ];
+}
+
+/** The last of some work that is wet for a guest: the cap, not the bed below it. −1: none is. */
+function wetFor(guest: Seated, drafts: readonly Draft[], product: NailContext['product']): number {
+  const first = guest.drafts[0]!;
+  const { refuses } = rowOf(first.verb);
+  const laid = laidBy(first, product);
+  return drafts.findLastIndex(
+    (_, i) => refuses(surfaceAfter(drafts.slice(0, i + 1), product), laid) === undefined,
+  );
 }
 
 function oilDraft(context: NailContext): Draft {

@@ -56,6 +56,7 @@ export const HAND_S: Record<Verb, number> = {
   'top-over': 18,
   bead: 5,
   'set-in-top': 8,
+  'set-in-colour': 8,
   'set-in-bead': 8,
   flash: 0,
   cure: 0,

@@ -49,7 +49,7 @@ function bead(
 
 function set(
   { pieces, place, setWords, set_s }: ToHold,
-  verb: 'set-in-top' | 'set-in-bead',
+  verb: 'set-in-top' | 'set-in-colour' | 'set-in-bead',
   reason: string,
 ): Draft {
   return {
@@ -151,6 +151,17 @@ export const HOLDINGS = {
     words: 'In the wet top',
     seat: 'over',
     hold: (what) => [set(what, 'set-in-top', 'Set in the wet top coat and cured with it: the quick way.')],
+  },
+  'wet-colour': {
+    words: 'In the wet colour, top around',
+    seat: 'surface',
+    hold: (what) => [
+      set(
+        what,
+        'set-in-colour',
+        'Fine ones hold in a thin coat: set in the last one while it is wet, and cured with it.',
+      ),
+    ],
   },
   glue: {
     words: 'Instant glue, on the top',

@@ -538,6 +538,11 @@ export const TABLE = {
     refuses: stoneIn('top', 'clear'),
     leaves: stone,
   },
+  'set-in-colour': {
+    wants: 'a wet coat of colour',
+    refuses: stoneIn('gel', 'art', 'lacquer'),
+    leaves: stone,
+  },
   'set-in-bead': {
     wants: 'a wet bead of bedding gel, glue or acrylic',
     refuses: stoneIn('clear', 'glue', 'acrylic'),

@@ -26,6 +26,8 @@ export interface Verdict {
   wants: string;
 }
 
+/** Things that are set into what is wet, and held by it as far as it reaches. */
+const SET_WET: readonly Operation['verb'][] = ['set-in-top', 'set-in-colour', 'set-in-bead'];
 const NEEDS_WET = REASONS.indexOf('needs-wet') + 1;
 
 /** Asks the table of surfaces at every cell and reports each reason once, with its area and middle. */
@@ -37,7 +39,7 @@ export function judgeGrip(
 ): Verdict[] {
   const laid = laidBy(operation, product);
   const { refuses } = lookup(operation.verb, laid);
-  const setInWet = laid === 'stone' && (operation.verb === 'set-in-top' || operation.verb === 'set-in-bead');
+  const setInWet = laid === 'stone' && SET_WET.includes(operation.verb);
   if (!setInWet && cover.held.every((cell) => refuses[field.surface[cell]!] === 0)) return [];
   const area = new Float64Array(REASONS.length);
   const sumX = new Float64Array(REASONS.length);

@@ -138,7 +138,15 @@ function restsAfter(operations: readonly Operation[]): Map<string, Operation[]> 
 }
 
 /** What is drawn, strewn or set is its element's own: two of them are two lines, alike as their words may be. */
-const DRAWN: readonly Operation['verb'][] = ['draw', 'place', 'press', 'bead', 'set-in-top', 'set-in-bead'];
+const DRAWN: readonly Operation['verb'][] = [
+  'draw',
+  'place',
+  'press',
+  'bead',
+  'set-in-top',
+  'set-in-colour',
+  'set-in-bead',
+];
 
 function ownOf(operation: Operation): string {
   return DRAWN.includes(operation.verb) ? operation.element : '';

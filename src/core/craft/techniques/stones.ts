@@ -14,7 +14,15 @@ import { mostOf } from '../../model/extent';
 const STONE_HEIGHT_SHARE = 0.45;
 
 /** How stones are held: as the artist works, in the wet top, or bedded with the top taken around them. */
-export const STONE_BEDDING = z.enum(['practice', 'wet-top', 'bedded', 'stone-gel', 'glue', 'acrylic']);
+export const STONE_BEDDING = z.enum([
+  'practice',
+  'wet-top',
+  'wet-colour',
+  'bedded',
+  'stone-gel',
+  'glue',
+  'acrylic',
+]);
 export type StoneBedding = z.infer<typeof STONE_BEDDING>;
 export const BEDDING_FIELD: Field = {
   kind: 'choice',
@@ -23,6 +31,7 @@ export const BEDDING_FIELD: Field = {
   choices: [
     { value: 'practice', words: 'As I work' },
     { value: 'wet-top', words: 'In wet top' },
+    { value: 'wet-colour', words: 'In wet colour' },
     { value: 'bedded', words: 'Bedded, top around' },
     { value: 'stone-gel', words: 'In thick gel, cured with the top' },
     { value: 'glue', words: 'In glue, one at a time' },
@@ -49,6 +58,7 @@ export function sizeField(path: string): Field {
 /** What a file calls a way of holding stones. */
 const HELD_AS = {
   'wet-top': 'wet-top',
+  'wet-colour': 'wet-colour',
   bedded: 'gel',
   'stone-gel': 'stone-gel',
   glue: 'glue',
