@@ -1,9 +1,8 @@
+import { bedDraft, bedHolds } from '../craft/bed';
 import { wholePlace, type NailContext } from '../craft/context';
 import {
   baseOver,
-  dullDraft,
   dustOffDraft,
-  flashOf,
   hardenOf,
   LAST_DUST_OFF,
   levelling,
@@ -24,6 +23,7 @@ import type { Placed } from './placed';
 import type { Seated } from './seats';
 
 const ROUND_ISLAND = 'round and over the island';
+const BACK = 'back over the island until its outline is clean';
 /** One island filed back until its outline is clean, by eye and with breaks to look (common practice, rough). */
 const BARE_ISLAND_S = 60;
 
@@ -74,33 +74,11 @@ export function composeBody(
 
 /** Pieces in their bed, held by a short flash. */
 export function bedded(layer: Layer, pass: number): Placed[] {
-  const whole = wholePlace();
-  const lit = lampOf(layer.clear) !== undefined;
+  const bed = { clear: layer.clear, t_um: layer.bed_um, place: wholePlace(), pass };
   return [
-    shared({
-      step: 'bed',
-      pass,
-      verb: 'bed',
-      words: lit ? `Thin bed of ${layer.clear.name}` : `Thin wet bead of ${layer.clear.name}`,
-      product: layer.clear.id,
-      place: whole,
-      deposit: { kind: 'conformal', t_um: layer.bed_um },
-      hand_s: HAND_S.bed,
-      reason: 'Pieces lie in thin wet clear; strength is built above them, not below.',
-    }),
+    shared(bedDraft(bed, 'Pieces lie in thin wet clear; strength is built above them, not below.')),
     ...layer.pieces.flatMap(ownWork),
-    shared(
-      lit
-        ? flashOf(
-            layer.clear,
-            layer.bed_um,
-            whole,
-            'A short flash holds the pieces down before the cap is laid.',
-            'flash',
-            pass,
-          )
-        : dullDraft(layer.clear, 'dull', whole, pass),
-    ),
+    shared(bedHolds(bed, 'A short flash holds the pieces down before the cap is laid.')),
   ];
 }
 
@@ -155,12 +133,11 @@ function levelled(
     {
       step: 'file',
       verb: 'file',
-      words: [
+      words: `${
         structure
           ? (structure.fileWords ?? `Level the ${FAMILIES[clear.family].words} with the file`)
-          : 'Level the cap with the file',
-        ...(islands.length > 0 ? ['back over the island until its outline is clean'] : []),
-      ].join(', '),
+          : 'Level the cap with the file'
+      }${islands.length > 0 ? `, ${BACK}` : ''}`,
       place: whole,
       removal: {
         allowance_um,
@@ -169,11 +146,9 @@ function levelled(
       },
       hand_s: levelling(context).hand_s + islands.length * BARE_ISLAND_S,
       reason:
-        islands.length > 0
-          ? `${levelling(context).words}, and back over the island until its outline is clean; the file must not reach the pieces.`
-          : asks.length > 0
-            ? `${levelling(context).words}, and the free edge thinned; the file must not reach the pieces.`
-            : `${levelling(context).words}; sides and free edge thinned, the apex left standing.`,
+        asks.length > 0
+          ? `${levelling(context).words}, and ${islands.length > 0 ? BACK : 'the free edge thinned'}; the file must not reach the pieces.`
+          : `${levelling(context).words}; sides and free edge thinned, the apex left standing.`,
     },
     dustOffDraft('brush', 'Dust under the next layer lifts it.'),
     wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the next layer.'),

@@ -163,12 +163,12 @@ function finished(
       : tops;
   const hostOf = (guest: Seated): Seated | undefined => {
     // Whatever is laid over the host afterwards would run over its stones.
-    const clearOf = hostsOf(guest).filter((top) =>
+    const clearOf = hostsOf(guest).filter((host) =>
       surface
-        .slice(surface.indexOf(top) + 1)
+        .slice(surface.indexOf(host) + 1)
         .every((later) => later.technique.around || !meet(cover(later.drafts), cover(guest.drafts))),
     );
-    const below = clearOf.filter((top) => top.listed < guest.listed);
+    const below = clearOf.filter((host) => host.listed < guest.listed);
     return below[below.length - 1] ?? clearOf[0];
   };
   const hosts = new Map(guests.map((guest) => [guest, hostOf(guest)]));

@@ -1,7 +1,7 @@
 import type { Region } from '../regions';
 import type { Product } from '../model/product';
-import { dullDraft, flashOf, hardenOf } from './drafts';
-import { lampOf } from './families';
+import { bedDraft, bedHolds } from './bed';
+import { hardenOf } from './drafts';
 import { HAND_S } from './handwork';
 import type { Draft, Place } from './operation';
 
@@ -28,34 +28,21 @@ interface Island {
  * its outline is clean (common practice). `filling`: what is laid into its bed.
  */
 export function islandDrafts({ clear, bed_um, cap_um, place }: Island, filling: readonly Draft[]): Draft[] {
-  const lit = lampOf(clear) !== undefined;
-  const one = { place, product: clear.id };
+  const bed = { clear, t_um: bed_um, place, of: 'island-' } as const;
   return [
-    {
-      ...one,
-      step: 'island-bed',
-      verb: 'bed',
-      words: `${lit ? 'Thin bed' : 'Thin wet bead'} of ${clear.name}, for the island alone`,
-      deposit: { kind: 'conformal', t_um: bed_um },
-      hand_s: HAND_S.bed,
-      reason:
-        'The island stands by itself: its outline is drawn now, with the brush, and shown again by the file.',
-    },
+    bedDraft(
+      bed,
+      'The island stands by itself: its outline is drawn now, with the brush, and shown again by the file.',
+      ', for the island alone',
+    ),
     ...filling,
-    lit
-      ? flashOf(
-          clear,
-          bed_um,
-          place,
-          'A short flash holds the pieces before they are capped.',
-          'island-flash',
-        )
-      : dullDraft(clear, 'island-dull', place),
+    bedHolds(bed, 'A short flash holds the pieces before they are capped.'),
     {
-      ...one,
       step: 'island-cap',
       verb: 'cap',
       words: `Cap the island with ${clear.name}`,
+      product: clear.id,
+      place,
       deposit: { kind: 'conformal', t_um: cap_um },
       hand_s: HAND_S.bed,
       reason:

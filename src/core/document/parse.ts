@@ -113,10 +113,8 @@ interface Issue {
 /** A schema's complaint as a fault with its path. */
 export function issueFault(issue: Issue): Fault {
   const path = issue.path.map(String);
-  if (issue.code === 'unrecognized_keys' && issue.keys?.length) {
-    return { path: [...path, issue.keys[0]!].join('.'), message: 'is not a key of this format' };
-  }
-  return { path: path.join('.'), message: issue.message };
+  const key = issue.code === 'unrecognized_keys' ? (issue.keys?.slice(0, 1) ?? []) : [];
+  return { path: [...path, ...key].join('.'), message: issue.message };
 }
 
 /** A set as the text of its file: two spaces, one final newline, always in the same order. */
