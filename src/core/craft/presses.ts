@@ -45,13 +45,15 @@ const HOVER_S = 3;
 /** Pieces flattened into their bed, press by press. */
 export function pressDraft(pieces: readonly PlacedPiece[], { torch }: Pick<NailContext, 'torch'>): Draft {
   const presses = pressGroups(pieces).length;
-  const flat = 'Press flat with the soft stamper';
-  const lit = torch ? `${HOVER_S} s of the torch, then ${lowerFirst(flat)}` : flat;
+  const flat =
+    presses === 1
+      ? 'Press flat with the soft stamper'
+      : `Press flat with the soft stamper, in ${presses} presses of one or two pieces`;
   const light_s = torch ? HOVER_S * presses : 0;
   return {
     step: 'press',
     verb: 'press',
-    words: presses === 1 ? lit : `After each one or two: ${lowerFirst(lit)}, ${presses} times`,
+    words: torch ? `${HOVER_S} s of the torch, then ${lowerFirst(flat)}` : flat,
     place: wholePlace(),
     hand_s: HAND_S.press * presses + light_s,
     ...(light_s > 0 ? { fixed_s: light_s } : {}),

@@ -22,7 +22,7 @@ import { PIECE_CHOICES, PIECE_CUTS, type PieceCut } from '../pieceCuts';
 import { countWords, pieceStands_mm, sizeOf, type LyingPiece } from '../pieces';
 import type { Draft } from '../operation';
 import type { PlacedPiece } from '../matter';
-import { pressDraft, pressGroups } from '../presses';
+import { pressDraft } from '../presses';
 import type { Ways } from '../ways';
 import { rounded } from '../../model/rounded';
 import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD, numberField } from '../technique';
@@ -483,10 +483,7 @@ export const inlay = defineTechnique({
       {
         step: 'place',
         verb: 'place',
-        words: [
-          `Place ${countWords(pieces, (piece) => (element.fit === 'keep' ? sizeOf(piece) : ''))}`,
-          ...(element.press && pressGroups(pieces).length > 1 ? ['one or two at a time'] : []),
-        ].join(', '),
+        words: `Place ${countWords(pieces, (piece) => (element.fit === 'keep' ? sizeOf(piece) : ''))}`,
         place,
         deposit: { kind: 'pieces', pieces, pressed: element.press },
         hand_s: HAND_S.place * pieces.length,
