@@ -3,7 +3,7 @@ import { flashOf } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
 import type { Draft, Place } from '../craft/operation';
 import type { PlacedPiece } from '../craft/matter';
-import { pressDraft } from '../craft/presses';
+import { placeDraft, pressDraft } from '../craft/presses';
 import { sideWords } from '../craft/sides';
 import { ownWork, type Layer } from './body';
 import type { Placed } from './placed';
@@ -80,10 +80,8 @@ function halfOf(draft: Draft, all: readonly Draft[], side: number, context: Nail
   if (every.length === 0) return [draft];
   if (here.length === 0) return [];
   if (draft.verb === 'press') return [pressDraft(here, context)];
-  const hand_s = Math.ceil((draft.hand_s * here.length) / every.length);
-  if (draft.deposit?.kind !== 'pieces') return [{ ...draft, hand_s }];
-  const words = `Place ${here.length} ${here.length === 1 ? 'piece' : 'pieces'}`;
-  return [{ ...draft, words, hand_s, deposit: { ...draft.deposit, pieces: here } }];
+  if (draft.deposit?.kind === 'pieces') return [placeDraft(here, draft.deposit.pressed)];
+  return [{ ...draft, hand_s: Math.ceil((draft.hand_s * here.length) / every.length) }];
 }
 
 /** How far past the middle, seen from its side, the bed of a piece goes. */

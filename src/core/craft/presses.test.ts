@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { compileNail } from '../compile/compile';
+import { NAILS } from '../model/names';
+import { planSet } from '../plan/planSet';
 import { element, setWearing } from '../testing/sets';
 import type { PlacedPiece } from './matter';
 import { pressGroups } from './presses';
@@ -56,8 +58,28 @@ it('with a torch each press has its few seconds of light first; the card says in
     });
     return compileNail(set, 'left-ring').operations.find((operation) => operation.verb === 'press')!;
   };
-  expect(press(true).words).toMatch(/^3 s of the torch, then press flat .* in [345] presses/);
-  expect(press(true).fixed_s! / 3).toBe(Number(/in (\d) presses/.exec(press(true).words)![1]));
-  expect(press(false).words).toMatch(/^Press flat/);
+  expect(press(true).words).toMatch(
+    /^3 s of the torch, then press each flat .* before the next, [345] times/,
+  );
+  expect(press(true).fixed_s! / 3).toBe(Number(/(\d) times/.exec(press(true).words)![1]));
+  expect(press(false).words).toMatch(/^Press each flat/);
   expect(press(false).fixed_s).toBeUndefined();
+});
+
+it('pieces of several nails are placed and pressed in turn: no other nail is worked on between', () => {
+  const one = element('inlay').pieces[0]!;
+  const spots = [0.3, 0.7, 1.1].map((along) => ({ ...one, along, length_mm: 1.5 }));
+  const set = setWearing([element('inlay', { pieces: spots })], (all) => {
+    for (const nail of NAILS)
+      if (nail !== 'left-ring') all.nails[nail] = { ...all.nails[nail], look: all.nails['left-ring'].look };
+  });
+  const { sitting, operations } = planSet(set, { fixes: false, effort: { iterations: 200 } });
+  const strokes = new Map(sitting.strokes.map((stroke) => [stroke.operation, stroke]));
+  const pressed = NAILS.flatMap((nail) =>
+    operations[nail].flatMap(({ verb, id }, i) =>
+      verb === 'press' ? [{ before: strokes.get(operations[nail][i - 1]!.id)!, now: strokes.get(id)! }] : [],
+    ),
+  );
+  expect(pressed.length).toBeGreaterThan(1);
+  for (const { before, now } of pressed) expect(now.start_s).toBeCloseTo(before.end_s);
 });

@@ -4,6 +4,7 @@ import { lowerFirst } from '../model/letters';
 import { HAND_S } from './handwork';
 import type { Draft } from './operation';
 import type { PlacedPiece } from './matter';
+import { countWords, sizeOf } from './pieces';
 
 /** A soft stamper takes two pieces that lie within this of each other; a longer one takes it whole (common practice). */
 const UNDER_ONE_PRESS_MM = 5;
@@ -42,13 +43,31 @@ function fillsIt({ width_mm, length_mm }: PlacedPiece): boolean {
 /** A few seconds of the torch before each press: the bed thickens, so that nothing slides (common practice). */
 const HOVER_S = 3;
 
-/** Pieces flattened into their bed, press by press. */
+/** Pieces laid into their wet bed; where they are pressed in groups, each group before the next is laid. */
+export function placeDraft(pieces: PlacedPiece[], pressed: boolean, sized = false): Draft {
+  return {
+    step: 'place',
+    verb: 'place',
+    words: [
+      `Place ${countWords(pieces, (piece) => (sized ? sizeOf(piece) : ''))}`,
+      ...(pressed && pressGroups(pieces).length > 1 ? [IN_TURN] : []),
+    ].join(', '),
+    place: wholePlace(),
+    deposit: { kind: 'pieces', pieces, pressed },
+    hand_s: HAND_S.place * pieces.length,
+    reason: 'Placed with a margin free all round, long ones lengthwise, while the bed is wet.',
+  };
+}
+
+const IN_TURN = 'one or two at a time';
+
+/** Pieces flattened into their bed; in groups it is done in turn with placing them, and nothing comes between. */
 export function pressDraft(pieces: readonly PlacedPiece[], { torch }: Pick<NailContext, 'torch'>): Draft {
   const presses = pressGroups(pieces).length;
   const flat =
     presses === 1
       ? 'Press flat with the soft stamper'
-      : `Press flat with the soft stamper, in ${presses} presses of one or two pieces`;
+      : `Press each flat with the soft stamper before the next, ${presses} times`;
   const light_s = torch ? HOVER_S * presses : 0;
   return {
     step: 'press',
@@ -57,6 +76,7 @@ export function pressDraft(pieces: readonly PlacedPiece[], { torch }: Pick<NailC
     place: wholePlace(),
     hand_s: HAND_S.press * presses + light_s,
     ...(light_s > 0 ? { fixed_s: light_s } : {}),
+    ...(presses > 1 ? { held: true } : {}),
     reason: torch
       ? 'The light comes first, so that the pieces hover and nothing slides; what counts is the height after flattening.'
       : 'What counts is the height after flattening against the clear above it.',

@@ -88,7 +88,10 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
               ? { lit_within_s: 180, anew: true }
               : {}),
             // Acrylic that its maker says nothing of takes pieces for a minute and a half (common practice).
-            ...(one.verb === 'bed' && product(one.product)?.family === 'acrylic' && next?.verb === 'place'
+            ...(one.verb === 'bed' &&
+            state.wet &&
+            product(one.product)?.family === 'acrylic' &&
+            next?.verb === 'place'
               ? { taken_within_s: (product(one.product)?.working_s ?? 90) - next.hand_s }
               : {}),
             ...(['prime', 'dehydrate'].includes(one.verb) ? { covered_within_s: 240 } : {}),
@@ -100,6 +103,8 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
               (one.verb === 'flash' && NAIL_BY_NAIL.includes(own[i - 1]?.verb ?? '')) ||
               (one.step === 'flash-cap' && SLUMPS.includes(product(own[i - 1]?.product)?.family ?? '')) ||
               (one.verb === 'pinch' && own[i - 1]?.verb === 'flash') ||
+              // Placed and pressed in turn, group by group.
+              (one.verb === 'press' && own[i - 1]?.verb === 'place' && / \d+ times$/.test(one.words)) ||
               isHold(one.words),
             ...((prepared && HAND_WORK.includes(one.verb)) || one.verb === 'oil'
               ? {

@@ -611,13 +611,16 @@ export class Player {
   private goOn(c: number, to: number, t: number): void {
     const { board } = this;
     const s = to - 1;
-    for (let k = this.pos[c]!; k < to; k += 1) this.endOf[k] = t;
+    const wasTacky = this.tacky[c]!;
+    for (let k = this.pos[c]!; k < to; k += 1) {
+      this.endOf[k] = t;
+      this.tacky[c] = board.tacky[k]! & (board.sticks[k]! | this.tacky[c]!);
+    }
     this.pos[c] = to;
     this.ready[c] = t + board.wait_s[s]!;
     this.wet[c] = board.wet[s]!;
     // A fresh film begins anew: what lies below it gathers nothing any more.
-    if (!this.tacky[c] || board.wet[s]) this.stickySince[c] = t;
-    this.tacky[c] = board.tacky[s]! & (board.sticks[s]! | this.tacky[c]!);
+    if (!wasTacky || board.wet[s]) this.stickySince[c] = t;
     this.dusty[c] = board.dust[s]!;
     this.soft[c] = board.soft[s]!;
     this.unfit[c] = board.settles[s] ? 0 : board.unfit[s]!;

@@ -30,7 +30,7 @@ describe('an inlay', () => {
     const set = setWearing([element('colour'), ofShape(shape, 3)]);
     const { operations, findings } = planSet(set, { fixes: false, effort: { iterations: 0 } });
     const placed = operations['left-ring'].find(({ step }) => step === 'place')!;
-    expect(placed.words).toBe(`Place 3 ${PIECE_CUTS[shape].many}`);
+    expect(placed.words).toBe(`Place 3 ${PIECE_CUTS[shape].many}, one or two at a time`);
     expect(findings.filter(({ severity }) => severity === 'stop')).toEqual([]);
   });
 
@@ -67,7 +67,7 @@ describe('an inlay', () => {
     const { operations, findings } = planSet(set, { fixes: false, effort: { iterations: 0 } });
     expect(findings.filter(({ severity }) => severity === 'stop')).toEqual([]);
     const placed = (nail: NailName) => operations[nail].find(({ step }) => step === 'place')!;
-    expect(placed('left-ring').words).toBe('Place 3 stars and 1 hand-cut piece');
+    expect(placed('left-ring').words).toBe('Place 3 stars and 1 hand-cut piece, one or two at a time');
     const outline = (nail: NailName) => {
       const { deposit } = placed(nail);
       return deposit?.kind === 'pieces' ? pieceOutline(deposit.pieces.at(-1)!) : [];

@@ -9,20 +9,18 @@ import type { NailFrame, Point } from '../../geometry/frame';
 import { hullOf, pack, type Packed } from '../../geometry/pack';
 import { DRAWN_FOR_ARC_MM, polygonDistance_mm } from '../../geometry/regions';
 import { layRegion } from '../../regions';
-import { onNail, placeOf, scaleOn, sideOf, wholePlace, type NailContext } from '../context';
+import { onNail, placeOf, scaleOn, sideOf, type NailContext } from '../context';
 import { bodyHandles, onPart, spotOf } from '../../regions/handle';
 import { Region, regionKindOf } from '../../regions';
 import { Outline, outlineOf, turnedOver } from '../ownForm';
 import { seedOf } from '../../model/chance';
 import { lampOf } from '../families';
-import { HAND_S } from '../handwork';
 import { FRESH_ISLAND, islandDrafts } from '../island';
 import { layPiece } from '../laying';
 import { PIECE_CHOICES, PIECE_CUTS, type PieceCut } from '../pieceCuts';
-import { countWords, pieceStands_mm, sizeOf, type LyingPiece } from '../pieces';
-import type { Draft } from '../operation';
+import { pieceStands_mm, type LyingPiece } from '../pieces';
 import type { PlacedPiece } from '../matter';
-import { pressDraft } from '../presses';
+import { placeDraft, pressDraft } from '../presses';
 import type { Ways } from '../ways';
 import { rounded } from '../../model/rounded';
 import { defineTechnique, ELEMENT_BASE, fitField, HAND_FIELD, numberField } from '../technique';
@@ -477,19 +475,8 @@ export const inlay = defineTechnique({
     ...(element.island ? { island: true as const } : {}),
   }),
   plan: (element, context) => {
-    const place = wholePlace();
     const pieces = layPieces(element, context);
-    const drafts: Draft[] = [
-      {
-        step: 'place',
-        verb: 'place',
-        words: `Place ${countWords(pieces, (piece) => (element.fit === 'keep' ? sizeOf(piece) : ''))}`,
-        place,
-        deposit: { kind: 'pieces', pieces, pressed: element.press },
-        hand_s: HAND_S.place * pieces.length,
-        reason: 'Placed with a margin free all round, long ones lengthwise, while the bed is wet.',
-      },
-    ];
+    const drafts = [placeDraft(pieces, element.press, element.fit === 'keep')];
     if (element.press) {
       // No light holds what sets by itself.
       const torch = context.torch && lampOf(clearOf(element, context)) !== undefined;
