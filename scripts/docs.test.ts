@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
+import { withParts } from './formatParts';
 
 /* What README and docs say of files, commands and folders, held against the files themselves. */
 
@@ -73,4 +74,9 @@ it('every rule and technique is in the list that runs it', () => {
     const alone = used.filter((one) => !listed.includes(`'./${one}'`) && !others.includes(`'./${one}'`));
     expect([folder, alone]).toEqual([folder, []]);
   }
+});
+
+it('docs/format.md shows every region, element, build and product as it begins', () => {
+  const said = textOf('docs/format.md');
+  expect(withParts(said)).toBe(said);
 });

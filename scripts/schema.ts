@@ -1,5 +1,8 @@
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { setJsonSchema } from '../src/core/files/jsonSchema';
+import { withParts } from './formatParts';
 
-/** Writes docs/set.schema.json from the document's schema. */
+/** Writes what is said of the document in docs/ from its schema and its registries. */
 writeFileSync(new URL('../docs/set.schema.json', import.meta.url), setJsonSchema());
+const format = new URL('../docs/format.md', import.meta.url);
+writeFileSync(format, withParts(readFileSync(format, 'utf8')));

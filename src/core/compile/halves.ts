@@ -1,6 +1,6 @@
 import { wholePlace, type NailContext } from '../craft/context';
 import { flashOf } from '../craft/drafts';
-import { HAND_S } from '../craft/handwork';
+import { bedDraft } from '../craft/bed';
 import type { Draft, Place } from '../craft/operation';
 import type { PlacedPiece } from '../craft/matter';
 import { placeDraft, pressDraft } from '../craft/presses';
@@ -31,19 +31,11 @@ export function beddedByHalves(layer: Layer, pass: number, context: NailContext)
     const place = halfPlace(side, halves.length > 1 ? ended_mm : Infinity, context);
     const words = sideWords(side, context.name);
     const count = (pass - 1) * 2 + i + 1;
-    const bed: Draft[] = [
-      {
-        step: 'bed',
-        pass: count,
-        verb: 'bed',
-        words: `Thin bed of ${layer.clear.name}, ${words}`,
-        product: layer.clear.id,
-        place,
-        deposit: { kind: 'conformal', t_um: layer.bed_um },
-        hand_s: HAND_S.bed,
-        reason: 'One half at a time: the wet clear need not wait for all the pieces.',
-      },
-    ];
+    const bed = bedDraft(
+      { clear: layer.clear, t_um: layer.bed_um, place, pass: count },
+      'One half at a time: the wet clear need not wait for all the pieces.',
+      `, ${words}`,
+    );
     const flash = flashOf(
       layer.clear,
       layer.bed_um,
@@ -54,7 +46,7 @@ export function beddedByHalves(layer: Layer, pass: number, context: NailContext)
     );
     const body = (draft: Draft): Placed => ({ element: 'body', stage: 'body', draft });
     return [
-      ...bed.map(body),
+      body(bed),
       ...work.map((placed) => ({
         ...placed,
         draft: {

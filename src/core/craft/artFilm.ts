@@ -31,6 +31,8 @@ export interface ArtFilm {
   /** Where it is laid otherwise than its product's coat. */
   t_um?: number;
   profile?: (Deposit & { kind: 'conformal' })['profile'];
+  /** Thick on purpose: poured to a level of its own, or as its profile says; `words`: how, on the card. */
+  thick?: { t_um: number; level: boolean; words: string };
   /** What it is called on the card: "Velvet 04", "Ombre ivory to rose"; pass and manner are added. */
   words: string;
   /** Drawn with a liner rather than brushed on. */
@@ -49,6 +51,7 @@ const ART_BEAD_UM = 250;
 const RUNS_AFTER_S = 40;
 
 function deposit(film: ArtFilm, t_um: number): Deposit {
+  if (film.thick?.level) return { kind: 'level', t_um };
   return { kind: 'conformal', t_um, ...(film.profile ? { profile: film.profile } : {}) };
 }
 
@@ -58,7 +61,7 @@ const inCoats: Work = (product, film) =>
     words: `${film.words}${film.passes > 1 ? `, ${film.manner ?? (film.drawn ? 'pass' : 'coat')} ${pass} of ${film.passes}` : ''}`,
     place: film.place,
     paint: film.paint,
-    deposit: deposit(film, film.t_um ?? coatOf(product)),
+    deposit: deposit(film, film.thick?.t_um ?? film.t_um ?? coatOf(product)),
     hand_s: film.hand_s,
     reason: film.reason,
   }));
@@ -109,11 +112,11 @@ const beaded: Work = (product, film, context) => [
   {
     step: film.step,
     verb: 'sculpt',
-    words: `${film.words}, in beads`,
+    words: `${film.words}, ${film.thick ? `${film.thick.words}, in beads` : 'in beads'}`,
     product: product.id,
     place: film.place,
     paint: film.paint,
-    deposit: deposit(film, ART_BEAD_UM),
+    deposit: deposit(film, film.thick?.t_um ?? ART_BEAD_UM),
     hand_s: Math.max(HAND_S.sculpt * 0.4, film.hand_s * 1.5),
     wait_s: settingOf(product)!.dry_s,
     reason: 'Laid wet in wet: what is beside it of the same stuff melts in, as long as it is not dull.',
@@ -140,12 +143,13 @@ const LEAST_LAYERS = 2;
 /** Builder or putty as a colour: thin, flashed nail by nail before it runs or slumps, then cured. */
 const thinlyBuilt: Work = (product, film) => {
   const putty = product.family === 'putty-gel';
-  const t_um = Math.min(coatOf(product), ART_BEAD_UM);
+  const t_um = film.thick?.t_um ?? Math.min(coatOf(product), ART_BEAD_UM);
+  const how = film.thick?.words ?? (putty ? 'pressed and brushed thin' : 'a thin layer');
   return [
     {
       step: film.step,
       verb: 'cap',
-      words: `${film.words}${putty ? ', pressed and brushed thin' : ', a thin layer'}`,
+      words: `${film.words}, ${how}`,
       product: product.id,
       place: film.place,
       paint: film.paint,
@@ -154,7 +158,9 @@ const thinlyBuilt: Work = (product, film) => {
       open_s: RUNS_AFTER_S,
       reason: putty
         ? 'A brush damp with slip liquid moves it; warm hands make it slump.'
-        : 'Thin, for the strength lies in the build; it levels itself.',
+        : film.thick
+          ? film.reason
+          : 'Thin, for the strength lies in the build; it levels itself.',
     },
     { ...flashOf(product, t_um, film.place, 'Nail by nail, before it runs.'), held: true },
     ...hardenOf(product, t_um, film.place, film.cureStep),

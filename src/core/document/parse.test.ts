@@ -371,6 +371,17 @@ describe('older files', () => {
     }
   });
 
+  it('of version 14 open as they are', () => {
+    const kept = join(process.cwd(), 'tests/files/v14');
+    expect(readdirSync(kept)).toHaveLength(5);
+    for (const name of readdirSync(kept)) {
+      const text = readFileSync(join(kept, name), 'utf8');
+      const parsed = parseSetText(text);
+      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+      expect(parsed.value).toEqual({ ...(JSON.parse(text) as Json), version: VERSION });
+    }
+  });
+
   it('of version 13 open as they are, no inlay an island', () => {
     const kept = join(process.cwd(), 'tests/files/v13');
     expect(readdirSync(kept)).toHaveLength(5);

@@ -1,3 +1,4 @@
+import { beadShare } from './bead';
 import { wayShare, type NailFrame } from './frame';
 import { smooth } from './smooth';
 
@@ -8,12 +9,17 @@ export type Profile =
   /** Full along the middle of its line, nothing at its edges. */
   | { kind: 'ridge'; half_mm: number }
   /** A drop: a cap of a sphere over its round. */
-  | { kind: 'drop'; half_mm: number };
+  | { kind: 'drop'; half_mm: number }
+  /** A bead over the whole place: full at the apex of the nail, rounded down to the edge of its place. */
+  | { kind: 'bead' };
 
 /** Whether it runs out to nothing at the edge of its place by itself. */
 export function isSelfEdged({ kind }: Profile): boolean {
   return kind !== 'thinned';
 }
+
+/** Thick liquid rounds down to the line it is drawn to over about this width (common practice). */
+const ROUNDED_MM = 0.8;
 
 type Share = (x_mm: number, y_mm: number, into_mm: number) => number;
 
@@ -33,6 +39,10 @@ const SHARES: {
       const off = 1 - Math.min(1, into / half_mm);
       return 1 - off * off;
     },
+  bead: (_profile, frame) => (x, y, into) => {
+    const off = 1 - Math.max(0, Math.min(1, into / ROUNDED_MM));
+    return beadShare(frame, x, y) * (1 - off * off);
+  },
   drop:
     ({ half_mm }) =>
     (_x, _y, into) => {

@@ -15,6 +15,7 @@ import { magnetic } from './magnetic';
 import { marbled } from './marbled';
 import { motif } from './motif';
 import { ombre } from './ombre';
+import { poured } from './poured';
 import { powder } from './powder';
 import { relief } from './relief';
 import { sheets } from './sheets';
@@ -28,6 +29,7 @@ const ALL = [
   fade,
   wash,
   marbled,
+  poured,
   french,
   motif,
   magnetic,
