@@ -42,6 +42,9 @@ export function stagesIn(
 function painted(drafts: readonly Draft[], { product, paint, words }: Made): Draft[] {
   return drafts.map((draft) => {
     if (draft.product !== product.id || !draft.deposit) return draft;
-    return { ...draft, paint, words: words ? `${draft.words}: ${words}` : draft.words };
+    if (!words) return { ...draft, paint };
+    // Every product is named in how they are laid.
+    const work = draft.words.replace(` of ${product.name}`, '').replace(` with ${product.name}`, '');
+    return { ...draft, paint, words: `${work}: ${words}` };
   });
 }

@@ -5,6 +5,7 @@ import { share } from '../model/primitives';
 import { rounded } from '../model/rounded';
 import type { Handle } from '../regions/handle';
 import { isMirrored, sideOf, type Fitting, type NailContext } from './context';
+import { sideWords } from './sides';
 import { numberField, type Field } from './technique';
 
 /** Where something that thins out to nothing is full, and where it is gone: shares of the way from cuticle to tip, or from side to side. */
@@ -34,6 +35,13 @@ export const FADE_FIELDS: readonly Field[] = [
 /** The profile of a fade on one nail. */
 export function fadeOn(element: Fitting, fade: Fade, context: NailContext): Profile {
   return { kind: 'thinned', ...fade, mirror: isMirrored(context.name, element) };
+}
+
+/** Where to it thins out, as it is said at a table. */
+export function fadesTo({ direction, from, to }: Fade, element: Fitting, context: NailContext): string {
+  if (direction === 'across')
+    return `towards the ${sideWords(sideOf(context, element) * (to - from), context.name)}`;
+  return to < from ? 'towards the cuticle' : 'towards the tip';
 }
 
 /** Where it is full and where it is gone, each to be drawn along the nail or across. */

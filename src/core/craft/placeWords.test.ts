@@ -20,11 +20,21 @@ describe('places in words', () => {
       'beyond the smile line',
     ],
     ['all of it, as a band', { kind: 'band', from: 0, to: 2 }, ''],
-    ['the bed', { kind: 'band', from: 0, to: 1 }, 'on the bed'],
+    ['the bed', { kind: 'band', from: 0, to: 1 }, 'on the nail bed'],
     ['the free edge', { kind: 'band', from: 1, to: 2 }, 'on the free edge'],
-    ['a stripe', { kind: 'band', from: 0.1, to: 0.3 }, 'in a band near the cuticle'],
+    [
+      'a stripe',
+      { kind: 'band', from: 0.1, to: 0.3 },
+      'from a tenth up the nail bed to a third up the nail bed',
+    ],
+    ['a thin stripe', { kind: 'band', from: 0.48, to: 0.55 }, 'in a band half-way up the nail bed'],
+    [
+      'up to the free edge',
+      { kind: 'band', from: 0.5, to: 1.02 },
+      'from half-way up the nail bed to where the free edge begins',
+    ],
     ['a dot at the cuticle’s side', oval(-0.6, 0.2), 'little-finger side, near the cuticle'],
-    ['a dot in the middle', oval(0, 0.7), 'on the bed'],
+    ['a dot in the middle', oval(0, 0.7), 'on the nail bed'],
     ['a dot at the tip', oval(0.5, 1.8), 'thumb side, near the tip'],
   ])('%s', (_words, region, expected) => {
     expect(placeWords(region, false, 'left-ring')).toBe(expected);

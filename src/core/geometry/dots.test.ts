@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { dotMiddles, dotPolygons, dotsDistance_mm, type Dots } from './dots';
+import { dotMiddles, dotPolygons, dotsAlong, dotsDistance_mm, type Dots } from './dots';
+import { letterLines } from './letters';
 import { polygonArea_mm2 } from './polygons';
 import { polygonDistance_mm } from './regions';
 
@@ -86,3 +87,52 @@ describe('dots', () => {
     expect(area).toBeCloseTo((12 * Math.PI) / 4, 0);
   });
 });
+
+describe('letters set in dots', () => {
+  const at = { x: 0, y: 0 };
+
+  it('have a dot on each end and corner, and evenly between', () => {
+    // An L of 5 mm is 2.4 mm wide: five steps down, two along, and one dot serves the corner.
+    const dots = dotsAlong(letterLines('L', 5, 0, at), 1);
+    expect(dots).toHaveLength(5 + 2 + 1);
+    for (const corner of [
+      { x: -1.2, y: 2.5 },
+      { x: -1.2, y: -2.5 },
+      { x: 1.2, y: -2.5 },
+    ])
+      expect(dots.some(({ x, y }) => Math.hypot(x - corner.x, y - corner.y) < 1e-6)).toBe(true);
+  });
+
+  it('stand apart, and each on its line', () => {
+    const any = fc.record({
+      text: fc.stringMatching(/^[A-Z0-9]{1,5}$/),
+      height: fc.double({ min: 2, max: 12, noNaN: true }),
+      pitch: fc.double({ min: 0.4, max: 3, noNaN: true }),
+      turn: fc.integer({ min: -180, max: 180 }),
+    });
+    fc.assert(
+      fc.property(any, ({ text, height, pitch, turn }) => {
+        const lines = letterLines(text, height, turn, at);
+        const dots = dotsAlong(lines, pitch);
+        expect(dots.length).toBeGreaterThan(0);
+        let nearest = Infinity;
+        let off = 0;
+        dots.forEach((one, i) => {
+          for (const other of dots.slice(i + 1))
+            nearest = Math.min(nearest, Math.hypot(one.x - other.x, one.y - other.y));
+          const offs = lines.flatMap((line) => line.slice(1).map((to, k) => offSegment(one, line[k]!, to)));
+          off = Math.max(off, Math.min(...offs));
+        });
+        expect(nearest).toBeGreaterThanOrEqual(pitch * 0.6);
+        expect(off).toBeLessThan(1e-6);
+      }),
+    );
+  });
+});
+
+type Point = { x: number; y: number };
+function offSegment(p: Point, a: Point, b: Point): number {
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  const t = Math.max(0, Math.min(1, ((p.x - a.x) * dx + (p.y - a.y) * dy) / (dx * dx + dy * dy || 1)));
+  return Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy);
+}

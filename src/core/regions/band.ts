@@ -42,13 +42,37 @@ export const band = defineRegion({
     };
   },
   handles: (region, on) => bandHandles(region, on),
-  says: ({ from, to }, spot) => {
+  says: ({ from, to }) => {
     if (from <= 0 && to >= 2) return '';
-    if (from <= 0) return to <= 1.05 ? 'on the bed' : 'up to the tip’s edge';
-    if (to >= 2) return from >= 0.95 ? 'on the free edge' : 'from the bed to the tip';
-    return `in a band ${spot(0, (from + to) / 2)}`;
+    if (from <= 0 && Math.abs(to - 1) < NEAR) return 'on the nail bed';
+    if (to >= 2 && Math.abs(from - 1) < NEAR) return 'on the free edge';
+    if (from <= 0) return `from the cuticle to ${heightWords(to)}`;
+    const [low, high] = [heightWords(from), to >= 2 ? 'the tip' : heightWords(to)];
+    return low === high ? `in a band ${low}` : `from ${low} to ${high}`;
   },
 });
+
+/** So near to a landmark it is meant. */
+const NEAR = 0.06;
+const PARTS: readonly [number, string][] = [
+  [0.1, 'a tenth'],
+  [0.25, 'a quarter'],
+  [1 / 3, 'a third'],
+  [0.5, 'half-way'],
+  [2 / 3, 'two thirds'],
+  [0.75, 'three quarters'],
+  [0.9, 'nine tenths'],
+];
+
+/** A height on the nail by its landmarks: "half-way up the nail bed", "the free edge". */
+function heightWords(along: number): string {
+  if (Math.abs(along - 1) < NEAR) return 'where the free edge begins';
+  const part = along % 1;
+  const [, words] = PARTS.reduce((best, one) =>
+    Math.abs(one[0] - part) < Math.abs(best[0] - part) ? one : best,
+  );
+  return `${words} ${along < 1 ? 'up the nail bed' : 'out the free edge'}`;
+}
 
 /** A band is never thinner than this, as a share of its landmark. */
 const LEAST_BAND = 0.03;

@@ -1,10 +1,12 @@
 import * as z from 'zod/mini';
 import { across_mm, along_mm } from '../geometry/frame';
+import { dotsAlong, spotPolygons, spotsDistance_mm } from '../geometry/dots';
 import { letterLines, pullsOf, textWidth } from '../geometry/letters';
 import { stripPolygons, toLine_mm } from '../geometry/lines';
 import { offSkin_mm } from '../geometry/regions';
 import { figure, limitsOf, within } from '../model/limits';
 import { Across, Along, mm, Turn } from '../model/primitives';
+import { without } from '../model/without';
 import { spotHandle, toMm, type Handle } from './handle';
 import { nearerMiddle } from './inwards';
 import { spotAt_mm, type OnNail } from './on';
@@ -28,12 +30,16 @@ const schema = z.strictObject({
   turn_deg: Turn,
   across: Across,
   along: Along,
+  /** Set dot by dot with a dotting tool, so far from middle to middle; the line's width is a dot's. */
+  dotted: z.optional(z.strictObject({ pitch_mm: mm(0.4, 5) })),
 });
 type Letters = z.infer<typeof schema>;
 
 /** One pull of the liner (common practice). */
 const PULL_S = 5;
 const LEAST_S = 20;
+/** One dot, and the tool dipped again after every few (common practice). */
+const DOT_S = 1.5;
 
 export const letters = defineRegion({
   kind: 'letters',
@@ -41,10 +47,21 @@ export const letters = defineRegion({
   noun: () => 'letters',
   schema,
   fresh: { kind: 'letters', text: 'A', height_mm: 5, width_mm: 0.5, turn_deg: 0, across: 0, along: 0.7 },
-  figures: () => [
+  figures: ({ dotted }) => [
     figure(schema, 'height_mm', 'Height'),
-    figure(schema, 'width_mm', 'Line'),
+    figure(schema, 'width_mm', dotted ? 'Dot' : 'Line'),
     figure(schema, 'turn_deg', 'Turn'),
+    ...(dotted ? [figure(schema, 'dotted.pitch_mm', 'Apart')] : []),
+  ],
+  switches: [
+    {
+      words: 'In dots',
+      is: ({ dotted }) => dotted !== undefined,
+      turned: (region) =>
+        region.dotted
+          ? without(region, 'dotted')
+          : { ...region, dotted: { pitch_mm: toMm(region.width_mm * 1.6) } },
+    },
   ],
   lay: (frame, region, laying) => {
     const sign = laying.mirror ? -1 : 1;
@@ -52,6 +69,16 @@ export const letters = defineRegion({
     // On the other hand they lie on the other side, and read the same way.
     const middle = { x: sign * across_mm(frame, region.across), y: along_mm(frame, region.along) };
     const written = letterLines(region.text, region.height_mm * laying.scale, sign * region.turn_deg, middle);
+    if (region.dotted) {
+      const dots = dotsAlong(written, region.dotted.pitch_mm * laying.scale).filter(
+        ({ x, y }) => offSkin_mm(frame, x, y, 0) > -width_mm,
+      );
+      const into_mm = spotsDistance_mm(dots, width_mm);
+      return {
+        polygons: spotPolygons(dots, width_mm),
+        distance_mm: (x, y) => Math.min(into_mm(x, y), offSkin_mm(frame, x, y, laying.margin_mm)),
+      };
+    }
     return {
       polygons: written.flatMap((line) => stripPolygons(line, width_mm)),
       distance_mm: (x, y) => {
@@ -63,9 +90,15 @@ export const letters = defineRegion({
   },
   handles: (region, on) => lettersHandles(region, on),
   says: (region, spot, side) =>
-    `as “${region.text.toUpperCase()}”, ${spot(side * region.across, region.along)}`,
+    `as “${region.text.toUpperCase()}”${region.dotted ? ' in dots' : ''}, ${spot(side * region.across, region.along)}`,
   sized: { inwards: nearerMiddle },
-  drawn_s: ({ text }) => Math.max(LEAST_S, PULL_S * pullsOf(text)),
+  drawn_s: ({ text, height_mm, dotted }) =>
+    Math.max(
+      LEAST_S,
+      dotted
+        ? DOT_S * dotsAlong(letterLines(text, height_mm, 0, { x: 0, y: 0 }), dotted.pitch_mm).length
+        : PULL_S * pullsOf(text),
+    ),
   stroke_mm: ({ width_mm }) => width_mm,
 });
 

@@ -89,10 +89,16 @@ function waiting(
   };
 }
 
+/** Words that say too little by themselves: "half-way". */
+const TOO_SHORT = 15;
+
 /** "Let the acrylic set" says itself what is waited for; of other work it is said whose time it is. */
 function waitWords(words: string): string {
   const lets = words.split(', ').find((part) => /^let /i.test(part));
-  return lets ? `Wait: ${lowerFirst(lets)}` : `Wait until this has had its time: ${lowerFirst(words)}`;
+  if (lets) return `Wait: ${lowerFirst(lets)}`;
+  const first = words.split(/: |, /)[0]!;
+  const work = first.length < TOO_SHORT ? words : first;
+  return `Wait until this has had its time: ${lowerFirst(work)}`;
 }
 
 function tens(seconds: number): number {

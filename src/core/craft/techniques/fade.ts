@@ -3,7 +3,7 @@ import { Id } from '../../model/primitives';
 import { ART_FAMILIES, artFilm } from '../artFilm';
 import { placeOf } from '../context';
 import { partHandles } from '../partHandles';
-import { Fade, FADE_FIELDS, fadeHandles, fadeOn, FRESH_FADE } from '../fadeOut';
+import { Fade, FADE_FIELDS, fadeHandles, fadeOn, fadesTo, FRESH_FADE } from '../fadeOut';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, twoColours } from '../technique';
 
 const schema = z.strictObject({ ...FILM_BASE, kind: z.literal('fade'), product: Id, fade: Fade });
@@ -41,7 +41,7 @@ export const fade = defineTechnique({
         paint: { kind: 'product' },
         profile: fadeOn(element, element.fade, context),
         passes: 1,
-        words: `${product.name}, faded out to nothing`,
+        words: `${product.name}, faded out to nothing ${fadesTo(element.fade, element, context)}`,
         hand_s: DRAGGED_S,
         reason: 'Laid full where it begins, and dragged out with a dry brush; no clear is wanted to thin it.',
       },

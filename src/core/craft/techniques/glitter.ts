@@ -6,7 +6,7 @@ import { Colour, count, mm, um } from '../../model/primitives';
 import { isMirrored, placeOf, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { hardenOf, ownTack } from '../drafts';
-import { Fade, FADE_FIELDS, fadeHandles, fadeOn, FRESH_FADE } from '../fadeOut';
+import { Fade, FADE_FIELDS, fadeHandles, fadeOn, fadesTo, FRESH_FADE } from '../fadeOut';
 import { grainFields } from '../grainFields';
 import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
@@ -104,7 +104,7 @@ export const glitter = defineTechnique({
       {
         step: 'strew',
         verb: 'strew',
-        words: `Pat ${grains.words} on${element.fade ? ', thinning out' : ''}`,
+        words: `Pat ${grains.words} on${element.fade ? `, thinning out ${fadesTo(element.fade, element, context)}` : ''}`,
         place,
         deposit: {
           kind: 'grains',
@@ -117,7 +117,7 @@ export const glitter = defineTechnique({
       {
         step: 'loose-off',
         verb: 'dust-off',
-        words: 'Brush the loose grains off',
+        words: `Brush the loose ${grains.words} off`,
         place,
         hand_s: HAND_S['dust-off'] * 4,
         reason: 'Before any wet coat: what is loose swims in it, and gets into its bottle.',
@@ -129,7 +129,7 @@ export const glitter = defineTechnique({
       {
         step: 'cover',
         verb: 'cap',
-        words: `${clear.name} over the grains, floated`,
+        words: `Float ${clear.name} over the ${grains.words}`,
         product: clear.id,
         place,
         deposit: { kind: 'conformal', t_um: element.cover_um },

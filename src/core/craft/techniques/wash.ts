@@ -4,7 +4,7 @@ import type { ProductFamily } from '../../model/product';
 import { count, Id, share } from '../../model/primitives';
 import { artFilm } from '../artFilm';
 import { placeOf } from '../context';
-import { Fade, FADE_FIELDS, fadeHandles, fadeOn, FRESH_FADE } from '../fadeOut';
+import { Fade, FADE_FIELDS, fadeHandles, fadeOn, fadesTo, FRESH_FADE } from '../fadeOut';
 import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
 import {
@@ -71,7 +71,7 @@ export const wash = defineTechnique({
         ...(element.fade ? { profile: fadeOn(element, element.fade, context) } : {}),
         passes: element.passes,
         manner: 'pass',
-        words: `${product.name} washed thin, 1 part to ${parts(element.strength)} of clear`,
+        words: `${product.name} washed thin, 1 part to ${parts(element.strength)} of clear${element.fade ? `, smoked out ${fadesTo(element.fade, element, context)}` : ''}`,
         hand_s: HAND_S.coat,
         reason: 'Mixed on the palette, not in the bottle: thin and even, so that no edge stands in it.',
       },
