@@ -45,7 +45,7 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
   if (!context.nail.in_work)
     return { operations: [], skipped: [], order: [], elements, context, found, editFaults: [] };
   const line = toldApart(
-    lineOf(build, context, elements).map((placed) => complete(placed, context)),
+    lineOf(build, context, elements).map((placed, i, all) => complete(placed, context, all[i - 1])),
     elements,
   );
   const cover = coverer(context.frame);
@@ -84,11 +84,15 @@ const FILM_WORK: readonly Operation['verb'][] = [
 ];
 
 /** What else art may be made of: of a build it says so itself, or lies all over. */
-const ART_WORK: readonly Operation['verb'][] = ['cap', 'sculpt', 'dip'];
+const ART_WORK: readonly Operation['verb'][] = ['cap', 'sculpt', 'dip', 'draw', 'base'];
 const PROGRAMS_OWN: readonly string[] = RESERVED_ELEMENTS;
 
-function saysWhere(verb: Operation['verb'], element: string): boolean {
-  return FILM_WORK.includes(verb) || (ART_WORK.includes(verb) && !PROGRAMS_OWN.includes(element));
+/** Where it is laid, where its words do not say so: of what is held after work on the same place, that work has. */
+function whereWords({ element, draft }: Placed, before: Placed | undefined, name: NailName): string {
+  const { verb, place } = draft;
+  const says = FILM_WORK.includes(verb) || (ART_WORK.includes(verb) && !PROGRAMS_OWN.includes(element));
+  const said = place.along_smile_mm !== undefined || (draft.held && before?.draft.place === place);
+  return says && !said ? placeWords(place.region, place.mirror, name) : '';
 }
 
 function areaOn_mm2(context: NailContext, place: Place): number {
@@ -112,7 +116,8 @@ function toldApart(line: readonly Operation[], elements: readonly Element[]): Op
   });
 }
 
-function complete({ element, stage, draft, moved }: Placed, context: NailContext): Operation {
+function complete(placed: Placed, context: NailContext, before?: Placed): Operation {
+  const { element, stage, draft, moved } = placed;
   const pass = draft.pass ?? 1;
   const operation: Operation = {
     ...draft,
@@ -123,9 +128,7 @@ function complete({ element, stage, draft, moved }: Placed, context: NailContext
     pass,
     class: `${rowOf(draft.verb).as ?? draft.verb}${draft.product ? `:${draft.product}` : ''}`,
   };
-  const where = saysWhere(draft.verb, element)
-    ? placeWords(draft.place.region, draft.place.mirror, context.name)
-    : '';
+  const where = whereWords(placed, before, context.name);
   if (where) operation.words = `${draft.words}, ${where}`;
   if (draft.in_tip) operation.words += ', inside the tip';
   const { fixed_s = 0 } = draft;

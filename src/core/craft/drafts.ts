@@ -170,14 +170,14 @@ export function baseDraft(context: NailContext, why: string, role: 'base' | 'pee
   ];
 }
 
-/** Thin base on a part of the nail, cured: its tack is what grains and sheets cling to. */
-export function ownTack(context: NailContext, place: Place): Draft[] {
+/** Thin base on a part of the nail, cured: its tack is what `what` clings to. */
+export function ownTack(context: NailContext, place: Place, what: string): Draft[] {
   const base = context.role('base');
   return [
     {
       step: 'tack',
       verb: 'base',
-      words: `${base.name}, thin, for its tack`,
+      words: `${base.name}, thin, for the ${what}`,
       product: base.id,
       place,
       deposit: { kind: 'conformal', t_um: coatOf(base) },

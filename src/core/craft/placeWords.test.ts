@@ -60,7 +60,7 @@ describe('places in words', () => {
         { across: 0.6, along: 1.9 },
       ],
     };
-    expect(placeWords(outline, false, 'left-ring')).toBe('thumb side, near the tip');
-    expect(placeWords(outline, true, 'left-ring')).toBe('little-finger side, near the tip');
+    expect(placeWords(outline, false, 'left-ring')).toBe('in a shape, thumb side, near the tip');
+    expect(placeWords(outline, true, 'left-ring')).toBe('in a shape, little-finger side, near the tip');
   });
 });

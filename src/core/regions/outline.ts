@@ -32,6 +32,7 @@ export const outline = defineRegion({
     };
   },
   handles: cornerHandles,
-  says: ({ points }, spot, side) => spot(side * middleOf(points).across, middleOf(points).along),
+  says: ({ points }, spot, side) =>
+    `in a shape, ${spot(side * middleOf(points).across, middleOf(points).along)}`,
   sized: { inwards: cutAtEdge },
 });

@@ -43,7 +43,8 @@ export const path = defineRegion({
     };
   },
   handles: cornerHandles,
-  says: ({ points }, spot, side) => spot(side * middleOf(points).across, middleOf(points).along),
+  says: ({ points }, spot, side) =>
+    `in a line, ${spot(side * middleOf(points).across, middleOf(points).along)}`,
   sized: { inwards: cutAtEdge },
   drawn_s: () => DRAW_S,
   stroke_mm: ({ width_mm }) => width_mm,

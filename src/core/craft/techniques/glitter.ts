@@ -100,7 +100,7 @@ export const glitter = defineTechnique({
     const grains = grainsOf(element, context);
     const clear = context.role('builder');
     const strewn: Draft[] = [
-      ...(element.tack ? ownTack(context, place) : []),
+      ...(element.tack ? ownTack(context, place, grains.words) : []),
       {
         step: 'strew',
         verb: 'strew',

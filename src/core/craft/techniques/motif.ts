@@ -3,13 +3,12 @@ import { Id } from '../../model/primitives';
 import { Region, regionKindOf } from '../../regions';
 import { paths } from '../../regions/paths';
 import { onPart } from '../../regions/handle';
-import { isMirrored, onNail, placeOf } from '../context';
+import { onNail, placeOf } from '../context';
 import { coatOf } from '../cure';
 import { flashOf, hardenOf } from '../drafts';
 import { lampOf } from '../families';
 import { HAND_S } from '../handwork';
 import type { Draft } from '../operation';
-import { placeWords } from '../placeWords';
 import {
   defineTechnique,
   FILM_SEAT,
@@ -127,12 +126,11 @@ export const motif = defineTechnique({
       const t_um = coatOf(product);
       const guide_s = regionKindOf(part.region.kind).drawn_s?.(part.region) ?? HAND_S.coat;
       const pass = i + 1;
-      const where = placeWords(part.region, isMirrored(context.name, element), context.name);
       const drawn: Draft = {
         step: 'draw',
         pass,
         verb: 'draw',
-        words: [product.name, where, last > 1 ? `colour ${pass} of ${last}` : ''].filter(Boolean).join(', '),
+        words: last > 1 ? `${product.name}, colour ${pass} of ${last}` : product.name,
         product: product.id,
         place,
         paint: { kind: 'product' },

@@ -139,7 +139,7 @@ export const sheets = defineTechnique({
       mirror: isMirrored(context.name, element),
     };
     return [
-      ...(element.tack ? ownTack(context, ground) : []),
+      ...(element.tack ? ownTack(context, ground, called) : []),
       { step: 'lay', place, deposit: { kind: 'sheet', sheet: laid }, ...draft },
     ];
   },
