@@ -39,12 +39,14 @@ export function stagesIn(
   };
 }
 
+/** Its work in the paint, which is said where the work first names what it is laid with. */
 function painted(drafts: readonly Draft[], { product, paint, words }: Made): Draft[] {
-  return drafts.map((draft) => {
-    if (draft.product !== product.id || !draft.deposit) return draft;
-    if (!words) return { ...draft, paint };
-    // Every product is named in how they are laid.
-    const work = draft.words.replace(` of ${product.name}`, '').replace(` with ${product.name}`, '');
-    return { ...draft, paint, words: `${work}: ${words}` };
+  const named = [` of ${product.name}`, ` with ${product.name}`];
+  return drafts.map((draft): Draft => {
+    const lays = draft.product === product.id && draft.deposit;
+    const laid = lays ? { ...draft, paint } : draft;
+    const name = named.find((one) => draft.words.includes(one));
+    if (!words || draft.lamp || (!name && (!lays || draft.held))) return laid;
+    return { ...laid, words: `${name ? draft.words.replace(name, '') : draft.words}: ${words}` };
   });
 }

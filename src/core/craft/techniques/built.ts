@@ -7,13 +7,13 @@ import { defineTechnique, ELEMENT_BASE, numberField } from '../technique';
 const MOST_STOPS = 5;
 
 /** What a build can be made of, and the part of the kit that it stands in for. */
-const ROLES: Partial<Record<ProductFamily, Role>> = {
+export const BUILT_ROLES: Partial<Record<ProductFamily, Role>> = {
   'builder-gel': 'builder',
   'putty-gel': 'putty',
   acrylic: 'acrylic',
   dip: 'dip',
 };
-const FAMILIES = Object.keys(ROLES) as ProductFamily[];
+export const BUILT_FAMILIES = Object.keys(BUILT_ROLES) as ProductFamily[];
 
 const Stop = z.strictObject({ product: Id, at: share() });
 const schema = z
@@ -49,7 +49,7 @@ export const built = defineTechnique({
       path: 'stops',
       words: 'From cuticle to tip',
       item: [
-        { kind: 'product', path: 'product', words: 'In', families: FAMILIES },
+        { kind: 'product', path: 'product', words: 'In', families: BUILT_FAMILIES },
         numberField(Stop, 'at', 'Place'),
       ],
       fresh: null,
@@ -69,7 +69,7 @@ export const built = defineTechnique({
     const products = element.stops.map(({ product }) => context.product(product));
     const first = products[0]!;
     return {
-      role: ROLES[first.family] ?? 'builder',
+      role: BUILT_ROLES[first.family] ?? 'builder',
       product: first,
       paint: paintOf(element),
       ...(products.length > 1 ? { words: mannerOf(element, products) } : {}),

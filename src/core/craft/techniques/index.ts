@@ -9,6 +9,7 @@ import { fade } from './fade';
 import { finish } from './finish';
 import { french } from './french';
 import { glitter } from './glitter';
+import { halfMixed } from './halfMixed';
 import { inlay } from './inlay';
 import { looseStones } from './looseStones';
 import { magnetic } from './magnetic';
@@ -25,6 +26,7 @@ import { wash } from './wash';
 const ALL = [
   colour,
   built,
+  halfMixed,
   ombre,
   fade,
   wash,
