@@ -4,6 +4,7 @@ import { coatOf } from '../craft/cure';
 import { dries_s, lampOf } from '../craft/families';
 import { CAUTIONS, inTipCaution, PACE, workSeconds } from '../craft/handwork';
 import { placeWords } from '../craft/placeWords';
+import { regionNoun } from '../regions';
 import { polygonArea_mm2 } from '../geometry/polygons';
 import { operationId, RESERVED_ELEMENTS, type Draft, type Operation, type Place } from '../craft/operation';
 import type { PlacedPiece } from '../craft/matter';
@@ -92,7 +93,15 @@ function whereWords({ element, draft }: Placed, before: Placed | undefined, name
   const { verb, place } = draft;
   const says = FILM_WORK.includes(verb) || (ART_WORK.includes(verb) && !PROGRAMS_OWN.includes(element));
   const said = place.along_smile_mm !== undefined || (draft.held && before?.draft.place === place);
-  return says && !said ? placeWords(place.region, place.mirror, name) : '';
+  if (!says || said) return '';
+  const [within] = place.within ?? [];
+  const on = within && (regionNoun(within.place.region) || 'shape');
+  return [
+    placeWords(place.region, place.mirror, name),
+    on ? `${within.outside ? 'beside' : 'only on'} the ${on}` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
 }
 
 function areaOn_mm2(context: NailContext, place: Place): number {

@@ -11,7 +11,7 @@ export interface ToHold {
   pieces: PlacedPiece[];
   place: Place;
   /** "Set 5 stones SS5". */
-  setWords: string;
+  setWords: (pieces: readonly PlacedPiece[]) => string;
   /** What the bead is for, where that is to be said. */
   forWhat?: string;
   /** Guide seconds for a bead, and for setting, of all of them. */
@@ -55,7 +55,7 @@ function set(
   return {
     step: 'set',
     verb,
-    words: setWords,
+    words: setWords(pieces),
     place,
     deposit: { kind: 'pieces', pieces, pressed: true },
     hand_s: set_s,
@@ -73,7 +73,7 @@ function eachAlone(what: ToHold): ToHold[] {
     ...what,
     pieces: [piece],
     place: { ...what.place, around: what.place.around?.slice(i, i + 1) ?? [] },
-    setWords: `${what.setWords}, ${i + 1} of ${count}`,
+    setWords: (one) => `${what.setWords(one)}, ${i + 1} of ${count}`,
     bead_s: what.bead_s / count,
     set_s: what.set_s / count,
   }));

@@ -33,22 +33,22 @@ describe('places in words', () => {
       { kind: 'band', from: 0.5, to: 1.02 },
       'from half-way up the nail bed to where the free edge begins',
     ],
-    ['a dot at the cuticle’s side', oval(-0.6, 0.2), 'little-finger side, near the cuticle'],
-    ['a dot in the middle', oval(0, 0.7), 'on the nail bed'],
-    ['a dot at the tip', oval(0.5, 1.8), 'thumb side, near the tip'],
+    ['a dot at the cuticle’s side', oval(-0.6, 0.2), 'in an oval, little-finger side, near the cuticle'],
+    ['a dot in the middle', oval(0, 0.7), 'in an oval, on the nail bed'],
+    ['a dot at the tip', oval(0.5, 1.8), 'in an oval, thumb side, near the tip'],
   ])('%s', (_words, region, expected) => {
     expect(placeWords(region, false, 'left-ring')).toBe(expected);
   });
 
   it('name a side by the fingers, whichever hand it is and whichever way the tip lies', () => {
     const said = (mirror: boolean, nail: NailName) => placeWords(oval(-0.6, 0.2), mirror, nail);
-    expect(said(false, 'left-ring')).toBe('little-finger side, near the cuticle');
-    expect(said(true, 'right-ring')).toBe('little-finger side, near the cuticle');
+    expect(said(false, 'left-ring')).toBe('in an oval, little-finger side, near the cuticle');
+    expect(said(true, 'right-ring')).toBe('in an oval, little-finger side, near the cuticle');
     // Not turned over, it lies to the other side of that hand.
-    expect(said(false, 'right-ring')).toBe('thumb side, near the cuticle');
-    expect(said(false, 'left-thumb')).toBe('index side, near the cuticle');
-    expect(said(false, 'left-little')).toBe('outer side, near the cuticle');
-    expect(said(false, 'right-thumb')).toBe('outer side, near the cuticle');
+    expect(said(false, 'right-ring')).toBe('in an oval, thumb side, near the cuticle');
+    expect(said(false, 'left-thumb')).toBe('in an oval, index side, near the cuticle');
+    expect(said(false, 'left-little')).toBe('in an oval, outer side, near the cuticle');
+    expect(said(false, 'right-thumb')).toBe('in an oval, outer side, near the cuticle');
   });
 
   it('are turned over with what they name', () => {

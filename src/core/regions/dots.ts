@@ -73,7 +73,8 @@ export const dots = defineRegion({
     };
   },
   handles: (region, on) => dotsHandles(region, on),
-  says: ({ rows, columns }) => (rows * columns === 1 ? 'in a dot' : `in ${rows * columns} dots`),
+  says: ({ rows, columns, dot_mm, pitch_mm }) =>
+    rows * columns === 1 ? 'in a dot' : `in dots of ${dot_mm} mm, ${pitch_mm} mm apart`,
   drawn_s: ({ rows, columns }) => Math.max(LEAST_S, DOT_S * rows * columns),
   stroke_mm: ({ dot_mm }) => dot_mm,
   dotted: true,

@@ -72,6 +72,6 @@ export const oval = defineRegion({
       ),
       (body) => ({ ...region, ...body }),
     ),
-  says: (region, spot, side) => spot(side * region.across, region.along),
+  says: (region, spot, side) => `in an oval, ${spot(side * region.across, region.along)}`,
   sized: { inwards: nearerMiddle },
 });

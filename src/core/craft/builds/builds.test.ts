@@ -564,3 +564,15 @@ describe('a full-cover tip', () => {
     expect(codesOn(set)).toContain('no-grip');
   });
 });
+
+it('a bed of acrylic on a form is filed when it rings: no lamp, and no sticky layer to wipe', () => {
+  const bed = { ...FRENCH, product: 'acrylic-blush' };
+  const set = setWearing([element('built', { stops: [{ product: 'acrylic-white', at: 0.5 }] })], (all) => {
+    all.builds.push(made('sculpted-form', { material: 'acrylic', french: bed }));
+    all.nails['left-ring'].build = 'test';
+  });
+  const { operations } = compileNail(set, 'left-ring');
+  const from = operations.findIndex(({ step }) => step === 'bed');
+  expect(operations.slice(from, from + 3).map(({ verb }) => verb)).toEqual(['cap', 'rest', 'buff']);
+  expect(codesOn(set)).toEqual([]);
+});

@@ -7,6 +7,7 @@ import type { Product } from '../../model/product';
 import { Smile } from '../../model/smile';
 import { wholePlace, type NailContext } from '../context';
 import { dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, STICKY_OFF, wipeDraft } from '../drafts';
+import { lampOf } from '../families';
 import { HAND_S } from '../handwork';
 import type { Draft, Place } from '../operation';
 
@@ -45,9 +46,12 @@ export function builtBed(french: BuiltFrench, context: NailContext): Draft[] {
       open_s: 40,
       reason: 'A little past the line, full there and thin at the cuticle: the file cuts the line.',
     },
-    flashOf(product, t_um, bed, why, 'flash-bed'),
+    // What sets by itself needs no light, and leaves nothing sticky.
+    ...(lampOf(product) ? [flashOf(product, t_um, bed, why, 'flash-bed')] : []),
     ...hardenOf(product, t_um, bed, 'cure-bed'),
-    wipeDraft(context, 'wipe-bed', STICKY_OFF, 'The sticky layer clogs the file: off with it first.'),
+    ...(lampOf(product)
+      ? [wipeDraft(context, 'wipe-bed', STICKY_OFF, 'The sticky layer clogs the file: off with it first.')]
+      : []),
     {
       step: 'smile',
       verb: 'buff',

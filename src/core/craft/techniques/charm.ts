@@ -236,7 +236,7 @@ export const charm = defineTechnique({
       {
         pieces: [piece],
         place: { ...wholePlace(), around: footprint(piece) },
-        setWords: `Set the ${element.words}`,
+        setWords: () => `Set the ${element.words}`,
         forWhat: `the ${element.words}`,
         bead_s: 8,
         set_s: 14,

@@ -175,7 +175,13 @@ export const crystals = defineTechnique({
   products: () => [],
   called: ({ sizes }) => counted(2 * sizes.length - 1, 'crystal'),
   stands: (element, context) => standing(layStones(element, context), context),
-  plan: (element, context) => setStones(layStones(element, context), element.bedding, context),
+  plan: (element, context) =>
+    setStones(
+      layStones(element, context),
+      element.bedding,
+      context,
+      ' along the cuticle, from the middle outwards',
+    ),
 });
 
 function clampTo(value: number, least: number, most: number, per = 100): number {

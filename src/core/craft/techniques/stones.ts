@@ -109,14 +109,19 @@ export function standing(stones: readonly PlacedPiece[], { practice }: NailConte
   }));
 }
 
-/** Stones in whichever way they are held. */
-export function setStones(stones: PlacedPiece[], bedding: StoneBedding, context: NailContext): Draft[] {
+/** Stones in whichever way they are held; `where`: what is said of their place. */
+export function setStones(
+  stones: PlacedPiece[],
+  bedding: StoneBedding,
+  context: NailContext,
+  where = '',
+): Draft[] {
   return held(
     holdingOf(bedding, context),
     {
       pieces: stones,
       place: discsPlace(stones),
-      setWords: `Set ${countWords(stones, stoneSize)}`,
+      setWords: (some) => `Set ${countWords(some, stoneSize)}${where}`,
       bead_s: HAND_S.bead * stones.length,
       set_s: HAND_S['set-in-top'] * stones.length,
       more: 1,
