@@ -1,17 +1,13 @@
 import { lookOf } from '../compile/prepare';
 import type { SetDocument } from '../document/document';
+import { lookShown, SHOWN_ON } from '../document/wearers';
 import { seenOf, type LookProfile } from '../judge/profile';
 import { planNail } from '../plan/nailPlan';
-
-/** A nail of middle size shows a look as it is meant. */
-const SHOWN_ON = 'left-middle';
 
 /** Looks of a set as the eye weighs them, each on one and the same nail. `plan` may remember. */
 export function profilesOf(set: SetDocument, plan: typeof planNail = planNail): LookProfile[] {
   return set.looks.map((look) => {
-    const nail = { ...set.nails[SHOWN_ON], look: look.id, changes: [] };
-    const trial = { ...set, nails: { ...set.nails, [SHOWN_ON]: nail }, edits: [] };
-    const { nominal, compiled } = plan(trial, SHOWN_ON);
+    const { nominal, compiled } = plan(lookShown(set, look.id), SHOWN_ON);
     return {
       look: look.id,
       name: look.name,

@@ -15,3 +15,13 @@ export function wornLooks(set: Pick<SetDocument, 'nails' | 'looks'>): Look[] {
 export function freeKey(looks: readonly Look[]): string | undefined {
   return [...LOOK_KEYS].find((key) => !looks.some((look) => look.key === key));
 }
+
+/** A nail of middle size shows a look as it is meant. */
+export const SHOWN_ON: NailName = 'left-middle';
+
+/** The set with a look on the nail that looks are shown on, in the build of a nail that wears it: what it may be built in shows. */
+export function lookShown(set: SetDocument, look: string): SetDocument {
+  const worn = wearersOf(set, look)[0] ?? SHOWN_ON;
+  const nail = { ...set.nails[SHOWN_ON], look, build: set.nails[worn].build, changes: [] };
+  return { ...set, nails: { ...set.nails, [SHOWN_ON]: nail }, edits: [] };
+}

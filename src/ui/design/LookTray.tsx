@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import { FIRST_TECHNIQUE } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';
 import { lookName, nameApart } from '@/core/document/naming';
-import { freeKey } from '@/core/document/wearers';
+import { freeKey, lookShown, SHOWN_ON } from '@/core/document/wearers';
 import { StillPicture } from '../kit/StillPicture';
 import { useGesture } from '../kit/useGesture';
 import { FINENESS, usePicture } from '../kit/usePictures';
@@ -22,8 +22,6 @@ import { pickerOf } from '@/core/starter/picker';
 import classes from './DesignView.module.css';
 
 const PX_PER_MM = 3.6;
-/** Swatches show a look on this nail. */
-const SHOWN_ON = 'left-middle';
 
 /** The looks of this set as swatches, to drag or key onto nails. */
 export function LookTray() {
@@ -80,10 +78,7 @@ function Swatch({ look }: { look: Look }) {
   const open = useStudio((s) => s.openLook === look.id);
   const store = useStudioStore();
   const { setNodeRef, listeners, attributes } = useDraggable({ id: look.id });
-  const trial = useMemo(() => {
-    const nail = { ...set.nails[SHOWN_ON], look: look.id, changes: [] };
-    return { ...set, nails: { ...set.nails, [SHOWN_ON]: nail }, edits: [] };
-  }, [set, look.id]);
+  const trial = useMemo(() => lookShown(set, look.id), [set, look.id]);
   const picture = usePicture(trial, SHOWN_ON, PX_PER_MM * FINENESS);
   return (
     <button
