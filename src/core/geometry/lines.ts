@@ -103,7 +103,8 @@ export function linesDistance_mm(lines: Lines): (x: number, y: number) => number
         // Measured across and set square to the line: near enough for a line that is thin against its wave.
         const turn = (2 * Math.PI) / wave.length_mm;
         off -= swing(wave, along);
-        square = 1 / Math.hypot(1, wave.rise_mm * turn * Math.cos(along * turn));
+        const lean = wave.rise_mm * turn * Math.cos(along * turn);
+        square = 1 / Math.sqrt(1 + lean * lean);
       }
       const k = Math.max(-last, Math.min(last, Math.round(off / lines.pitch_mm + last) - last));
       let into = lines.width_mm / 2 - Math.abs(off - k * lines.pitch_mm) * square;

@@ -6,8 +6,9 @@ export function noise(x: number, y: number): number {
   const fy = y - yi;
   const sx = fx * fx * (3 - 2 * fx);
   const sy = fy * fy * (3 - 2 * fy);
-  const top = hash(xi, yi) + (hash(xi + 1, yi) - hash(xi, yi)) * sx;
-  const bottom = hash(xi, yi + 1) + (hash(xi + 1, yi + 1) - hash(xi, yi + 1)) * sx;
+  const [a, b, c, d] = [hash(xi, yi), hash(xi + 1, yi), hash(xi, yi + 1), hash(xi + 1, yi + 1)];
+  const top = a + (b - a) * sx;
+  const bottom = c + (d - c) * sx;
   return top + (bottom - top) * sy;
 }
 

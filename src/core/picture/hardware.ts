@@ -50,7 +50,7 @@ const SHADERS: Record<PlacedPiece['kind'], Shader> = {
       const dx = (crinkled(x + u + h, y + v) - crinkled(x + u - h, y + v)) / (2 * h);
       const dy = (crinkled(x + u, y + v + h) - crinkled(x + u, y + v - h)) / (2 * h);
       const [sx, sy] = [leanX - steep * dx, leanY - steep * dy];
-      const nz = 1 / Math.hypot(1, sx, sy);
+      const nz = 1 / Math.sqrt(1 + sx * sx + sy * sy);
       return lit(colour, sx * nz, sy * nz, nz, true);
     };
   },
@@ -59,7 +59,7 @@ const SHADERS: Record<PlacedPiece['kind'], Shader> = {
     return (x, y, ground) => {
       const px = (x - piece.x_mm) / r;
       const py = (y - piece.y_mm) / r;
-      const radius = Math.hypot(px, py);
+      const radius = Math.sqrt(px * px + py * py);
       const facet = Math.floor(((Math.atan2(py, px) + Math.PI) / (2 * Math.PI)) * 8 + 0.5);
       const angle = (facet / 8) * 2 * Math.PI - Math.PI;
       const toLight = Math.cos(angle - 2.2);
@@ -97,7 +97,7 @@ const SHADERS: Record<PlacedPiece['kind'], Shader> = {
       const h = SLOPE_OVER_MM;
       const dx = (height_mm(x + h, y) - height_mm(x - h, y)) / (2 * h);
       const dy = (height_mm(x, y + h) - height_mm(x, y - h)) / (2 * h);
-      const nz = 1 / Math.hypot(1, dx, dy);
+      const nz = 1 / Math.sqrt(1 + dx * dx + dy * dy);
       return lit(colour, -dx * nz, -dy * nz, nz, piece.metallic);
     };
   },

@@ -79,8 +79,9 @@ export function light(colour: [number, number, number], across: number, spot: Sp
   const [alongLean, bow] = [spot.lean[1], Math.atan(spot.lean[0]) + across];
   const nx0 = Math.sin(bow);
   const nz0 = Math.cos(bow);
-  const length = Math.hypot(1, alongLean * nz0);
-  const ny = (alongLean * nz0) / length;
+  const along = alongLean * nz0;
+  const length = Math.sqrt(1 + along * along);
+  const ny = along / length;
   const nx = nx0 / length;
   const nz = nz0 / length;
   // As it lies on the hand: the finger is turned, the lamp is not.
@@ -147,7 +148,8 @@ function boxed(u: number, v: number, halfU: number, halfV: number, round: number
   if (u > halfU + soft || -u > halfU + soft || v > halfV + soft || -v > halfV + soft) return 0;
   const du = Math.abs(u) - halfU + round;
   const dv = Math.abs(v) - halfV + round;
-  const outside = Math.hypot(Math.max(du, 0), Math.max(dv, 0)) + Math.min(Math.max(du, dv), 0) - round;
+  const [ou, ov] = [Math.max(du, 0), Math.max(dv, 0)];
+  const outside = Math.sqrt(ou * ou + ov * ov) + Math.min(Math.max(du, dv), 0) - round;
   const t = clamp(0.5 - outside / (2 * soft), 0, 1);
   return t * t * (3 - 2 * t);
 }

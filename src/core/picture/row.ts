@@ -18,13 +18,14 @@ export interface Lies {
 /** A coloured film, as a layer at each of its points. */
 export interface Coat {
   place: number;
-  layerAt: (x: number, y: number) => Layer;
+  /** `share`: of its full thickness, where it is shaped. */
+  layerAt: (x: number, y: number, share: number) => Layer;
   /** How much of it mirrors as metal does; nothing, where it is no metal. */
   metalAt?: (x: number, y: number) => number;
   /** How coarse its metal is: 1 flakes, towards 0 a mirror. */
   grain: number;
-  /** Height of its own above what it lies on, in mm, where it stands up from it. */
-  heightAt?: (x: number, y: number) => number;
+  /** Where it is shaped: how much of its full thickness lies at a place, and how high it then stands, in mm; 0 lies flat. */
+  shaped?: { shareAt: (x: number, y: number) => number; height_mm: number; known: Known };
 }
 
 export interface Sheen {
@@ -136,14 +137,25 @@ export function stand(row: Row, standing: readonly Drawn[], from: number, to: nu
     for (let i = from; i < to; i += 1) {
       const x = row.x[i]!;
       if (Math.abs(x - drawn.piece.x_mm) > drawn.reach_mm) continue;
-      const share = clamp01(0.5 + drawn.distance_mm(x, row.y) * row.px_per_mm);
-      if (share <= 0) continue;
+      const distance_mm = drawn.distance_mm(x, row.y);
+      const share = clamp01(0.5 + distance_mm * row.px_per_mm);
+      if (share <= 0) {
+        i = before(row.x, i, to, x - distance_mm - 0.5 / row.px_per_mm);
+        continue;
+      }
       row.standing[i] = share;
       row.stands[i] = drawn;
       any = true;
     }
   }
   return any;
+}
+
+/** The last column before a place along the row: a distance shrinks no faster than one goes, so nothing begins until there. */
+function before(x: Float64Array, from: number, to: number, as_mm: number): number {
+  let i = from;
+  while (i + 1 < to && x[i + 1]! < as_mm) i += 1;
+  return i;
 }
 
 /** The nail as it is under all films. */
@@ -201,15 +213,16 @@ function layPlace(row: Row, place: Lies, shares: Float64Array, from: number, to:
 
 /** A coat over what is there (Kubelka–Munk). */
 export function layCoat(row: Row, coat: Coat, from: number, to: number): void {
-  const { place, layerAt, metalAt, grain, heightAt } = coat;
-  if (heightAt) layRelief(row, row.shares[place]!, heightAt, from, to);
+  const { place, layerAt, metalAt, grain, shaped } = coat;
   const shares = row.shares[place]!;
+  const thick = shaped && sharesAt(row, shaped, row.y);
+  if (shaped && shaped.height_mm > 0) layRelief(row, shares, shaped, from, to);
   const [red, green, blue] = row.colour;
   const { metal } = row;
   for (let i = from; i < to; i += 1) {
     const share = shares[i]!;
     if (share <= 0) continue;
-    const { R, T } = layerAt(row.x[i]!, row.y);
+    const { R, T } = layerAt(row.x[i]!, row.y, thick ? shareOf(row, shaped!, thick, row.y, i) : 1);
     red[i] = red[i]! + share * (overChannel(R[0], T[0], red[i]!) - red[i]!);
     green[i] = green[i]! + share * (overChannel(R[1], T[1], green[i]!) - green[i]!);
     blue[i] = blue[i]! + share * (overChannel(R[2], T[2], blue[i]!) - blue[i]!);
@@ -220,23 +233,45 @@ export function layCoat(row: Row, coat: Coat, from: number, to: number): void {
   }
 }
 
-/** A slope is read over so much: finer than a brush makes an edge. */
-const SLOPE_OVER_MM = 0.06;
+/** Shares of a shaped coat by column, for the three rows that are looked at: each is asked for once. */
+export type Known = { y: number; shares: Float64Array }[];
 
-/** What stands up from the nail leans the light; what is laid over it later follows it. */
-function layRelief(
-  row: Row,
-  shares: Float64Array,
-  heightAt: NonNullable<Coat['heightAt']>,
-  from: number,
-  to: number,
-): void {
-  const h = SLOPE_OVER_MM;
+type Shaped = NonNullable<Coat['shaped']>;
+
+/** The row of shares at a height, those not asked for yet not numbers; the one furthest up gives way. */
+function sharesAt(row: Row, { known }: Shaped, y: number): Float64Array {
+  const there = known.find((one) => Math.abs(one.y - y) < 1e-9);
+  if (there) return there.shares;
+  const fresh = { y, shares: known.length < 3 ? new Float64Array(row.x.length) : furthestUp(known).shares };
+  fresh.shares.fill(NaN);
+  known.push(fresh);
+  return fresh.shares;
+}
+
+function furthestUp(known: Known): Known[number] {
+  const at = known.reduce((most, one, i) => (one.y > known[most]!.y ? i : most), 0);
+  return known.splice(at, 1)[0]!;
+}
+
+function shareOf(row: Row, { shareAt }: Shaped, shares: Float64Array, y: number, i: number): number {
+  const before = shares[i]!;
+  return before === before ? before : (shares[i] = shareAt(row.x[i]!, y));
+}
+
+/** What stands up from the nail leans the light; what is laid over it later follows it. Slopes are read from pixel to pixel. */
+function layRelief(row: Row, shares: Float64Array, shaped: Shaped, from: number, to: number): void {
+  const { x, y, px_per_mm } = row;
+  const [up, down] = [y + 1 / px_per_mm, y - 1 / px_per_mm];
+  const above = sharesAt(row, shaped, up);
+  const here = sharesAt(row, shaped, y);
+  const below = sharesAt(row, shaped, down);
   for (let i = from; i < to; i += 1) {
     if (shares[i]! <= 0) continue;
-    const x = row.x[i]!;
-    row.leanX[i] = row.leanX[i]! - (heightAt(x + h, row.y) - heightAt(x - h, row.y)) / (2 * h);
-    row.leanY[i] = row.leanY[i]! - (heightAt(x, row.y + h) - heightAt(x, row.y - h)) / (2 * h);
+    const [left, right] = [Math.max(0, i - 1), Math.min(x.length - 1, i + 1)];
+    const across = shareOf(row, shaped, here, y, right) - shareOf(row, shaped, here, y, left);
+    const along = shareOf(row, shaped, above, up, i) - shareOf(row, shaped, below, down, i);
+    row.leanX[i] = row.leanX[i]! - (shaped.height_mm * across) / (x[right]! - x[left]!);
+    row.leanY[i] = row.leanY[i]! - (shaped.height_mm * along * px_per_mm) / 2;
     row.leans = true;
   }
 }
@@ -295,7 +330,7 @@ export function lightRow(
     if (edge > 0) {
       const inX = d[i]! - (i > 0 ? d[i - 1]! : -1);
       const inY = above[i]! - d[i]!;
-      const steep = Math.hypot(inX, inY) || 1;
+      const steep = Math.sqrt(inX * inX + inY * inY) || 1;
       lean[0] -= (edge * inX) / steep;
       lean[1] += (edge * inY) / steep;
     }
@@ -314,6 +349,9 @@ export function lightRow(
   }
 }
 
+/** Shadows are soft over this width. */
+const SHADOW_MM = 0.45;
+
 /** What stands out throws a soft shadow down and to the right. */
 export function shadeUnder(row: Row, standing: readonly Drawn[], from: number, to: number): void {
   // Kept where the finish was: the lamp has read it.
@@ -325,7 +363,9 @@ export function shadeUnder(row: Row, standing: readonly Drawn[], from: number, t
     for (let i = from; i < to; i += 1) {
       const x = row.x[i]!;
       if (Math.abs(x - drawn.piece.x_mm) > reach) continue;
-      dark[i] = Math.max(dark[i]!, clamp01(1 + drawn.distance_mm(x - off, row.y + off) / 0.45) * 0.5);
+      const distance_mm = drawn.distance_mm(x - off, row.y + off);
+      if (distance_mm <= -SHADOW_MM) i = before(row.x, i, to, x - distance_mm - SHADOW_MM);
+      else dark[i] = Math.max(dark[i]!, clamp01(1 + distance_mm / SHADOW_MM) * 0.5);
     }
   }
   for (const channel of row.colour)
@@ -345,8 +385,6 @@ export function layStanding(row: Row, from: number, to: number): void {
     blue[i] = below[2] + (shade[2] - below[2]) * share;
   }
 }
-
-const SHADOW_MM = 0.45;
 
 /** Puts a row into the picture; beside the nail, the soft shadow it casts to the lower right. */
 export function writeRow(

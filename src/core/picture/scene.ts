@@ -31,17 +31,21 @@ interface On {
   scene: Scene;
   layer: ReturnType<typeof layerCache>;
   placeOf: (film: Film) => number;
+  /** How thick the coats before this one are that lie just as it does, of the same: they are one with it. */
+  below_um: number;
+  /** Whether the next film lies as this one does, of the same. */
+  goesOn: boolean;
 }
 
 /** How each kind of layer shows: what it adds to the scene. */
 const SHOWN: Record<Film['kind'], (film: Film, on: On) => void> = {
-  film: (film, { field, product, scene, layer, placeOf }) => {
+  film: (film, { field, product, scene, layer, placeOf, below_um, goesOn }) => {
     const made = film.product ? product(film.product) : undefined;
     scene.standing = scene.standing.map((one) =>
       liesUnder(one, scene.places[placeOf(film)]) ? dulled(one) : one,
     );
-    if (film.paint) {
-      const coat = coatOf(film, { field, product, layer, made, place: placeOf(film) });
+    if (film.paint && !goesOn) {
+      const coat = coatOf(film, { field, product, layer, made, place: placeOf(film), below_um });
       scene.pile.push((row, from, to) => layCoat(row, coat, from, to));
     }
     // Powder keeps the gloss of the top it is burnished on.
@@ -95,9 +99,31 @@ export function sceneOf(field: NailField, product: (id: string) => Product, px_p
     }
     return index.get(key)!;
   };
-  const on: On = { field, product, scene, layer: layerCache(), placeOf };
-  for (const film of field.films) SHOWN[film.kind](film, on);
+  const on: On = { field, product, scene, layer: layerCache(), placeOf, below_um: 0, goesOn: false };
+  field.films.forEach((film, i) => {
+    on.goesOn = isCoatOn(film, field.films[i + 1], product);
+    SHOWN[film.kind](film, on);
+    on.below_um = on.goesOn ? on.below_um + thickest_um(film) : 0;
+  });
+  // Where all is gloss, gloss over it changes nothing.
+  if (scene.bareMatte === 0 && scene.sheens.every(({ matte }) => !matte)) scene.sheens = [];
   return scene;
+}
+
+/** Whether a coat is one of several of the same, with nothing between: to the eye they are one, as thick as all of them. */
+function isCoatOn(film: Film, next: Film | undefined, product: (id: string) => Product): boolean {
+  if (!next || film.kind !== 'film' || next.kind !== 'film' || !film.paint || film.profile || next.profile)
+    return false;
+  if (film.product === undefined || film.product !== next.product || product(film.product).grains)
+    return false;
+  return (
+    JSON.stringify(film.paint) === JSON.stringify(next.paint) &&
+    JSON.stringify(film.place) === JSON.stringify(next.place)
+  );
+}
+
+function thickest_um({ t_um }: Film): number {
+  return t_um.reduce((most, t) => Math.max(most, t), 0);
 }
 
 /** The grains of a product as they lie in one film of it: as many as it is thick, each coat's elsewhere. */
@@ -126,26 +152,34 @@ function coatOf(
     layer,
     made,
     place,
-  }: Pick<On, 'field' | 'product' | 'layer'> & { made: Product | undefined; place: number },
+    below_um,
+  }: Pick<On, 'field' | 'product' | 'layer' | 'below_um'> & { made: Product | undefined; place: number },
 ): Coat {
   const { pigmentAt, even, metalAt } = paintedWith(film, frame, product);
-  const t_um = film.t_um.reduce((most, t) => Math.max(most, t), 0);
+  const t_um = below_um + thickest_um(film);
   const share = film.profile && profileOn(frame, film.place, film.profile);
   // Finer than a cell of the grid, the middle of what is shaped may lie in none.
   const full_um = film.full_um ?? t_um;
-  const flat = layer(pigmentAt(0, 0), t_um);
+  let last = pigmentAt(0, 0);
+  let laid = layer(last, t_um);
+  const flat = laid;
   const layerAt = share
-    ? (x: number, y: number) => layer(pigmentAt(x, y), full_um * share(x, y))
+    ? (x: number, y: number, thick: number) => layer(pigmentAt(x, y), full_um * thick)
     : even
       ? () => flat
-      : (x: number, y: number) => layer(pigmentAt(x, y), t_um);
+      : (x: number, y: number) => {
+          // Where it is one colour, the next point is as this one was.
+          const pigment = pigmentAt(x, y);
+          if (pigment !== last) [last, laid] = [pigment, layer(pigment, t_um)];
+          return laid;
+        };
   return {
     place,
     layerAt,
     ...(metalAt ? { metalAt } : {}),
     grain: made?.family === 'mirror-powder' ? MIRROR_GRAIN : 1,
-    ...(share && t_um > STANDS_UP_UM
-      ? { heightAt: (x: number, y: number) => (full_um / 1000) * share(x, y) }
+    ...(share
+      ? { shaped: { shareAt: share, height_mm: t_um > STANDS_UP_UM ? full_um / 1000 : 0, known: [] } }
       : {}),
   };
 }

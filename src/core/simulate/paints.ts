@@ -55,9 +55,14 @@ const PAINTED: { [K in Paint['kind']]: (paint: Extract<Paint, { kind: K }>, on: 
   marble: (paint, { frame, product }) => {
     const { veinAt, sharesAt } = marbling(paint, frame);
     const pigments = paint.parts.map((part) => pigmentOf(product(part.product)));
+    let before: { shares: number[]; pigment: Pigment } | undefined;
     const steps = Array.from({ length: MARBLE_STEPS + 1 }, (_, i) => {
       const shares = sharesAt(i / MARBLE_STEPS);
-      return blend(pigments.map((pigment, k) => ({ pigment, share: shares[k]! })));
+      // Within a vein all is one colour, and is told to be.
+      if (before?.shares.every((share, k) => share === shares[k])) return before.pigment;
+      const pigment = blend(pigments.map((one, k) => ({ pigment: one, share: shares[k]! })));
+      before = { shares, pigment };
+      return pigment;
     });
     return { pigmentAt: (x, y) => steps[Math.round(veinAt(x, y) * MARBLE_STEPS)]!, even: false };
   },

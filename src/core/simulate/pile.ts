@@ -20,7 +20,8 @@ export function groundAt(field: NailField, x_mm: number, y_mm: number): Triple {
   const half = frame.arc_mm / 2;
   const line = frame.bed_mm - frame.bed_mm * 0.14 * (x_mm / half) ** 2;
   const beyond = smooth((y_mm - line) / 0.8 + 0.5);
-  const moon = smooth((1 - Math.hypot(x_mm / (half * 0.52), y_mm / (frame.bed_mm * 0.26))) * 2.5);
+  const [mx, my] = [x_mm / (half * 0.52), y_mm / (frame.bed_mm * 0.26)];
+  const moon = smooth((1 - Math.sqrt(mx * mx + my * my)) * 2.5);
   const own =
     field.edge === 'plate' ||
     (field.edge === 'lengthened' && field.grid.onPlate[cellAt(field, x_mm, y_mm)] === 1);
