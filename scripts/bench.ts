@@ -32,6 +32,13 @@ interface NodeFigures {
   palette_ms: number;
 }
 
+interface BusyFigures {
+  ten_nails_without_search_ms: number;
+  one_nail_ms: number;
+  picture_with_marble_ms: number;
+  picture_with_2000_grains_ms: number;
+}
+
 /** The measuring code is bundled, as the page's worker is, so that no loader stands in its way. */
 function bundled(entry: string, cwd: string): string {
   const out = join(mkdtempSync(join(tmpdir(), 'lacquer-bench-')), 'bench.cjs');
@@ -73,6 +80,11 @@ function plansBefore(): PlanFigures[] | undefined {
 function inNode(): NodeFigures {
   const out = bundled('scripts/bench-core.ts', process.cwd());
   return JSON.parse(execFileSync(process.execPath, [out, String(RUNS)], { encoding: 'utf8' })) as NodeFigures;
+}
+
+function busy(): BusyFigures {
+  const out = bundled('scripts/bench-busy.ts', process.cwd());
+  return JSON.parse(execFileSync(process.execPath, [out, String(RUNS)], { encoding: 'utf8' })) as BusyFigures;
 }
 
 function sittings(): unknown {
@@ -160,6 +172,7 @@ const before = plansBefore();
 const now = plans(process.cwd());
 const node = inNode();
 const sitting = sittings();
+const crowded = busy();
 const browser = process.argv.includes('--no-browser') ? undefined : await inBrowser();
 const [main] = now as [PlanFigures];
 process.stdout.write(
@@ -169,6 +182,7 @@ process.stdout.write(
       plans_before: before ?? `commit ${BEFORE} is not in this history`,
       node,
       sitting,
+      busy: crowded,
       ...(browser ? { browser } : {}),
       ratios: {
         plan_to_limit_110_ms: round(main.plan_ms / 110),
@@ -182,6 +196,10 @@ process.stdout.write(
               cold_plan_to_before: round(main.cold_ms / before[0]!.cold_ms),
             }
           : {}),
+        ten_busy_nails_to_limit_150_ms: round(crowded.ten_nails_without_search_ms / 150),
+        busy_nail_to_limit_12_ms: round(crowded.one_nail_ms / 12),
+        busy_picture_to_limit_25_ms: round(crowded.picture_with_marble_ms / 25),
+        picture_of_2000_grains_to_limit_40_ms: round(crowded.picture_with_2000_grains_ms / 40),
         replan_to_plan: round(node.replan_one_nail_ms / main.plan_ms),
         ...(browser
           ? {

@@ -1,4 +1,4 @@
-import { converter, differenceCiede2000, formatHex, parse, type Rgb } from 'culori/fn';
+import { converter, differenceCiede2000, formatHex, parse, type Lrgb, type Rgb } from 'culori/fn';
 import { modeLab65, modeLch65, modeLrgb, modeRgb, modeXyz65, useMode as registerMode } from 'culori/fn';
 import { clampReflectance, type Triple } from './film';
 
@@ -23,12 +23,16 @@ export function hexOf(linear: Triple): string {
 }
 
 function rgbOf(linear: Triple): Rgb {
-  return toRgb({ mode: 'lrgb', r: linear[0], g: linear[1], b: linear[2] });
+  return toRgb(lrgbOf(linear));
+}
+
+function lrgbOf([r, g, b]: Triple): Lrgb {
+  return { mode: 'lrgb', r, g, b };
 }
 
 /** CIEDE2000 between two linear colours (Sharma, Wu & Dalal 2005 through culori). */
 export function difference(a: Triple, b: Triple): number {
-  return ciede2000(rgbOf(a), rgbOf(b));
+  return ciede2000(lrgbOf(a), lrgbOf(b));
 }
 
 /** CIE lightness 0–100, chroma, and hue in degrees. */

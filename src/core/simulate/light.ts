@@ -38,31 +38,33 @@ export function shine(field: NailField, seconds: number, product: (id: string) =
     const depth = depth_um(made);
     const needs = hardens && made ? neededDose(made) : undefined;
     const slick = slickDose(made);
+    const { phase: phases, t_um, dose, below } = film;
     let open = false;
     for (let cell = 0; cell < cells; cell += 1) {
-      const phase = film.phase[cell]!;
+      const phase = phases[cell]!;
       if (phase === NONE) continue;
-      if (depth) above[cell]! += film.t_um[cell]! / depth;
+      if (depth) above[cell]! += t_um[cell]! / depth;
       if (phase === CURED) continue;
       if (!needs || !depth) {
         open = true;
         continue;
       }
       const side = shade && shade[cell]! > 0 ? (shade[cell]! * 1000) / depth : 0;
-      const over = film.below ? film.t_um[cell]! / depth : above[cell]!;
-      const had = film.dose[cell]!;
-      film.dose[cell]! += seconds * Math.exp(-over - side) * between(strewn, cell, depth);
-      if (film.dose[cell]! >= needs.cured * SLACK) {
-        film.phase[cell] = CURED;
+      const over = below ? t_um[cell]! / depth : above[cell]!;
+      const had = dose[cell]!;
+      const passed = strewn.length > 0 ? between(strewn, cell, depth) : 1;
+      dose[cell]! += seconds * Math.exp(-over - side) * passed;
+      if (dose[cell]! >= needs.cured * SLACK) {
+        phases[cell] = CURED;
         hardened = true;
         continue;
       }
       open = true;
-      if (phase === WET && film.dose[cell]! >= needs.gelled * SLACK) {
-        film.phase[cell] = GELLED;
+      if (phase === WET && dose[cell]! >= needs.gelled * SLACK) {
+        phases[cell] = GELLED;
         hardened = true;
       }
-      if (had < slick && film.dose[cell]! >= slick) hardened = true;
+      if (had < slick && dose[cell]! >= slick) hardened = true;
     }
     film.settled = !open;
   }
@@ -167,33 +169,33 @@ function settleSurface(field: NailField, product: (id: string) => Product): void
     (film, f) => rimHolds[f] || (shade !== undefined && film.phase.includes(GELLED)),
   );
   const fixed = films.some((film) => film.phase.includes(CURED));
+  const phases = films.map((film) => film.phase);
+  const { surface } = field;
   for (let cell = 0; cell < CELLS_X * CELLS_Y; cell += 1) {
-    const code = field.surface[cell]!;
+    const code = surface[cell]!;
     if (!HARDENING[code]) continue;
-    // Where what was laid has run out to nothing at the skin, and no base lies there, what holds beside it holds it.
-    if (fixed && films.every((film) => film.phase[cell] === NONE)) {
-      field.surface[cell] = CURED_CODE[code]!;
+    let f = phases.length - 1;
+    while (f >= 0 && phases[f]![cell] === NONE) f -= 1;
+    if (f < 0) {
+      // Where what was laid has run out to nothing at the skin, and no base lies there, what holds beside it holds it.
+      if (fixed) surface[cell] = CURED_CODE[code]!;
       continue;
     }
-    for (let f = films.length - 1; f >= 0; f -= 1) {
-      const phase = films[f]!.phase[cell]!;
-      if (phase === NONE) continue;
-      // What lies soft in the dark below metal is out of reach: the cured rim holds the piece.
-      if (STONE[code] && rimHolds[f] && shade![cell]! > 0) {
-        field.surface[cell] = CURED_CODE[code]!;
-        break;
-      }
-      // A flat piece of metal lies still once the gel around it does, and can be capped.
-      const lies = phase === WET && PIECE[code] && rimGrips[f] && shade![cell]! > 0;
-      if (phase === GELLED || lies) {
-        const dry = OWN_FINISH[code] && films[f]!.dose[cell]! >= slickFrom[f]!;
-        field.surface[cell] = GELLED_CODE[dry ? FINISHED_CODE.slick[code]! : code]!;
-      }
-      if (phase === CURED) {
-        const finish = OWN_FINISH[code] ? finishes[f] : undefined;
-        field.surface[cell] = CURED_CODE[finish ? finish[code]! : code]!;
-      }
-      break;
+    const phase = phases[f]![cell]!;
+    // What lies soft in the dark below metal is out of reach: the cured rim holds the piece.
+    if (STONE[code] && rimHolds[f] && shade![cell]! > 0) {
+      surface[cell] = CURED_CODE[code]!;
+      continue;
+    }
+    // A flat piece of metal lies still once the gel around it does, and can be capped.
+    const lies = phase === WET && PIECE[code] && rimGrips[f] && shade![cell]! > 0;
+    if (phase === GELLED || lies) {
+      const dry = OWN_FINISH[code] && films[f]!.dose[cell]! >= slickFrom[f]!;
+      surface[cell] = GELLED_CODE[dry ? FINISHED_CODE.slick[code]! : code]!;
+    }
+    if (phase === CURED) {
+      const finish = OWN_FINISH[code] ? finishes[f] : undefined;
+      surface[cell] = CURED_CODE[finish ? finish[code]! : code]!;
     }
   }
 }

@@ -38,7 +38,9 @@ const PAINTED: { [K in Paint['kind']]: (paint: Extract<Paint, { kind: K }>, on: 
     return { pigmentAt: () => thinned, even: true };
   },
   blend: (paint, { frame, product }) => {
-    const steps = Array.from({ length: STEPS + 1 }, (_, i) => blendAt(paint, i / STEPS, product));
+    const steps = mixedOnce(paint, frame, pigmentsOf(paint.stops, product), () =>
+      Array.from({ length: STEPS + 1 }, (_, i) => blendAt(paint, i / STEPS, product)),
+    );
     const shareAt = runShare(paint, frame);
     return { pigmentAt: (x, y) => steps[Math.round(shareAt(x, y) * STEPS)]!, even: false };
   },
@@ -54,19 +56,43 @@ const PAINTED: { [K in Paint['kind']]: (paint: Extract<Paint, { kind: K }>, on: 
   },
   marble: (paint, { frame, product }) => {
     const { veinAt, sharesAt } = marbling(paint, frame);
-    const pigments = paint.parts.map((part) => pigmentOf(product(part.product)));
-    let before: { shares: number[]; pigment: Pigment } | undefined;
-    const steps = Array.from({ length: MARBLE_STEPS + 1 }, (_, i) => {
-      const shares = sharesAt(i / MARBLE_STEPS);
-      // Within a vein all is one colour, and is told to be.
-      if (before?.shares.every((share, k) => share === shares[k])) return before.pigment;
-      const pigment = blend(pigments.map((one, k) => ({ pigment: one, share: shares[k]! })));
-      before = { shares, pigment };
-      return pigment;
-    });
+    const pigments = pigmentsOf(paint.parts, product);
+    const steps = mixedOnce(paint, frame, pigments, () => veined(pigments, sharesAt));
     return { pigmentAt: (x, y) => steps[Math.round(veinAt(x, y) * MARBLE_STEPS)]!, even: false };
   },
 };
+
+function veined(pigments: readonly Pigment[], sharesAt: (height: number) => number[]): Pigment[] {
+  let before: { shares: number[]; pigment: Pigment } | undefined;
+  return Array.from({ length: MARBLE_STEPS + 1 }, (_, i) => {
+    const shares = sharesAt(i / MARBLE_STEPS);
+    // Within a vein all is one colour, and is told to be.
+    if (before?.shares.every((share, k) => share === shares[k])) return before.pigment;
+    const pigment = blend(pigments.map((one, k) => ({ pigment: one, share: shares[k]! })));
+    before = { shares, pigment };
+    return pigment;
+  });
+}
+
+function pigmentsOf(parts: readonly { product: string }[], product: On['product']): Pigment[] {
+  return parts.map((part) => pigmentOf(product(part.product)));
+}
+
+interface Mixed {
+  frame: NailFrame;
+  pigments: readonly Pigment[];
+  steps: Pigment[];
+}
+const mixed = new WeakMap<Paint, Mixed>();
+
+/** The steps of a paint on a nail, mixed once for all that look at it: judgements and the eye's weight. */
+function mixedOnce(paint: Paint, frame: NailFrame, pigments: Pigment[], mix: () => Pigment[]): Pigment[] {
+  const before = mixed.get(paint);
+  if (before?.frame === frame && before.pigments.every((one, i) => one === pigments[i])) return before.steps;
+  const steps = mix();
+  mixed.set(paint, { frame, pigments, steps });
+  return steps;
+}
 
 /** How a film looks by place. `product` is that of the film's own kit. */
 export function paintedWith(
