@@ -24,6 +24,51 @@ describe('a motif of several colours', () => {
     expect(verbs('each')).toEqual(['draw', 'cure', 'draw', 'cure']);
   });
 
+  describe('of three colours, the first two apart, the third over the first', () => {
+    const oval = (along: number, width_mm: number) =>
+      ({ kind: 'oval', across: 0, along, width_mm, length_mm: width_mm, turn_deg: 0 }) as const;
+    const three = [
+      { product: 'sage-03', region: oval(0.35, 3) },
+      { product: 'amber-11', region: oval(1, 3) },
+      { product: 'velvet-04', region: oval(0.35, 1.5) },
+    ];
+
+    it.each([
+      ['each', ['draw', 'cure', 'draw', 'cure', 'draw', 'cure']],
+      // What does not touch waits for one light; what would run into it does not.
+      ['groups', ['draw', 'draw', 'cure', 'draw', 'cure']],
+      ['all', ['draw', 'draw', 'flash', 'draw', 'cure']],
+    ] as const)('cured %s', (cure, verbs) => {
+      const set = setWearing([ground, motif({ colours: three, cure })]);
+      const own = compileNail(set, 'left-ring').operations.filter(({ element: id }) => id === 'motif');
+      expect(own.map(({ verb }) => verb)).toEqual(verbs);
+      expect(findingsOn(set).map(({ code }) => code)).toEqual([]);
+      const { nominal } = planNail(set, 'left-ring');
+      for (const film of nominal.field.films)
+        for (const phase of film.phase) if (phase !== NONE) expect(phase).toBe(CURED);
+    });
+
+    it('no longer than a film waits: what takes minutes is lit before', () => {
+      const long = {
+        ...three[1]!,
+        region: {
+          kind: 'dots',
+          rows: 12,
+          columns: 6,
+          dot_mm: 0.4,
+          pitch_mm: 0.8,
+          turn_deg: 0,
+          across: 0,
+          along: 1.3,
+          staggered: false,
+        } as const,
+      };
+      const set = setWearing([ground, motif({ colours: [three[0]!, long], cure: 'groups' })]);
+      const own = compileNail(set, 'left-ring').operations.filter(({ element: id }) => id === 'motif');
+      expect(own.map(({ verb }) => verb)).toEqual(['draw', 'cure', 'draw', 'cure']);
+    });
+  });
+
   it('is hard through at the end, with nothing to be said', () => {
     const set = setWearing([ground, motif({ colours, cure: 'all' })]);
     expect(findingsOn(set, 'left-middle').filter(({ severity }) => severity === 'stop')).toEqual([]);

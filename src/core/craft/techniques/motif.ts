@@ -4,7 +4,9 @@ import { Region, regionKindOf } from '../../regions';
 import { paths } from '../../regions/paths';
 import { onPart } from '../../regions/handle';
 import { onNail, placeOf } from '../context';
-import { coatOf } from '../cure';
+import { areaOf } from '../area';
+import { coatOf, slowestOf } from '../cure';
+import type { Area } from '../../geometry/regions';
 import { flashOf, hardenOf } from '../drafts';
 import { lampOf } from '../families';
 import { HAND_S } from '../handwork';
@@ -34,8 +36,8 @@ const schema = z.strictObject({
   kind: z.literal('motif'),
   /** In the order in which they are drawn. */
   colours: z.array(Part).check(z.minLength(1), z.maxLength(MOST_COLOURS)),
-  /** Each colour before the next, or all at once with a flash between. */
-  cure: z.enum(['each', 'all']),
+  /** Each colour before the next; those together that do not touch; or all at the end, with a flash where they do. */
+  cure: z.enum(['each', 'groups', 'all']),
 });
 type Motif = z.infer<typeof schema>;
 
@@ -89,6 +91,7 @@ export const motif = defineTechnique({
       choices: [
         { value: 'all', words: 'At the end, a flash between' },
         { value: 'each', words: 'Each colour before the next' },
+        { value: 'groups', words: 'Those together that do not touch' },
       ],
     },
     ...WITHIN_FIELDS,
@@ -120,12 +123,19 @@ export const motif = defineTechnique({
   called: ({ colours }, nameOf) => `${nameOf(colours.at(-1)!.product)} motif`,
   plan: (element, context) => {
     const last = element.colours.length;
-    return element.colours.flatMap((part, i): Draft[] => {
+    const parts = element.colours.map((part, i) => {
       const product = context.product(part.product);
       const place = placeOf(context, { ...element, region: part.region });
-      const t_um = coatOf(product);
       const guide_s = regionKindOf(part.region.kind).drawn_s?.(part.region) ?? HAND_S.coat;
+      return { product, place, hand_s: guide_s + (i > 0 ? CHANGE_S : 0), area: areaOf(context.frame, place) };
+    });
+    /** Drawn since the last light: it holds its place no longer than a film does, and only what does not touch it. */
+    let wet: typeof parts = [];
+    return parts.flatMap((part, i): Draft[] => {
+      const { product, place } = part;
       const pass = i + 1;
+      const next = parts[i + 1];
+      wet.push(part);
       const drawn: Draft = {
         step: 'draw',
         pass,
@@ -134,23 +144,34 @@ export const motif = defineTechnique({
         product: product.id,
         place,
         paint: { kind: 'product' },
-        deposit: { kind: 'conformal', t_um },
-        hand_s: guide_s + (i > 0 ? CHANGE_S : 0),
+        deposit: { kind: 'conformal', t_um: coatOf(product) },
+        hand_s: part.hand_s,
         reason: 'Pale before dark, what lies below before what lies over it.',
       };
-      if (element.cure === 'all' && pass < last && lampOf(product))
-        return [
-          drawn,
-          flashOf(
-            product,
-            t_um,
-            place,
-            'A few seconds, so that the next colour does not run into it.',
-            'flash',
-            pass,
-          ),
-        ];
-      return [drawn, ...hardenOf(product, t_um, place, 'cure', pass)];
+      if (element.cure !== 'each' && next && lampOf(product) && lampOf(next.product)) {
+        const worked_s = wet.reduce((sum, one) => sum + one.hand_s, next.hand_s);
+        if (worked_s <= HOLDS_S && !wet.some((one) => touch(one.area, next.area))) return [drawn];
+        if (element.cure === 'all') {
+          wet = [];
+          return [drawn, flashOf(product, coatOf(product), place, NO_RUN, 'flash', pass)];
+        }
+      }
+      // One light for all of them: as long as the slowest asks.
+      const slowest = slowestOf(wet.map((one) => one.product));
+      wet = [];
+      return [drawn, ...hardenOf(slowest, coatOf(slowest), place, 'cure', pass)];
     });
   },
 });
+
+const NO_RUN = 'A few seconds, so that the next colour does not run into it.';
+/** Colours this near to each other run together while both are wet (common practice). */
+const RUNS_MM = 0.2;
+/** Lines drawn wet beside each other wait no longer than this for their light (common practice). */
+const HOLDS_S = 100;
+
+function touch(a: Area, b: Area): boolean {
+  const reaches = (from: Area, into: Area) =>
+    from.polygons.some((polygon) => polygon.some(({ x, y }) => into.distance_mm(x, y) > -RUNS_MM));
+  return reaches(a, b) || reaches(b, a);
+}
