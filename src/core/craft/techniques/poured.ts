@@ -38,7 +38,7 @@ const FORMS = {
 /** Clear or colour laid thick over a part of the nail or all of it: depth, and not strength, is what it is for. */
 export const poured = defineTechnique({
   kind: 'poured',
-  words: 'Poured, or a bead',
+  words: 'Poured',
   blurb: 'Clear or colour laid thick: levelled over what lies below, or rounded like glass.',
   schema,
   // Up to version 14 there was none.
