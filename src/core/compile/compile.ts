@@ -77,6 +77,7 @@ const LEVELLING_OPEN_S = 120;
 const FILM_WORK: readonly Operation['verb'][] = [
   'coat',
   'burnish',
+  'rub',
   'strew',
   'lay-sheet',
   'top',

@@ -1,7 +1,7 @@
 import type { Product, ProductFamily } from '../model/product';
 import type { NailContext } from './context';
 import { coatOf } from './cure';
-import { coats, dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, wipeDraft } from './drafts';
+import { coats, dustOffDraft, flashOf, hardenOf, LAST_DUST_OFF, looseOffDraft, wipeDraft } from './drafts';
 import { activated, dipLayers } from './dipWork';
 import { FAMILIES, settingOf, type Laid } from './families';
 import { DUST, HAND_S } from './handwork';
@@ -77,17 +77,23 @@ const burnished: Work = (product, film) => [
     hand_s: HAND_S.burnish,
     reason: film.reason,
   })),
+  looseOffDraft(film.place),
+];
+
+/** Onto tack, until nothing more sticks. */
+const rubbedOn: Work = (product, film) => [
   {
-    step: 'loose-off',
-    verb: 'dust-off',
-    words:
-      film.place.region.kind === 'whole'
-        ? 'Brush the loose rest off'
-        : 'Brush the loose rest off, strays off the plain part with alcohol',
+    step: film.step,
+    verb: 'rub',
+    words: `Rub ${film.words} on until nothing more sticks`,
+    product: product.id,
     place: film.place,
-    hand_s: HAND_S['dust-off'] * 4,
-    reason: 'Loose powder under the top dulls the mirror, and gets into the bottle of the top.',
+    paint: film.paint,
+    deposit: deposit(film, coatOf(product)),
+    hand_s: HAND_S.rub,
+    reason: film.reason,
   },
+  looseOffDraft(film.place),
 ];
 
 /** Filed even and clean: what is left is keyed. */
@@ -170,6 +176,7 @@ const thinlyBuilt: Work = (product, film) => {
 /** How what is laid so is worked as art; all else in coats. */
 const WORK: Partial<Record<Laid, Work>> = {
   powder: burnished,
+  pearl: rubbedOn,
   acrylic: beaded,
   dip: dipped,
   structure: thinlyBuilt,

@@ -239,3 +239,18 @@ export function passesOf(product: Product, asked: number | 'cover'): number {
   if (asked !== 'cover') return asked;
   return Math.min(5, Math.max(1, Math.ceil((product.coats_to_cover ?? 2) - 1e-9)));
 }
+
+/** What did not take is brushed off before anything wet comes near it. */
+export function looseOffDraft(place: Place): Draft {
+  return {
+    step: 'loose-off',
+    verb: 'dust-off',
+    words:
+      place.region.kind === 'whole'
+        ? 'Brush the loose rest off'
+        : 'Brush the loose rest off, strays off the plain part with alcohol',
+    place,
+    hand_s: HAND_S['dust-off'] * 4,
+    reason: 'Loose powder under the top dulls the mirror, and gets into the bottle of the top.',
+  };
+}

@@ -20,6 +20,7 @@ export const LAID = [
   'top',
   'art',
   'powder',
+  'pearl',
   'lacquer',
   'glue',
   'piece',
@@ -40,6 +41,8 @@ export interface Family {
   finish: Finish;
   /** Held by hand until it has set: too short a time to do anything else in. */
   held?: true;
+  /** Of powder: how much of it mirrors, how coarse that is, and whether it shines before it is topped (by the look of it). */
+  powder?: { mirrors: number; grain: number; gloss: boolean };
   /** Guide times where the product's own direction says nothing (common practice). */
   guide?: { cure_s: number; flash_s: number; depth_um: number } | { working_s: number; dry_s: number };
   /** How a product of it was written in earlier versions of a file. */
@@ -99,6 +102,15 @@ export const FAMILIES: Record<ProductFamily, Family> = {
     laid: 'powder',
     material: 'top',
     finish: 'powdered',
+    powder: { mirrors: 1, grain: 0.04, gloss: true },
+  },
+  'pearl-powder': {
+    words: 'pearl powder',
+    hardens: 'never',
+    laid: 'pearl',
+    material: 'top',
+    finish: 'powdered',
+    powder: { mirrors: 0.3, grain: 0.3, gloss: false },
   },
   lacquer: lacquer('lacquer'),
   'lacquer-base': lacquer('lacquer base'),

@@ -105,7 +105,7 @@ export type Deposit =
   | { kind: 'level'; t_um: number }
   | { kind: 'pieces'; pieces: PlacedPiece[]; pressed: boolean }
   | { kind: 'grains'; grains: Grains; profile?: Profile }
-  | { kind: 'sheet'; sheet: Sheet }
+  | { kind: 'sheet'; sheet: Sheet; profile?: Profile }
   /** A ready tip over a bead of fixing gel; thicknesses at cuticle, apex and free edge. */
   | { kind: 'tip'; fixing_um: number; cuticle_um: number; apex_um: number; edge_um: number }
   /** A half tip on its place, over a film of glue. */

@@ -71,6 +71,7 @@ const HOLDS_ON: Partial<Record<Laid, readonly Finish[]>> = {
   acrylic: ['keyed'],
   dip: ['keyed'],
   powder: ['slick'],
+  pearl: ['tacky'],
   lacquer: ['wiped', 'keyed', 'slick', 'matte'],
   glue: ['tacky', 'wiped', 'keyed', 'slick', 'matte', 'powdered'],
 };
@@ -107,7 +108,7 @@ function ground(s: Surface, laid: Laid, drawn: boolean): Reason | undefined {
   if (s.material === 'form') return ON_FORM.includes(laid) ? undefined : 'no-grip';
   // Acrylic and dip melt into themselves.
   if (s.material === laid && MELTS.includes(laid)) return undefined;
-  if (s.material === 'piece') return laid === 'powder' ? 'no-grip' : undefined;
+  if (s.material === 'piece') return laid === 'powder' || laid === 'pearl' ? 'no-grip' : undefined;
   if (s.material === 'lacquer' && laid !== 'lacquer' && laid !== 'glue') return 'no-grip';
   const holds = HOLDS_ON[laid] ?? GEL_HOLDS_ON;
   if (holds.includes(s.finish)) return undefined;
@@ -458,8 +459,14 @@ export const TABLE = {
   },
   burnish: {
     wants: 'a slick no-wipe top, straight from the lamp',
-    refuses: filmOver,
+    // Flakes are a sheet of many, and are burnished as powder is.
+    refuses: (s, laid) => filmOver(s, laid === 'sheet' ? 'powder' : laid),
     // What the top has not taken lies loose on it.
+    leaves: (s) => ({ ...s, finish: 'powdered', soil: 'dust' }),
+  },
+  rub: {
+    wants: 'a film that is cured and still tacky',
+    refuses: filmOver,
     leaves: (s) => ({ ...s, finish: 'powdered', soil: 'dust' }),
   },
   strew: {

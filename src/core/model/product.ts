@@ -22,6 +22,7 @@ export const PRODUCT_FAMILIES = [
   'top-wipe',
   'top-matte',
   'mirror-powder',
+  'pearl-powder',
   'lacquer',
   'lacquer-base',
   'lacquer-top',

@@ -12,6 +12,8 @@ const F0 = 0.04;
 const BLUR_PASSES = 6;
 /** How quickly flakes give way to others as a finger turns under the lamp. */
 const FLAKES_ON = 8;
+/** How much of its mirror metal loses below what is matte (by the look of it). */
+const SATIN = 0.6;
 /** Steepest lean of the films that light is asked for. */
 const MOST_LEAN = 0.16;
 /** The finished edge is rounded over this width. */
@@ -97,7 +99,9 @@ export function light(colour: [number, number, number], across: number, spot: Sp
   const shine = fresnel * (spot.matte < 1 ? room(u, v, 0.05) : 0);
   const veil = spot.matte > 0 ? F0 * room(u, v, 0.5) * 0.3 : 0;
   let share = body;
-  if (spot.metal > 0) {
+  // Below what is matte, metal shines as satin does.
+  const metal = spot.metal * (1 - SATIN * spot.matte);
+  if (metal > 0) {
     const jitter = spot.grain * 0.8;
     // As the light moves, other flakes catch it.
     const on = turn.sin * FLAKES_ON;
@@ -105,7 +109,7 @@ export function light(colour: [number, number, number], across: number, spot: Sp
     const gv = v + 2 * spot.under[1] + jitter * (noise(spot.x * 13 + 40, spot.y * 13 + on) - 0.5);
     const bright = 0.5 + 0.42 * gv - 0.25 * gu * gu + 0.045 * room(gu, gv, 0.22);
     const mirrored = Math.max(0.16, bright) * (0.72 + 0.28 * facing) * 1.25;
-    share += (mirrored - share) * spot.metal;
+    share += (mirrored - share) * metal;
   }
   const gloss = shine * (1 - spot.matte) + veil * spot.matte;
   for (let i = 0; i < 3; i += 1) colour[i] = colour[i]! * share + gloss * WARM[i]!;

@@ -1,5 +1,6 @@
 import { isStanding, liesInside } from '../craft/bodies';
 import { areaOf, profileOn } from '../craft/area';
+import { FAMILIES } from '../craft/families';
 import type { Grains } from '../craft/matter';
 import type { Place } from '../craft/operation';
 import type { NailFrame } from '../geometry/frame';
@@ -48,9 +49,13 @@ const SHOWN: Record<Film['kind'], (film: Film, on: On) => void> = {
       const coat = coatOf(film, { field, product, layer, made, place: placeOf(film), below_um });
       scene.pile.push((row, from, to) => layCoat(row, coat, from, to));
     }
-    // Powder keeps the gloss of the top it is burnished on.
-    if (made?.family !== 'mirror-powder')
-      scene.sheens.push({ place: placeOf(film), matte: made?.family === 'top-matte' });
+    // A mirror keeps the gloss of the top it is burnished on; other powder is dull until it is topped.
+    const powder = made && FAMILIES[made.family].powder;
+    if (!powder?.gloss)
+      scene.sheens.push({
+        place: placeOf(film),
+        matte: powder !== undefined || made?.family === 'top-matte',
+      });
     if (made?.grains) {
       const grains = fromPot(film, made, made.grains, scene.pile.length);
       scene.pile.push(strewn(film, grains, field.frame, placeOf(film)));
@@ -70,8 +75,8 @@ const SHOWN: Record<Film['kind'], (film: Film, on: On) => void> = {
     // Open grains scatter the lamp; what is laid over them shines again.
     scene.sheens.push({ place: placeOf(film), matte: true });
   },
-  sheet: (film, { scene, placeOf }) => {
-    scene.pile.push(sheeted(film.sheet!, placeOf(film)));
+  sheet: (film, { field, scene, placeOf }) => {
+    scene.pile.push(sheeted(film, field.frame, placeOf(film)));
   },
   tip: (film, { scene, placeOf }) => {
     scene.sheens.push({ place: placeOf(film), matte: false });
@@ -177,7 +182,8 @@ function coatOf(
     place,
     layerAt,
     ...(metalAt ? { metalAt } : {}),
-    grain: made?.family === 'mirror-powder' ? MIRROR_GRAIN : 1,
+    // Powder is too fine for its flakes to be told apart.
+    grain: (made && FAMILIES[made.family].powder?.grain) ?? 1,
     ...(share
       ? { shaped: { shareAt: share, height_mm: t_um > STANDS_UP_UM ? full_um / 1000 : 0, known: [] } }
       : {}),
@@ -186,9 +192,6 @@ function coatOf(
 
 /** Lower than this nothing is felt, nor throws a light of its own (common practice). */
 const STANDS_UP_UM = 60;
-
-/** Burnished powder is too fine for its flakes to be told apart (by the look of it). */
-const MIRROR_GRAIN = 0.04;
 
 /** A film that was laid over something that stands, and not around it. */
 function liesUnder({ piece }: Drawn, film: Lies | undefined): boolean {

@@ -1,23 +1,29 @@
 import { linearOf } from '../colour/space';
-import type { Sheet } from '../craft/matter';
+import { profileOn } from '../craft/area';
+import type { NailFrame } from '../geometry/frame';
+import type { Film } from '../simulate/field';
 import { noise } from '../geometry/noise';
 import { crinkleLean } from './hardware';
 import type { LayRow } from './row';
 
 /** A sheet as it lies in its place: whole, or broken into shreds; of metal, crinkled and mirroring. */
-export function sheeted(sheet: Sheet, place: number): LayRow {
+export function sheeted(film: Film, frame: NailFrame, place: number): LayRow {
+  const sheet = film.sheet!;
   const { whole, shred_mm, seed, mirror, metallic } = sheet;
   const colour = linearOf(sheet.colour);
   const side = mirror ? -1 : 1;
   const [u0, v0] = [(seed % 809) * 2.3, (seed % 571) * 3.1];
+  // Where it thins out, less and less of it is left.
+  const share = film.profile && profileOn(frame, film.place, film.profile);
   const there = (x: number, y: number) => {
-    if (whole >= 1) return 1;
+    const left = share ? whole * share(side * x, y) : whole;
+    if (left >= 1 || left <= 0) return left;
     const u = x / shred_mm + u0;
     const v = y / shred_mm + v0;
     const torn = 0.62 * noise(u, v) + 0.26 * noise(2.3 * u + 9, 2.3 * v) + 0.12 * noise(6 * u, 6 * v + 4);
     // Sums of noise crowd about the middle: spread out, as much is left as the share says.
     const even = 1 / (1 + Math.exp(-(torn - 0.5) * 11));
-    return Math.max(0, Math.min(1, 0.5 + (whole - even) * 14));
+    return Math.max(0, Math.min(1, 0.5 + (left - even) * 14));
   };
   return (row, from, to) => {
     const shares = row.shares[place]!;

@@ -19,8 +19,10 @@ describe('the two hands', () => {
       for (const element of set.looks.flatMap((look) => look.elements))
         if ('hand' in element) element.hand = 'mirror';
       // Letters read the same way on both.
-      for (const element of set.looks.flatMap((look) => look.elements))
+      for (const element of set.looks.flatMap((look) => look.elements)) {
         if ('region' in element && element.region.kind === 'letters') element.region = { kind: 'whole' };
+        if ('island' in element && element.island?.kind === 'letters') element.island = null;
+      }
       const finger = FINGERS[seed % FINGERS.length]!;
       const [left, right]: [NailName, NailName] = [`left-${finger}`, `right-${finger}`];
       set.nails[right] = structuredClone(set.nails[left]);

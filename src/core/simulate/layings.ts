@@ -63,10 +63,11 @@ const LAYINGS: { [K in Deposit['kind']]: Lay<K> } = {
     const t_um = brought.map((share) => stuckShare(grains, share) * grains.thickness_um);
     return [filled(film, t_um, CURED)];
   },
-  sheet: ({ sheet }, laying) => {
+  sheet: ({ sheet, profile }, laying) => {
     const film = filmOf(laying, 'sheet');
     film.sheet = sheet;
-    return [filled(film, spread(sheet.thickness_um * sheet.whole, undefined, laying), CURED)];
+    if (profile) film.profile = profile;
+    return [filled(film, spread(sheet.thickness_um * sheet.whole, profile, laying), CURED)];
   },
   tip: (what, laying) => {
     const { fixing_um, hollow_um, tip_um } = mount(laying.field, laying.cover, what);

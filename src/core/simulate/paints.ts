@@ -1,5 +1,6 @@
 import { blend, type Pigment, type Triple } from '../colour/film';
 import { CLEAR, pigmentOf } from '../colour/pigments';
+import { FAMILIES } from '../craft/families';
 import type { Paint } from '../craft/matter';
 import type { Run } from '../craft/paints';
 import { shimmerAt } from '../craft/shimmer';
@@ -105,7 +106,8 @@ export function paintedWith(
   if (!film.paint) return { pigmentAt: () => own, even: true };
   const how = PAINTED[film.paint.kind] as (paint: Paint, on: On) => Painted;
   const painted = how(film.paint, { own, frame, product });
-  return made?.effect === 'metallic' && !painted.metalAt ? { ...painted, metalAt: () => 1 } : painted;
+  const mirrors = made && (FAMILIES[made.family].powder?.mirrors ?? (made.effect === 'metallic' ? 1 : 0));
+  return mirrors && !painted.metalAt ? { ...painted, metalAt: () => mirrors } : painted;
 }
 
 /** Where the flakes of a magnetic gel stand on edge, most light goes past them to what lies below (by the look of it). */

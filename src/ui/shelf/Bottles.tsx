@@ -118,7 +118,7 @@ type Vessel = 'bottle' | 'pot' | 'jar' | 'flask';
 function vesselOf(family: ProductFamily): Vessel {
   const { laid, hardens } = FAMILIES[family];
   if (laid === 'structure' || laid === 'art') return 'pot';
-  if (laid === 'acrylic' || laid === 'dip' || laid === 'powder') return 'jar';
+  if (laid === 'acrylic' || laid === 'dip' || laid === 'powder' || laid === 'pearl') return 'jar';
   return hardens === 'never' || laid === 'glue' ? 'flask' : 'bottle';
 }
 

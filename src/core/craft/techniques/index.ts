@@ -7,6 +7,7 @@ import { colour } from './colour';
 import { crystals } from './crystals';
 import { fade } from './fade';
 import { finish } from './finish';
+import { flakes } from './flakes';
 import { french } from './french';
 import { glitter } from './glitter';
 import { halfMixed } from './halfMixed';
@@ -16,6 +17,7 @@ import { magnetic } from './magnetic';
 import { marbled } from './marbled';
 import { motif } from './motif';
 import { ombre } from './ombre';
+import { pearl } from './pearl';
 import { poured } from './poured';
 import { powder } from './powder';
 import { relief } from './relief';
@@ -36,6 +38,8 @@ const ALL = [
   motif,
   magnetic,
   powder,
+  pearl,
+  flakes,
   glitter,
   sheets,
   inlay,

@@ -1,14 +1,11 @@
 import * as z from 'zod/mini';
 import { Id } from '../../model/primitives';
-import type { Product } from '../../model/product';
 import { regionNoun } from '../../regions';
 import { artFilm } from '../artFilm';
 import { placeOf } from '../context';
-import { coatOf } from '../cure';
-import { cureOf } from '../drafts';
 import { HAND_S } from '../handwork';
-import type { Draft, Place } from '../operation';
 import { partHandles } from '../partHandles';
+import { slickTop } from '../slickTop';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
 
 const schema = z.strictObject({
@@ -20,9 +17,6 @@ const schema = z.strictObject({
   /** How long that top is cured before the powder. */
   top_cure: z.enum(['full', 'short']),
 });
-
-/** Share of its direction that a top is cured before the powder, by a school (common practice). */
-const SHORT = 0.5;
 
 /** Mirror powder: so fine that it is a film of metal, burnished on a slick top that is still warm from its lamp. */
 export const powder = defineTechnique({
@@ -76,32 +70,6 @@ export const powder = defineTechnique({
       context,
     );
     if (!element.own_top) return rubbed;
-    const top = context.role('top');
-    const short = element.top_cure === 'short';
-    return [
-      {
-        step: 'ground',
-        verb: 'top',
-        words: `${top.name} for the powder${short ? ', cured short' : ''}`,
-        product: top.id,
-        place,
-        deposit: { kind: 'conformal', t_um: coatOf(top) },
-        hand_s: HAND_S.top,
-        reason: 'Slick and warm it takes the powder; where there is none, the mirror is broken.',
-      },
-      short ? shortCure(top, place) : cureOf(top, coatOf(top), place, 'cure-ground'),
-      ...rubbed,
-    ];
+    return [...slickTop(context, place, 'powder', element.top_cure === 'short'), ...rubbed];
   },
 });
-
-/** A top that is not quite hard takes the powder deeper; the seal's own cure reaches it through the mirror's thin film. */
-function shortCure(top: Product, place: Place): Draft {
-  const cure = cureOf(top, coatOf(top), place, 'cure-ground');
-  const seconds = Math.round((cure.lamp?.seconds ?? 0) * SHORT);
-  return {
-    ...cure,
-    lamp: { mode: 'cure', seconds },
-    reason: `Half its time, ${seconds} s: not quite hard it takes the powder deeper, and the seal cures it to the end.`,
-  };
-}

@@ -116,7 +116,11 @@ function lostFinish(nail: NailCase, own: (film: Film) => boolean): number | unde
 
 /** Shimmer and mirror powder are laid over a ground that is there for them (common practice). */
 function isMeantToHide({ context }: NailCase, { verb, product }: Operation): boolean {
-  return verb === 'burnish' || (product !== undefined && context.product(product).family === 'magnetic-gel');
+  return (
+    verb === 'burnish' ||
+    verb === 'rub' ||
+    (product !== undefined && context.product(product).family === 'magnetic-gel')
+  );
 }
 
 /** Of what other elements lay over it, the one without which most of it would be seen. */

@@ -1,0 +1,46 @@
+import { compileNail } from '../../compile/compile';
+import { planNail } from '../../plan/nailPlan';
+import { codesOn, element, findingsOn, setWearing } from '../../testing/sets';
+
+const GROUND = element('colour', { id: 'ground', product: 'night-blue' });
+const wearing = (over: Parameters<typeof element<'flakes'>>[1] = {}) =>
+  setWearing([GROUND, element('flakes', over), element('finish', { id: 'gloss', finish: 'gloss' })]);
+const verbs = (set: ReturnType<typeof wearing>) =>
+  compileNail(set, 'left-ring')
+    .operations.filter(({ element: id }) => id === 'flakes')
+    .map(({ verb }) => verb);
+
+describe('flakes', () => {
+  it.each([
+    ['slick', ['top', 'cure', 'burnish', 'dust-off']],
+    ['tack', ['base', 'cure', 'lay-sheet', 'dust-off']],
+  ] as const)('on %s bring a ground of their own, and are sealed', (on, wanted) => {
+    const set = wearing({ on });
+    expect(verbs(set)).toEqual(wanted);
+    expect(codesOn(set)).toEqual([]);
+  });
+
+  it('burnished on tack are told, with a top of their own as the way out; pressed on the tack of a colour they hold', () => {
+    const told = findingsOn(setWearing([GROUND, element('flakes', { own_ground: false })])).find(
+      ({ code }) => code === 'no-grip',
+    )!;
+    expect(told.reason).toContain('slick no-wipe top');
+    expect(told.tries.map((one) => one.words).join()).toContain('top of their own');
+    expect(codesOn(wearing({ on: 'tack', own_ground: false }))).toEqual([]);
+  });
+
+  it('break up where they thin out: less and less of them lies there', () => {
+    const { nominal } = planNail(
+      wearing({ fade: { direction: 'along', from: 0.9, to: 0.3 } }),
+      'left-middle',
+    );
+    const { field } = nominal;
+    const film = field.films.find((one) => one.sheet)!;
+    const rows = [0.35, 0.6, 0.85].map((share) => {
+      const y = field.grid.y.findIndex((at) => at >= share * field.frame.length_mm);
+      return film.t_um[y * 28 + 14]!;
+    });
+    expect(rows[0]!).toBeLessThan(rows[1]!);
+    expect(rows[1]!).toBeLessThan(rows[2]!);
+  });
+});
