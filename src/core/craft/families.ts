@@ -110,7 +110,7 @@ export const FAMILIES: Record<ProductFamily, Family> = {
     laid: 'pearl',
     material: 'top',
     finish: 'powdered',
-    powder: { mirrors: 0.3, grain: 0.3, gloss: false },
+    powder: { mirrors: 0.55, grain: 0.2, gloss: false },
   },
   lacquer: lacquer('lacquer'),
   'lacquer-base': lacquer('lacquer base'),

@@ -178,7 +178,7 @@ export function genericKit(): Kit {
         coat_um: 4,
         colour: '#f0e6ee',
         effect: 'sheer',
-        coats_to_cover: 3,
+        coats_to_cover: 5,
         judged_on: 'nail',
       },
       { id: 'lacquer-base-a', name: 'Lacquer base A', family: 'lacquer-base', coat_um: 20, dry_s: 120 },

@@ -27,7 +27,7 @@ type Flakes = z.infer<typeof schema>;
 
 /** What is left of them: rubbed they run together, pressed they keep gaps (by the look of it). */
 const WHOLE = { slick: 1, tack: 0.62 } as const;
-const CRINKLE = { slick: 0.16, tack: 0.5 } as const;
+const CRINKLE = { slick: 0.06, tack: 0.45 } as const;
 const FLAKE_UM = 3;
 
 const LAID: Record<Flakes['on'], Pick<Draft, 'verb' | 'words' | 'hand_s' | 'reason'>> = {
