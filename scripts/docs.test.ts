@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { withParts } from './formatParts';
+import { layeringDoc } from './layeringDoc';
 
 /* What README and docs say of files, commands and folders, held against the files themselves. */
 
@@ -79,4 +80,10 @@ it('every rule and technique is in the list that runs it', () => {
 it('docs/format.md shows every region, element, build and product as it begins', () => {
   const said = textOf('docs/format.md');
   expect(withParts(said)).toBe(said);
+});
+
+it('docs/layering.md says what the table of surfaces says', () => {
+  // Columns are set out by the formatter.
+  const plain = (text: string) => text.replaceAll(/ +/g, ' ').replaceAll(/-+/g, '-').replaceAll(/[_*]/g, '');
+  expect(plain(textOf('docs/layering.md'))).toBe(plain(layeringDoc()));
 });

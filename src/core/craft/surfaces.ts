@@ -76,6 +76,8 @@ const HOLDS_ON: Partial<Record<Laid, readonly Finish[]>> = {
   glue: ['tacky', 'wiped', 'keyed', 'slick', 'matte', 'powdered'],
 };
 const GEL_HOLDS_ON: readonly Finish[] = ['tacky', 'wiped', 'keyed'];
+/** What hardens in a film of its own under the lamp. */
+const GELS: readonly Laid[] = ['base', 'gel', 'two-stage', 'structure', 'art', 'top'];
 /** What lies on a prepared plate without a base between. */
 const ON_PLATE: readonly Laid[] = ['base', 'two-stage', 'structure', 'acrylic', 'dip', 'lacquer', 'glue'];
 /** What a form carries until it is taken off. */
@@ -114,7 +116,7 @@ function ground(s: Surface, laid: Laid, drawn: boolean): Reason | undefined {
   if (holds.includes(s.finish)) return undefined;
   // Strokes of a liner hold on any hard film; gels hold on the slick of cured art gel.
   if (drawn && (s.finish === 'slick' || s.finish === 'matte')) return undefined;
-  if (s.finish === 'slick' && s.material === 'art' && laid !== 'lacquer') return undefined;
+  if (s.finish === 'slick' && s.material === 'art' && GELS.includes(laid)) return undefined;
   // A mould leaves its gel hard and shining: a top holds on that, where its artist works so.
   if (s.finish === 'shine' && s.material === 'clear' && laid === 'top') return undefined;
   return 'no-grip';

@@ -1,3 +1,4 @@
+import { REASON_WORDS } from '../../craft/reasonWords';
 import { REASONS, type Reason } from '../../craft/surfaces';
 import type { Operation } from '../../craft/operation';
 import { gloss } from '../../craft/techniques/finish';
@@ -19,64 +20,63 @@ const WORDS: Record<
   'no-grip': {
     severity: 'stop',
     says: (what) => `${what} does not hold there.`,
-    reason: 'A film that its ground does not hold lies loose and peels off in one piece.',
+    reason: REASON_WORDS['no-grip'],
   },
   'unprepared-plate': {
     severity: 'stop',
     says: (what) => `${what} meets a plate that is not ready for it.`,
-    reason: 'Shine, moisture or a bare plate under product is the commonest cause of lifting.',
+    reason: REASON_WORDS['unprepared-plate'],
   },
   'uncured-covered': {
     severity: 'stop',
     says: (what) => `${what} is laid over product that has yet to see the lamp.`,
-    reason: 'A wet film under another drags, wrinkles and never cures through.',
+    reason: REASON_WORDS['uncured-covered'],
   },
   'wet-touched': {
     severity: 'stop',
     says: (what) => `${what} touches what is still wet.`,
-    reason: 'What is still wet smears, and smears of uncured gel reach skin.',
+    reason: REASON_WORDS['wet-touched'],
   },
   'needs-wet': {
     severity: 'stop',
     says: (what) => `${what}: nothing there is wet enough to hold it.`,
-    reason: 'Nothing holds a piece or stone but the wet product it is set into.',
+    reason: REASON_WORDS['needs-wet'],
   },
   'oil-before-layer': {
     severity: 'stop',
     says: (what) => `${what} comes after oil.`,
-    reason: 'Oil is the last thing on a nail; under any layer it ruins adhesion.',
+    reason: REASON_WORDS['oil-before-layer'],
   },
   'dust-under-layer': {
     severity: 'warn',
     says: (what) => `${what} goes onto dust.`,
-    reason: 'Dust and loose powder under a film show as grit, start lifting and spoil the bottle.',
+    reason: REASON_WORDS['dust-under-layer'],
   },
   'tacky-filed': {
     severity: 'warn',
     says: (what) => `${what}: the surface is still sticky.`,
-    reason: 'The sticky layer clogs the file and smears uncured residue; it is wiped off first.',
+    reason: REASON_WORDS['tacky-filed'],
   },
   'top-over-stones': {
     severity: 'stop',
     says: (what) => `${what} runs over set stones.`,
-    reason:
-      'Gel over set stones drowns their fire; top is taken around them, or they are set into it while wet.',
+    reason: REASON_WORDS['top-over-stones'],
   },
   'nothing-built': {
     severity: 'stop',
     says: (what) => `${what}: nothing that is hard stands on it yet.`,
-    reason: 'A form carries the extension until it is hard; pulled before, the extension hangs or tears off.',
+    reason: REASON_WORDS['nothing-built'],
   },
   // A way of working, slow as it is: some soak for longer instead.
   'still-sealed': {
     severity: 'warn',
     says: (what) => `${what}: the old top is still closed.`,
-    reason: 'Remover does not get through a sealed top: it is filed open first.',
+    reason: REASON_WORDS['still-sealed'],
   },
   'not-softened': {
     severity: 'stop',
     says: (what) => `${what}: the old product is still hard.`,
-    reason: 'Forced off, it takes a layer of the plate along: it is soaked until it comes of itself.',
+    reason: REASON_WORDS['not-softened'],
   },
   'filed-through': {
     severity: 'stop',
