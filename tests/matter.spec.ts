@@ -42,7 +42,7 @@ test('glitter on what has no tack is told, and takes its own from the finding', 
   await page.getByRole('checkbox', { name: 'On a thin base of its own' }).check();
   await planned(page);
   await goTo(page, 'Card');
-  await expect(page.getByRole('article')).toContainText('thin, for its tack');
+  await expect(page.getByRole('article')).toContainText('thin, for the hexagon glitter');
 });
 
 test('a pattern is kept on a shape, and beside it, by the element it is kept on', async ({ page }) => {
@@ -121,4 +121,29 @@ test('a charm gets an outline of its own, drawn on the nail, and keeps it in the
   // Chosen from the list again, it is as it was cast.
   await page.getByLabel('Outline', { exact: true }).selectOption('Mask');
   await expect(page.getByLabel('Outline', { exact: true })).toHaveValue('mask');
+});
+
+test('what holds on what is asked beside the steps: why not, what to do, and where in this set', async ({
+  page,
+}) => {
+  await openDemo(page, 'Snow Scene');
+  await planned(page);
+  await goTo(page, 'Plate to top');
+  const asked = page.getByRole('region', { name: 'What holds on what' });
+  await asked.getByLabel('Laid, or done').selectOption('pearl');
+  await asked.getByLabel('On', { exact: true }).selectOption('cured top coat, slick, no-wipe');
+  await expect(asked).toContainText('Does not hold');
+  await expect(asked).toContainText('lay a thin base and cure it');
+  // The search finds a surface; pressed, it is asked about.
+  await asked.getByLabel(/^Search what/).fill('cured gel, tac');
+  await asked.getByRole('button', { name: /✓ cured gel, tacky/ }).click();
+  await expect(asked).toContainText('✓ Holds');
+  // Where this set does it: pressed, that step is looked at.
+  await asked.getByLabel('Laid, or done').selectOption('mirror');
+  await asked.getByLabel('On', { exact: true }).selectOption('cured top coat, slick, no-wipe');
+  await asked.getByRole('button', { name: /Burnish Mirror powder.*both little fingers/ }).click();
+  await expect(
+    page.getByRole('article').getByRole('heading', { name: 'Burnish Mirror powder' }),
+  ).toBeVisible();
+  await noViolations(page);
 });

@@ -1,4 +1,5 @@
 import { FAMILIES, type Hardening, type Laid } from './families';
+import { append } from '../model/extent';
 import { decode, encode, surfaceWords, type Surface } from './surface';
 import { lookup, REASONS, rowOf, type Reason, type Verb } from './surfaces';
 
@@ -175,7 +176,7 @@ export function surfacesMet(): readonly Surface[] {
     if (s.material === 'clear' && s.phase === 'cured' && s.finish === 'tacky')
       open.push(does('mould-off')(s)!);
     if (s.phase === 'wet' || s.phase === 'gelled') {
-      open.push(...curedAs(s));
+      append(open, curedAs(s));
       if (s.phase === 'wet') open.push({ ...s, phase: 'gelled' });
     }
   }

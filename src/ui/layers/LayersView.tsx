@@ -14,6 +14,7 @@ import { SetFinding } from '../studio/SetFinding';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { Cuts } from './Cuts';
+import { Layering } from './Layering';
 import { StepDetail } from './StepDetail';
 import { StepStrip } from './StepStrip';
 import classes from './LayersView.module.css';
@@ -141,7 +142,7 @@ export function LayersView() {
           />
         )}
       </section>
-      <aside className={classes.findings} aria-label="Findings">
+      <aside className={classes.findings} aria-label="Findings, and what holds on what">
         <h2>What is found</h2>
         {findings.length === 0 ? (
           <p className={classes.quiet}>{FOUND_NOTHING[planning]}</p>
@@ -157,6 +158,14 @@ export function LayersView() {
             </div>
           ))
         )}
+        <Layering
+          operation={current}
+          before={plan?.surfaces[focus][done - 2]}
+          onGo={({ operation }) => {
+            store.getState().select([operation.nail]);
+            setAt({ nail: operation.nail, id: operation.id });
+          }}
+        />
       </aside>
     </div>
   );
