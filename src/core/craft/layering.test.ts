@@ -3,7 +3,8 @@ import { compileNail } from '../compile/compile';
 import { chance } from '../model/chance';
 import { NAILS } from '../model/names';
 import { randomSet } from '../testing/randomLooks';
-import { meets, surfacesMet, workOf, WORKS } from './layering';
+import { wholePlace } from './context';
+import { drawnAgain, meets, surfacesMet, workOf, WORKS } from './layering';
 import { laidBy } from './operation';
 import { surfaceWords } from './surface';
 import { REASONS, TABLE } from './surfaces';
@@ -89,5 +90,20 @@ describe('the layering reference', () => {
     // The rest are asked of old product, and of a form that is taken off.
     const asked = REASONS.filter((one) => !['nothing-built', 'still-sealed', 'not-softened'].includes(one));
     expect(asked.filter((one) => !given.has(one))).toEqual([]);
+  });
+
+  it('what is drawn on slick can be wiped off until the lamp, on tack it is only tidied', () => {
+    const drawn = {
+      verb: 'draw' as const,
+      element: 'petals',
+      place: {
+        ...wholePlace(),
+        region: { kind: 'oval', across: 0, along: 1, width_mm: 3, length_mm: 3, turn_deg: 0 } as const,
+      },
+    };
+    expect(drawnAgain(drawn, 'cured top coat, slick, no-wipe')).toMatch(/drawn again/);
+    expect(drawnAgain(drawn, 'cured gel, tacky')).toMatch(/tidied only/);
+    expect(drawnAgain({ ...drawn, place: wholePlace() }, 'cured gel, tacky')).toBeUndefined();
+    expect(drawnAgain({ ...drawn, verb: 'top' }, 'cured gel, tacky')).toBeUndefined();
   });
 });

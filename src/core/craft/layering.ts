@@ -1,6 +1,7 @@
 import { FAMILIES, type Hardening, type Laid } from './families';
 import { append } from '../model/extent';
 import { decode, encode, surfaceWords, type Surface } from './surface';
+import type { Operation } from './operation';
 import { lookup, REASONS, rowOf, type Reason, type Verb } from './surfaces';
 
 /** Something an artist lays or does, as the table of surfaces is asked about it. */
@@ -216,4 +217,23 @@ const HARDENS: Record<Hardening, string> = {
 /** The work an operation is, where the reference speaks of it. */
 export function workOf(verb: Verb, laid: Laid): Work | undefined {
   return WORKS.find((one) => one.verb === verb && one.laid === laid);
+}
+
+/** Painted by hand, on a part of the nail: what may go wrong, and be done again. */
+const PAINTED: readonly Verb[] = ['draw', 'coat'];
+
+/**
+ * Whether what is drawn can be wiped off and drawn again until the lamp: on what is slick or dry it can, without end; on tack
+ * it is only tidied (common practice). Undefined for what is not drawn, or meets no surface that is called so.
+ */
+export function drawnAgain(
+  { verb, place, element }: Pick<Operation, 'verb' | 'place' | 'element'>,
+  meets: string | undefined,
+): string | undefined {
+  if (!PAINTED.includes(verb) || place.region.kind === 'whole' || element === 'own') return undefined;
+  const surface = surfacesMet().find((one) => surfaceWords(one) === meets);
+  if (!surface || surface.phase !== 'cured') return undefined;
+  return surface.finish === 'tacky'
+    ? 'tidied only: wiped off, it takes the tack along'
+    : 'it can be wiped off and drawn again';
 }

@@ -6,6 +6,7 @@ import { lowerBound_s } from '../timing/bound';
 import { isTimed, replaySteps } from '../timing/replay';
 import { problemOf } from '../timing/pose';
 import { EDITING, type Effort } from '../timing/effort';
+import { windowsOf, type StepWindow } from '../timing/windows';
 import { compared, settling, type Found, type Sitting } from '../timing/sitting';
 import type { Problem, Schedule } from '../timing/problem';
 import { roundsOf, type Round } from '../timing/rounds';
@@ -34,6 +35,8 @@ export interface Plan {
   sitting: Sitting;
   /** The sitting in rounds, as it is worked. */
   rounds: Round[];
+  /** What a step leaves for what must follow it, by operation. */
+  windows: Record<string, StepWindow>;
 }
 
 export interface PlanOptions {
@@ -93,6 +96,7 @@ export function* planning(set: SetDocument, options: PlanOptions = {}): InSlices
     findings: sortFindings(oneWayOut(list, fixes), drawn.all),
     sitting,
     rounds: roundsOf(sitting, drawn.all),
+    windows: windowsOf(problem, sitting),
   };
 }
 

@@ -1,5 +1,6 @@
 import { lowerFirst } from '../model/letters';
 import type { NailName } from '../model/names';
+import { shortWindow, type StepWindow } from './windows';
 import { BREATH_S, whoseWords, type Round } from './rounds';
 
 /** A line of the sheet to work from: some work and the light that follows at once, or a time in which nothing can be done. */
@@ -15,6 +16,8 @@ export interface CardLine {
   light?: { seconds: number; mode: 'cure' | 'flash'; held: boolean; nails?: string };
   /** How long each of its nails then rests; the work goes on elsewhere. */
   wait_s?: number;
+  /** What must follow soon, where that is short: "burnished while it is warm within 30 s". */
+  within?: string;
   /** Nothing can be done meanwhile. */
   idle?: true;
   /** Said where it first matters. */
@@ -27,7 +30,11 @@ const AT_ONCE_S = 2;
 const SHORTEST_REST_S = 5;
 
 /** The rounds of a sitting as lines to read from first to last; no stretch of it is left without one. */
-export function benchCard(rounds: readonly Round[], worked: readonly NailName[]): CardLine[] {
+export function benchCard(
+  rounds: readonly Round[],
+  worked: readonly NailName[],
+  windows: Readonly<Record<string, StepWindow>> = {},
+): CardLine[] {
   const told = new Set<string>();
   const joined = new Set<Round>();
   const words = (nails: readonly NailName[]) => whoseWords(nails, worked);
@@ -55,6 +62,8 @@ export function benchCard(rounds: readonly Round[], worked: readonly NailName[])
       line.light = { seconds: light.seconds, mode: light.mode, held: !load };
       if (load && load !== round && words(load.nails) !== line.nails) line.light.nails = words(load.nails);
     }
+    const within = soon((load ?? round).operations, windows, words);
+    if (within) line.within = within;
     const wait_s = Math.max(round.wait_s ?? 0, load?.wait_s ?? 0);
     if (wait_s >= SHORTEST_REST_S) line.wait_s = wait_s;
     for (const one of [round, load]) {
@@ -65,6 +74,23 @@ export function benchCard(rounds: readonly Round[], worked: readonly NailName[])
     lines.push(line);
   }
   return lines.map((line, i) => ({ number: i + 1, ...line }));
+}
+
+/** What must follow soon, and on which of the nails where it is not all of them. */
+function soon(
+  operations: readonly string[],
+  windows: Readonly<Record<string, StepWindow>>,
+  words: (nails: readonly NailName[]) => string,
+): string | undefined {
+  const nailOf = (id: string) => id.split('/')[0] as NailName;
+  const nails = new Set(operations.map(nailOf));
+  const by = new Map<string, Set<NailName>>();
+  for (const id of operations) {
+    const short = shortWindow(windows[id]);
+    if (short) by.set(short, (by.get(short) ?? new Set()).add(nailOf(id)));
+  }
+  const said = [...by].map(([short, on]) => (on.size < nails.size ? `${words([...on])}: ${short}` : short));
+  return said.length > 0 ? said.join('; ') : undefined;
 }
 
 /** A stretch in which neither hand nor lamp does anything: what it waits for is what rests the longest into it. */

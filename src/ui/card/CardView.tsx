@@ -48,7 +48,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
   const { isTicked, tick } = useTicks(set.id);
   const worked = NAILS.filter((name) => set.nails[name].in_work);
   const operations = NAILS.flatMap((name) => plan.operations[name]);
-  const lines = benchCard(plan.rounds, worked);
+  const lines = benchCard(plan.rounds, worked, plan.windows);
   const maps = nailMaps(set, plan.operations);
   const products = inOrderOfUse(plan.rounds, operations, set.kit.products);
   const { supplies = [] } = useSupplies();
@@ -264,6 +264,7 @@ function Line({ line, ticked, tick }: { line: CardLine; ticked: boolean; tick: (
             {timeWords(line.wait_s)}
           </span>
         )}
+        {line.within && <span className={classes.rest}> – {line.within}</span>}
         {line.caution && <small className={classes.caution}>{line.caution}</small>}
       </span>
       <span className={classes.light}>

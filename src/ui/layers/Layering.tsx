@@ -12,9 +12,10 @@ import { useStudio } from '../studio/studio';
 import classes from './LayersView.module.css';
 
 interface Props {
-  operation: Operation | undefined;
-  /** What it meets, in words. */
-  before: string | undefined;
+  operations: readonly Operation[];
+  /** The surface after each, in words. */
+  surfaces: readonly string[];
+  index: number;
   onGo: (to: MetAt) => void;
 }
 
@@ -22,13 +23,18 @@ const MOST_PLACES = 4;
 const MOST_FOUND = 8;
 
 /** What holds on what: asked of the table that the order is judged by, beginning with the step that is looked at. */
-export function Layering({ operation, before, onGo }: Props) {
+export function Layering({ operations, surfaces: after, index, onGo }: Props) {
   const plan = useStudio((s) => s.plan);
   const products = useStudio((s) => s.set.kit.products);
   const product = (id: string) => products.find((one) => one.id === id)!;
   const [asked, setAsked] = useState<{ step: string | undefined; work?: string; surface?: string }>();
   const [search, setSearch] = useState('');
-  const own = operation && workOf(operation.verb, laidBy(operation, product));
+  // Light and rests lay nothing: what is asked about is the work they lead to.
+  const worked = (one: Operation) => workOf(one.verb, laidBy(one, product));
+  const at = operations.findIndex((one, i) => i >= index && worked(one));
+  const operation = operations[at];
+  const own = operation && worked(operation);
+  const before = after[at - 1];
   // What was asked for stays until another step is looked at.
   const mine = asked && asked.step === operation?.id ? asked : undefined;
   const work = WORKS.find((one) => one.key === mine?.work) ?? own ?? WORKS[0]!;

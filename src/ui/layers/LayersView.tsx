@@ -22,6 +22,7 @@ import classes from './LayersView.module.css';
 const PX_PER_MM = 9;
 const NO_OPERATIONS: readonly Operation[] = [];
 const NO_WIPES: readonly HandWipe[] = [];
+const NO_SURFACES: readonly string[] = [];
 
 const FOUND_NOTHING = {
   fresh: 'Nothing. Every layer has what it needs under it.',
@@ -137,6 +138,7 @@ export function LayersView() {
             operations={operations}
             index={done - 1}
             surface={plan?.surfaces[focus][done - 1] ?? ''}
+            before={plan?.surfaces[focus][done - 2]}
             onChoose={choose}
             onComing={(id) => setAt({ nail: focus, id })}
           />
@@ -159,8 +161,9 @@ export function LayersView() {
           ))
         )}
         <Layering
-          operation={current}
-          before={plan?.surfaces[focus][done - 2]}
+          operations={operations}
+          surfaces={plan?.surfaces[focus] ?? NO_SURFACES}
+          index={done - 1}
           onGo={({ operation }) => {
             store.getState().select([operation.nail]);
             setAt({ nail: operation.nail, id: operation.id });

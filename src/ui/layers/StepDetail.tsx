@@ -3,6 +3,8 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { IconArrowDown, IconArrowUp, IconPlus } from '@tabler/icons-react';
 import { rowOf } from '@/core/craft/surfaces';
+import { drawnAgain } from '@/core/craft/layering';
+import { windowWords } from '@/core/timing/windows';
 import type { Operation } from '@/core/craft/operation';
 import { editsAbout, moveChange } from '@/core/compile/reorder';
 import { PutIn } from './PutIn';
@@ -13,14 +15,18 @@ interface Props {
   operations: readonly Operation[];
   index: number;
   surface: string;
+  /** What it meets, in words. */
+  before: string | undefined;
   onChoose: (index: number) => void;
   /** The operation of that id, once it is planned. */
   onComing: (id: string) => void;
 }
 
 /** Why a step stands where it does, what it meets and leaves, and what can be done with it. */
-export function StepDetail({ operations, index, surface, onChoose, onComing }: Props) {
+export function StepDetail({ operations, index, surface, before, onChoose, onComing }: Props) {
   const operation = operations[index]!;
+  const window = useStudio((s) => s.plan?.windows[operation.id]);
+  const again = drawnAgain(operation, before);
   const [putting, setPutting] = useState<string>();
   const edits = useStudio((s) => s.set.edits);
   const { change } = useStudioStore().getState();
@@ -45,6 +51,18 @@ export function StepDetail({ operations, index, surface, onChoose, onComing }: P
         <dd>{rowOf(operation.verb).wants}</dd>
         <dt>Leaves</dt>
         <dd>{surface}</dd>
+        {window && (
+          <>
+            <dt>Then</dt>
+            <dd>{windowWords(window)}</dd>
+          </>
+        )}
+        {again && (
+          <>
+            <dt>Until the lamp</dt>
+            <dd>{again}</dd>
+          </>
+        )}
         {operation.deposit && 't_um' in operation.deposit && (
           <>
             <dt>Thickness</dt>
