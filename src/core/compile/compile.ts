@@ -80,6 +80,8 @@ const FILM_WORK: readonly Operation['verb'][] = [
   'rub',
   'strew',
   'lay-sheet',
+  'stick',
+  'stamp',
   'top',
   'matte-top',
   'top-over',

@@ -47,6 +47,8 @@ export const HAND_S: Record<Verb, number> = {
   rub: 20,
   strew: 15,
   'lay-sheet': 20,
+  stick: 20,
+  stamp: 25,
   bed: 12,
   place: 10,
   press: 5,

@@ -40,6 +40,8 @@ export const WORKS: readonly Work[] = [
   work('pearl', 'Pearl powder, rubbed on', 'rub', 'pearl'),
   work('grains', 'Loose glitter, beads', 'strew', 'grains'),
   work('sheet', 'Leaf, foil, decal', 'lay-sheet', 'sheet'),
+  work('sticker', 'Sticker, or a decal slid on', 'stick', 'sheet'),
+  work('stamp', 'Stamped image', 'stamp', 'sheet'),
   work('pieces', 'Pieces', 'place', 'piece'),
   work('fine-pieces', 'Fine pieces', 'place', 'fine-piece'),
   work('stones-top', 'Stones into the top', 'set-in-top', 'stone'),

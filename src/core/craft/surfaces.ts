@@ -183,6 +183,12 @@ function ontoTack(s: Surface): Reason | undefined {
   return s.finish === 'tacky' && s.phase !== 'bare' ? dust(s) : 'no-grip';
 }
 
+/** What a sticker clings to, and an image is rolled onto. */
+function isHardFilm(s: Surface): boolean {
+  const bare = s.material === 'plate' || s.material === 'form' || s.material === 'stone';
+  return !bare && s.finish !== 'powdered';
+}
+
 /** Something thin lies on what was there, as hard as that is. */
 function lain(s: Surface): Surface {
   return {
@@ -480,6 +486,16 @@ export const TABLE = {
   'lay-sheet': {
     wants: 'a tacky film, or a wet clear one',
     refuses: ontoTack,
+    leaves: lain,
+  },
+  stick: {
+    wants: 'tack, or any film that is hard, clean and not powdered',
+    refuses: (s) => oilOrWet(s) ?? (isHardFilm(s) ? dust(s) : 'no-grip'),
+    leaves: lain,
+  },
+  stamp: {
+    wants: 'a dry film: slick, matte, keyed or wiped, and clean',
+    refuses: (s) => oilOrWet(s) ?? (isHardFilm(s) && s.finish !== 'tacky' ? dust(s) : 'no-grip'),
     leaves: lain,
   },
   bed: {

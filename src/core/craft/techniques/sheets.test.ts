@@ -65,6 +65,34 @@ describe('sheets', () => {
     ).toBeTruthy();
   });
 
+  describe('what does not need tack', () => {
+    const on = (what: 'slid' | 'sticker' | 'stamp', ...below: ReturnType<typeof element>[]) =>
+      setWearing([element('colour', { id: 'ground' }), ...below, decal({ what, seat: 'surface' })]);
+    const gloss = element('finish', { id: 'gloss', finish: 'gloss' });
+    const matte = element('finish', { id: 'matte', finish: 'matte' });
+
+    it.each(['slid', 'sticker', 'stamp'] as const)(
+      '%s holds on colour and on what is cured slick or matte',
+      (what) => {
+        for (const below of [[], [gloss], [matte]]) {
+          const found = findingsOn(on(what, ...below)).filter(({ severity }) => severity !== 'note');
+          expect(found.map(({ code }) => code)).toEqual([]);
+        }
+      },
+    );
+
+    it('an image is rolled on once the tack is wiped off', () => {
+      const set = on('stamp');
+      const own = compileNail(set, 'left-ring').operations.filter(({ element: id }) => id === 'sheets');
+      expect(own.map(({ verb }) => verb)).toEqual(['wipe', 'stamp']);
+      set.edits = [{ kind: 'skip', a: 'left-ring/sheets/dry#1' }];
+      const told = findingsOn(set).find(({ code }) => code === 'no-grip')!;
+      expect(told.reason).toContain('a dry film');
+      // Tack of its own would be no way out.
+      expect(told.tries.map(({ words }) => words).join()).not.toMatch(/thin base/);
+    });
+  });
+
   it('of 3 mm are refused', () => {
     const parsed = Element.safeParse(decal({ thickness_um: 3000 }));
     expect(parsed.error!.issues[0]).toMatchObject({

@@ -3,7 +3,7 @@ import { seedOf } from '../../model/chance';
 import { Colour, mm, share, um } from '../../model/primitives';
 import { regionNoun } from '../../regions';
 import { isMirrored, placeOf } from '../context';
-import { ownTack } from '../drafts';
+import { ownTack, STICKY_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
 import { OWN_TACK } from '../ways';
@@ -18,13 +18,14 @@ import {
   FRESH_SEAT,
   numberField,
   TACK_FIELD,
+  type Variant,
 } from '../technique';
 
 const schema = z.strictObject({
   ...FILM_BASE,
   kind: z.literal('sheets'),
-  /** Torn leaf, foil rubbed off its film, or a decal. */
-  what: z.enum(['leaf', 'foil', 'decal']),
+  /** Torn leaf, foil rubbed off its film, a decal by stamper or slid on, a sticker, an image off an engraved plate. */
+  what: z.enum(['leaf', 'foil', 'decal', 'slid', 'sticker', 'stamp']),
   colour: Colour,
   metallic: z.boolean(),
   thickness_um: um(1, 300, 1),
@@ -78,13 +79,80 @@ const WAYS: Record<Laid['what'], Way> = {
       reason: 'From its middle outwards, no air below; its edges are closed by the next film.',
     },
   },
+  slid: {
+    words: 'Decal, soaked and slid on',
+    called: 'decal',
+    crinkle: 0,
+    draft: {
+      verb: 'stick',
+      words: 'Soak the decal, slide it on and press the water out',
+      hand_s: HAND_S.stick * 2,
+      reason:
+        'On matte and slick no stamper lets go of it; dry, its edges are closed by a film that goes past them.',
+    },
+  },
+  sticker: {
+    words: 'Sticker',
+    called: 'sticker',
+    crinkle: 0,
+    draft: {
+      verb: 'stick',
+      words: 'Lay the sticker on and press its edges down',
+      hand_s: HAND_S.stick,
+      reason: 'It holds by its own glue; an edge that stands up lifts the top over it.',
+    },
+  },
+  stamp: {
+    words: 'Stamped image',
+    called: 'stamped image',
+    crinkle: 0,
+    draft: {
+      verb: 'stamp',
+      words: 'Scrape the plate, pick the image up and roll it on within seconds',
+      hand_s: HAND_S.stamp,
+      reason:
+        'Thin colour dries on the stamper; rolled on, not pressed. The top over it is floated, not dragged.',
+    },
+  },
 };
+
+/** What clings to tack and to nothing else. */
+const WANTS_TACK: readonly Laid['what'][] = ['leaf', 'foil', 'decal'];
+
+const fresh = (id: string): Laid => ({
+  id,
+  kind: 'sheets',
+  ...FRESH_PAINTED,
+  ...FRESH_SEAT,
+  region: { kind: 'band', from: 1, to: 2 },
+  what: 'leaf',
+  colour: '#e3bd5c',
+  metallic: true,
+  thickness_um: 2,
+  whole: 0.6,
+  shred_mm: 1.6,
+  tack: false,
+});
+
+/** What carries a picture, whole in its part. */
+const PICTURE: Partial<Laid> = {
+  region: { kind: 'oval', across: 0, along: 0.8, width_mm: 5, length_mm: 6, turn_deg: 0 },
+  colour: '#3a2a55',
+  metallic: false,
+  thickness_um: 8,
+  whole: 1,
+};
+
+function variant(what: Laid['what'], words: string, blurb: string, over: Partial<Laid>): Variant<Laid> {
+  return { key: what, words, blurb, fresh: (id) => ({ ...fresh(id), what, ...over }) };
+}
 
 /** Something thin that is laid whole onto tack: leaf, transfer foil, a decal. */
 export const sheets = defineTechnique({
   kind: 'sheets',
-  words: 'Leaf, foil, decal',
-  blurb: 'A thin sheet on the tack: torn leaf, transfer foil, a decal; closed by the next film.',
+  words: 'Leaf, foil, decal, stamp',
+  blurb:
+    'A thin sheet: torn leaf, transfer foil, a decal, sticker or stamped image; closed by the next film.',
   schema,
   ...FILM_SEATS,
   fields: [
@@ -99,25 +167,27 @@ export const sheets = defineTechnique({
     numberField(schema, 'whole', 'Covers of its part'),
     numberField(schema, 'shred_mm', 'Shreds across'),
     numberField(schema, 'thickness_um', 'Thickness'),
-    TACK_FIELD,
+    { ...TACK_FIELD, where: { path: 'what', is: WANTS_TACK } },
     ...FILM_FIELDS,
   ],
-  fresh: (id) => ({
-    id,
-    kind: 'sheets' as const,
-    ...FRESH_PAINTED,
-    ...FRESH_SEAT,
-    region: { kind: 'band' as const, from: 1, to: 2 },
-    what: 'leaf' as const,
-    colour: '#e3bd5c',
-    metallic: true,
-    thickness_um: 2,
-    whole: 0.6,
-    shred_mm: 1.6,
-    tack: false,
-  }),
+  fresh,
+  also: [
+    variant('foil', 'Transfer foil', 'A thin metal film, rubbed off its carrier onto the tack.', {}),
+    variant('decal', 'Decal', 'A printed picture, laid on the tack with the stamper.', PICTURE),
+    variant('sticker', 'Sticker', 'On tack or on any hard film; its edges closed by the top.', PICTURE),
+    variant('stamp', 'Stamped image', 'Off an engraved plate, rolled onto a dry film.', {
+      ...PICTURE,
+      colour: '#2c2430',
+      thickness_um: 5,
+      whole: 0.45,
+      shred_mm: 0.9,
+    }),
+  ],
   handles: partHandles,
-  ways: OWN_TACK,
+  ways: {
+    'own-tack': (element, wish, context) =>
+      WANTS_TACK.includes(element.what) ? OWN_TACK['own-tack']!(element, wish, context) : [],
+  },
   glints: ({ metallic }) => metallic,
   products: () => [],
   called: ({ what, region }) => [WAYS[what].called, regionNoun(region)].join(' ').trim(),
@@ -139,11 +209,14 @@ export const sheets = defineTechnique({
       mirror: isMirrored(context.name, element),
     };
     return [
-      ...(element.tack ? ownTack(context, ground, called) : []),
+      ...(element.tack && WANTS_TACK.includes(element.what) ? ownTack(context, ground, called) : []),
+      ...(element.what === 'stamp' ? [wipeDraft(context, 'dry', STICKY_OFF, DRY, ground)] : []),
       { step: 'lay', place, deposit: { kind: 'sheet', sheet: laid }, ...draft },
     ];
   },
 });
 
+/** Why a ground is wiped before an image is rolled onto it. */
+const DRY = 'On tack the image smears and tears; on a dry film it comes off the stamper whole.';
 /** A film closes the edge of a sheet by so much (common practice). */
 const CLOSED_PAST_MM = 0.3;
