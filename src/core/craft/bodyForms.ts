@@ -29,6 +29,16 @@ export const BODY_FORMS: Record<BodyShape, CharmForm> = {
     outline: around((angle) => ({ x: Math.sin(angle), y: Math.cos(angle) }), 6).reverse(),
     height: level,
   },
+  flower: {
+    words: 'Flower',
+    outline: filling(
+      around((t) => {
+        const r = 0.55 + 0.45 * Math.abs(Math.cos(2.5 * t)) ** 0.6;
+        return { x: r * Math.sin(t), y: r * Math.cos(t) };
+      }),
+    ),
+    height: level,
+  },
   petal: {
     words: 'Petal',
     // Narrow at its foot, round at its end.

@@ -9,6 +9,8 @@ export interface PieceCut {
   form: BodyShape;
   /** It lies within the oval that fills its width and length. */
   round?: true;
+  /** Dry stuff with air in it: soaked through before it lies in the clear. */
+  soaked?: true;
 }
 
 export const PIECE_CUTS: Record<PieceShape, PieceCut> = {
@@ -23,6 +25,8 @@ export const PIECE_CUTS: Record<PieceShape, PieceCut> = {
   crescent: { words: 'crescent', many: 'crescents', form: 'crescent' },
   drop: { words: 'drop', many: 'drops', form: 'drop' },
   petal: { words: 'petal', many: 'petals', form: 'petal' },
+  flower: { words: 'dried flower', many: 'dried flowers', form: 'flower', soaked: true },
+  cloth: { words: 'piece of fabric', many: 'pieces of fabric', form: 'square', soaked: true },
 };
 
 /** What an artist chooses from. */
@@ -36,4 +40,11 @@ const MANY = new Map(Object.values(PIECE_CUTS).map(({ words, many }) => [words, 
 /** What several of something that lies on a nail are called. */
 export function manyOf(words: string): string {
   return MANY.get(words) ?? `${words}s`;
+}
+
+const SOAKED = new Set(Object.values(PIECE_CUTS).flatMap(({ words, soaked }) => (soaked ? [words] : [])));
+
+/** Whether what lies there under these words is soaked through first. */
+export function isSoaked(words: string): boolean {
+  return SOAKED.has(words);
 }

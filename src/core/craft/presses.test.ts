@@ -83,3 +83,18 @@ it('pieces of several nails are placed and pressed in turn: no other nail is wor
   expect(pressed.length).toBeGreaterThan(1);
   for (const { before, now } of pressed) expect(now.start_s).toBeCloseTo(before.end_s);
 });
+
+it('dried flowers and fabric are soaked through first, and counted by name', () => {
+  const one = element('inlay').pieces[0]!;
+  const flower = {
+    ...one,
+    shape: 'flower' as const,
+    length_mm: 3,
+    width_mm: 3,
+    metallic: false,
+    colour: '#b58ac0',
+  };
+  const set = setWearing([element('inlay', { pieces: [flower, { ...flower, along: 0.9 }] })]);
+  const placed = compileNail(set, 'left-ring').operations.find(({ verb }) => verb === 'place')!;
+  expect(placed.words).toMatch(/^Place 2 dried flowers, soaked through with clear first, no air in it/);
+});

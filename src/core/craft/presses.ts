@@ -4,6 +4,7 @@ import { lowerFirst } from '../model/letters';
 import { HAND_S } from './handwork';
 import type { Draft } from './operation';
 import type { PlacedPiece } from './matter';
+import { isSoaked } from './pieceCuts';
 import { countWords, sizeOf } from './pieces';
 
 /** A soft stamper takes two pieces that lie within this of each other; a longer one takes it whole (common practice). */
@@ -50,6 +51,7 @@ export function placeDraft(pieces: PlacedPiece[], pressed: boolean, sized = fals
     verb: 'place',
     words: [
       `Place ${countWords(pieces, (piece) => (sized ? sizeOf(piece) : ''))}`,
+      ...(pieces.some(({ words }) => isSoaked(words)) ? [SOAKED] : []),
       ...(pressed && pressGroups(pieces).length > 1 ? [IN_TURN] : []),
     ].join(', '),
     place: wholePlace(),
@@ -60,6 +62,8 @@ export function placeDraft(pieces: PlacedPiece[], pressed: boolean, sized = fals
 }
 
 const IN_TURN = 'one or two at a time';
+/** What is dry keeps air: it shows as silver spots under the clear (common practice). */
+const SOAKED = 'soaked through with clear first, no air in it';
 
 /** Pieces flattened into their bed; in groups it is done in turn with placing them, and nothing comes between. */
 export function pressDraft(pieces: readonly PlacedPiece[], { torch }: Pick<NailContext, 'torch'>): Draft {

@@ -11,8 +11,10 @@ export const PIECE_SHAPES = [
   'crescent',
   'drop',
   'petal',
+  'flower',
+  'cloth',
 ] as const;
 export type PieceShape = (typeof PIECE_SHAPES)[number];
 
 /** Forms of flat pieces that no charm is cast in. */
-export const FLAT_SHAPES = ['disc', 'square', 'triangle', 'hexagon', 'petal'] as const;
+export const FLAT_SHAPES = ['disc', 'square', 'triangle', 'hexagon', 'petal', 'flower'] as const;

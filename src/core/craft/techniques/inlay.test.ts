@@ -30,7 +30,8 @@ describe('an inlay', () => {
     const set = setWearing([element('colour'), ofShape(shape, 3)]);
     const { operations, findings } = planSet(set, { fixes: false, effort: { iterations: 0 } });
     const placed = operations['left-ring'].find(({ step }) => step === 'place')!;
-    expect(placed.words).toBe(`Place 3 ${PIECE_CUTS[shape].many}, one or two at a time`);
+    const soaked = PIECE_CUTS[shape].soaked ? ', soaked through with clear first, no air in it' : '';
+    expect(placed.words).toBe(`Place 3 ${PIECE_CUTS[shape].many}${soaked}, one or two at a time`);
     expect(findings.filter(({ severity }) => severity === 'stop')).toEqual([]);
   });
 
