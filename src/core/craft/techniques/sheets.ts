@@ -1,7 +1,9 @@
 import * as z from 'zod/mini';
 import { seedOf } from '../../model/chance';
 import { Colour, mm, share, um } from '../../model/primitives';
-import { regionNoun } from '../../regions';
+import { rounded } from '../../model/rounded';
+import { regionNoun, type Region } from '../../regions';
+import { paths } from '../../regions/paths';
 import { isMirrored, placeOf } from '../context';
 import { ownTack, STICKY_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
@@ -143,6 +145,18 @@ const PICTURE: Partial<Laid> = {
   whole: 1,
 };
 
+/** A star of five points, as stickers are cut. */
+const STAR: Region = {
+  kind: 'outline',
+  points: Array.from({ length: 10 }, (_, i) => {
+    const [turn, r] = [(i * Math.PI) / 5, i % 2 === 0 ? 1 : 0.45];
+    return {
+      across: rounded(0.42 * r * Math.sin(turn), 3),
+      along: rounded(0.85 + 0.24 * r * Math.cos(turn), 3),
+    };
+  }),
+};
+
 function variant(what: Laid['what'], words: string, blurb: string, over: Partial<Laid>): Variant<Laid> {
   return { key: what, words, blurb, fresh: (id) => ({ ...fresh(id), what, ...over }) };
 }
@@ -174,13 +188,15 @@ export const sheets = defineTechnique({
   also: [
     variant('foil', 'Transfer foil', 'A thin metal film, rubbed off its carrier onto the tack.', {}),
     variant('decal', 'Decal', 'A printed picture, laid on the tack with the stamper.', PICTURE),
-    variant('sticker', 'Sticker', 'On tack or on any hard film; its edges closed by the top.', PICTURE),
+    variant('sticker', 'Sticker', 'On tack or on any hard film; its edges closed by the top.', {
+      ...PICTURE,
+      region: STAR,
+    }),
     variant('stamp', 'Stamped image', 'Off an engraved plate, rolled onto a dry film.', {
       ...PICTURE,
+      region: paths.fresh,
       colour: '#2c2430',
       thickness_um: 5,
-      whole: 0.45,
-      shred_mm: 0.9,
     }),
   ],
   handles: partHandles,
