@@ -1,14 +1,19 @@
 'use client';
+import { Fragment, useState } from 'react';
+import { IconChevronDown, IconChevronRight } from '@tabler/icons-react';
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { restrictToVertical } from './restrict';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import type { Finding } from '@/core/judge/finding';
 import type { Operation } from '@/core/craft/operation';
+import { isPreparing, stageGroups } from '@/core/craft/stageGroups';
+import { tokenColour } from '@/core/model/product';
 import { moveChange } from '@/core/compile/reorder';
 import { SEVERITY } from '../kit/words';
 import { announcing } from '../kit/announcing';
-import { useStudioStore } from '../studio/studio';
+import { timeWords } from '../kit/words';
+import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './LayersView.module.css';
 
 interface Props {
@@ -21,6 +26,13 @@ interface Props {
 /** A nail's operations from the plate upwards, with the cures between; drag one, or move it with Alt and the arrows. */
 export function StepStrip({ operations, findings, current, onChoose }: Props) {
   const store = useStudioStore();
+  const products = useStudio((s) => s.set.kit.products);
+  /** What is prepared is the same on every nail: folded away until it is asked for. */
+  const [open, setOpen] = useState(false);
+  const colourOf = ({ product }: Operation) => {
+    const made = products.find((one) => one.id === product);
+    return made && tokenColour(made);
+  };
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const move = (from: number, to: number) => {
     const { set, change } = store.getState();
@@ -45,17 +57,48 @@ export function StepStrip({ operations, findings, current, onChoose }: Props) {
     >
       <SortableContext items={operations.map((one) => one.id)} strategy={verticalListSortingStrategy}>
         <ol className={classes.steps} data-keeps-arrows>
-          {operations.map((operation, index) => (
-            <Step
-              key={operation.id}
-              operation={operation}
-              index={index}
-              current={current}
-              worst={findings.find((finding) => finding.operation === operation.id)?.severity}
-              onChoose={onChoose}
-              onMove={move}
-            />
-          ))}
+          {stageGroups(operations).map((group) => {
+            const shown = !isPreparing(group.stage) || open || (current >= group.from && current <= group.to);
+            const count = group.to - group.from + 1;
+            return (
+              <Fragment key={`${group.stage} ${group.from}`}>
+                <li className={classes.stage}>
+                  {isPreparing(group.stage) ? (
+                    <button
+                      type="button"
+                      className={classes.fold}
+                      aria-expanded={shown}
+                      onClick={() => setOpen(!shown)}
+                    >
+                      {shown ? <IconChevronDown size={16} /> : <IconChevronRight size={16} />}
+                      {group.words}
+                      <small>
+                        {count} steps, {timeWords(group.hand_s)}
+                      </small>
+                    </button>
+                  ) : (
+                    group.words
+                  )}
+                </li>
+                {shown &&
+                  operations
+                    .slice(group.from, group.to + 1)
+                    .map((operation, i) => (
+                      <Step
+                        key={operation.id}
+                        operation={operation}
+                        colour={operation.deposit && colourOf(operation)}
+                        index={group.from + i}
+                        last={operations.length - 1}
+                        current={current}
+                        worst={findings.find((finding) => finding.operation === operation.id)?.severity}
+                        onChoose={onChoose}
+                        onMove={move}
+                      />
+                    ))}
+              </Fragment>
+            );
+          })}
         </ol>
       </SortableContext>
     </DndContext>
@@ -64,14 +107,17 @@ export function StepStrip({ operations, findings, current, onChoose }: Props) {
 
 interface StepProps {
   operation: Operation;
+  /** Of the film it lays; nothing where that is clear. */
+  colour: string | undefined;
   index: number;
+  last: number;
   current: number;
   worst: Finding['severity'] | undefined;
   onChoose: (index: number) => void;
   onMove: (from: number, to: number) => void;
 }
 
-function Step({ operation, index, current, worst, onChoose, onMove }: StepProps) {
+function Step({ operation, colour, index, last, current, worst, onChoose, onMove }: StepProps) {
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: operation.id });
   const light = operation.lamp !== undefined;
   return (
@@ -87,6 +133,7 @@ function Step({ operation, index, current, worst, onChoose, onMove }: StepProps)
         {...listeners}
         className={classes.stepButton}
         data-testid={`step-${operation.element}-${operation.step}-${operation.pass}`}
+        data-index={index}
         data-current={index === current || undefined}
         data-later={index > current || undefined}
         aria-current={index === current ? 'step' : undefined}
@@ -97,10 +144,13 @@ function Step({ operation, index, current, worst, onChoose, onMove }: StepProps)
           const to = index + (event.key === 'ArrowUp' ? -1 : 1);
           if (event.altKey) onMove(index, to);
           else {
-            onChoose(Math.max(0, to));
-            const item = event.currentTarget.closest('li');
-            const next = event.key === 'ArrowUp' ? item?.previousElementSibling : item?.nextElementSibling;
-            next?.querySelector('button')?.focus();
+            const next = Math.max(0, Math.min(last, to));
+            const list = event.currentTarget.closest('ol');
+            onChoose(next);
+            // Into what was folded: it is there once it is drawn.
+            requestAnimationFrame(() =>
+              list?.querySelector<HTMLButtonElement>(`[data-index="${next}"]`)?.focus(),
+            );
           }
         }}
       >
@@ -111,6 +161,7 @@ function Step({ operation, index, current, worst, onChoose, onMove }: StepProps)
               <span aria-hidden>{SEVERITY[worst].mark}</span> {SEVERITY[worst].word}:{' '}
             </b>
           )}
+          {colour && <i className={classes.film} style={{ background: colour }} aria-hidden />}
           {operation.words}
         </span>
         <span className={classes.seconds}>
