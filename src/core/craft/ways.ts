@@ -4,6 +4,8 @@ import type { NailContext } from './context';
 export interface Wishes {
   /** Clear so thick over what is encapsulated. */
   'thicker-clear': { cap_um: number };
+  /** No clear of its own over what is to stand out. */
+  'less-clear': Record<never, never>;
   /** A thinner bed below it. */
   'thinner-bed': { bed_um: number };
   /** What stands up out of the clear (by its place in the list) turned or trimmed. */

@@ -34,6 +34,7 @@ export const FINDING_CODES = [
   'lost-in-ground',
   'fade-short',
   'grains-felt',
+  'beads-drowned',
   'relief-high',
   'muddy-middle',
   'marble-flat',

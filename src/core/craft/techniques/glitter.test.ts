@@ -103,6 +103,27 @@ describe('loose glitter at the table', () => {
     expect(findingsOn(set, 'left-middle').map(({ code }) => code)).toContain('dust-under-layer');
   });
 
+  it('beads under thick clear are told as drowned, and stand out without it', () => {
+    const beads = (cover_um: number) =>
+      setWearing([
+        element('colour', { id: 'ground' }),
+        element('glitter', {
+          shape: 'round',
+          size_mm: 0.5,
+          thickness_um: 500,
+          per_cm2: 300,
+          fade: null,
+          cover_um,
+        }),
+      ]);
+    const drowned = findingsOn(beads(400), 'left-middle').find(({ code }) => code === 'beads-drowned')!;
+    expect(drowned.tries.map(({ words }) => words)).toEqual(['Lay no clear over the beads but the top']);
+    const codes = findingsOn(beads(0), 'left-middle').map(({ code }) => code);
+    expect(codes).not.toContain('beads-drowned');
+    // Nor are beads told to be covered until nothing is felt of them.
+    expect(findingsOn(beads(120), 'left-middle').map(({ code }) => code)).not.toContain('grains-felt');
+  });
+
   it('coarse grains under thin clear are felt, and more clear is offered', () => {
     const set = onColour({ size_mm: 1, thickness_um: 50, per_cm2: 60, cover_um: 60 });
     const felt = findingsOn(set, 'left-middle').find(({ code }) => code === 'grains-felt');

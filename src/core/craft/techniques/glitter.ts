@@ -52,6 +52,8 @@ const ways: Ways<Glitter> = {
     cap_um > MOST_COVER_UM
       ? []
       : [{ words: `Lay ${cap_um} µm of clear over the grains`, options: { cover_um: cap_um } }],
+  'less-clear': ({ cover_um }) =>
+    cover_um === 0 ? [] : [{ words: 'Lay no clear over the beads but the top', options: { cover_um: 0 } }],
 };
 
 /** Loose glitter, beads and the like, strewn over a part of the nail: patted on tack, the rest brushed off, covered. */

@@ -1,7 +1,6 @@
-import { mostOf } from '../../model/extent';
 import type { Grains } from '../../craft/matter';
-import { NONE, type Film } from '../../simulate/field';
-import { LAYER_FACTS } from '../../simulate/layers';
+import { isBall } from '../../simulate/grains';
+import { clearOver_um } from '../clearOver';
 import type { FindingDraft } from '../finding';
 import { granted, type NailRule } from '../rule';
 
@@ -24,7 +23,8 @@ export const grainsFelt: NailRule = {
   asks: 'Is every grain covered until nothing is felt?',
   check: (nail) =>
     nail.field.films.flatMap((film, at): FindingDraft[] => {
-      if (!film.grains) return [];
+      // Beads are there to be felt.
+      if (!film.grains || isBall(film.grains)) return [];
       const operation = nail.operations.find((one) => one.id === film.operation);
       if (!operation) return [];
       const stands = stands_um(film.grains);
@@ -54,12 +54,3 @@ export const grainsFelt: NailRule = {
       ];
     }),
 };
-
-/** The clear that lies over grains where it is laid in full, in µm. */
-function clearOver_um({ phase }: Film, above: readonly Film[]): number {
-  const films = above.filter(({ kind }) => LAYER_FACTS[kind].hardens);
-  const over = [...phase].flatMap((one, cell) =>
-    one === NONE ? [] : [films.reduce((sum, { t_um }) => sum + t_um[cell]!, 0)],
-  );
-  return Math.max(0, mostOf(over));
-}

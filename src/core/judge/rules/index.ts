@@ -1,5 +1,6 @@
 import type { NailRule, SetRule } from '../rule';
 import { artHidden } from './artHidden';
+import { beadsDrowned } from './beadsDrowned';
 import { bareNails } from './bareNails';
 import { changes } from './changes';
 import { clearOverPieces } from './clearOverPieces';
@@ -71,6 +72,7 @@ export const NAIL_RULES: readonly NailRule[] = [
   lostInGround,
   fadeShort,
   grainsFelt,
+  beadsDrowned,
   reliefHigh,
   muddyMiddle,
   marbleFlat,
