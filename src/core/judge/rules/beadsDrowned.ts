@@ -1,5 +1,4 @@
-import { isBall } from '../../simulate/grains';
-import { clearOver_um } from '../clearOver';
+import { areBeads, clearOver_um } from '../beads';
 import type { FindingDraft } from '../finding';
 import { granted, type NailRule } from '../rule';
 
@@ -12,7 +11,7 @@ export const beadsDrowned: NailRule = {
   asks: 'Do beads stand out of what is laid over them?',
   check: (nail) =>
     nail.field.films.flatMap((film, at): FindingDraft[] => {
-      if (!film.grains || !isBall(film.grains)) return [];
+      if (!film.grains || !areBeads(film.grains)) return [];
       const operation = nail.operations.find((one) => one.id === film.operation);
       if (!operation) return [];
       const over_um = clearOver_um(film, nail.field.films.slice(at + 1));

@@ -1,6 +1,5 @@
 import type { Grains } from '../../craft/matter';
-import { isBall } from '../../simulate/grains';
-import { clearOver_um } from '../clearOver';
+import { areBeads, clearOver_um } from '../beads';
 import type { FindingDraft } from '../finding';
 import { granted, type NailRule } from '../rule';
 
@@ -24,7 +23,7 @@ export const grainsFelt: NailRule = {
   check: (nail) =>
     nail.field.films.flatMap((film, at): FindingDraft[] => {
       // Beads are there to be felt.
-      if (!film.grains || isBall(film.grains)) return [];
+      if (!film.grains || areBeads(film.grains)) return [];
       const operation = nail.operations.find((one) => one.id === film.operation);
       if (!operation) return [];
       const stands = stands_um(film.grains);
