@@ -179,6 +179,8 @@ test('the wish by keyboard takes at most 190 presses', async ({ page }) => {
   await key('Alt+Period');
   await key('Alt+Period');
   await expect(page.getByTestId('plan-sum')).toHaveAttribute('data-planning', 'fresh');
+  // The desk stands there before a key is meant for it.
+  await expect(page.getByRole('button', { name: /^A new colour like/ })).toBeVisible();
   await ownColour('5a1a22');
   await newLook('2');
   await ownColour('e9d9c0');
