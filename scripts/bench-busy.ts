@@ -3,6 +3,7 @@ import { drawNail } from '../src/core/picture/nailPicture';
 import { planNail } from '../src/core/plan/nailPlan';
 import { newMemo, planSet } from '../src/core/plan/planSet';
 import { busySet } from './busySet';
+import { median_ms as medianOf } from './median';
 
 /** Median milliseconds of ten busy nails, one of them, and their pictures as large as they are drawn while a hand moves them. */
 const runs = Number(process.argv[2] ?? 25);
@@ -10,15 +11,7 @@ const set = busySet();
 const products = new Map(set.kit.products.map((one) => [one.id, one]));
 const PX_PER_MM = 10;
 
-function median_ms(job: () => unknown): number {
-  for (let i = 0; i < 4; i += 1) job();
-  const times = Array.from({ length: runs }, () => {
-    const start = performance.now();
-    job();
-    return performance.now() - start;
-  }).sort((a, b) => a - b);
-  return Math.round(times[Math.floor(runs / 2)]! * 10) / 10;
-}
+const median_ms = (job: (i: number) => unknown) => medianOf(job, runs);
 
 function picture_ms(nail: NailName): number {
   const { field } = planNail(set, nail).nominal;

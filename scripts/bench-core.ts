@@ -9,20 +9,13 @@ import { drawNail } from '../src/core/picture/nailPicture';
 import { planNail } from '../src/core/plan/nailPlan';
 import type { NailField } from '../src/core/simulate/field';
 import { newMemo, planSet } from '../src/core/plan/planSet';
+import { median_ms as medianOf } from './median';
 
 /** Median milliseconds of the core's main jobs on the main demo set. */
 const runs = Number(process.argv[2] ?? 25);
 const set = curtainUp();
 
-function median_ms(job: (i: number) => unknown): number {
-  for (let i = 0; i < 4; i += 1) job(i);
-  const times = Array.from({ length: runs }, (_, i) => {
-    const start = performance.now();
-    job(i);
-    return performance.now() - start;
-  }).sort((a, b) => a - b);
-  return Math.round(times[Math.floor(runs / 2)]! * 10) / 10;
-}
+const median_ms = (job: (i: number) => unknown) => medianOf(job, runs);
 
 // As many pixels as the worker keeps of a large picture.
 const by = chance(1);

@@ -77,14 +77,10 @@ function plansBefore(): PlanFigures[] | undefined {
   }
 }
 
-function inNode(): NodeFigures {
-  const out = bundled('scripts/bench-core.ts', process.cwd());
-  return JSON.parse(execFileSync(process.execPath, [out, String(RUNS)], { encoding: 'utf8' })) as NodeFigures;
-}
-
-function busy(): BusyFigures {
-  const out = bundled('scripts/bench-busy.ts', process.cwd());
-  return JSON.parse(execFileSync(process.execPath, [out, String(RUNS)], { encoding: 'utf8' })) as BusyFigures;
+/** The figures that a measuring script prints. */
+function measured(entry: string): unknown {
+  const out = bundled(entry, process.cwd());
+  return JSON.parse(execFileSync(process.execPath, [out, String(RUNS)], { encoding: 'utf8' }));
 }
 
 function sittings(): unknown {
@@ -170,9 +166,9 @@ function median(values: readonly number[]): number {
 
 const before = plansBefore();
 const now = plans(process.cwd());
-const node = inNode();
+const node = measured('scripts/bench-core.ts') as NodeFigures;
 const sitting = sittings();
-const crowded = busy();
+const crowded = measured('scripts/bench-busy.ts') as BusyFigures;
 const browser = process.argv.includes('--no-browser') ? undefined : await inBrowser();
 const [main] = now as [PlanFigures];
 process.stdout.write(

@@ -98,7 +98,7 @@ function closed(surface: Surface): Surface {
 
 /** Burnished powder: nothing but a top holds on it. */
 export function isPowder(drafts: readonly Draft[]): boolean {
-  return drafts.some(({ verb }) => verb === 'burnish' || verb === 'rub');
+  return drafts.some(({ verb }) => rowOf(verb).powders);
 }
 
 /** Whether it can only be set into a wet film of another element. */

@@ -67,34 +67,22 @@ const inCoats: Work = (product, film) =>
   }));
 
 /** Rubbed in, the rest brushed off: powder has no passes. */
-const burnished: Work = (product, film) => [
-  ...coats(product, 1, film.step, film.cureStep, () => ({
-    verb: 'burnish',
-    words: `Burnish ${film.words}`,
-    place: film.place,
-    paint: film.paint,
-    deposit: deposit(film, coatOf(product)),
-    hand_s: HAND_S.burnish,
-    reason: film.reason,
-  })),
-  looseOffDraft(film.place),
-];
-
-/** Onto tack, until nothing more sticks. */
-const rubbedOn: Work = (product, film) => [
-  {
-    step: film.step,
-    verb: 'rub',
-    words: `Rub ${film.words} on until nothing more sticks`,
-    product: product.id,
-    place: film.place,
-    paint: film.paint,
-    deposit: deposit(film, coatOf(product)),
-    hand_s: HAND_S.rub,
-    reason: film.reason,
-  },
-  looseOffDraft(film.place),
-];
+const rubbed =
+  (verb: 'burnish' | 'rub', words: (name: string) => string): Work =>
+  (product, film) => [
+    {
+      step: film.step,
+      verb,
+      words: words(film.words),
+      product: product.id,
+      place: film.place,
+      paint: film.paint,
+      deposit: deposit(film, coatOf(product)),
+      hand_s: HAND_S[verb],
+      reason: film.reason,
+    },
+    looseOffDraft(film.place),
+  ];
 
 /** Filed even and clean: what is left is keyed. */
 function filedEven(film: ArtFilm, context: NailContext): Draft[] {
@@ -175,8 +163,9 @@ const thinlyBuilt: Work = (product, film) => {
 
 /** How what is laid so is worked as art; all else in coats. */
 const WORK: Partial<Record<Laid, Work>> = {
-  powder: burnished,
-  pearl: rubbedOn,
+  powder: rubbed('burnish', (name) => `Burnish ${name}`),
+  // Onto tack.
+  pearl: rubbed('rub', (name) => `Rub ${name} on until nothing more sticks`),
   acrylic: beaded,
   dip: dipped,
   structure: thinlyBuilt,
@@ -185,4 +174,22 @@ const WORK: Partial<Record<Laid, Work>> = {
 /** The work of a film of art, as the family of its product asks it. */
 export function artFilm(product: Product, film: ArtFilm, context: NailContext): Draft[] {
   return (WORK[FAMILIES[product.family].laid] ?? inCoats)(product, film, context);
+}
+
+/** Powder of a product on a part of the nail, worked as its family asks. */
+export function powderOn(product: Product, place: Place, reason: string, context: NailContext): Draft[] {
+  return artFilm(
+    product,
+    {
+      step: 'coat',
+      cureStep: 'cure',
+      place,
+      paint: { kind: 'product' },
+      passes: 1,
+      words: product.name,
+      hand_s: HAND_S.coat,
+      reason,
+    },
+    context,
+  );
 }

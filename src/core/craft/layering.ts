@@ -173,7 +173,7 @@ export function surfacesMet(): readonly Surface[] {
       const next = does(verb, laid)(s);
       if (next) open.push(next);
     }
-    const dusted = does('dust-off')(s);
+    const dusted = DUSTED(s);
     if (dusted) open.push(dusted);
     // What a mould held comes out hard and shining.
     if (s.material === 'clear' && s.phase === 'cured' && s.finish === 'tacky')
@@ -186,6 +186,11 @@ export function surfacesMet(): readonly Surface[] {
   const byWords = new Map([...seen].sort(([a], [b]) => a - b).map(([, s]) => [surfaceWords(s), s]));
   known = [...byWords.values()];
   return known;
+}
+
+/** The surface that is called so; undefined where right work comes by none. */
+export function surfaceCalled(words: string | undefined): Surface | undefined {
+  return surfacesMet().find((one) => surfaceWords(one) === words);
 }
 
 /** Clean and free of oil: what is dusty or oily is that besides. */
@@ -233,7 +238,7 @@ export function drawnAgain(
   meets: string | undefined,
 ): string | undefined {
   if (!PAINTED.includes(verb) || place.region.kind === 'whole' || element === 'own') return undefined;
-  const surface = surfacesMet().find((one) => surfaceWords(one) === meets);
+  const surface = surfaceCalled(meets);
   if (!surface || surface.phase !== 'cured') return undefined;
   return surface.finish === 'tacky'
     ? 'tidied only: wiped off, it takes the tack along'

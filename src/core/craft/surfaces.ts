@@ -44,6 +44,8 @@ export interface Row {
   wears?: boolean;
   /** Takes the old product off. */
   bares?: true;
+  /** Powder rubbed in: a film so thin that what lies below is meant to be there, and that a top alone holds on. */
+  powders?: true;
   /** Done with what another verb is done with: no change of grip between the two. */
   as?: 'wipe';
 }
@@ -76,6 +78,8 @@ const HOLDS_ON: Partial<Record<Laid, readonly Finish[]>> = {
   glue: ['tacky', 'wiped', 'keyed', 'slick', 'matte', 'powdered'],
 };
 const GEL_HOLDS_ON: readonly Finish[] = ['tacky', 'wiped', 'keyed'];
+/** What is rubbed in, and finds nothing to hold on in a piece. */
+const POWDERS: readonly Laid[] = ['powder', 'pearl'];
 /** What hardens in a film of its own under the lamp. */
 const GELS: readonly Laid[] = ['base', 'gel', 'two-stage', 'structure', 'art', 'top'];
 /** What lies on a prepared plate without a base between. */
@@ -110,7 +114,7 @@ function ground(s: Surface, laid: Laid, drawn: boolean): Reason | undefined {
   if (s.material === 'form') return ON_FORM.includes(laid) ? undefined : 'no-grip';
   // Acrylic and dip melt into themselves.
   if (s.material === laid && MELTS.includes(laid)) return undefined;
-  if (s.material === 'piece') return laid === 'powder' || laid === 'pearl' ? 'no-grip' : undefined;
+  if (s.material === 'piece') return POWDERS.includes(laid) ? 'no-grip' : undefined;
   if (s.material === 'lacquer' && laid !== 'lacquer' && laid !== 'glue') return 'no-grip';
   const holds = HOLDS_ON[laid] ?? GEL_HOLDS_ON;
   if (holds.includes(s.finish)) return undefined;
@@ -187,6 +191,11 @@ function ontoTack(s: Surface): Reason | undefined {
 function isHardFilm(s: Surface): boolean {
   const bare = s.material === 'plate' || s.material === 'form' || s.material === 'stone';
   return !bare && s.finish !== 'powdered';
+}
+
+/** What the ground has not taken of a powder lies loose on it. */
+function powdered(s: Surface): Surface {
+  return { ...s, finish: 'powdered', soil: 'dust' };
 }
 
 /** Something thin lies on what was there, as hard as that is. */
@@ -469,19 +478,19 @@ export const TABLE = {
     wants: 'a slick no-wipe top, straight from the lamp',
     // Flakes are a sheet of many, and are burnished as powder is.
     refuses: (s, laid) => filmOver(s, laid === 'sheet' ? 'powder' : laid),
-    // What the top has not taken lies loose on it.
-    leaves: (s) => ({ ...s, finish: 'powdered', soil: 'dust' }),
+    leaves: powdered,
+    powders: true,
   },
   rub: {
     wants: 'a film that is cured and still tacky',
     refuses: filmOver,
-    leaves: (s) => ({ ...s, finish: 'powdered', soil: 'dust' }),
+    leaves: powdered,
+    powders: true,
   },
   strew: {
     wants: 'a tacky film, or one that is still wet',
     refuses: ontoTack,
-    // What has not stuck lies loose on it.
-    leaves: (s) => ({ ...lain(s), finish: 'powdered', soil: 'dust' }),
+    leaves: (s) => powdered(lain(s)),
   },
   'lay-sheet': {
     wants: 'a tacky film, or a wet clear one',

@@ -1,7 +1,7 @@
 'use client';
 import { TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { isClean, meets, surfacesMet, wantsOf, workOf, WORKS } from '@/core/craft/layering';
+import { isClean, meets, surfaceCalled, surfacesMet, wantsOf, workOf, WORKS } from '@/core/craft/layering';
 import { laidBy, type Operation } from '@/core/craft/operation';
 import { REASON_WORDS } from '@/core/craft/reasonWords';
 import { surfaceWords } from '@/core/craft/surface';
@@ -40,7 +40,7 @@ export function Layering({ operations, surfaces: after, index, onGo }: Props) {
   const work = WORKS.find((one) => one.key === mine?.work) ?? own ?? WORKS[0]!;
   const surfaces = surfacesMet();
   const wanted = mine?.surface ?? before;
-  const surface = surfaces.find((one) => surfaceWords(one) === wanted) ?? surfaces[0]!;
+  const surface = surfaceCalled(wanted) ?? surfaces[0]!;
   const met = meets(work, surface);
   const places = plan ? whereMet(plan, product, work.key, met.surface) : [];
   const ask = (of: { work?: string; surface?: string }) =>

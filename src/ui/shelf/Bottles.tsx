@@ -116,9 +116,9 @@ function inOrder({ product: a }: ShelfItem, { product: b }: ShelfItem): number {
 type Vessel = 'bottle' | 'pot' | 'jar' | 'flask';
 
 function vesselOf(family: ProductFamily): Vessel {
-  const { laid, hardens } = FAMILIES[family];
+  const { laid, hardens, powder } = FAMILIES[family];
   if (laid === 'structure' || laid === 'art') return 'pot';
-  if (laid === 'acrylic' || laid === 'dip' || laid === 'powder' || laid === 'pearl') return 'jar';
+  if (laid === 'acrylic' || laid === 'dip' || powder) return 'jar';
   return hardens === 'never' || laid === 'glue' ? 'flask' : 'bottle';
 }
 

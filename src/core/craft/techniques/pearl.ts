@@ -1,10 +1,9 @@
 import * as z from 'zod/mini';
 import { Id } from '../../model/primitives';
 import { regionNoun } from '../../regions';
-import { artFilm } from '../artFilm';
+import { powderOn } from '../artFilm';
 import { placeOf } from '../context';
 import { ownTack } from '../drafts';
-import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, TACK_FIELD } from '../technique';
 import { OWN_TACK } from '../ways';
@@ -45,18 +44,10 @@ export const pearl = defineTechnique({
   plan: (element, context) => {
     const product = context.product(element.product);
     const place = placeOf(context, element);
-    const rubbed = artFilm(
+    const rubbed = powderOn(
       product,
-      {
-        step: 'coat',
-        cureStep: 'cure',
-        place,
-        paint: { kind: 'product' },
-        passes: 1,
-        words: product.name,
-        hand_s: HAND_S.rub,
-        reason: 'It looks dull until it is topped: no more of it is wanted then, and none holds on powder.',
-      },
+      place,
+      'It looks dull until it is topped: no more of it is wanted then, and none holds on powder.',
       context,
     );
     return element.tack ? [...ownTack(context, place, 'pearl powder'), ...rubbed] : rubbed;

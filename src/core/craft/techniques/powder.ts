@@ -1,9 +1,8 @@
 import * as z from 'zod/mini';
 import { Id } from '../../model/primitives';
 import { regionNoun } from '../../regions';
-import { artFilm } from '../artFilm';
+import { powderOn } from '../artFilm';
 import { placeOf } from '../context';
-import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
 import { slickTop } from '../slickTop';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM } from '../technique';
@@ -55,18 +54,10 @@ export const powder = defineTechnique({
   plan: (element, context) => {
     const product = context.product(element.product);
     const place = placeOf(context, element);
-    const rubbed = artFilm(
+    const rubbed = powderOn(
       product,
-      {
-        step: 'coat',
-        cureStep: 'cure',
-        place,
-        paint: { kind: 'product' },
-        passes: 1,
-        words: product.name,
-        hand_s: HAND_S.burnish,
-        reason: 'Rubbed in while the top is warm; along relief rather than across it.',
-      },
+      place,
+      'Rubbed in while the top is warm; along relief rather than across it.',
       context,
     );
     if (!element.own_top) return rubbed;

@@ -1,5 +1,6 @@
 import { difference } from '../../colour/space';
 import type { Operation } from '../../craft/operation';
+import { rowOf } from '../../craft/surfaces';
 import { liesInside } from '../../craft/bodies';
 import { techniqueOf, type Element } from '../../craft/techniques';
 import { mostOf } from '../../model/extent';
@@ -117,8 +118,7 @@ function lostFinish(nail: NailCase, own: (film: Film) => boolean): number | unde
 /** Shimmer and mirror powder are laid over a ground that is there for them (common practice). */
 function isMeantToHide({ context }: NailCase, { verb, product }: Operation): boolean {
   return (
-    verb === 'burnish' ||
-    verb === 'rub' ||
+    rowOf(verb).powders === true ||
     (product !== undefined && context.product(product).family === 'magnetic-gel')
   );
 }

@@ -13,76 +13,66 @@ import type { Verdict } from '../../simulate/grips';
 
 type Code = Reason | 'filed-through';
 
-const WORDS: Record<
-  Code,
-  { severity: Severity; says: (what: string, v: Verdict) => string; reason: string }
-> = {
+const WORDS: Record<Code, { severity: Severity; says: (what: string, v: Verdict) => string }> = {
   'no-grip': {
     severity: 'stop',
     says: (what) => `${what} does not hold there.`,
-    reason: REASON_WORDS['no-grip'],
   },
   'unprepared-plate': {
     severity: 'stop',
     says: (what) => `${what} meets a plate that is not ready for it.`,
-    reason: REASON_WORDS['unprepared-plate'],
   },
   'uncured-covered': {
     severity: 'stop',
     says: (what) => `${what} is laid over product that has yet to see the lamp.`,
-    reason: REASON_WORDS['uncured-covered'],
   },
   'wet-touched': {
     severity: 'stop',
     says: (what) => `${what} touches what is still wet.`,
-    reason: REASON_WORDS['wet-touched'],
   },
   'needs-wet': {
     severity: 'stop',
     says: (what) => `${what}: nothing there is wet enough to hold it.`,
-    reason: REASON_WORDS['needs-wet'],
   },
   'oil-before-layer': {
     severity: 'stop',
     says: (what) => `${what} comes after oil.`,
-    reason: REASON_WORDS['oil-before-layer'],
   },
   'dust-under-layer': {
     severity: 'warn',
     says: (what) => `${what} goes onto dust.`,
-    reason: REASON_WORDS['dust-under-layer'],
   },
   'tacky-filed': {
     severity: 'warn',
     says: (what) => `${what}: the surface is still sticky.`,
-    reason: REASON_WORDS['tacky-filed'],
   },
   'top-over-stones': {
     severity: 'stop',
     says: (what) => `${what} runs over set stones.`,
-    reason: REASON_WORDS['top-over-stones'],
   },
   'nothing-built': {
     severity: 'stop',
     says: (what) => `${what}: nothing that is hard stands on it yet.`,
-    reason: REASON_WORDS['nothing-built'],
   },
   // A way of working, slow as it is: some soak for longer instead.
   'still-sealed': {
     severity: 'warn',
     says: (what) => `${what}: the old top is still closed.`,
-    reason: REASON_WORDS['still-sealed'],
   },
   'not-softened': {
     severity: 'stop',
     says: (what) => `${what}: the old product is still hard.`,
-    reason: REASON_WORDS['not-softened'],
   },
   'filed-through': {
     severity: 'stop',
     says: (_what, v) => `The file will reach ${v.found}.`,
-    reason: 'Once the file reaches what lies below the clear, its colour comes off and the seal is open.',
   },
+};
+
+const REASON: Record<Code, string> = {
+  ...REASON_WORDS,
+  'filed-through':
+    'Once the file reaches what lies below the clear, its colour comes off and the seal is open.',
 };
 
 /** Every verdict of the simulation, in words. */
@@ -100,7 +90,7 @@ export const surfaces: NailRule = {
         operation: operation.id,
         element: operation.element,
         message: `${words.says(operation.words, verdict)} ${upperFirst(verdict.where)}.`,
-        reason: `${words.reason} It meets ${verdict.found}; it wants ${verdict.wants}.`,
+        reason: `${REASON[verdict.reason]} It meets ${verdict.found}; it wants ${verdict.wants}.`,
         figure: {
           words: 'area at fault',
           value: rounded(verdict.area_mm2, 1),
