@@ -161,7 +161,7 @@ describe('stages and seats', () => {
     const line = element('french', { id: 'line', product: 'amber-11', liner: null, fit: 'keep' });
     const set = setWearing([element('colour'), element('finish', { id: 'own', finish: 'gloss' }), line]);
     const seal = compileNail(set, 'left-ring').operations.find((one) => one.id === 'left-ring/top/coat#1')!;
-    expect(seal.place.region).toEqual({ kind: 'tip', smile: line.smile });
+    expect(seal.place.region).toEqual(line.region);
     // On the other hand it is the same part, turned over with its element.
     const mirrored = compileNail(set, 'right-ring').operations.find((one) => one.element === 'top')!;
     expect(mirrored.place).toEqual({ ...seal.place, mirror: true });

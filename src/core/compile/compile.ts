@@ -95,7 +95,7 @@ const PROGRAMS_OWN: readonly string[] = RESERVED_ELEMENTS;
 function whereWords({ element, draft }: Placed, before: Placed | undefined, name: NailName): string {
   const { verb, place } = draft;
   const says = FILM_WORK.includes(verb) || (ART_WORK.includes(verb) && !PROGRAMS_OWN.includes(element));
-  const said = place.along_smile_mm !== undefined || (draft.held && before?.draft.place === place);
+  const said = place.along_edge !== undefined || (draft.held && before?.draft.place === place);
   if (!says || said) return '';
   const [within] = place.within ?? [];
   const on = within && (regionNoun(within.place.region) || 'shape');

@@ -60,6 +60,7 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
   );
   return [
     ...work('prep', 'ahead', ahead),
+    ...seated.flatMap((one) => own(one, 'ahead', one.technique.ahead?.(one.element, context) ?? [])),
     ...inTip,
     ...work('prep', 'arrive', arrive),
     ...work('prep', 'prepare', prepare),

@@ -1,9 +1,10 @@
 import { disc } from '../geometry/figures';
-import type { NailFrame } from '../geometry/frame';
+import { outlineDistance_mm, type NailFrame, type Point } from '../geometry/frame';
 import { profileShare, type Profile } from '../geometry/profiles';
 import { perFrame } from '../geometry/perFrame';
 import { layRegion } from '../regions';
-import { leaveFree, smileLine, type Area, type Laying } from '../geometry/regions';
+import { stripPolygons, toLine_mm } from '../geometry/lines';
+import { leaveFree, type Area, type Laying } from '../geometry/regions';
 import type { Region } from '../regions';
 import type { Place } from './operation';
 
@@ -38,9 +39,7 @@ function areaAlone(frame: NailFrame, place: Place): Area {
     margin_mm: place.margin_mm,
     ...(place.keep ? { keep: true } : {}),
   };
-  if (place.along_smile_mm !== undefined && place.region.kind === 'tip') {
-    return alongSmile(frame, place.region.smile, place.along_smile_mm, laying);
-  }
+  if (place.along_edge) return alongEdge(frame, place.region, place.along_edge, laying);
   if (place.around) {
     const discs = place.around;
     const whole = layRegion(frame, { kind: 'whole' }, laying);
@@ -69,27 +68,57 @@ export function profileOn(
   return (x, y) => share(x, y, distance_mm(x, y));
 }
 
-function alongSmile(
+/** A line of this width along the edge of a part, where that does not run along the nail's own outline. */
+function alongEdge(
   frame: NailFrame,
-  smile: Extract<Region, { kind: 'tip' }>['smile'],
-  width_mm: number,
+  region: Region,
+  { width_mm, off_mm = 0 }: NonNullable<Place['along_edge']>,
   laying: Laying,
 ): Area {
-  const line = smileLine(frame, smile, laying);
   const whole = layRegion(frame, { kind: 'whole' }, laying);
-  const half = frame.arc_mm / 2 - laying.margin_mm;
-  const steps = 24;
-  const upper = Array.from({ length: steps + 1 }, (_, i) => {
-    const x = -half + (2 * half * i) / steps;
-    return { x, y: line(x) + width_mm / 2 };
-  });
-  const lower = upper.map((point) => ({ x: point.x, y: point.y - width_mm })).reverse();
+  const part = layRegion(frame, region, { ...laying, margin_mm: 0 });
+  const lines = part.polygons.flatMap((polygon) =>
+    edgesWithin(frame, polygon).map((edge) => edge.map((point, i) => outwards(part, edge, point, i, off_mm))),
+  );
   return {
-    polygons: [[...upper, ...lower]],
-    distance_mm: (x, y) => {
-      const slope = (line(x + 0.05) - line(x - 0.05)) / 0.1;
-      const off = Math.abs(y - line(x)) / Math.sqrt(1 + slope * slope);
-      return Math.min(width_mm / 2 - off, whole.distance_mm(x, y));
-    },
+    polygons: lines.flatMap((line) => stripPolygons(line, width_mm)),
+    distance_mm: (x, y) =>
+      Math.min(
+        width_mm / 2 - lines.reduce((least, line) => Math.min(least, toLine_mm(line, x, y)), Infinity),
+        whole.distance_mm(x, y),
+      ),
   };
+}
+
+/** A line nearer than this to the nail's outline runs along it. */
+const AT_OUTLINE_MM = 0.02;
+
+/** The stretches of a curve that run over the nail, and not along its outline, each to where it meets it. */
+function edgesWithin(frame: NailFrame, polygon: readonly Point[]): Point[][] {
+  const inside = polygon.map(({ x, y }) => outlineDistance_mm(frame, x, y) > AT_OUTLINE_MM);
+  const first = inside.indexOf(false);
+  // A curve that lies free of the outline is its own edge, all round.
+  if (first < 0) return [[...polygon, polygon[0]!]];
+  const edges: Point[][] = [];
+  let edge: Point[] | undefined;
+  for (let k = 1; k <= polygon.length; k += 1) {
+    const i = (first + k) % polygon.length;
+    const before = polygon[(first + k - 1) % polygon.length]!;
+    if (inside[i]) (edge ??= [before]).push(polygon[i]!);
+    else if (edge) {
+      edges.push([...edge, polygon[i]!]);
+      edge = undefined;
+    }
+  }
+  return edges;
+}
+
+/** A point of an edge, so far off it on the side where the part does not lie. */
+function outwards(part: Area, edge: readonly Point[], point: Point, i: number, off_mm: number): Point {
+  if (off_mm === 0) return point;
+  const [a, b] = [edge[Math.max(0, i - 1)]!, edge[Math.min(edge.length - 1, i + 1)]!];
+  const length = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+  const [nx, ny] = [-(b.y - a.y) / length, (b.x - a.x) / length];
+  const out = part.distance_mm(point.x + nx * 0.1, point.y + ny * 0.1) < 0 ? 1 : -1;
+  return { x: point.x + out * nx * off_mm, y: point.y + out * ny * off_mm };
 }

@@ -41,6 +41,10 @@ export interface ArtFilm {
   manner?: 'pass';
   hand_s: number;
   reason: string;
+  /** How far it gets past its part. */
+  spills_mm?: number;
+  /** Where the way it is laid can hurt otherwise than its verb. */
+  caution?: string;
 }
 
 type Work = (product: Product, film: ArtFilm, context: NailContext) => Draft[];
@@ -64,6 +68,8 @@ const inCoats: Work = (product, film) =>
     deposit: deposit(film, film.thick?.t_um ?? film.t_um ?? coatOf(product)),
     hand_s: film.hand_s,
     reason: film.reason,
+    ...(film.spills_mm === undefined ? {} : { spills_mm: film.spills_mm }),
+    ...(film.caution === undefined ? {} : { caution: film.caution }),
   }));
 
 /** Rubbed in, the rest brushed off: powder has no passes. */
@@ -170,6 +176,11 @@ const WORK: Partial<Record<Laid, Work>> = {
   dip: dipped,
   structure: thinlyBuilt,
 };
+
+/** Whether a product is laid as art in coats, with a brush or what stands in for one. */
+export function workedInCoats(product: Product): boolean {
+  return WORK[FAMILIES[product.family].laid] === undefined;
+}
 
 /** The work of a film of art, as the family of its product asks it. */
 export function artFilm(product: Product, film: ArtFilm, context: NailContext): Draft[] {

@@ -79,6 +79,7 @@ export const FAMILIES: Record<ProductFamily, Family> = {
   'art-gel': gel('art gel', 'art', 'art', 'slick'),
   'liner-gel': gel('liner gel', 'gel', 'gel'),
   'magnetic-gel': gel('magnetic gel', 'gel', 'gel'),
+  'foil-gel': gel('foil gel', 'gel', 'gel'),
   'builder-gel': gel('builder gel', 'structure', 'clear'),
   'putty-gel': gel('putty gel', 'structure', 'clear'),
   acrylic: {

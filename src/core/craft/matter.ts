@@ -3,6 +3,7 @@ import type { CharmShape } from '../model/charmShapes';
 import type { FLAT_SHAPES } from '../model/pieceShapes';
 import type { GRAIN_SHAPES } from '../model/grains';
 import type { Profile } from '../geometry/profiles';
+import type { ProductFamily } from '../model/product';
 
 /** What can lie on a nail, as plain data: bodies, what films are coloured with, and how matter is laid. */
 
@@ -66,6 +67,8 @@ export interface Marble {
   mixed: number;
   seed: number;
   mirror: boolean;
+  /** Its powders were taken up one over the other. */
+  in_turn?: true;
 }
 
 /** Many small bodies that nobody counts one by one. */
@@ -94,13 +97,20 @@ export interface Sheet {
   crinkle: number;
   /** How wide the shreds are that it breaks into. */
   shred_mm: number;
+  /** What it takes on in full: elsewhere in patches. */
+  takes_on?: ProductFamily;
   seed: number;
   mirror: boolean;
 }
 
 export type Deposit =
   /** A film that follows what lies below; without a profile, an even one. */
-  | { kind: 'conformal'; t_um: number; profile?: Profile }
+  | {
+      kind: 'conformal';
+      t_um: number;
+      profile?: Profile;
+      /** 0 gloss, 1 matte, where its product says nothing. */ sheen?: number;
+    }
   /** Poured: as much as a nail `t_um` thick at the apex holds, smooth above, filling what lies below. */
   | { kind: 'level'; t_um: number }
   | { kind: 'pieces'; pieces: PlacedPiece[]; pressed: boolean }

@@ -4,7 +4,7 @@ import { planNail } from '../plan/nailPlan';
 import { Region } from '../regions';
 import { element, findingsOn, pick, setWearing } from '../testing/sets';
 import { areaOf } from './area';
-import { motifRegion, MOTIFS } from './motifs';
+import { motifRegion, MOTIFS, PATTERNS } from './motifs';
 import { techniqueOf } from './techniques';
 
 const variants = techniqueOf('motif').also!;
@@ -13,7 +13,7 @@ const ground = element('colour', { id: 'ground', product: 'ivory-02' });
 it('there are fifteen small motifs, each under a name of its own', () => {
   expect(MOTIFS).toHaveLength(15);
   expect(new Set(MOTIFS.map(({ key }) => key)).size).toBe(15);
-  expect(variants.map(({ key }) => key)).toEqual(MOTIFS.map(({ key }) => key));
+  expect(variants.map(({ key }) => key)).toEqual([...MOTIFS, ...PATTERNS].map(({ key }) => key));
 });
 
 describe.each(MOTIFS.map((one) => [one.words, one] as const))('%s', (_words, { key, colours }) => {

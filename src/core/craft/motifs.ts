@@ -237,6 +237,44 @@ export const MOTIFS: readonly SmallMotif[] = [
   },
 ];
 
+/** Patterns of lines in several colours, in the order in which they are drawn; each colour lies all over. */
+export const PATTERNS: readonly { key: string; words: string; blurb: string; colours: readonly Region[] }[] =
+  [
+    {
+      key: 'plaid',
+      words: 'Plaid',
+      blurb: 'Wide checks, and thin ones of two other colours between and on them.',
+      colours: [
+        checks({ count: 4, width_mm: 1.6, pitch_mm: 4.2 }),
+        checks({ count: 4, width_mm: 0.3, pitch_mm: 4.2 }),
+        checks({ count: 4, width_mm: 0.3, pitch_mm: 4.2, across: 0.3, along: 0.8 }),
+      ],
+    },
+    {
+      key: 'hatching',
+      words: 'Hatching',
+      blurb: 'Fine lines close by each other, crossed by others where it is to be darker.',
+      colours: [
+        checks({ count: 14, width_mm: 0.15, pitch_mm: 0.8, turn_deg: 45, crossed: false }),
+        checks({ count: 10, width_mm: 0.15, pitch_mm: 1.2, turn_deg: -45, crossed: false }),
+      ],
+    },
+  ];
+
+function checks(over: Partial<Extract<Region, { kind: 'lines' }>>): Region {
+  return {
+    kind: 'lines',
+    count: 4,
+    width_mm: 0.5,
+    pitch_mm: 3,
+    turn_deg: 0,
+    across: 0,
+    along: 1,
+    crossed: true,
+    ...over,
+  };
+}
+
 /** How large a small motif is laid: shares of the arc and of the way to the tip, about a place on the bed. */
 const ACROSS = 0.42;
 const ALONG = 0.27;

@@ -45,8 +45,8 @@ export interface Place {
   around?: Disc[];
   /** Only inside other places, or only outside them. */
   within?: { place: Place; outside: boolean }[];
-  /** A band of this width along the smile line instead of the whole region beyond it. */
-  along_smile_mm?: number;
+  /** A line of this width along the region's edge instead of all of it; so far off it, where it is a second one. */
+  along_edge?: { width_mm: number; off_mm?: number };
 }
 
 export interface Removal {
@@ -93,6 +93,10 @@ export interface Operation {
   /** One piece of work with the operation before it: the nail is held, and nothing else happens meanwhile. */
   held?: true;
   reason: string;
+  /** How far colour gets past its place, as from a sponge or in mist. */
+  spills_mm?: number;
+  /** Of a magnet: how far off the nail it is held, and how far it draws. */
+  pulls?: { from_mm: number; reach_mm: number };
   /** Why it does not stand where the look lists it. */
   moved?: string;
   caution?: string;

@@ -12,7 +12,7 @@ describe('smile lines that things are set on', () => {
     'run on the %s where the line’s own handles lie, of a French and of any film up to or beyond one',
     (name) => {
       const context = contextOf(curtainUp(), name);
-      const french = element('french', { smile });
+      const french = element('french', { region: { kind: 'tip', smile } });
       const lines = smilesOn(
         [
           french,
@@ -32,7 +32,7 @@ describe('smile lines that things are set on', () => {
   it('are none where a small nail leaves the element off', () => {
     const set = curtainUp();
     set.nails['left-little'].plate = { ...set.nails['left-little'].plate, width_mm: 6 };
-    const dropped = [element('french', { smile, fit: 'drop' })];
+    const dropped = [element('french', { region: { kind: 'tip', smile }, fit: 'drop' })];
     expect(smilesOn(dropped, contextOf(set, 'left-little'))).toEqual([]);
     expect(smilesOn(dropped, contextOf(set, 'left-thumb'))).toHaveLength(1);
   });

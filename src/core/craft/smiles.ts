@@ -19,7 +19,6 @@ export function smilesOn(elements: readonly Element[], context: NailContext): Sm
 }
 
 function smileOf(element: Element): Smile | undefined {
-  if ('smile' in element) return element.smile;
   if (!('region' in element)) return undefined;
   const { region } = element;
   return region.kind === 'tip' || region.kind === 'bed' ? region.smile : undefined;

@@ -11,7 +11,7 @@ export interface StageGroup {
 }
 
 const WORDS: Record<Stage, string> = {
-  ahead: 'Inside the tip',
+  ahead: 'Made ahead',
   arrive: 'Before the work',
   prepare: 'Preparing',
   foundation: 'Foundation',

@@ -7,6 +7,7 @@ import { upperFirst } from '../model/letters';
 import { without } from '../model/without';
 import { tipBox } from './tipBox';
 import { STONE_SIZES_MM } from './stoneSizes';
+import { PULL_FIELDS } from './magnets';
 import { numberField, type Field } from './technique';
 
 /** A kind of thing on the shelf that is no product: its words, what is asked of it, and what a line says of one. */
@@ -190,9 +191,12 @@ const tool: SupplyKind<SupplyOf<'tool'>> = {
   kind: 'tool',
   words: 'Tool',
   many: 'Brushes and tools',
-  fields: [{ kind: 'choice', path: 'use', words: 'What it is', choices: choices(TOOL_USES) }],
+  fields: [
+    { kind: 'choice', path: 'use', words: 'What it is', choices: choices(TOOL_USES) },
+    ...PULL_FIELDS.map((field) => ({ ...field, where: { path: 'use', is: ['magnet'] } })),
+  ],
   fresh: (id) => ({ kind: 'tool', id, name: 'Brush', use: 'brush' }),
-  says: ({ use }) => use,
+  says: ({ use, pull }) => (pull && use === 'magnet' ? `${pull.strength} ${pull.form} magnet` : use),
 };
 
 /** Every kind of supply, one entry each. */

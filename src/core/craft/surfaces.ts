@@ -556,6 +556,11 @@ export const TABLE = {
     refuses: filmOver,
     leaves: film,
   },
+  underside: {
+    wants: 'a free edge that is finished above',
+    refuses: dryWork,
+    leaves: same,
+  },
   'top-over': {
     wants: 'a hard film that is clean, with stones that are set and hard',
     refuses: (s, laid) =>
@@ -585,6 +590,24 @@ export const TABLE = {
   flash: { wants: 'anything', refuses: () => undefined, leaves: same },
   cure: { wants: 'anything', refuses: () => undefined, leaves: same },
   rest: { wants: 'anything', refuses: () => undefined, leaves: same },
+  make: {
+    wants: 'a mould or a mat, off the nail',
+    refuses: () => undefined,
+    leaves: same,
+    missed: { words: 'What is to be set is not there yet.', grave: true },
+  },
+  'paint-body': {
+    wants: 'a stone or charm that is held and hard',
+    refuses: (s) =>
+      s.phase === 'wet' ? 'uncured-covered' : s.soil === 'oil' ? 'oil-before-layer' : undefined,
+    leaves: same,
+  },
+  'peel-layer': {
+    wants: 'a plate that is clean, dull and free of dust, or the layer before it',
+    refuses: (s) => oilOrWet(s) ?? dust(s),
+    leaves: film,
+    missed: { words: 'Without it nothing lets go of the plate again.' },
+  },
   'ready-tip': {
     wants: 'a tip that fits',
     refuses: () => undefined,

@@ -164,6 +164,8 @@ export interface Technique<E> {
   fresh: (id: string, pick: PickProduct) => E;
   /** The operations on one nail, in the order the technique itself asks for. */
   plan: (element: E, context: NailContext) => Draft[];
+  /** What of it is made before the sitting's hand is taken up, in its own steps. */
+  ahead?: (element: E, context: NailContext) => Draft[];
   /** What stands out of the nail, as discs with a brush's clearance. */
   stands?: (element: E, context: NailContext) => Standing[];
   /** Its films are taken around what stands out of the nail. */

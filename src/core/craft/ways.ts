@@ -31,6 +31,18 @@ export interface Wishes {
   'cures-through': Record<never, never>;
   /** Mixed less, so that its parts are told apart. */
   'stir-less': Record<never, never>;
+  /** A magnet held as near as it reaches. */
+  'nearer-magnet': { reach_mm: number };
+  /** A magnet taken away before the shimmer wanders. */
+  'held-shorter': { longest_s: number };
+  /** On a gel made for foil. */
+  'foil-gel': { product: string };
+  /** What is seen from beneath, finished there. */
+  'underside-too': Record<never, never>;
+  /** Powders taken up side by side, not one over the other. */
+  'taken-whole': Record<never, never>;
+  /** Laid so that nothing of it gets past its part. */
+  'no-spill': Record<never, never>;
   /** Laid on a sticky layer of its own. */
   'own-tack': Record<never, never>;
   /** Less work, where time is short. */

@@ -45,7 +45,16 @@ export function snowScene(): SetDocument {
       key: 'a',
       elements: [
         colour('cream', 'ivory-02'),
-        { id: 'dull', kind: 'finish', ...drawn, region: { kind: 'whole' }, finish: 'matte' },
+        {
+          id: 'dull',
+          kind: 'finish',
+          ...drawn,
+          region: { kind: 'whole' },
+          finish: 'matte',
+          doubled: false,
+          thick_um: null,
+          underside: false,
+        },
         {
           id: 'stitches',
           kind: 'relief',
@@ -86,6 +95,7 @@ export function snowScene(): SetDocument {
           turn_deg: 35,
           mixed: 0.12,
           ground: true,
+          how: 'usual',
           throw: 1,
         },
         {

@@ -29,6 +29,7 @@ const LOOKS: Look[] = [
           { product: 'violet-09', at: 0.9 },
         ],
         passes: 3,
+        how: 'brush',
       },
     ],
   },

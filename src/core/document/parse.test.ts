@@ -34,6 +34,30 @@ const withoutIslands = (looks: Json[]): Json[] =>
     elements: (look.elements as Json[]).map((one) => (one.kind === 'inlay' ? { ...one, island: null } : one)),
   }));
 
+/** Looks as they are read since version 16; `kinds` gathers what was met. */
+function sinceVersion16(looks: readonly Json[], kinds = new Set<string>()): Json[] {
+  const added: Record<string, (one: Json) => Json> = {
+    french: ({ smile, ...rest }) => ({
+      ...rest,
+      region: { kind: 'tip', smile },
+      tint: null,
+      fade: null,
+      second: null,
+    }),
+    ombre: (one) => ({ ...one, how: 'brush' }),
+    marbled: (one) => ({ ...one, how: 'usual' }),
+    finish: (one) => ({ ...one, doubled: false, thick_um: null, underside: false }),
+  };
+  return looks.map((look) => ({
+    ...look,
+    elements: (look.elements as Json[]).map((one) => {
+      const kind = String(one.kind);
+      kinds.add(kind);
+      return added[kind]?.(one) ?? one;
+    }),
+  }));
+}
+
 /** The top below powder as its cure is said since version 13. */
 function withTopCured(looks: readonly Json[]): Json[] {
   return looks.map((look) => ({
@@ -298,7 +322,10 @@ describe('older files', () => {
         ...NEW_WAYS,
       });
       expect(Object.values(parsed.value.nails).every((nail) => nail.in_work)).toBe(true);
-      expect(parsed.value).toMatchObject({ looks: asPowder(old.looks as Json[]), edits: old.edits });
+      expect(parsed.value).toMatchObject({
+        looks: asPowder(sinceVersion16(old.looks as Json[])),
+        edits: old.edits,
+      });
       keepsKit(parsed.value, old.kit as Kit);
       expect(compileNail(parsed.value, 'left-ring').operations.length).toBeGreaterThan(10);
     }
@@ -337,7 +364,11 @@ describe('older files', () => {
       const old = JSON.parse(text) as Json;
       const parsed = parseSetText(text);
       if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
-      expect(parsed.value).toMatchObject({ ...old, version: VERSION });
+      expect(parsed.value).toMatchObject({
+        ...old,
+        looks: sinceVersion16(old.looks as Json[]),
+        version: VERSION,
+      });
       const rows = parsed.value.looks.flatMap((look) =>
         look.elements.filter((one) => one.kind === 'crystals'),
       );
@@ -363,7 +394,7 @@ describe('older files', () => {
       expect(parsed.value).toEqual({
         ...old,
         version: VERSION,
-        looks: withoutIslands(old.looks as Json[]),
+        looks: sinceVersion16(withoutIslands(old.looks as Json[])),
         appointment: null,
         state: 'planned',
         practice: { ...(old.practice as Json), stone_top: 'around' },
@@ -371,16 +402,23 @@ describe('older files', () => {
     }
   });
 
-  it('of version 14 open as they are', () => {
-    const kept = join(process.cwd(), 'tests/files/v14');
-    expect(readdirSync(kept)).toHaveLength(5);
-    for (const name of readdirSync(kept)) {
-      const text = readFileSync(join(kept, name), 'utf8');
-      const parsed = parseSetText(text);
-      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
-      expect(parsed.value).toEqual({ ...(JSON.parse(text) as Json), version: VERSION });
-    }
-  });
+  it.each(['v14', 'v15'])(
+    'of %s open as they are; a French is of the part beyond its smile line, a fade is brushed, a top is one thin coat',
+    (version) => {
+      const kept = join(process.cwd(), 'tests/files', version);
+      expect(readdirSync(kept)).toHaveLength(5);
+      const kinds = new Set<string>();
+      for (const name of readdirSync(kept)) {
+        const text = readFileSync(join(kept, name), 'utf8');
+        const parsed = parseSetText(text);
+        if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+        const old = JSON.parse(text) as Json;
+        const looks = sinceVersion16(old.looks as Json[], kinds);
+        expect(parsed.value).toEqual({ ...old, looks, version: VERSION });
+      }
+      for (const kind of ['french', 'ombre', 'finish', 'marbled']) expect(kinds).toContain(kind);
+    },
+  );
 
   it('of version 13 open as they are, no inlay an island', () => {
     const kept = join(process.cwd(), 'tests/files/v13');
@@ -391,7 +429,7 @@ describe('older files', () => {
       const parsed = parseSetText(text);
       if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
       const old = JSON.parse(text) as Json;
-      const looks = withoutIslands(old.looks as Json[]);
+      const looks = sinceVersion16(withoutIslands(old.looks as Json[]));
       inlays += looks
         .flatMap(({ elements }) => elements as Json[])
         .filter(({ kind }) => kind === 'inlay').length;
@@ -409,7 +447,7 @@ describe('older files', () => {
       const parsed = parseSetText(text);
       if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
       const old = JSON.parse(text) as Json;
-      const looks = withTopCured(old.looks as Json[]);
+      const looks = sinceVersion16(withTopCured(old.looks as Json[]));
       powders += looks
         .flatMap(({ elements }) => elements as Json[])
         .filter(({ kind }) => kind === 'powder').length;
@@ -428,7 +466,7 @@ describe('older files', () => {
       expect(parsed.value).toEqual({
         ...old,
         version: VERSION,
-        looks: withoutIslands(withTopCured(old.looks as Json[])),
+        looks: sinceVersion16(withoutIslands(withTopCured(old.looks as Json[]))),
         practice: { ...old.practice, stone_top: 'around' },
       });
     }
@@ -440,7 +478,7 @@ describe('older files', () => {
     let powders = 0;
     for (const name of readdirSync(kept)) {
       const old = JSON.parse(readFileSync(join(kept, name), 'utf8')) as Json;
-      const looks = asPowder(old.looks as Json[]);
+      const looks = sinceVersion16(asPowder(old.looks as Json[]));
       powders += looks
         .flatMap(({ elements }) => elements as Json[])
         .filter(({ kind }) => kind === 'powder').length;
@@ -480,7 +518,11 @@ describe('older files', () => {
       const parsed = parseSetText(text);
       if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
       const { nails, kit, ...rest } = parsed.value;
-      expect(rest).toMatchObject({ looks: old.looks, edits: old.edits, practice: old.practice });
+      expect(rest).toMatchObject({
+        looks: sinceVersion16(old.looks as Json[]),
+        edits: old.edits,
+        practice: old.practice,
+      });
       for (const [name, nail] of Object.entries(old.nails)) {
         const { condition, ...same } = nail;
         const conditions = condition === 'sound' ? [] : [condition];
@@ -518,7 +560,11 @@ describe('older files', () => {
       const parsed = parseSetText(text);
       if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
       const { builds, kit } = parsed.value;
-      expect(parsed.value).toMatchObject({ looks: old.looks, edits: old.edits, nails: old.nails });
+      expect(parsed.value).toMatchObject({
+        looks: sinceVersion16(old.looks as Json[]),
+        edits: old.edits,
+        nails: old.nails,
+      });
       keepsKit(parsed.value, old.kit);
       const familyOf = (id: string) => kit.products.find((one) => one.id === id)!.family;
       expect(

@@ -11,6 +11,7 @@ export const PRODUCT_FAMILIES = [
   'art-gel',
   'liner-gel',
   'magnetic-gel',
+  'foil-gel',
   'builder-gel',
   'putty-gel',
   'acrylic',

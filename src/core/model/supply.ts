@@ -10,6 +10,16 @@ export const STONE_NUMBERS = ['SS3', 'SS5', 'SS7', 'SS9', 'SS12', 'SS16', 'SS20'
 /** What a tool is for. */
 export const TOOL_USES = ['brush', 'dotting tool', 'stamper', 'file', 'magnet', 'tweezers', 'other'] as const;
 
+export const MAGNET_FORMS = ['bar', 'stack', 'round'] as const;
+export const MAGNET_STRENGTHS = ['weak', 'usual', 'strong'] as const;
+
+/** What a magnet is, and how strong. */
+export const MagnetPull = z.strictObject({
+  form: z.enum(MAGNET_FORMS),
+  strength: z.enum(MAGNET_STRENGTHS),
+});
+export type MagnetPull = z.infer<typeof MagnetPull>;
+
 const left = z.nullable(count(0, 99999));
 const body = {
   length_mm: mm(0.2, 40),
@@ -55,6 +65,8 @@ export const Supply = z.discriminatedUnion('kind', [
     id: Id,
     name: Words,
     use: z.enum(TOOL_USES),
+    /** Of a magnet. */
+    pull: z.optional(z.nullable(MagnetPull)),
   }),
 ]);
 export type Supply = z.infer<typeof Supply>;

@@ -30,7 +30,8 @@ export interface Coat {
 
 export interface Sheen {
   place: number;
-  matte: boolean;
+  /** 0 gloss, 1 matte. */
+  matte: number;
 }
 
 /** Draws one layer of a pile into a row. */
@@ -300,8 +301,7 @@ export function laySheens(row: Row, sheens: readonly Sheen[], from: number, to: 
   const { matte } = row;
   for (const sheen of sheens) {
     const shares = row.shares[sheen.place]!;
-    const wanted = sheen.matte ? 1 : 0;
-    for (let i = from; i < to; i += 1) matte[i] = matte[i]! + (wanted - matte[i]!) * shares[i]!;
+    for (let i = from; i < to; i += 1) matte[i] = matte[i]! + (sheen.matte - matte[i]!) * shares[i]!;
   }
 }
 

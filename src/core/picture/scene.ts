@@ -54,7 +54,7 @@ const SHOWN: Record<Film['kind'], (film: Film, on: On) => void> = {
     if (!powder?.gloss)
       scene.sheens.push({
         place: placeOf(film),
-        matte: powder !== undefined || made?.family === 'top-matte',
+        matte: film.sheen ?? (powder !== undefined || made?.family === 'top-matte' ? 1 : 0),
       });
     if (made?.grains) {
       const grains = fromPot(film, made, made.grains, scene.pile.length);
@@ -73,17 +73,17 @@ const SHOWN: Record<Film['kind'], (film: Film, on: On) => void> = {
   grains: (film, { field, scene, placeOf }) => {
     scene.pile.push(strewn(film, film.grains!, field.frame, placeOf(film)));
     // Open grains scatter the lamp; what is laid over them shines again.
-    scene.sheens.push({ place: placeOf(film), matte: true });
+    scene.sheens.push({ place: placeOf(film), matte: 1 });
   },
   sheet: (film, { field, scene, placeOf }) => {
     scene.pile.push(sheeted(film, field.frame, placeOf(film)));
   },
   tip: (film, { scene, placeOf }) => {
-    scene.sheens.push({ place: placeOf(film), matte: false });
+    scene.sheens.push({ place: placeOf(film), matte: 0 });
   },
   hollow: () => undefined,
   old: (film, { scene, placeOf }) => {
-    scene.sheens.push({ place: placeOf(film), matte: false });
+    scene.sheens.push({ place: placeOf(film), matte: 0 });
   },
 };
 
@@ -111,7 +111,7 @@ export function sceneOf(field: NailField, product: (id: string) => Product, px_p
     on.below_um = on.goesOn ? on.below_um + thickest_um(film) : 0;
   });
   // Where all is gloss, gloss over it changes nothing.
-  if (scene.bareMatte === 0 && scene.sheens.every(({ matte }) => !matte)) scene.sheens = [];
+  if (scene.bareMatte === 0 && scene.sheens.every(({ matte }) => matte === 0)) scene.sheens = [];
   return scene;
 }
 

@@ -109,7 +109,7 @@ function drawNail(
       for (const piece of deposit.pieces) add('piece', pieceOutline(piece));
       continue;
     }
-    const part = place.region.kind !== 'whole' || place.along_smile_mm !== undefined;
+    const part = place.region.kind !== 'whole' || place.along_edge !== undefined;
     const mark = JSON.stringify(place);
     if (!operation.paint || !part || drawn.has(mark)) continue;
     drawn.add(mark);

@@ -16,6 +16,8 @@ import { planSet } from './planSet';
  */
 
 interface Written {
+  /** Of the format it was written in. */
+  version: number;
   name: string;
   /** The first is worn on the left hand, the last on the right. */
   builds: { id: string }[];
@@ -30,7 +32,7 @@ const LOOKS = readdirSync(FOLDER).map((file): [string, Written] => [
   JSON.parse(readFileSync(join(FOLDER, file), 'utf8')) as Written,
 ]);
 
-function worn({ name, builds, elements, products = [] }: Written): SetDocument {
+function worn({ version, name, builds, elements, products = [] }: Written): SetDocument {
   const set = newSet('look', name);
   const nails = NAILS.map((nail) => [
     nail,
@@ -38,6 +40,7 @@ function worn({ name, builds, elements, products = [] }: Written): SetDocument {
   ]);
   const parsed = parseSet({
     ...set,
+    version,
     nails: Object.fromEntries(nails) as object,
     builds,
     looks: [{ id: 'look', name, key: 'a', elements }],

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { across_mm, along_mm } from '../geometry/frame';
+import { across_mm, along_mm, type Point } from '../geometry/frame';
 import { dotsAlong, spotPolygons, spotsDistance_mm } from '../geometry/dots';
 import { letterLines, pullsOf, textWidth } from '../geometry/letters';
 import { stripPolygons, toLine_mm } from '../geometry/lines';
@@ -15,16 +15,16 @@ import { defineRegion } from './regionKind';
 /** What a liner writes. */
 export const WRITABLE = /^[A-Za-z0-9&.!?+ -]*[A-Za-z0-9&.!?+-][A-Za-z0-9&.!?+ -]*$/;
 
+const Text = z
+  .string()
+  .check(z.minLength(1), z.maxLength(16), z.regex(WRITABLE, 'letters A to Z, figures, and & . ! ? + - only'));
+
 /** Letters as a liner draws them, upright for whoever wears them with the turn at 0. */
 const schema = z.strictObject({
   kind: z.literal('letters'),
-  text: z
-    .string()
-    .check(
-      z.minLength(1),
-      z.maxLength(16),
-      z.regex(WRITABLE, 'letters A to Z, figures, and & . ! ? + - only'),
-    ),
+  text: Text,
+  /** A second line below it. */
+  second: z.optional(Text),
   height_mm: mm(0.5, 20),
   width_mm: mm(0.05, 3, 0.05),
   turn_deg: Turn,
@@ -55,6 +55,20 @@ export const letters = defineRegion({
   ],
   switches: [
     {
+      words: 'Upright for the onlooker',
+      is: ({ turn_deg }) => Math.abs(turn_deg) > 90,
+      turned: (region) => ({
+        ...region,
+        turn_deg: region.turn_deg > 0 ? region.turn_deg - 180 : region.turn_deg + 180,
+      }),
+    },
+    {
+      words: 'In two lines',
+      is: ({ second }) => second !== undefined,
+      turned: (region) =>
+        region.second === undefined ? { ...region, second: 'B' } : without(region, 'second'),
+    },
+    {
       words: 'In dots',
       is: ({ dotted }) => dotted !== undefined,
       turned: (region) =>
@@ -68,7 +82,7 @@ export const letters = defineRegion({
     const width_mm = region.width_mm * laying.scale;
     // On the other hand they lie on the other side, and read the same way.
     const middle = { x: sign * across_mm(frame, region.across), y: along_mm(frame, region.along) };
-    const written = letterLines(region.text, region.height_mm * laying.scale, sign * region.turn_deg, middle);
+    const written = writtenLines(region, laying.scale, sign, middle);
     if (region.dotted) {
       const dots = dotsAlong(written, region.dotted.pitch_mm * laying.scale).filter(
         ({ x, y }) => offSkin_mm(frame, x, y, 0) > -width_mm,
@@ -90,17 +104,37 @@ export const letters = defineRegion({
   },
   handles: (region, on) => lettersHandles(region, on),
   says: (region, spot, side) =>
-    `as “${region.text.toUpperCase()}”${region.dotted ? ' in dots' : ''}, ${spot(side * region.across, region.along)}`,
+    `as “${[region.text, ...(region.second ? [region.second] : [])].join(' / ').toUpperCase()}”${region.dotted ? ' in dots' : ''}, ${spot(side * region.across, region.along)}`,
   sized: { inwards: nearerMiddle },
-  drawn_s: ({ text, height_mm, dotted }) =>
+  drawn_s: (region) =>
     Math.max(
       LEAST_S,
-      dotted
-        ? DOT_S * dotsAlong(letterLines(text, height_mm, 0, { x: 0, y: 0 }), dotted.pitch_mm).length
-        : PULL_S * pullsOf(text),
+      region.dotted
+        ? DOT_S * dotsAlong(writtenLines(region, 1, 1, { x: 0, y: 0 }), region.dotted.pitch_mm).length
+        : PULL_S * (pullsOf(region.text) + pullsOf(region.second ?? '')),
     ),
   stroke_mm: ({ width_mm }) => width_mm,
 });
+
+/** From the foot of one line to that of the next, as a share of their height (common practice). */
+const LINE = 1.4;
+
+/** All that is written, about its middle. */
+function writtenLines(
+  { text, second, height_mm, turn_deg }: Letters,
+  scale: number,
+  sign: 1 | -1,
+  middle: Point,
+): Point[][] {
+  const high = height_mm * scale;
+  const turn = (sign * turn_deg * Math.PI) / 180;
+  const lineAt = (said: string, up: number) =>
+    letterLines(said, high, sign * turn_deg, {
+      x: middle.x - Math.sin(turn) * up * high,
+      y: middle.y + Math.cos(turn) * up * high,
+    });
+  return second === undefined ? lineAt(text, 0) : [...lineAt(text, LINE / 2), ...lineAt(second, -LINE / 2)];
+}
 
 const HEIGHT = limitsOf(schema, 'height_mm');
 
@@ -108,7 +142,9 @@ const HEIGHT = limitsOf(schema, 'height_mm');
 function lettersHandles(region: Letters, on: OnNail): Handle<Letters>[] {
   const { side, scale } = on;
   const at = spotAt_mm(region, on);
-  const [w, h] = [(textWidth(region.text) * region.height_mm) / 2, region.height_mm / 2];
+  const wide = Math.max(textWidth(region.text), textWidth(region.second ?? ''));
+  const high = region.second === undefined ? 1 : 1 + LINE;
+  const [w, h] = [(wide * region.height_mm) / 2, (high * region.height_mm) / 2];
   const turn = (side * region.turn_deg * Math.PI) / 180 + Math.atan2(h, w);
   const reach = Math.hypot(w, h) * scale;
   return [

@@ -48,6 +48,8 @@ export interface Film {
   /** How thick it is by place, and where it is in full. */
   profile?: Profile;
   full_um?: number;
+  /** 0 gloss, 1 matte, where it is mixed otherwise than its product. */
+  sheen?: number;
   pieces?: PlacedPiece[];
   grains?: Grains;
   sheet?: Sheet;

@@ -27,12 +27,13 @@ type Lay<K extends Deposit['kind']> = (what: Extract<Deposit, { kind: K }>, layi
 
 /** How each kind of deposit lies on a nail: the layers that it adds, lowest first. */
 const LAYINGS: { [K in Deposit['kind']]: Lay<K> } = {
-  conformal: ({ t_um, profile }, laying) => {
+  conformal: ({ t_um, profile, sheen }, laying) => {
     const { operation, product } = laying;
     const made = operation.product ? product(operation.product) : undefined;
     const film = filmOf(laying, 'film');
     if (operation.paint) film.paint = operation.paint;
     if (profile) Object.assign(film, { profile, full_um: t_um });
+    if (sheen !== undefined) film.sheen = sheen;
     const hardens = made && FAMILIES[made.family].hardens !== 'never';
     if (!hardens) film.settled = true;
     return [filled(film, spread(t_um, profile, laying), hardens ? WET : CURED)];

@@ -146,6 +146,7 @@ export function genericKit(): Kit {
       ...SHADES.map(shade),
       liner('gilt-liner', 'Gilt liner', '#c9993a'),
       liner('silver-liner', 'Silver liner', '#b9bec4'),
+      gel('foil-a', 'Foil gel A', 'foil-gel', 25, 200),
       magneticGel(MAGNETIC_ID, 'Footlight', '#c9b8e8'),
       {
         ...shade({

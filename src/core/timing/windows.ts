@@ -86,9 +86,10 @@ export function windowWords({ words, guide_s, most_s, taken_s }: StepWindow): st
 /** So short that the card says it beside the work. */
 const SHORT_S = 90;
 
-/** What the card says of a window: nothing of those that no hand would miss. */
+/** What the card says of a window: nothing of those that no hand would miss; where the sitting goes past its guide, how far. */
 export function shortWindow(window: StepWindow | undefined): string | undefined {
-  return window && window.most_s <= SHORT_S
-    ? `${window.words.toLowerCase()} within ${said(window.guide_s)}`
-    : undefined;
+  if (!window || window.most_s > SHORT_S) return undefined;
+  const { words, guide_s, most_s, taken_s = 0 } = window;
+  const within = `${words.toLowerCase()} within ${said(guide_s)}`;
+  return taken_s > guide_s ? `${within}, ${said(most_s)} at most; here after ${said(taken_s)}` : within;
 }

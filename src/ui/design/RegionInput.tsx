@@ -39,7 +39,18 @@ export function RegionInput({ words, value, fitting, onChange }: RegionFieldProp
         />
       </div>
       {value.kind === 'letters' && (
-        <LettersInput text={value.text} onChange={(text, gesture) => onChange({ ...value, text }, gesture)} />
+        <LettersInput
+          label="Letters"
+          text={value.text}
+          onChange={(text, gesture) => onChange({ ...value, text }, gesture)}
+        />
+      )}
+      {value.kind === 'letters' && value.second !== undefined && (
+        <LettersInput
+          label="Second line"
+          text={value.second}
+          onChange={(second, gesture) => onChange({ ...value, second }, gesture)}
+        />
       )}
       {kind.figures(value).map(({ path, words: label, ...limits }) => (
         <FigureInput
@@ -63,9 +74,11 @@ export function RegionInput({ words, value, fitting, onChange }: RegionFieldProp
 
 /** A few letters; what cannot be drawn is told and left as it was. */
 function LettersInput({
+  label,
   text,
   onChange,
 }: {
+  label: string;
   text: string;
   onChange: (text: string, gesture: string) => void;
 }) {
@@ -75,7 +88,7 @@ function LettersInput({
   return (
     <TextInput
       className={classes.wide}
-      label="Letters"
+      label={label}
       description="Drawn as capitals, with a liner"
       maxLength={MOST_LETTERS}
       value={shown}

@@ -10,6 +10,7 @@ import { HAND_S } from '../handwork';
 import type { Draft, Place } from '../operation';
 import { EXTENSION_UM, pinchedStructure, sculpted } from '../structures';
 import { acrylicRefill, APEX_UM, MATERIAL, MATERIAL_FIELDS } from './material';
+import { handmadePeel } from '../handmadePeel';
 import { OVER_BASE, overBase, PEELS } from './overBase';
 import { primePlate } from '../primePlate';
 import { clearPlate } from './prep';
@@ -65,7 +66,7 @@ export const halfTip = defineBuild({
   films: (build) => (build.french ? 'under' : undefined),
   stages: (build, context) => {
     const acrylic = build.material === 'acrylic';
-    const peels = build.base === 'peel-off';
+    const peels = build.base !== 'coat';
     const { arrive, prepare } = clearPlate(context, 'Shorten the free edge');
     return {
       arrive,
@@ -81,7 +82,7 @@ export const halfTip = defineBuild({
         ...prepare,
       ],
       foundation: [
-        ...(peels ? peelable(context) : []),
+        ...(build.base === 'handmade' ? handmadePeel(context) : peels ? peelable(context) : []),
         ...glued(context, peels ? 'base' : 'plate'),
         ...(peels
           ? [wipeDraft(context, 'wipe-tip', LAST_DUST_OFF, 'Clean before it is built over.')]

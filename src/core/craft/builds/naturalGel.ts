@@ -6,7 +6,7 @@ const schema = z.strictObject({
   ...BUILD_BASE,
   kind: z.literal('natural-gel'),
   /** Two-stage colour goes straight on the prepared plate. */
-  base: z.enum(['coat', 'peel-off', 'none']),
+  base: z.enum(['coat', 'peel-off', 'handmade', 'none']),
 });
 
 /** Gel polish on the natural nail. It has no body until something is encapsulated; that clear is then the body. */

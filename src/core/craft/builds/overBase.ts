@@ -4,15 +4,17 @@ import { baseDraft } from '../drafts';
 import type { Draft } from '../operation';
 import type { Field } from '../technique';
 import type { BuildStages } from '../build';
-import { prepPlate } from './prep';
+import { handmadePeel } from '../handmadePeel';
+import { clearPlate, prepPlate } from './prep';
 
 /** What holds a build on the wearer's own plate. */
-export const OVER_BASE = z.enum(['coat', 'peel-off']);
+export const OVER_BASE = z.enum(['coat', 'peel-off', 'handmade']);
 type OverBase = z.infer<typeof OVER_BASE>;
 
 const CHOICES: { value: OverBase; words: string }[] = [
   { value: 'coat', words: 'A coat of base' },
   { value: 'peel-off', words: 'Peel-off, for days only' },
+  { value: 'handmade', words: 'Peel-off of oil and base, by hand' },
 ];
 
 function field(...more: { value: string; words: string }[]): Field {
@@ -26,10 +28,12 @@ export const overBase = {
   field: field(),
   fieldWith: field,
   stages(base: OverBase | 'none', context: NailContext, why: string): BuildStages & { foundation: Draft[] } {
+    const shapeWords = `File the free edge ${context.frame.shape}`;
+    if (base === 'handmade') return { ...clearPlate(context, shapeWords), foundation: handmadePeel(context) };
     const peels = base === 'peel-off';
     return {
       ...prepPlate(context, {
-        shapeWords: `File the free edge ${context.frame.shape}`,
+        shapeWords,
         ...(peels ? { primer: 'never' } : {}),
       }),
       foundation:

@@ -3,11 +3,13 @@ import { lowerFirst } from '../../model/letters';
 import { limitsOf, within } from '../../model/limits';
 import { rounded } from '../../model/rounded';
 import { CHARM_SHAPES } from '../../model/charmShapes';
-import { Across, Along, Colour, mm, Words, Turn } from '../../model/primitives';
+import { Across, Along, Colour, Id, mm, Words, Turn } from '../../model/primitives';
 import { CHARM_CHOICES } from '../charmForms';
 import { onNail, sideOf, STONE_CLEARANCE_MM, wholePlace, type NailContext } from '../context';
 import { held, HOLDINGS, type HoldingName } from '../holdings';
 import { bodyHandles, onPart, spotOf } from '../../regions/handle';
+import { MOULDED, mouldedAhead, PAINTED, paintedOver } from '../moulding';
+import type { Place } from '../operation';
 import { Outline, outlineOf, turnedOver } from '../ownForm';
 import { layPiece } from '../laying';
 import { pieceDistance, pieceOutline } from '../pieces';
@@ -39,6 +41,10 @@ const schema = z.strictObject({
   metallic: z.boolean(),
   /** A bead of bedding gel with the top taken around it, or instant glue on the finished top. */
   bedding: z.enum(Object.keys(HOLDINGS) as [HoldingName, ...HoldingName[]]),
+  /** Moulded ahead of this product; ready-made where there is none. */
+  moulded: z.optional(z.nullable(Id)),
+  /** Painted over with this colour once it is held. */
+  painted: z.optional(z.nullable(Id)),
 });
 type Charm = z.infer<typeof schema>;
 const WIDTH = limitsOf(schema, 'width_mm');
@@ -61,9 +67,15 @@ function layCharm(element: Charm, context: NailContext): PlacedPiece {
     length_mm: element.length_mm,
     height_mm: element.height_mm,
     stiffness: 1,
-    colour: element.colour,
-    metallic: element.metallic,
+    ...shownAs(element, context),
   });
+}
+
+/** What is moulded or painted over has the colour of what was used. */
+function shownAs(element: Charm, context: NailContext): Pick<PlacedPiece, 'colour' | 'metallic'> {
+  const made = element.painted ?? element.moulded;
+  if (!made) return { colour: element.colour, metallic: element.metallic };
+  return { colour: context.product(made).colour ?? element.colour, metallic: false };
 }
 
 /** How finely an outline of one's own is filled with discs. */
@@ -151,6 +163,20 @@ export const charm = defineTechnique({
       choices: Object.entries(HOLDINGS).map(([value, { words }]) => ({ value, words })),
     },
     { kind: 'switch', path: 'metallic', words: 'Metal: no light comes through' },
+    {
+      kind: 'optional',
+      path: 'moulded',
+      words: 'Moulded by me, ahead',
+      fresh: (pick) => pick({ families: MOULDED, coloured: true }),
+    },
+    { kind: 'product', path: 'moulded', words: 'Of', families: MOULDED },
+    {
+      kind: 'optional',
+      path: 'painted',
+      words: 'Painted over once it is held',
+      fresh: (pick) => pick({ families: PAINTED, shows: true }),
+    },
+    { kind: 'product', path: 'painted', words: 'In', families: PAINTED },
     fitField('keep', 'drop'),
     seatField('usual', 'surface', 'over'),
     HAND_FIELD,
@@ -201,27 +227,45 @@ export const charm = defineTechnique({
             height_mm: supply.height_mm,
           },
   },
-  fresh: (id) => ({
-    id,
-    kind: 'charm' as const,
-    fit: 'keep' as const,
-    hand: 'mirror' as const,
-    seat: 'usual' as const,
-    words: 'charm',
-    across: 0,
-    along: 0.8,
-    width_mm: 4,
-    length_mm: 3,
-    height_mm: 1.2,
-    turn_deg: 0,
-    shape: 'oval' as const,
-    colour: '#d9b45b',
-    metallic: true,
-    bedding: 'glue' as const,
-  }),
+  fresh: freshCharm,
+  also: [
+    {
+      key: 'moulded-flower',
+      words: 'Moulded flower',
+      blurb: 'Pressed into a mould and cured ahead, then set in a bead like a charm.',
+      fresh: (id, pick) => ({
+        ...freshCharm(id),
+        words: 'moulded flower',
+        shape: 'rose' as const,
+        width_mm: 5,
+        length_mm: 5,
+        height_mm: 1.6,
+        metallic: false,
+        bedding: 'gel' as const,
+        moulded: pick({ families: MOULDED, coloured: true }),
+      }),
+    },
+    {
+      key: 'cabochon',
+      words: 'Cabochon, painted over',
+      blurb: 'A round stone, held first and then painted over.',
+      fresh: (id, pick) => ({
+        ...freshCharm(id),
+        words: 'cabochon',
+        width_mm: 4,
+        length_mm: 4,
+        height_mm: 1.6,
+        metallic: false,
+        bedding: 'gel' as const,
+        painted: pick({ families: PAINTED, shows: true }),
+      }),
+    },
+  ],
+  ahead: (element, context) =>
+    element.moulded ? mouldedAhead(element.words, context.product(element.moulded)) : [],
   goneRound: (element) => element,
   ways,
-  products: () => [],
+  products: ({ moulded, painted }) => [...(moulded ? [moulded] : []), ...(painted ? [painted] : [])],
   called: ({ words }) => lowerFirst(words),
   stands: (element, context) =>
     footprint(layCharm(element, context)).map((disc) => ({
@@ -231,11 +275,12 @@ export const charm = defineTechnique({
     })),
   plan: (element, context) => {
     const piece = layCharm(element, context);
-    return held(
+    const place: Place = { ...wholePlace(), around: footprint(piece) };
+    const setting = held(
       element.bedding,
       {
         pieces: [piece],
-        place: { ...wholePlace(), around: footprint(piece) },
+        place,
         setWords: () => `Set the ${element.words}`,
         forWhat: `the ${element.words}`,
         bead_s: 8,
@@ -244,5 +289,29 @@ export const charm = defineTechnique({
       },
       context,
     );
+    return element.painted
+      ? [...setting, ...paintedOver(element.words, context.product(element.painted), place)]
+      : setting;
   },
 });
+
+function freshCharm(id: string): Charm {
+  return {
+    id,
+    kind: 'charm',
+    fit: 'keep',
+    hand: 'mirror',
+    seat: 'usual',
+    words: 'charm',
+    across: 0,
+    along: 0.8,
+    width_mm: 4,
+    length_mm: 3,
+    height_mm: 1.2,
+    turn_deg: 0,
+    shape: 'oval',
+    colour: '#d9b45b',
+    metallic: true,
+    bedding: 'glue',
+  };
+}

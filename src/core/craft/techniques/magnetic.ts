@@ -9,6 +9,8 @@ import { onPart, turnedSpotHandles } from '../../regions/handle';
 import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
 import { type Draft, type Place } from '../operation';
+import { MagnetPull, type SupplyOf } from '../../model/supply';
+import { PULL_FIELDS, REACH_MM } from '../magnets';
 import { SHIMMER_FORMS, type Shimmer } from '../matter';
 import { sideWords } from '../sides';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
@@ -31,6 +33,8 @@ const schema = z.strictObject({
   /** How far off the nail the magnet is held, and for how long. */
   distance_mm: mm(0, 20, 0.5),
   hold_s: seconds(1, 60),
+  /** What the magnet is and how strong, where that is known. */
+  pull: z.optional(z.nullable(MagnetPull)),
 });
 type Magnetic = z.infer<typeof schema>;
 
@@ -60,6 +64,7 @@ export const magnetic = defineTechnique({
     { ...numberField(schema, 'turn_deg', 'Turn'), where: { path: 'form', is: ['line'] } },
     numberField(schema, 'distance_mm', 'Magnet off'),
     numberField(schema, 'hold_s', 'Held'),
+    ...PULL_FIELDS,
     numberField(schema, 'passes', 'Coats'),
     {
       kind: 'choice',
@@ -99,7 +104,15 @@ export const magnetic = defineTechnique({
   fromShelf: {
     kind: 'tool',
     fits: (supply) => supply.kind === 'tool' && supply.use === 'magnet',
-    take: (element, supply) => (supply.kind === 'tool' ? { ...element, magnet: supply.name } : element),
+    take: (element, supply) => (supply.kind === 'tool' ? takenUp(element, supply) : element),
+  },
+  ways: {
+    'nearer-magnet': ({ distance_mm }, { reach_mm }) =>
+      distance_mm > reach_mm
+        ? [{ words: `Hold it ${reach_mm} mm off`, options: { distance_mm: reach_mm } }]
+        : [],
+    'held-shorter': ({ hold_s }, { longest_s }) =>
+      hold_s > longest_s ? [{ words: `Hold it for ${longest_s} s`, options: { hold_s: longest_s } }] : [],
   },
   products: (element) => [element.product],
   called: ({ product }, nameOf) => `${nameOf(product)} cat-eye`,
@@ -132,6 +145,11 @@ export const magnetic = defineTechnique({
   },
 });
 
+/** The artist's own magnet, with what is known of it. */
+function takenUp(element: Magnetic, { name, pull }: SupplyOf<'tool'>): Magnetic {
+  return { ...element, magnet: name, ...(pull === undefined ? {} : { pull }) };
+}
+
 const BEFORE_IT_WANDERS = 'Flashed at once, before the shimmer wanders.';
 const NOT_YET = 'Flashed at once, so that no magnet at the next nail moves it.';
 
@@ -142,6 +160,9 @@ function magnetDraft(element: Magnetic, place: Place, shimmer: Shimmer, nail: Na
     words: magnetWords(element, shimmer, nail),
     place,
     hand_s: element.hold_s * (element.form === 'sides' ? 2 : 1),
+    ...(element.pull
+      ? { pulls: { from_mm: element.distance_mm, reach_mm: REACH_MM[element.pull.strength] } }
+      : {}),
     fixed_s: element.hold_s * (element.form === 'sides' ? 2 : 1),
     held: true,
     reason: 'The shimmer goes where the magnet holds it, and wanders from the moment it is gone.',

@@ -29,6 +29,8 @@ const schema = z.strictObject({
   ...RECIPE,
   /** Laid over a coat of its main colour, cured; otherwise on whatever lies there. */
   ground: z.boolean(),
+  /** Gels teased with solvent or dragged without; powders taken up face down, or dipped and sprinkled like any other. */
+  how: z.enum(['usual', 'dragged', 'dipped', 'sprinkled']),
 });
 /** How each kind of product is marbled. */
 const HOW: Partial<Record<Laid, string>> = {
@@ -37,6 +39,10 @@ const HOW: Partial<Record<Laid, string>> = {
   dip: 'powders side by side in a tray, the nail laid face down',
 };
 const TEASED = 'dabs dragged, teased with a little solvent';
+const DRAGGED = 'wet colours side by side, dragged through each other with a liner';
+/** What is dipped upright or sprinkled takes up its powders one over the other. */
+const IN_TURN = { dipped: 'dipped upright', sprinkled: 'powders sprinkled on' } as const;
+const RUN_TOGETHER = 0.85;
 
 /** Colours half mixed: veins of each, as much as was poured of it. */
 export const marbled = defineTechnique({
@@ -44,24 +50,55 @@ export const marbled = defineTechnique({
   words: 'Marble',
   blurb: 'Colours dragged or half mixed, so that veins of each are left.',
   schema,
+  // Up to version 15 each kind had its one way.
+  was: {
+    15: (options) => ('parts' in options && 'ground' in options ? { ...options, how: 'usual' } : options),
+  },
   ...FILM_SEATS,
   fields: [
     ...recipeFields(MARBLED),
+    {
+      kind: 'choice',
+      path: 'how',
+      words: 'Done',
+      choices: [
+        { value: 'usual', words: 'As its product asks' },
+        { value: 'dragged', words: 'Wet colours dragged' },
+        { value: 'dipped', words: 'Dip: upright' },
+        { value: 'sprinkled', words: 'Dip: sprinkled' },
+      ],
+    },
     { kind: 'switch', path: 'ground', words: 'Over a coat of its main colour' },
     ...FILM_FIELDS,
   ],
   fresh: (id, pick) => {
     const [first, second] = twoColours(pick);
-    return { id, kind: 'marbled' as const, ...FRESH_FILM, ...freshRecipe(first, second), ground: true };
+    return {
+      id,
+      kind: 'marbled' as const,
+      ...FRESH_FILM,
+      ...freshRecipe(first, second),
+      ground: true,
+      how: 'usual' as const,
+    };
   },
   handles: partHandles,
-  ways: STIRRED_LESS,
+  ways: {
+    ...STIRRED_LESS,
+    'taken-whole': () => [
+      { words: 'Lay the nail face down in the tray', options: { how: 'usual' as const } },
+    ],
+  },
   products: (element) => element.parts.map(({ product }) => product),
   called: ({ parts }, nameOf) => `${nameOf(parts[0]!.product)} and ${nameOf(parts[1]!.product)} marble`,
   plan: (element, context) => {
     const products = element.parts.map(({ product }) => context.product(product));
     const slowest = slowestOf(products);
-    const { parts } = element;
+    const { parts, how } = element;
+    const marble = marbleOn(element, context);
+    const { laid } = FAMILIES[slowest.family];
+    const inTurn = laid === 'dip' && (how === 'dipped' || how === 'sprinkled') ? IN_TURN[how] : undefined;
+    const worked = inTurn ?? HOW[laid] ?? (how === 'dragged' ? DRAGGED : TEASED);
     const place = placeOf(context, element);
     const ground = context.product(mainOf(element));
     const below = {
@@ -80,10 +117,10 @@ export const marbled = defineTechnique({
         step: 'marble',
         cureStep: 'cure',
         place,
-        paint: marbleOn(element, context),
+        paint: inTurn ? { ...marble, mixed: Math.max(marble.mixed, RUN_TOGETHER), in_turn: true } : marble,
         passes: 1,
         t_um: mostOf(products.map(coatOf)),
-        words: `Marble ${products.map(({ name }) => name).join(', ')}, ${partsWords(parts)}: ${HOW[FAMILIES[slowest.family].laid] ?? TEASED}`,
+        words: `Marble ${products.map(({ name }) => name).join(', ')}, ${partsWords(parts)}: ${worked}`,
         hand_s: MARBLED_S + DAB_S * parts.length,
         reason:
           'Few strokes: each more takes the veins nearer to one colour. Nails of one look come from one batch.',

@@ -10,7 +10,7 @@ import type { Area } from '../../geometry/regions';
 import { flashOf, hardenOf } from '../drafts';
 import { lampOf } from '../families';
 import { HAND_S } from '../handwork';
-import { motifRegion, MOTIFS } from '../motifs';
+import { motifRegion, MOTIFS, PATTERNS } from '../motifs';
 import type { Draft } from '../operation';
 import {
   defineTechnique,
@@ -101,22 +101,22 @@ export const motif = defineTechnique({
     seatField('usual', 'under', 'inside', 'surface'),
   ],
   fresh,
-  also: MOTIFS.map(({ key, words, blurb, colours }) => ({
-    key,
-    words,
-    blurb,
-    fresh: (id, pick) => {
-      const first = pick({ families: ['gel-colour'], shows: true });
-      const second = pick({ families: ['gel-colour'], shows: true, beside: first });
-      return {
-        ...fresh(id, pick),
-        colours: colours.map((strokes, i) => ({
-          product: i === 0 ? first : second,
-          region: motifRegion(strokes),
-        })),
-      };
-    },
-  })),
+  also: [...MOTIFS.map((one) => ({ ...one, colours: one.colours.map(motifRegion) })), ...PATTERNS].map(
+    ({ key, words, blurb, colours }) => ({
+      key,
+      words,
+      blurb,
+      fresh: (id, pick) => {
+        const first = pick({ families: ['gel-colour'], shows: true });
+        const second = pick({ families: ['gel-colour'], shows: true, beside: first });
+        const third = pick({ families: ['liner-gel'], shows: true });
+        return {
+          ...fresh(id, pick),
+          colours: colours.map((region, i) => ({ product: [first, second, third][i] ?? third, region })),
+        };
+      },
+    }),
+  ),
   handles: (element, context) => {
     const on = onNail(context, element);
     return element.colours.flatMap(({ region }, i) =>

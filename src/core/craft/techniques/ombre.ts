@@ -6,7 +6,7 @@ import { rounded } from '../../model/rounded';
 import { count, Id, share } from '../../model/primitives';
 import { isMirrored, placeOf, sideOf, type NailContext } from '../context';
 import { partHandles } from '../partHandles';
-import { artFilm } from '../artFilm';
+import { artFilm, workedInCoats } from '../artFilm';
 import { coatOf, slowestOf } from '../cure';
 import { type Handle } from '../../regions/handle';
 import {
@@ -29,6 +29,49 @@ const BLENDED: readonly ProductFamily[] = [
   'dip',
 ];
 const MOST_STOPS = 5;
+
+/** How colours in coats are blended; what is built, beaded or dipped has a way of its own. All figures common practice. */
+const HOW = {
+  brush: {
+    words: 'With a clean brush',
+    called: 'Ombre',
+    blurb: 'Blended wet with a clean brush.',
+    reason: 'Colours laid side by side and brushed together while wet; a second pass evens and covers.',
+    thin: 1,
+    slow: 1,
+  },
+  sponge: {
+    words: 'Dabbed with a sponge',
+    called: 'Sponge ombre',
+    blurb: 'The first colour whole, the next dabbed in with a sponge: a soft, grainy run.',
+    reason: 'Dabbed, not dragged: the first over all of it, the next where it belongs and a little past it.',
+    thin: 0.6,
+    slow: 1.3,
+    spills_mm: 1,
+  },
+  mist: {
+    words: 'Sprayed, in mist',
+    called: 'Airbrush ombre',
+    blurb: 'Thin colour in mist, in several passes: the softest run there is.',
+    reason: 'From a hand’s width off, in thin passes; what is to stay clean beside it is masked.',
+    thin: 0.5,
+    slow: 0.8,
+    spills_mm: 1.5,
+    caution: 'Mist is breathed in: use extraction and a mask, and cover the skin around the nail.',
+  },
+} as const satisfies Record<string, Blending>;
+interface Blending {
+  words: string;
+  called: string;
+  blurb: string;
+  reason: string;
+  /** As a share of a brushed coat, and of its time. */
+  thin: number;
+  slow: number;
+  /** How far colour gets past its part. */
+  spills_mm?: number;
+  caution?: string;
+}
 const Stop = z.strictObject({ product: Id, at: share() });
 
 const schema = z
@@ -39,6 +82,8 @@ const schema = z
     direction: z.enum(['along', 'across']),
     stops: z.array(Stop).check(z.minLength(2), z.maxLength(MOST_STOPS)),
     passes: count(2, 3),
+    /** Brushed together, dabbed on with a sponge, or sprayed on in mist. */
+    how: z.enum(['brush', 'sponge', 'mist']),
   })
   .check(
     z.refine((element) => element.stops.every((stop, i, all) => i === 0 || stop.at >= all[i - 1]!.at), {
@@ -55,6 +100,8 @@ export const ombre = defineTechnique({
   words: 'Ombre',
   blurb: 'Two or more colours that melt into each other, blended wet with a clean brush.',
   schema,
+  // Up to version 15 it was always brushed.
+  was: { 15: (options) => ('stops' in options ? { ...options, how: 'brush' } : options) },
   ...FILM_SEATS,
   fields: [
     {
@@ -81,6 +128,12 @@ export const ombre = defineTechnique({
     },
     {
       kind: 'choice',
+      path: 'how',
+      words: 'Blended',
+      choices: Object.entries(HOW).map(([value, { words }]) => ({ value, words })),
+    },
+    {
+      kind: 'choice',
       path: 'passes',
       words: 'Passes',
       choices: [
@@ -102,8 +155,29 @@ export const ombre = defineTechnique({
         { product: second, at: 0.85 },
       ],
       passes: 2,
+      how: 'brush' as const,
     };
   },
+  also: (['sponge', 'mist'] as const).map((how) => ({
+    key: `${how}-ombre`,
+    words: HOW[how].called,
+    blurb: HOW[how].blurb,
+    fresh: (id, pick) => {
+      const [first, second] = twoColours(pick);
+      return {
+        id,
+        kind: 'ombre' as const,
+        ...FRESH_FILM,
+        direction: 'along' as const,
+        stops: [
+          { product: first, at: 0.15 },
+          { product: second, at: 0.85 },
+        ],
+        passes: 3,
+        how,
+      };
+    },
+  })),
   handles: (element, context) => [
     ...element.stops.map((stop, i) => stopHandle(element, i, stop.at, context)),
     ...partHandles(element, context),
@@ -134,6 +208,8 @@ export const ombre = defineTechnique({
     },
     'more-passes': (element, { passes }) =>
       element.passes < 3 && passes <= 3 ? [{ words: 'Lay three passes', options: { passes: 3 } }] : [],
+    'no-spill': ({ how }) =>
+      how === 'brush' ? [] : [{ words: 'Blend it with a brush', options: { how: 'brush' as const } }],
     quicker: ({ passes }) => (passes > 2 ? [{ words: 'in two passes', options: { passes: 2 } }] : []),
   },
   products: (element) => element.stops.map((stop) => stop.product),
@@ -141,6 +217,7 @@ export const ombre = defineTechnique({
   plan: (element, context) => {
     const products = element.stops.map((stop) => context.product(stop.product));
     const slowest = slowestOf(products);
+    const how: Blending = HOW[workedInCoats(slowest) ? element.how : 'brush'];
     return artFilm(
       slowest,
       {
@@ -154,11 +231,13 @@ export const ombre = defineTechnique({
           mirror: isMirrored(context.name, element),
         },
         passes: element.passes,
-        t_um: mostOf(products.map(coatOf)),
-        words: `Ombre ${products.map((product) => product.name).join(' to ')}`,
+        t_um: mostOf(products.map(coatOf)) * how.thin,
+        words: `${how.called} ${products.map((product) => product.name).join(' to ')}`,
         manner: 'pass',
-        hand_s: 25 + 12 * products.length,
-        reason: 'Colours laid side by side and brushed together while wet; a second pass evens and covers.',
+        hand_s: (25 + 12 * products.length) * how.slow,
+        reason: how.reason,
+        ...(how.spills_mm ? { spills_mm: how.spills_mm } : {}),
+        ...(how.caution ? { caution: how.caution } : {}),
       },
       context,
     );

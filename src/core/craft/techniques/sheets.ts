@@ -1,16 +1,18 @@
 import * as z from 'zod/mini';
 import { seedOf } from '../../model/chance';
-import { Colour, mm, share, um } from '../../model/primitives';
+import { Colour, Id, mm, share, um } from '../../model/primitives';
 import { rounded } from '../../model/rounded';
 import { regionNoun, type Region } from '../../regions';
 import { paths } from '../../regions/paths';
 import { isMirrored, placeOf } from '../context';
-import { ownTack, STICKY_OFF, wipeDraft } from '../drafts';
+import type { Product } from '../../model/product';
+import { coatOf } from '../cure';
+import { coats, ownTack, STICKY_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
 import { OWN_TACK } from '../ways';
 import type { Sheet } from '../matter';
-import type { Draft } from '../operation';
+import type { Draft, Place } from '../operation';
 import {
   defineTechnique,
   FILM_BASE,
@@ -36,6 +38,8 @@ const schema = z.strictObject({
   shred_mm: mm(0.3, 15),
   /** Laid on a sticky layer of its own; otherwise on that of what lies below. */
   tack: z.boolean(),
+  /** Of transfer foil: the gel it takes on, cured and still tacky; without one it has what lies there. */
+  gel: z.optional(z.nullable(Id)),
 });
 type Laid = z.infer<typeof schema>;
 
@@ -182,11 +186,35 @@ export const sheets = defineTechnique({
     numberField(schema, 'shred_mm', 'Shreds across'),
     numberField(schema, 'thickness_um', 'Thickness'),
     { ...TACK_FIELD, where: { path: 'what', is: WANTS_TACK } },
+    {
+      kind: 'optional',
+      path: 'gel',
+      words: 'On a foil gel of its own',
+      fresh: (pick) => pick({ families: ['foil-gel'] }),
+      where: { path: 'what', is: ['foil'] },
+    },
+    {
+      kind: 'product',
+      path: 'gel',
+      words: 'Foil gel',
+      families: ['foil-gel'],
+      where: { path: 'what', is: ['foil'] },
+    },
     ...FILM_FIELDS,
   ],
   fresh,
   also: [
-    variant('foil', 'Transfer foil', 'A thin metal film, rubbed off its carrier onto the tack.', {}),
+    {
+      key: 'foil',
+      words: 'Transfer foil',
+      blurb: 'A thin metal film, rubbed off its carrier onto a foil gel that is cured and still tacky.',
+      fresh: (id, pick) => ({
+        ...fresh(id),
+        what: 'foil' as const,
+        whole: 0.9,
+        gel: pick({ families: ['foil-gel'] }),
+      }),
+    },
     variant('decal', 'Decal', 'A printed picture, laid on the tack with the stamper.', PICTURE),
     variant('sticker', 'Sticker', 'On tack or on any hard film; its edges closed by the top.', {
       ...PICTURE,
@@ -201,17 +229,24 @@ export const sheets = defineTechnique({
   ],
   handles: partHandles,
   ways: {
+    'foil-gel': ({ what }, { product }) =>
+      what === 'foil'
+        ? [{ words: 'Lay it on a foil gel of its own, cured and left tacky', options: { gel: product } }]
+        : [],
     'own-tack': (element, wish, context) =>
-      WANTS_TACK.includes(element.what) ? OWN_TACK['own-tack']!(element, wish, context) : [],
+      WANTS_TACK.includes(element.what) && !ownGel(element)
+        ? OWN_TACK['own-tack']!(element, wish, context)
+        : [],
   },
   glints: ({ metallic }) => metallic,
-  products: () => [],
+  products: (element) => [ownGel(element) ?? []].flat(),
   called: ({ what, region }) => [WAYS[what].called, regionNoun(region)].join(' ').trim(),
   plan: (element, context) => {
     const ground = placeOf(context, element);
     // What closes it must go past its edge, at the walls too.
     const place = { ...ground, margin_mm: ground.margin_mm + CLOSED_PAST_MM };
     const { called, crinkle, draft } = WAYS[element.what];
+    const own = ownGel(element);
     const { colour, metallic, thickness_um, whole, shred_mm } = element;
     const laid: Sheet = {
       words: called,
@@ -223,14 +258,34 @@ export const sheets = defineTechnique({
       shred_mm,
       seed: seedOf({ id: element.id, what: element.what }) % 100_000,
       mirror: isMirrored(context.name, element),
+      ...(element.what === 'foil' ? { takes_on: 'foil-gel' as const } : {}),
     };
     return [
-      ...(element.tack && WANTS_TACK.includes(element.what) ? ownTack(context, ground, called) : []),
+      ...(own ? foilGel(context.product(own), ground) : []),
+      ...(element.tack && !own && WANTS_TACK.includes(element.what) ? ownTack(context, ground, called) : []),
       ...(element.what === 'stamp' ? [wipeDraft(context, 'dry', STICKY_OFF, DRY, ground)] : []),
       { step: 'lay', place, deposit: { kind: 'sheet', sheet: laid }, ...draft },
     ];
   },
 });
+
+/** The gel of its own that a foil is laid on. */
+function ownGel({ what, gel }: Laid): string | undefined {
+  return what === 'foil' ? (gel ?? undefined) : undefined;
+}
+
+/** Thin, cured, and not wiped: the foil takes on its tack and nowhere else. */
+function foilGel(gel: Product, place: Place): Draft[] {
+  return coats(gel, 1, 'foil-gel', 'cure-foil-gel', () => ({
+    verb: 'coat',
+    words: `${gel.name}, thin, where the foil is to take`,
+    place,
+    paint: { kind: 'product' },
+    deposit: { kind: 'conformal', t_um: coatOf(gel) },
+    hand_s: HAND_S.coat,
+    reason: 'Cured and left tacky, it takes the whole of the foil; on any other tack it takes in patches.',
+  }));
+}
 
 /** Why a ground is wiped before an image is rolled onto it. */
 const DRY = 'On tack the image smears and tears; on a dry film it comes off the stamper whole.';

@@ -46,7 +46,7 @@ export const lineTooFine: NailRule = {
 function markOf({ place, deposit }: Operation): { mm: number; dot: boolean } | undefined {
   if (!deposit) return undefined;
   const shrunk = place.keep ? 1 : place.scale;
-  if (place.along_smile_mm !== undefined) return { mm: place.along_smile_mm, dot: false };
+  if (place.along_edge) return { mm: place.along_edge.width_mm, dot: false };
   const { stroke_mm, dotted } = regionKindOf(place.region.kind);
   return stroke_mm ? { mm: stroke_mm(place.region) * shrunk, dot: dotted === true } : undefined;
 }

@@ -6,7 +6,8 @@ import { leastOf, mostOf } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import type { FindingDraft, Fix } from '../finding';
 import { pileColours } from '../../simulate/pile';
-import { smilePolyline } from '../../geometry/regions';
+import type { Point } from '../../geometry/frame';
+import { areaOf } from '../../craft/area';
 import { masstone } from '../../colour/film';
 import { pigmentOf } from '../../colour/pigments';
 
@@ -55,19 +56,13 @@ export const lostInGround: NailRule = {
             leastOf(lost),
           );
         }
-      } else if (operation.place.along_smile_mm !== undefined && operation.place.region.kind === 'tip') {
+      } else if (operation.place.along_edge) {
         const product = context.product(operation.product!);
         const own = masstone(pigmentOf(product));
-        const line = smilePolyline(context.frame, operation.place.region.smile, operation.place, 8).slice(
-          2,
-          -2,
-        );
-        // A line is seen against what lies on either side of it.
-        const off = operation.place.along_smile_mm / 2 + 0.3;
-        const beside = line.flatMap((p) => [
-          { x: p.x, y: p.y - off },
-          { x: p.x, y: p.y + off },
-        ]);
+        // A line is seen against what lies on either side of it; its ends lie at the walls, where little is seen.
+        const strips = areaOf(context.frame, operation.place).polygons;
+        const ends = Math.ceil(strips.length / 10);
+        const beside = strips.slice(ends, strips.length - ends).flatMap(besideStrip);
         const most = mostOf(beside.map((p) => difference(own, colourAt(p.x, p.y, { until: at }))));
         if (most < MIN_DIFFERENCE) add(operation, `The liner in ${product.name}`, most);
       }
@@ -75,6 +70,23 @@ export const lostInGround: NailRule = {
     return findings;
   },
 };
+
+/** How far beside a line the eye compares it with its ground. */
+const BESIDE_MM = 0.3;
+
+/** A place to either side of a stretch of a line. */
+function besideStrip(strip: readonly Point[]): Point[] {
+  const middle = (of: readonly Point[]) => ({
+    x: of.reduce((sum, { x }) => sum + x, 0) / of.length,
+    y: of.reduce((sum, { y }) => sum + y, 0) / of.length,
+  });
+  const centre = middle(strip);
+  return [strip.slice(0, 2), strip.slice(2, 4)].map(middle).map((side) => {
+    const away = Math.hypot(side.x - centre.x, side.y - centre.y) || 1;
+    const share = (away + BESIDE_MM) / away;
+    return { x: centre.x + share * (side.x - centre.x), y: centre.y + share * (side.y - centre.y) };
+  });
+}
 
 /** The pieces that are lost in colours that can be seen. */
 function recoloured(nail: NailCase, operation: Operation): Fix[] {
