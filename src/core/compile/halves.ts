@@ -65,14 +65,19 @@ function piecesOf({ deposit }: Draft): readonly PlacedPiece[] {
   return deposit?.kind === 'pieces' ? deposit.pieces : [];
 }
 
+function isAtOnce({ presses_at_once }: Draft): boolean {
+  return presses_at_once !== undefined;
+}
+
 /** A draft for the pieces of one side alone: its share of them and of the time; nothing where none lie there. */
 function halfOf(draft: Draft, all: readonly Draft[], side: number, context: NailContext): Draft[] {
   const every = all.flatMap(piecesOf);
   const here = every.filter((piece) => piece.x_mm >= 0 === side > 0);
   if (every.length === 0) return [draft];
   if (here.length === 0) return [];
-  if (draft.verb === 'press') return [pressDraft(here, context)];
-  if (draft.deposit?.kind === 'pieces') return [placeDraft(here, draft.deposit.pressed)];
+  if (draft.verb === 'press') return [pressDraft(here, context, isAtOnce(draft))];
+  if (draft.deposit?.kind === 'pieces')
+    return [placeDraft(here, draft.deposit.pressed, { atOnce: all.some(isAtOnce) })];
   return [{ ...draft, hand_s: Math.ceil((draft.hand_s * here.length) / every.length) }];
 }
 

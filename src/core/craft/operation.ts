@@ -95,6 +95,8 @@ export interface Operation {
   reason: string;
   /** How far colour gets past its place, as from a sponge or in mist. */
   spills_mm?: number;
+  /** How many pieces lie under one press, where all are pressed at once. */
+  presses_at_once?: number;
   /** Of a magnet: how far off the nail it is held, and how far it draws. */
   pulls?: { from_mm: number; reach_mm: number };
   /** Why it does not stand where the look lists it. */

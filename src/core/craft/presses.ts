@@ -45,14 +45,18 @@ function fillsIt({ width_mm, length_mm }: PlacedPiece): boolean {
 const HOVER_S = 3;
 
 /** Pieces laid into their wet bed; where they are pressed in groups, each group before the next is laid. */
-export function placeDraft(pieces: PlacedPiece[], pressed: boolean, sized = false): Draft {
+export function placeDraft(
+  pieces: PlacedPiece[],
+  pressed: boolean,
+  { sized = false, atOnce = false }: { sized?: boolean; atOnce?: boolean } = {},
+): Draft {
   return {
     step: 'place',
     verb: 'place',
     words: [
       `Place ${countWords(pieces, (piece) => (sized ? sizeOf(piece) : ''))}`,
       ...(pieces.some(({ words }) => isSoaked(words)) ? [SOAKED] : []),
-      ...(pressed && pressGroups(pieces).length > 1 ? [IN_TURN] : []),
+      ...(pressed && !atOnce && pressGroups(pieces).length > 1 ? [IN_TURN] : []),
     ].join(', '),
     place: wholePlace(),
     deposit: { kind: 'pieces', pieces, pressed },
@@ -66,8 +70,12 @@ const IN_TURN = 'one or two at a time';
 const SOAKED = 'soaked through with clear first, no air in it';
 
 /** Pieces flattened into their bed; in groups it is done in turn with placing them, and nothing comes between. */
-export function pressDraft(pieces: readonly PlacedPiece[], { torch }: Pick<NailContext, 'torch'>): Draft {
-  const presses = pressGroups(pieces).length;
+export function pressDraft(
+  pieces: readonly PlacedPiece[],
+  { torch }: Pick<NailContext, 'torch'>,
+  atOnce = false,
+): Draft {
+  const presses = atOnce ? 1 : pressGroups(pieces).length;
   const flat =
     presses === 1
       ? 'Press flat with the soft stamper'
@@ -81,6 +89,7 @@ export function pressDraft(pieces: readonly PlacedPiece[], { torch }: Pick<NailC
     hand_s: HAND_S.press * presses + light_s,
     ...(light_s > 0 ? { fixed_s: light_s } : {}),
     ...(presses > 1 ? { held: true } : {}),
+    ...(atOnce ? { presses_at_once: pieces.length } : {}),
     reason: torch
       ? 'The light comes first, so that the pieces hover and nothing slides; what counts is the height after flattening.'
       : 'What counts is the height after flattening against the clear above it.',

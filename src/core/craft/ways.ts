@@ -31,6 +31,8 @@ export interface Wishes {
   'cures-through': Record<never, never>;
   /** Mixed less, so that its parts are told apart. */
   'stir-less': Record<never, never>;
+  /** Pieces pressed a few at a time. */
+  'few-at-once': Record<never, never>;
   /** A magnet held as near as it reaches. */
   'nearer-magnet': { reach_mm: number };
   /** A magnet taken away before the shimmer wanders. */

@@ -95,6 +95,8 @@ export const finish = defineTechnique({
     },
   ],
   ways: {
+    'less-clear': ({ thick_um }) =>
+      thick_um === null ? [] : [{ words: 'Lay the top thin', options: { thick_um: null } }],
     'underside-too': () => [{ words: 'Finish the underside as well', options: { underside: true } }],
   },
   handles: partHandles,

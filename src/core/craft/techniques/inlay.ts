@@ -58,6 +58,8 @@ const schema = z.strictObject({
   /** The thin clear that pieces are laid into. */
   bed_um: um(5, 1500, 5),
   press: z.boolean(),
+  /** All of them under one press, instead of a few at a time. */
+  at_once: z.optional(z.boolean()),
   /** The clear it lies in; null: the builder of the kit. */
   clear: z.nullable(Id),
   /** A levelled cap that is filed, or a thick top floated over what lies flat. */
@@ -262,6 +264,7 @@ const ways: Ways<Inlay> = {
       { words: 'Take thinner pieces that give', options: { pieces: both } },
     ];
   },
+  'few-at-once': () => [{ words: 'Place and press them a few at a time', options: { at_once: false } }],
   'lie-in-tip': ({ pieces, press }) => [
     ...(press ? [] : [{ words: 'Press the pieces to the curve', options: { press: true } }]),
     { words: 'Turn the pieces along the nail', options: { pieces: pieces.map(turnedAlong) } },
@@ -328,6 +331,7 @@ export const inlay = defineTechnique({
     },
     numberField(schema, 'bed_um', 'Bed under them'),
     { kind: 'switch', path: 'press', words: 'Press flat with the stamper' },
+    { kind: 'switch', path: 'at_once', words: 'All at once', where: { path: 'press', is: [true] } },
     {
       kind: 'choice',
       path: 'cap',
@@ -375,6 +379,7 @@ export const inlay = defineTechnique({
     })),
     bed_um: 60,
     press: true,
+    at_once: false,
     clear: null,
     cap: 'level' as const,
     cap_um: 450,
@@ -476,11 +481,12 @@ export const inlay = defineTechnique({
   }),
   plan: (element, context) => {
     const pieces = layPieces(element, context);
-    const drafts = [placeDraft(pieces, element.press, element.fit === 'keep')];
+    const atOnce = element.at_once === true;
+    const drafts = [placeDraft(pieces, element.press, { sized: element.fit === 'keep', atOnce })];
     if (element.press) {
       // No light holds what sets by itself.
       const torch = context.torch && lampOf(clearOf(element, context)) !== undefined;
-      drafts.push(pressDraft(pieces, { torch }));
+      drafts.push(pressDraft(pieces, { torch }, atOnce));
     }
     const { island, bed_um, cap_um } = element;
     if (!island) return drafts;

@@ -235,7 +235,7 @@ export const sheets = defineTechnique({
         : [],
     'own-tack': (element, wish, context) =>
       WANTS_TACK.includes(element.what) && !ownGel(element)
-        ? OWN_TACK['own-tack']!(element, wish, context)
+        ? [...(element.what === 'decal' ? [SLID] : []), ...OWN_TACK['own-tack']!(element, wish, context)]
         : [],
   },
   glints: ({ metallic }) => metallic,
@@ -268,6 +268,9 @@ export const sheets = defineTechnique({
     ];
   },
 });
+
+/** Where no stamper lets go of a decal. */
+const SLID = { words: 'Soak the decal and slide it on', options: { what: 'slid' as const } };
 
 /** The gel of its own that a foil is laid on. */
 function ownGel({ what, gel }: Laid): string | undefined {

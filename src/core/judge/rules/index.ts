@@ -51,6 +51,14 @@ import { grainsFelt } from './grainsFelt';
 import { thickSides } from './thickSides';
 import { coloursRun } from './coloursRun';
 import { worn } from './worn';
+import { foilPatchy } from './foilPatchy';
+import { spongeSpills } from './spongeSpills';
+import { takenInTurn } from './takenInTurn';
+import { magnetWeak } from './magnetWeak';
+import { undersideBare } from './undersideBare';
+import { marbleUnlike } from './marbleUnlike';
+import { drifts } from './drifts';
+import { reliefDrowned } from './reliefDrowned';
 
 /** Every judgement on one nail: one file and one line each. */
 export const NAIL_RULES: readonly NailRule[] = [
@@ -62,6 +70,7 @@ export const NAIL_RULES: readonly NailRule[] = [
   missedWork,
   worn,
   magnetHeld,
+  magnetWeak,
   topped,
   sealed,
   clearOverPieces,
@@ -74,6 +83,11 @@ export const NAIL_RULES: readonly NailRule[] = [
   grainsFelt,
   beadsDrowned,
   reliefHigh,
+  reliefDrowned,
+  foilPatchy,
+  spongeSpills,
+  takenInTurn,
+  drifts,
   muddyMiddle,
   marbleFlat,
   paleAfterDark,
@@ -86,6 +100,7 @@ export const NAIL_RULES: readonly NailRule[] = [
   plateEdge,
   strength,
   heat,
+  undersideBare,
   leftSticky,
   changes,
   editsFollowed,
@@ -110,5 +125,6 @@ export const SET_RULES: readonly SetRule[] = [
   directions,
   thumbsTurned,
   magnetNear,
+  marbleUnlike,
   editsAcross,
 ];

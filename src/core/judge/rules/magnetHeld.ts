@@ -1,4 +1,4 @@
-import type { NailRule } from '../rule';
+import { granted, type NailRule } from '../rule';
 
 /** Past this the shimmer goes on wandering and the beam blurs (common practice). */
 const LONGEST_S = 30;
@@ -6,8 +6,8 @@ const LONGEST_S = 30;
 export const magnetHeld: NailRule = {
   codes: ['magnet-too-long'],
   asks: 'Is the magnet taken away before the shimmer disperses?',
-  check: ({ operations }) =>
-    operations.flatMap((operation) => {
+  check: (nail) =>
+    nail.operations.flatMap((operation) => {
       const held_s = operation.fixed_s ?? 0;
       if (operation.verb !== 'magnet' || held_s <= LONGEST_S) return [];
       return [
@@ -25,6 +25,7 @@ export const magnetHeld: NailRule = {
             is: 'at most' as const,
             unit: 's',
           },
+          tries: granted(nail, operation.element, 'held-shorter', { longest_s: LONGEST_S }),
         },
       ];
     }),
