@@ -78,7 +78,7 @@ function alongEdge(
   const whole = layRegion(frame, { kind: 'whole' }, laying);
   const part = layRegion(frame, region, { ...laying, margin_mm: 0 });
   const lines = part.polygons.flatMap((polygon) =>
-    edgesWithin(frame, polygon).map((edge) => edge.map((point, i) => outwards(part, edge, point, i, off_mm))),
+    edgesWithin(frame, polygon).map((edge) => (off_mm === 0 ? edge : beside(part, edge, off_mm))),
   );
   return {
     polygons: lines.flatMap((line) => stripPolygons(line, width_mm)),
@@ -91,7 +91,7 @@ function alongEdge(
 }
 
 /** A line nearer than this to the nail's outline runs along it. */
-const AT_OUTLINE_MM = 0.02;
+const AT_OUTLINE_MM = 0.4;
 
 /** The stretches of a curve that run over the nail, and not along its outline, each to where it meets it. */
 function edgesWithin(frame: NailFrame, polygon: readonly Point[]): Point[][] {
@@ -113,12 +113,26 @@ function edgesWithin(frame: NailFrame, polygon: readonly Point[]): Point[][] {
   return edges;
 }
 
-/** A point of an edge, so far off it on the side where the part does not lie. */
-function outwards(part: Area, edge: readonly Point[], point: Point, i: number, off_mm: number): Point {
-  if (off_mm === 0) return point;
-  const [a, b] = [edge[Math.max(0, i - 1)]!, edge[Math.min(edge.length - 1, i + 1)]!];
-  const length = Math.hypot(b.x - a.x, b.y - a.y) || 1;
-  const [nx, ny] = [-(b.y - a.y) / length, (b.x - a.x) / length];
-  const out = part.distance_mm(point.x + nx * 0.1, point.y + ny * 0.1) < 0 ? 1 : -1;
-  return { x: point.x + out * nx * off_mm, y: point.y + out * ny * off_mm };
+/** A line beside an edge, so far off it on the side where the part does not lie. */
+function beside(part: Area, edge: readonly Point[], off_mm: number): Point[] {
+  const normalAt = (i: number) => {
+    const [a, b] = [edge[Math.max(0, i - 1)]!, edge[Math.min(edge.length - 1, i + 1)]!];
+    const length = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+    return { x: -(b.y - a.y) / length, y: (b.x - a.x) / length };
+  };
+  // Asked in its middle: at the ends the nail's own outline is as near.
+  const middle = Math.floor(edge.length / 2);
+  const [at, normal] = [edge[middle]!, normalAt(middle)];
+  const out = part.distance_mm(at.x + normal.x * 0.1, at.y + normal.y * 0.1) < 0 ? 1 : -1;
+  const line = edge.map((point, i) => {
+    const { x, y } = normalAt(i);
+    return { x: point.x + out * x * off_mm, y: point.y + out * y * off_mm };
+  });
+  return [drawnOn(line[1]!, line[0]!, off_mm), ...line, drawnOn(line.at(-2)!, line.at(-1)!, off_mm)];
+}
+
+/** From one point past another: beside a curve the walls are met further on. */
+function drawnOn(from: Point, to: Point, by_mm: number): Point {
+  const length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+  return { x: to.x + ((to.x - from.x) / length) * by_mm, y: to.y + ((to.y - from.y) / length) * by_mm };
 }

@@ -52,6 +52,8 @@ export type Paint =
       direction: 'along' | 'across';
       stops: { product: string; at: number }[];
       mirror: boolean;
+      /** Dabbed on: the run is grainy. */
+      dabbed?: true;
     }
   | Shimmer
   | Marble;

@@ -5,6 +5,7 @@ import type { Paint } from '../craft/matter';
 import type { Run } from '../craft/paints';
 import { shimmerAt } from '../craft/shimmer';
 import { wayShare, type NailFrame } from '../geometry/frame';
+import { noise } from '../geometry/noise';
 import { smooth } from '../geometry/smooth';
 import type { Product } from '../model/product';
 import { marbling } from './marbling';
@@ -42,7 +43,7 @@ const PAINTED: { [K in Paint['kind']]: (paint: Extract<Paint, { kind: K }>, on: 
     const steps = mixedOnce(paint, frame, pigmentsOf(paint.stops, product), () =>
       Array.from({ length: STEPS + 1 }, (_, i) => blendAt(paint, i / STEPS, product)),
     );
-    const shareAt = runShare(paint, frame);
+    const shareAt = paint.dabbed ? dabbedShare(paint, frame) : runShare(paint, frame);
     return { pigmentAt: (x, y) => steps[Math.round(shareAt(x, y) * STEPS)]!, even: false };
   },
   shimmer: (paint, { own }) => {
@@ -126,6 +127,27 @@ function drawnTogether({ S, K }: Pigment, share: number): Pigment {
 export function runShare({ direction, mirror }: Run, frame: NailFrame): (x: number, y: number) => number {
   const way = wayShare(frame, direction, mirror ? -1 : 1);
   return (x, y) => Math.max(0, Math.min(1, way(x, y)));
+}
+
+/** The pores of a sponge, coarse and fine: how many there are in a mm, and how far each puts a colour before or back (by the look of it). */
+const PORES = [
+  { per_mm: 0.9, by: 0.12, turn: 0.5 },
+  { per_mm: 2.3, by: 0.1, turn: 1.2 },
+] as const;
+
+function dabbedShare(run: Run, frame: NailFrame): (x: number, y: number) => number {
+  const even = runShare(run, frame);
+  return (x, y) => {
+    const share = PORES.reduce(
+      (sum, { per_mm, by, turn }) => {
+        // Turned, so that no rows and columns are seen.
+        const [u, v] = [x * Math.cos(turn) - y * Math.sin(turn), x * Math.sin(turn) + y * Math.cos(turn)];
+        return sum + by * (noise(u * per_mm, v * per_mm) - 0.5);
+      },
+      even(x, y),
+    );
+    return Math.max(0, Math.min(1, share));
+  };
 }
 
 /** The blended pigment at a share of the run: each colour weighted by its distance to its neighbours. */

@@ -33,13 +33,17 @@ function mix(a: Triple, b: Triple, t: number): Triple {
   return [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t, a[2] + (b[2] - a[2]) * t];
 }
 
+const THIN_UM = 16;
+const FINE = 8;
+
 /** Free-standing layers by pigment and thickness, so that a picture works each out once. */
 export function layerCache(): (pigment: Pigment, t_um: number) => Layer {
   const known = new Map<Pigment, Map<number, Layer>>();
   return (pigment, t_um) => {
     let byThickness = known.get(pigment);
     if (!byThickness) known.set(pigment, (byThickness = new Map()));
-    const key = Math.round(t_um);
+    // Where a film runs out to nothing the eye sees each step of a whole micrometre.
+    const key = t_um < THIN_UM ? Math.round(t_um * FINE) / FINE : Math.round(t_um);
     let layer = byThickness.get(key);
     if (!layer) byThickness.set(key, (layer = layerOf(pigment, key)));
     return layer;

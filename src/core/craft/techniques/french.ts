@@ -136,6 +136,7 @@ export const french = defineTechnique({
       liner: null,
     })),
     variant('faded-french', 'Faded French', 'The tip thins out to nothing towards the bed.', () => ({
+      region: { kind: 'whole' as const },
       liner: null,
       fade: FRESH_FADE,
     })),

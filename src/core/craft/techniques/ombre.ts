@@ -48,6 +48,7 @@ const HOW = {
     thin: 0.6,
     slow: 1.3,
     spills_mm: 1,
+    dabbed: true,
   },
   mist: {
     words: 'Sprayed, in mist',
@@ -68,6 +69,8 @@ interface Blending {
   /** As a share of a brushed coat, and of its time. */
   thin: number;
   slow: number;
+  /** Grainy where colours meet. */
+  dabbed?: true;
   /** How far colour gets past its part. */
   spills_mm?: number;
   caution?: string;
@@ -229,6 +232,7 @@ export const ombre = defineTechnique({
           direction: element.direction,
           stops: element.stops.map((stop) => ({ product: stop.product, at: stop.at })),
           mirror: isMirrored(context.name, element),
+          ...(how.dabbed ? { dabbed: true as const } : {}),
         },
         passes: element.passes,
         t_um: mostOf(products.map(coatOf)) * how.thin,
