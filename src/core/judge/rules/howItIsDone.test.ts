@@ -1,4 +1,5 @@
 import type { Element } from '../../craft/techniques';
+import { buildKindOf, type Build } from '../../craft/builds';
 import { applyChange } from '../../document/changes';
 import type { SetDocument } from '../../document/document';
 import { NAILS } from '../../model/names';
@@ -206,7 +207,8 @@ describe('a clear extension', () => {
     setWearing(
       [...elements, ...(over ? [element('finish', { id: 'gloss', finish: 'gloss', ...over })] : [])],
       (set) => {
-        for (const name of NAILS) set.nails[name].build = 'tips';
+        set.builds.push({ ...(buildKindOf('sculpted-form').fresh('form') as Build), length_mm: 9 } as Build);
+        for (const name of NAILS) set.nails[name].build = 'form';
       },
     );
 

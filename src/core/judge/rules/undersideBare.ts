@@ -20,7 +20,9 @@ export const undersideBare: NailRule = {
   check: (nail) => {
     const { field, context, operations, elements } = nail;
     const { frame, grid } = field;
-    if (field.edge === 'plate' || frame.length_mm - frame.bed_mm < SEEN_FROM_MM) return [];
+    // A ready tip is as smooth below as above; what is built over a form is as dull as its paper.
+    if (field.edge === 'plate' || field.edge === 'tip' || frame.length_mm - frame.bed_mm < SEEN_FROM_MM)
+      return [];
     if (operations.length === 0 || operations.some(({ verb }) => verb === 'underside')) return [];
     const colourAt = pileColours(field, context.product);
     const lets = (x: number, y: number) =>
