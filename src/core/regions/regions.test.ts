@@ -1,6 +1,7 @@
 import { makeFrame, outlineDistance_mm } from '../geometry/frame';
 import { AS_DRAWN } from '../geometry/regions';
 import { SHAPES } from '../model/shapes';
+import { letters } from './letters';
 import { layRegion, Region, REGION_KINDS, type Region as Part } from '.';
 
 const frame = makeFrame({
@@ -100,5 +101,40 @@ describe.each(each)('a part of the nail: %s', (_, kind) => {
         for (const { x, y } of spots().filter((_spot, i) => i % 7 === 0))
           expect(Math.abs(after.distance_mm(x, y) - before.distance_mm(x, y))).toBeLessThan(0.12);
       }
+  });
+});
+
+describe('letters in two lines', () => {
+  const written = { ...letters.fresh, text: 'ACT', second: 'ONE', height_mm: 3 };
+  const heights = (of: typeof written | typeof letters.fresh, mirror = false) => {
+    const ys = letters
+      .lay(frame, of, { mirror, scale: 1, margin_mm: 0 })
+      .polygons.flat()
+      .map(({ y }) => y);
+    return [Math.min(...ys), Math.max(...ys)] as const;
+  };
+
+  it('stand one below the other, about the middle of both', () => {
+    const one = { ...letters.fresh, text: 'ACT', height_mm: 3 };
+    const [low, high] = heights(written);
+    const [alone, top] = heights(one);
+    expect((low + high) / 2).toBeCloseTo((alone + top) / 2, 1);
+    // Two heights, and four tenths of one between the lines.
+    expect(high - low - (top - alone)).toBeCloseTo(3 * 1.4, 1);
+  });
+
+  it('take as long as both lines, and are said', () => {
+    const seconds = (of: typeof written) => letters.drawn_s!(of);
+    expect(seconds({ ...written, text: 'ENCORE', second: 'ENCORE' })).toBe(
+      2 * seconds({ ...written, text: 'ENCORE', second: ' ' }),
+    );
+    expect(letters.says(written, () => 'on the nail bed', 1)).toContain('“ACT / ONE”');
+  });
+
+  it('are turned round for the onlooker by a switch, and back', () => {
+    const turn = letters.switches!.find(({ words }) => words.includes('onlooker'))!;
+    const turned = turn.turned(written);
+    expect(turn.is(turned)).toBe(true);
+    expect(turn.turned(turned)).toMatchObject({ turn_deg: 0 });
   });
 });
