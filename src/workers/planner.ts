@@ -23,6 +23,7 @@ import type {
   Planned,
   PlannerApi,
   Polished,
+  Righted,
   Stage,
 } from './plannerApi';
 
@@ -210,6 +211,19 @@ export async function polish(
   );
   if (polished) plannerWorks = true;
   return polished;
+}
+
+/** The smallest change that puts nails right; undefined where it was stopped. */
+export function putRight(
+  set: SetDocument,
+  names: readonly NailName[],
+  onProgress: (share: number) => void,
+): Promise<Righted | undefined> {
+  return planner.ask((api) => api.putRight(set, names, proxy(onProgress)), POLISH_LIMIT_S);
+}
+
+export function stopPuttingRight(): void {
+  planner.tell((api) => api.stopPuttingRight());
 }
 
 export function stopPolishing(): void {

@@ -22,7 +22,10 @@ import { drawFinger } from '@/core/picture/finger';
 import type { Raster } from '@/core/picture/raster';
 import { crosswise, lengthwise, type Section } from '@/core/picture/section';
 import { withHandWipes } from '@/core/plan/handWipes';
-import { kitKey, nailKey } from '@/core/plan/nailKey';
+import { applyChange } from '@/core/document/changes';
+import { kitKey, nailKey, touchedBy } from '@/core/plan/nailKey';
+import { orderDifference, type OrderDifference } from '@/core/plan/orderDifference';
+import { puttingRight, type PutRight } from '@/core/plan/putRight';
 import { heldNail, planNail } from '@/core/plan/nailPlan';
 import { newMemo, planning, planSet, recall, type Plan } from '@/core/plan/planSet';
 import { shorten, type Shortening } from '@/core/plan/shorten';
@@ -43,6 +46,11 @@ export interface Planned {
 export interface Polished {
   plan: Plan;
   found: Found;
+}
+
+/** What puts nails right, and what it changes in the order of each nail it touches. */
+export interface Righted extends PutRight {
+  orders: { nail: NailName; difference: OrderDifference }[];
 }
 
 /** A nail part-way through its operations: the picture and both cuts. */
@@ -101,6 +109,16 @@ export interface PlannerApi {
     known?: Found,
   ) => Promise<Polished | undefined>;
   stopPolishing: () => void;
+  /**
+   * The smallest change that clears what is found on some nails, in slices; with it what it changes in their orders. Undefined where it
+   * was stopped, or another took its place.
+   */
+  putRight: (
+    set: SetDocument,
+    names: readonly NailName[],
+    onProgress: (share: number) => void,
+  ) => Promise<Righted | undefined>;
+  stopPuttingRight: () => void;
   shorten: (set: SetDocument) => Shortening[];
   /** One nail in its finished look, its finger turned so under the lamp. */
   picture: (set: SetDocument, name: NailName, px_per_mm: number, turn_deg: number) => NailPicture;
@@ -142,6 +160,7 @@ export function plannerApi(): PlannerApi {
   };
 
   let polishes = 0;
+  let rightings = 0;
   let before: { name: NailName; run: Rerun; painted: Painted; picture: NailPicture } | undefined;
 
   return {
@@ -162,6 +181,23 @@ export function plannerApi(): PlannerApi {
       return plan && { plan, found: found! };
     },
     stopPolishing: () => void (polishes += 1),
+    putRight: async (set, names, onProgress) => {
+      const mine = (rightings += 1);
+      const made = await sliced(puttingRight(set, names), () => mine === rightings, onProgress);
+      if (!made) return undefined;
+      const next = made.change ? applyChange(set, made.change) : undefined;
+      const orders = next?.ok
+        ? touchedBy(set, next.value).map((nail) => ({
+            nail,
+            difference: orderDifference(
+              planned(set, nail).compiled.operations,
+              planned(next.value, nail).compiled.operations,
+            ),
+          }))
+        : [];
+      return { ...made, orders };
+    },
+    stopPuttingRight: () => void (rightings += 1),
     shorten,
     picture: (set, name, px_per_mm, turn_deg) => {
       const picture = drawNail(planned(set, name).nominal.field, productIn(set), px_per_mm, turn_deg);

@@ -66,7 +66,7 @@ export function* tryFixes(
       // It ends this and brings one thing else, which may have a way out of its own.
       const [brought, ...more] = first.brings;
       if (!brought || more.length > 0) continue;
-      for (const next of [...brought.tries, ...insertions(brought, trials)]) {
+      for (const next of [...brought.tries, ...insertions(brought, lineOf(brought, trials))]) {
         const change: Change = { kind: 'many', changes: [fix.change, next.change] };
         if (sayTwice(fix.change, next.change)) continue;
         if (!(yield* once(change, cause)).good) continue;
@@ -172,12 +172,32 @@ function grave(findings: readonly Told[]): Told[] {
   return findings.filter((one) => one.severity !== 'note');
 }
 
+/** What is told of a whole set has no place in a nail's order. */
+function lineOf({ nail }: Told, trials: Trials): NailLine {
+  return nail
+    ? { operations: trials.operations(nail), skipped: trials.skipped(nail), order: trials.order(nail) }
+    : { operations: [], skipped: [], order: [] };
+}
+
+/** One nail's work: as it is, what is left out of it, and where all of it would stand. */
+export interface NailLine {
+  operations: readonly Operation[];
+  skipped: readonly Operation[];
+  /** Ids of all its work, what is left out in the place where it would stand. */
+  order: readonly string[];
+}
+
+/** Ways out of what is told of one nail, untried: its rule's own, then what is usual. */
+export function waysOutOf(set: SetDocument, told: Told, line: NailLine): Fix[] {
+  return [
+    ...told.tries,
+    ...(told.operation && told.nail && told.severity !== 'note' ? usual(set, told, line) : []),
+  ];
+}
+
 /** Ways out of a cause, each for all its nails at once: those of its rule, edits taken back, what is usually missing. */
 function candidates(set: SetDocument, cause: Cause, trials: Trials): Fix[] {
-  const each = cause.told.map((told) => [
-    ...told.tries,
-    ...(told.operation && told.nail && told.severity !== 'note' ? usual(set, told, trials) : []),
-  ]);
+  const each = cause.told.map((told) => waysOutOf(set, told, lineOf(told, trials)));
   const count = Math.max(0, mostOf(each.map((one) => one.length)));
   const fixes: Fix[] = [];
   for (let i = 0; i < count; i += 1) {
@@ -191,20 +211,20 @@ function candidates(set: SetDocument, cause: Cause, trials: Trials): Fix[] {
 }
 
 /** What was left out done after all; what is usually missing; then the artist's other changes taken back, the nearest. */
-function usual(set: SetDocument, told: Told, trials: Trials): Fix[] {
+function usual(set: SetDocument, told: Told, line: NailLine): Fix[] {
   const isBack = ({ change }: Fix) => change.kind === 'remove-edit' && change.edit.kind === 'skip';
-  const all = undone(set, told, trials);
+  const all = undone(set, told, line);
   const back = all.filter(isBack);
   const others = all.filter((one) => !isBack(one)).slice(0, NEAREST);
-  const missing = insertions(told, trials);
+  const missing = insertions(told, line);
   return REMEDIES[told.code]?.last ? [...back, ...others, ...missing] : [...back, ...missing, ...others];
 }
 
 /** The artist's own edits on a nail, nearest to the fault first: each may be what made it. */
-function undone(set: SetDocument, told: Told, trials: Trials): Fix[] {
+function undone(set: SetDocument, told: Told, line: NailLine): Fix[] {
   const name = told.nail!;
-  const operations = [...trials.operations(name), ...trials.skipped(name)];
-  const place = new Map(trials.order(name).map((id, i) => [id, i]));
+  const operations = [...line.operations, ...line.skipped];
+  const place = new Map(line.order.map((id, i) => [id, i]));
   const at = place.get(told.operation!) ?? 0;
   const away = (edit: Edit) => leastOf(pointers(edit).map((id) => Math.abs((place.get(id) ?? 1e6) - at)));
   const say = (id: string) => {
@@ -250,10 +270,8 @@ const REMEDIES: Record<
   'no-grip': { verbs: ['buff'], words: 'Key the surface', seconds: 15 },
 };
 
-function insertions(told: Told, trials: Trials): Fix[] {
+function insertions(told: Told, { operations }: NailLine): Fix[] {
   const remedy = REMEDIES[told.code];
-  // What is told of a whole set has no place in a nail's order.
-  const operations = told.nail ? trials.operations(told.nail) : [];
   const at = operations.findIndex((one) => one.id === told.operation);
   const anchor = operations[remedy?.after ? at : at - 1];
   if (!remedy || at < 0 || !anchor) return [];

@@ -15,6 +15,12 @@ export function kitKey(set: SetDocument): string {
   return JSON.stringify([set.kit.products, set.kit.roles, set.kit.tips, hasTorch(set.kit)]);
 }
 
+/** The nails in work whose plan a changed set touches. */
+export function touchedBy(set: SetDocument, next: SetDocument): NailName[] {
+  const [before, after] = [nailKeys(set), nailKeys(next)];
+  return NAILS.filter((name) => next.nails[name].in_work && before[name] !== after[name]);
+}
+
 /** For each nail a mark that changes when its plan and picture would. */
 export function nailKeys(set: SetDocument): Record<NailName, string> {
   const kit = kitKey(set);

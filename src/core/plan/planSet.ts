@@ -17,7 +17,7 @@ import { rounded } from '../model/rounded';
 import { without } from '../model/without';
 import { causes, type Cause } from '../judge/causes';
 import { nailsOf, type Finding, type Told } from '../judge/finding';
-import { kitKey, nailKey, nailKeys } from './nailKey';
+import { kitKey, nailKey, nailKeys, touchedBy } from './nailKey';
 import { judgeNail, planNail, seenNail, replayNail, type NailPlan } from './nailPlan';
 import type { Operation } from '../craft/operation';
 import { tryFixes, type Trials, type WaysOut } from './fixes';
@@ -98,6 +98,11 @@ export function* planning(set: SetDocument, options: PlanOptions = {}): InSlices
     rounds: roundsOf(sitting, drawn.all),
     windows: windowsOf(problem, sitting),
   };
+}
+
+/** All that the rules tell of a set, its sitting hardly searched for; their ways out untried. */
+export function tellSet(set: SetDocument, memo: PlanMemo): Told[] {
+  return inOneGo(draw(set, memo, TRYING)).told;
 }
 
 interface Drawn {
@@ -182,7 +187,6 @@ function byItself(set: SetDocument, name: NailName, plan: NailPlan, key: string,
 /** How a changed set is tried: the nails it touches by themselves, then all of it with a sitting. */
 function trialsOf(set: SetDocument, drawn: Drawn, memo: PlanMemo, effort: Partial<Effort> = {}): Trials {
   const longest = Math.min(effort.iterations ?? EDITING.iterations, EDITING.iterations);
-  const before = nailKeys(set);
   return {
     nail: (next, name) => {
       const key = nailKey(next, name, kitKey(next));
@@ -190,11 +194,8 @@ function trialsOf(set: SetDocument, drawn: Drawn, memo: PlanMemo, effort: Partia
       return byItself(next, name, plan, key, memo);
     },
     whole: (next, thorough) => inOneGo(draw(next, memo, thorough ? { iterations: longest } : TRYING)).told,
-    touched: (next) => {
-      const after = nailKeys(next);
-      // A nail that is left out of the work is neither tried nor judged.
-      return NAILS.filter((name) => next.nails[name].in_work && before[name] !== after[name]);
-    },
+    // A nail that is left out of the work is neither tried nor judged.
+    touched: (next) => touchedBy(set, next),
     operations: (name) => drawn.operations[name],
     skipped: (name) => drawn.planned[name].compiled.skipped,
     order: (name) => drawn.planned[name].compiled.order,

@@ -10,6 +10,7 @@ import { stageOf } from '@/workers/planner';
 import { NailCanvas } from '../kit/NailCanvas';
 import { notDrawn } from '../kit/notDrawn';
 import { SEVERITY } from '../kit/words';
+import { PutRight } from '../studio/PutRight';
 import { SetFinding } from '../studio/SetFinding';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio, useStudioStore } from '../studio/studio';
@@ -146,6 +147,7 @@ export function LayersView() {
       </section>
       <aside className={classes.findings} aria-label="Findings, and what holds on what">
         <h2>What is found</h2>
+        <PutRight nail={focus} />
         {findings.length === 0 ? (
           <p className={classes.quiet}>{FOUND_NOTHING[planning]}</p>
         ) : (

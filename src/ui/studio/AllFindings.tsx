@@ -2,6 +2,7 @@
 import { Button, Drawer } from '@mantine/core';
 import { useRuledOut } from '../clients/useRuledOut';
 import { RuledOutNote } from '../clients/RuledOutNote';
+import { PutRight } from './PutRight';
 import { SetFinding } from './SetFinding';
 import { useStudio, useStudioStore } from './studio';
 
@@ -23,6 +24,7 @@ export function AllFindings({ onClose }: { onClose: () => void }) {
       {planning === 'fresh' && findings.length + ruledOut.length === 0 && (
         <p>Nothing. Every step has what it needs.</p>
       )}
+      <PutRight />
       {client && ruledOut.length > 0 && <RuledOutNote client={client} ruledOut={ruledOut} />}
       {findings.map((finding) => (
         <SetFinding key={finding.id} finding={finding} showNail />
