@@ -38,6 +38,8 @@ interface Node {
   /** Causes of what is told: a bound for the changes that are still wanted, as a rule. */
   causes: number;
   line: NailLine;
+  /** Changes on the way that cleared nothing by themselves. */
+  idle: number;
 }
 
 /**
@@ -119,24 +121,33 @@ function* search(
   let best = first;
   let tried = 0;
   const open = [first];
-  while (open.length > 0 && best.causes > 0 && tried < MOST_TRIED) {
+  while (open.length > 0 && tried < MOST_TRIED) {
     open.sort(cheaper);
     const node = open.shift()!;
+    // Whatever is still open weighs as much at least.
+    if (node.causes === 0) break;
     if (node.steps.length >= MOST_STEPS) continue;
-    for (const way of waysFrom(node, name)) {
-      if (tried >= MOST_TRIED) break;
-      const next = applyChange(node.set, way.change);
-      if (!next.ok) continue;
-      const key = nailKey(next.value, name, kitKey(next.value));
-      if (seen.has(key)) continue;
-      seen.add(key);
-      tried += 1;
-      yield share(tried / MOST_TRIED);
-      const state = stateOf(next.value, name, [...node.steps, way]);
-      if (better(state, best)) best = state;
-      // What makes it worse by more than it could mend leads nowhere.
-      if (state.causes <= node.causes + 1) open.push(state);
-      if (best.causes === 0) break;
+    // One fault after the other, the gravest first, or each order of the same changes would be tried.
+    const groups = node.told.map((one) => waysFrom(node, one, name));
+    for (const [i, ways] of groups.entries()) {
+      let cleared = false;
+      for (const way of ways) {
+        if (tried >= MOST_TRIED) break;
+        const next = applyChange(node.set, way.change);
+        if (!next.ok) continue;
+        const key = nailKey(next.value, name, kitKey(next.value));
+        if (seen.has(key)) continue;
+        seen.add(key);
+        tried += 1;
+        yield share(tried / MOST_TRIED);
+        const made = stateOf(next.value, name, [...node.steps, way]);
+        const state = { ...made, idle: node.idle + (made.causes < node.causes ? 0 : 1) };
+        if (better(state, best)) best = state;
+        cleared ||= !made.told.some(({ id }) => id === node.told[i]!.id);
+        // What makes it worse by more than it could mend leads nowhere.
+        if (state.causes <= node.causes + 1) open.push(state);
+      }
+      if (cleared) break;
     }
   }
   const pruned = prune(set, name, best);
@@ -144,11 +155,14 @@ function* search(
 }
 
 function cheaper(a: Node, b: Node): number {
-  return costOf(a) + a.causes - (costOf(b) + b.causes) || a.causes - b.causes;
+  const worth = (node: Node) => STEP * costOf(node) + node.causes + node.idle;
+  return worth(a) - worth(b) || a.causes - b.causes;
 }
+/** A change against a cause: below one, so that a way that clears much is followed before all short ones are tried. */
+const STEP = 0.5;
 
 /** Art that is left off is mended by nothing: it weighs as much as so many changes that keep it. */
-const LEFT_OFF = 4;
+const LEFT_OFF = 8;
 
 /** What the changes of a state weigh: one each, and more where art is lost. */
 function costOf({ steps }: Pick<Node, 'steps'>): number {
@@ -182,14 +196,13 @@ function stateOf(set: SetDocument, name: NailName, steps: Fix[]): Node {
     told,
     causes: causes(told).length,
     line: { operations: compiled.operations, skipped: compiled.skipped, order: compiled.order },
+    idle: 0,
   };
 }
 
-/** All that may mend something of what is told, the gravest first, each once. */
-function waysFrom({ set, told, line }: Node, name: NailName): Fix[] {
-  const ways = told.flatMap((one) =>
-    waysOutOf(set, { ...one, nail: one.nail ?? name }, line).slice(0, MOST_WAYS),
-  );
+/** All that may mend one of what is told, each once. */
+function waysFrom({ set, line }: Node, told: Told, name: NailName): Fix[] {
+  const ways = waysOutOf(set, { ...told, nail: told.nail ?? name }, line).slice(0, MOST_WAYS);
   return [...new Map(ways.map((way) => [JSON.stringify(way.change), way])).values()];
 }
 
@@ -198,6 +211,10 @@ function prune(set: SetDocument, name: NailName, best: Node): { node: Node; trie
   let node = best;
   let tried = 0;
   for (let i = node.steps.length - 1; i >= 0 && node.steps.length > 1; i -= 1) {
+    // What a later change says anew of the same element holds this one as well.
+    const own = subjectsOf(node.steps[i]!.change);
+    if (node.steps.slice(i + 1).some(({ change }) => subjectsOf(change).some((one) => own.includes(one))))
+      continue;
     const steps = node.steps.filter((_, k) => k !== i);
     const next = steps.reduce<SetDocument | undefined>((from, { change }) => {
       const applied = from && applyChange(from, change);
@@ -209,6 +226,15 @@ function prune(set: SetDocument, name: NailName, best: Node): { node: Node; trie
     if (!better(best, state) && state.causes <= node.causes) node = state;
   }
   return { node, tried };
+}
+
+/** The elements, looks and builds that a change says anew as a whole. */
+function subjectsOf(change: Change): string[] {
+  if (change.kind === 'many') return change.changes.flatMap(subjectsOf);
+  if (change.kind === 'put-element') return [`${change.look}/${change.element.id}`];
+  if (change.kind === 'nail-change') return [`${change.nail}/${change.change.element}`];
+  if (change.kind === 'put-look') return change.look.elements.map(({ id }) => `${change.look.id}/${id}`);
+  return change.kind === 'put-build' ? [`build ${change.build.id}`] : [];
 }
 
 /** What was found, in the words of a sentence: "3 changes clear all that is found". */

@@ -113,7 +113,7 @@ export function PutRightChoice({ nails, onClose }: Props) {
   );
 }
 
-const PX_PER_MM = 5;
+const PX_PER_MM = 7;
 /** So many lines of a difference are read; the order itself has them all. */
 const MOST_LINES = 8;
 
