@@ -121,6 +121,7 @@ const whole = writeBackup({
   shelf: [],
   clients: [],
   supplies: [],
+  motifs: [],
 });
 for (let i = 0; i < FLIPS; i += 1) {
   const bit = chance(seed * 4_000_000 + i).below(whole.length * 8);

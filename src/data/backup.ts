@@ -1,6 +1,7 @@
 import { writeSetText } from '@/core/document/parse';
 import type { BackedUp, Backup } from '@/core/files/backup';
 import type { Client } from '@/core/model/client';
+import type { KeptMotif } from '@/core/craft/keptMotif';
 import { leastOf } from '@/core/model/extent';
 import type { ShelfItem } from '@/core/model/shelf';
 import type { Supply } from '@/core/model/supply';
@@ -12,6 +13,7 @@ import { db } from './database';
 import { changedAt, listed } from './listed';
 import { goodRows, readRows } from './rows';
 import { putOnShelf } from './shelf';
+import { putMotifs } from './motifs';
 import { putSupplies } from './supplies';
 import { addSet, lastSeen, storeAgain } from './sets';
 
@@ -20,16 +22,20 @@ export async function collectBackup(now = new Date()): Promise<Backup> {
   const shelf = readRows('shelf', await db().shelf.toArray());
   const clients = readRows('clients', await db().clients.toArray());
   const supplies = readRows('supplies', await db().supplies.toArray());
+  const motifs = readRows('motifs', await db().motifs.toArray());
   const backup: Backup = {
     made_at: now.toISOString(),
     sets: [],
-    records: [...shelf.broken, ...clients.broken, ...supplies.broken].map(({ title, record }) => ({
-      title,
-      text: asText(record),
-    })),
+    records: [...shelf.broken, ...clients.broken, ...supplies.broken, ...motifs.broken].map(
+      ({ title, record }) => ({
+        title,
+        text: asText(record),
+      }),
+    ),
     shelf: shelf.good.map((one) => without(one, 'id')),
     clients: clients.good,
     supplies: supplies.good,
+    motifs: motifs.good,
   };
   for (const record of await db().sets.toArray()) {
     const shown = listed(record);
@@ -70,6 +76,7 @@ export interface Preview {
   clients: Sides<Client>;
   products: Sides<ShelfItem>;
   supplies: Sides<Supply>;
+  motifs: Sides<KeptMotif>;
 }
 
 /** Whether two records hold the same, however their keys are ordered. */
@@ -106,6 +113,7 @@ export async function previewBackup(backup: Backup): Promise<Preview> {
     clients: sidesOf(backup.clients, await goodRows('clients'), idOf),
     products: sidesOf<ShelfItem>(backup.shelf, items, productIdOf),
     supplies: sidesOf(backup.supplies, await goodRows('supplies'), idOf),
+    motifs: sidesOf(backup.motifs, await goodRows('motifs'), idOf),
   };
   const { sets } = preview;
   for (const one of backup.sets) {
@@ -127,7 +135,7 @@ export async function previewBackup(backup: Backup): Promise<Preview> {
  */
 export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Promise<void> {
   await db().transaction('rw', db().tables, async () => {
-    const { sets, clients, products, supplies } = await previewBackup(backup);
+    const { sets, clients, products, supplies, motifs } = await previewBackup(backup);
     for (const { there } of sets.differing) {
       if (differing === 'backup') {
         await toBin(there.document.id);
@@ -148,11 +156,13 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
         ...supplies.differing.map(
           ({ here }) => ({ table: 'supplies', key: here.id, title: here.name }) as const,
         ),
+        ...motifs.differing.map(({ here }) => ({ table: 'motifs', key: here.id, title: here.name }) as const),
       ];
       for (const row of replaced) await rowToBin(row);
       await putClients(clients.differing.map(({ there }) => there));
       await putOnShelf(products.differing.map(({ there }) => there));
       await putSupplies(supplies.differing.map(({ there }) => there));
+      await putMotifs(motifs.differing.map(({ there }) => there));
     } else {
       // Whose sets they are, the card that is here says.
       for (const { there } of clients.differing)
@@ -167,12 +177,14 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
       ['clients', clients.fresh.map(idOf)],
       ['shelf', products.fresh.map(productIdOf)],
       ['supplies', supplies.fresh.map(idOf)],
+      ['motifs', motifs.fresh.map(idOf)],
     ] as const)
       // A broken row may stand in their place.
       for (const key of keys) await rowToBin({ table, key, title: key });
     await putOnShelf(products.fresh);
     await putClients(clients.fresh);
     await putSupplies(supplies.fresh);
+    await putMotifs(motifs.fresh);
   });
 }
 

@@ -3,6 +3,7 @@ import type { Change } from '@/core/document/changes';
 import type { Difference } from '@/core/document/difference';
 import type { SetDocument } from '@/core/document/document';
 import type { Client } from '@/core/model/client';
+import type { KeptMotif } from '@/core/craft/keptMotif';
 import type { ShelfItem } from '@/core/model/shelf';
 import type { Supply } from '@/core/model/supply';
 
@@ -83,7 +84,7 @@ export interface StoredFact {
 
 export const STORE_NAME = 'merry-lacquer';
 /** The version of the store's tables that this program writes. */
-export const STORE_VERSION = 6;
+export const STORE_VERSION = 7;
 
 /** Why nothing is written: the store is of a newer program. */
 export class ReadOnly extends Error {
@@ -117,7 +118,8 @@ export class LacquerDatabase extends Dexie {
     this.version(3).stores({ history: 'set', bin: 'key, removed_at', gone: 'id', shelf: 'id' });
     this.version(4).stores({ clients: 'id, *sets' });
     this.version(5).stores({ supplies: 'id, kind' });
-    this.version(STORE_VERSION).stores({ references: 'set' });
+    this.version(6).stores({ references: 'set' });
+    this.version(STORE_VERSION).stores({ motifs: 'id' });
   }
 
   get sets(): Table<StoredSet, string> {
@@ -143,6 +145,9 @@ export class LacquerDatabase extends Dexie {
   }
   get supplies(): Table<Supply, string> {
     return this.table('supplies');
+  }
+  get motifs(): Table<KeptMotif, string> {
+    return this.table('motifs');
   }
   get references(): Table<Reference, string> {
     return this.table('references');

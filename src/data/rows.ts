@@ -4,6 +4,7 @@ import { issueFault } from '@/core/document/parse';
 import { Client } from '@/core/model/client';
 import { fail, ok, type Fault, type Result } from '@/core/model/result';
 import { ShelfItem } from '@/core/model/shelf';
+import { KeptMotif } from '@/core/craft/keptMotif';
 import { Supply } from '@/core/model/supply';
 import { without } from '@/core/model/without';
 import {
@@ -31,6 +32,7 @@ export interface Rows {
   supplies: Supply;
   clients: Client;
   references: Reference;
+  motifs: KeptMotif;
 }
 export type TableName = keyof Rows;
 
@@ -125,6 +127,7 @@ export const TABLES: { [K in TableName]: TableKind<Rows[K]> } = {
   },
   supplies: { key: 'id', words: 'lamp, box or tool', read: by(Supply), nameIn: ({ name }) => name },
   clients: { key: 'id', words: 'client’s card', read: by(Client), nameIn: ({ name }) => name },
+  motifs: { key: 'id', words: 'motif', read: by(KeptMotif), nameIn: ({ name }) => name },
   references: {
     key: 'set',
     words: 'picture beside a set',

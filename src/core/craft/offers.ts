@@ -12,10 +12,19 @@ export const OFFERS: readonly Offer[] = [
 
 /** The offers that have every word that is sought, in their name or in what is said of them. */
 export function offersFor(sought: string): readonly Offer[] {
-  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
-  const said = ({ words: own, blurb }: Offer) => `${own} ${blurb}`.toLowerCase();
-  const found = OFFERS.filter((offer) => words.every((word) => said(offer).includes(word)));
+  const words = wordsOf(sought);
+  const found = OFFERS.filter((offer) => isSought(offer, sought));
   // What is called so comes before what only mentions it.
   const named = (offer: Offer) => words.every((word) => offer.words.toLowerCase().includes(word));
   return [...found.filter(named), ...found.filter((offer) => !named(offer))];
+}
+
+/** Whether an offer has every word that is sought, in its name or in what is said of it. */
+export function isSought({ words, blurb }: Pick<Offer, 'words' | 'blurb'>, sought: string): boolean {
+  const said = `${words} ${blurb}`.toLowerCase();
+  return wordsOf(sought).every((word) => said.includes(word));
+}
+
+function wordsOf(sought: string): string[] {
+  return sought.toLowerCase().split(/\s+/).filter(Boolean);
 }

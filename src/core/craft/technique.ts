@@ -11,6 +11,7 @@ import type { Handle } from '../regions/handle';
 import type { Paint } from './matter';
 import type { Draft, Seat } from './operation';
 import type { NailContext, placeOf, Standing } from './context';
+import type { KeptMotif } from './keptMotif';
 import type { Was } from './was';
 import type { Ways } from './ways';
 
@@ -200,6 +201,14 @@ export interface Technique<E> {
     kind: Supply['kind'];
     fits?: (supply: Supply) => boolean;
     take: (element: E, supply: Supply) => E;
+  };
+  /** What of it can be kept in the artist's own library, and be taken from there again. */
+  library?: {
+    keep: (element: E, id: string, name: string, product: (id: string) => Product) => KeptMotif;
+    /** An element as it is, with what was kept in the place of its own drawing. */
+    take: (kept: KeptMotif, element: E) => E;
+    /** Which one of the library it was taken from. */
+    taken: (element: E) => string | undefined;
   };
   /** Whether it is metal in itself, and looks otherwise as the light moves. */
   glints?: (element: E) => boolean;

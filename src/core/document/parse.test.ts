@@ -46,6 +46,7 @@ function sinceVersion16(looks: readonly Json[], kinds = new Set<string>()): Json
     }),
     ombre: (one) => ({ ...one, how: 'brush' }),
     marbled: (one) => ({ ...one, how: 'usual' }),
+    motif: (one) => ({ ...one, spots: [], kept: null }),
     finish: (one) => ({ ...one, doubled: false, thick_um: null, underside: false }),
   };
   return looks.map((look) => ({

@@ -2,6 +2,7 @@ import { unzipSync, zipSync, strToU8, strFromU8 } from 'fflate';
 import fc from 'fast-check';
 import { DEMO_SETS } from '../demo';
 import { faultLine } from '../model/result';
+import { paths } from '../regions/paths';
 import { newClient, platesOf, withMeasures } from '../model/client';
 import { genericShelf, onShelf } from '../starter/shelf';
 import { genericSupplies } from '../starter/supplies';
@@ -14,6 +15,14 @@ const backup = (): Backup => ({
   records: [{ title: 'A broken one', text: '{"id":7}' }],
   shelf: genericShelf().map(onShelf),
   supplies: genericSupplies(),
+  motifs: [
+    {
+      id: 'curtain',
+      name: 'Curtain call',
+      cure: 'all',
+      colours: [{ product: genericShelf()[0]!, region: { kind: 'paths', paths: paths.fresh.paths } }],
+    },
+  ],
   clients: [withMeasures(newClient('c', 'Robin Vale'), { on: '2026-02-03', plates })],
 });
 /** The backup with some of its files changed, or taken out where the text is undefined. */
@@ -43,6 +52,7 @@ describe('a backup', () => {
     expect(Object.keys(unzipSync(writeBackup(backup()))).sort()).toEqual([
       'backup.json',
       'clients.json',
+      'motifs.json',
       'sets/curtain-up.lacquer.json',
       'sets/fly-tower.lacquer.json',
       'sets/matinee.lacquer.json',

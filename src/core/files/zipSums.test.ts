@@ -14,6 +14,7 @@ const small = () =>
     records: [],
     shelf: [],
     supplies: [],
+    motifs: [],
     clients: [newClient('c', 'Imogen')],
   });
 

@@ -46,10 +46,15 @@ function groundOf(set: SetDocument, look: Look | undefined): string | undefined 
   return colours?.filter((colour) => colour !== undefined).at(-1);
 }
 
-/** Products that a new element names and the set does not have yet: they come out of the plain kit with it. */
-export function broughtFor(element: Element, set: SetDocument): Change[] {
+/**
+ * Products that a new element names and the set does not have yet: they come with it, as they were kept beside it, or out of the
+ * plain kit.
+ */
+export function broughtFor(element: Element, set: SetDocument, kept: readonly Product[] = []): Change[] {
   const wanted = techniqueOf(element.kind).products(element);
-  return genericKit()
-    .products.filter(({ id }) => wanted.includes(id) && !set.kit.products.some((one) => one.id === id))
+  const known = [...kept, ...genericKit().products];
+  return known
+    .filter(({ id }, i) => known.findIndex((one) => one.id === id) === i)
+    .filter(({ id }) => wanted.includes(id) && !set.kit.products.some((one) => one.id === id))
     .map((product) => ({ kind: 'put-product', product }));
 }

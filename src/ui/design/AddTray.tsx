@@ -3,16 +3,20 @@ import { Button, Modal, TextInput } from '@mantine/core';
 import { IconPlus, IconSearch } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
 import { buildOf, frameOf } from '@/core/compile/prepare';
-import { offersFor, type Offer } from '@/core/craft/offers';
-import type { Element } from '@/core/craft/techniques';
+import type { KeptMotif } from '@/core/craft/keptMotif';
+import { isSought, offersFor, type Offer } from '@/core/craft/offers';
+import { TECHNIQUES, type Element } from '@/core/craft/techniques';
 import { applyUnchecked, type Change } from '@/core/document/changes';
 import type { Look, SetDocument } from '@/core/document/document';
 import { nailWords } from '@/core/model/names';
+import type { Product } from '@/core/model/product';
 import { StillPicture } from '../kit/StillPicture';
 import { FINENESS, usePicture } from '../kit/usePictures';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { useKey } from '../studio/useKey';
 import { elementId } from './elementId';
+import { MotifShelf } from './MotifShelf';
+import { useMotifs } from './useMotifs';
 import { broughtFor, pickerOf } from '@/core/starter/picker';
 import classes from './AddTray.module.css';
 
@@ -54,8 +58,10 @@ export function AddTray({ look }: { look: Look }) {
 function Offers({ look, onAdded }: { look: Look; onAdded: () => void }) {
   const [sought, setSought] = useState('');
   const store = useStudioStore();
-  const offers = offersFor(sought);
-  function add(offer: Offer) {
+  const motifs = useMotifs();
+  const own = (motifs ?? []).map(keptOffer).filter((offer) => isSought(offer, sought));
+  const offers: readonly Brought[] = [...own, ...offersFor(sought)];
+  function add(offer: Brought) {
     const { set, change, openElementAt } = store.getState();
     const { element, adding } = added(offer, look, set);
     if (change(adding)) openElementAt(element.id);
@@ -76,8 +82,14 @@ function Offers({ look, onAdded }: { look: Look; onAdded: () => void }) {
         value={sought}
         onChange={(event) => setSought(event.currentTarget.value)}
       />
+      <MotifShelf motifs={motifs ?? []}>
+        {(motif) => {
+          const offer = own.find(({ key }) => key === `kept-${motif.id}`);
+          return offer && <OfferButton offer={offer} look={look} onPick={() => add(offer)} />;
+        }}
+      </MotifShelf>
       <ul className={classes.offers} aria-label="What can be added">
-        {offers.map((offer) => (
+        {offers.slice(own.length).map((offer) => (
           <li key={offer.key}>
             <OfferButton offer={offer} look={look} onPick={() => add(offer)} />
           </li>
@@ -88,14 +100,30 @@ function Offers({ look, onAdded }: { look: Look; onAdded: () => void }) {
   );
 }
 
-/** What an offer brings into a look, with the products that the set lacks for it, as one change. */
-function added(offer: Offer, look: Look, set: SetDocument): { element: Element; adding: Change } {
-  const element = offer.fresh(elementId(offer.key, look), pickerOf(set, look));
-  const put: Change = { kind: 'put-element', look: look.id, element };
-  return { element, adding: { kind: 'many', changes: [...broughtFor(element, set), put] } };
+/** An offer with the products it was kept with. */
+type Brought = Offer & { products?: readonly Product[] };
+
+/** What draws: the technique that motifs are kept of and taken for. */
+const DRAWS = TECHNIQUES.find(({ library }) => library)!;
+
+function keptOffer(motif: KeptMotif): Brought {
+  return {
+    key: `kept-${motif.id}`,
+    words: motif.name,
+    blurb: `Your own, in ${motif.colours.length === 1 ? 'one colour' : `${motif.colours.length} colours`}.`,
+    products: motif.colours.map(({ product }) => product),
+    fresh: (id, pick) => DRAWS.library!.take(motif, DRAWS.fresh(id, pick)),
+  };
 }
 
-function OfferButton({ offer, look, onPick }: { offer: Offer; look: Look; onPick: () => void }) {
+/** What an offer brings into a look, with the products that the set lacks for it, as one change. */
+function added(offer: Brought, look: Look, set: SetDocument): { element: Element; adding: Change } {
+  const element = offer.fresh(elementId(offer.key, look), pickerOf(set, look));
+  const put: Change = { kind: 'put-element', look: look.id, element };
+  return { element, adding: { kind: 'many', changes: [...broughtFor(element, set, offer.products), put] } };
+}
+
+function OfferButton({ offer, look, onPick }: { offer: Brought; look: Look; onPick: () => void }) {
   const set = useSettled((now) => now);
   const focus = useStudio((s) => s.focus);
   const trial = useMemo(() => {

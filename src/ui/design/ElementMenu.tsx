@@ -2,8 +2,12 @@
 import { partsMirrored, partsOf } from '@/core/craft/copies';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/document/document';
-import { MoreMenu } from '../kit/MoreMenu';
-import { useSettled, useStudio, useStudioStore } from '../studio/studio';
+import { motifSvg } from '@/core/picture/motifSvg';
+import { downloadBlob, fileName } from '../kit/download';
+import { MoreMenu, type MenuEntry } from '../kit/MoreMenu';
+import { notKept } from '../kit/notify';
+import { useSettled, useStudio, useStudioStore, type StudioStore } from '../studio/studio';
+import { keepMotif, keptOf, mendMotif } from './keepMotif';
 import { elementId } from './elementId';
 import { pickerOf } from '@/core/starter/picker';
 import { useCopying } from './useCopying';
@@ -56,6 +60,7 @@ export function ElementMenu({ look, element: ofLook }: { look: Look; element: El
               },
             ]
           : []),
+        ...libraryEntries(look.id, ofLook, store),
         { key: 'again', words: 'Duplicate it here', onPick: () => copyInto(look, ofLook) },
         ...crossedBy(ofLook, set).map((other) => ({
           key: 'plaid',
@@ -72,6 +77,32 @@ export function ElementMenu({ look, element: ofLook }: { look: Look; element: El
       ]}
     />
   );
+}
+
+/** What can be done with a drawing and the artist's own library. */
+function libraryEntries(look: string, element: Element, store: StudioStore): MenuEntry[] {
+  const { library } = techniqueOf(element.kind);
+  if (!library) return [];
+  const taken = library.taken(element);
+  const svg = () => {
+    const { set } = store.getState();
+    const kept = keptOf(element, set, 'motif', element.id);
+    downloadBlob(`${fileName(kept.name)}.svg`, new Blob([motifSvg(kept)], { type: 'image/svg+xml' }));
+  };
+  return [
+    taken === undefined
+      ? {
+          key: 'keep',
+          words: 'Keep it in my motifs',
+          onPick: () => void keepMotif(store, look, element).catch(notKept),
+        }
+      : {
+          key: 'mend',
+          words: 'Mend my motif, here and wherever this set has it',
+          onPick: () => void mendMotif(store, element).catch(notKept),
+        },
+    { key: 'svg', words: 'Export it as SVG', onPick: svg },
+  ];
 }
 
 /** "stone 3", "3 stones": the parts that are chosen, in words. */

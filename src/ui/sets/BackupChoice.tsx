@@ -17,8 +17,9 @@ type Choice = 'both' | 'backup';
 export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () => void }) {
   const [differing, setDiffering] = useState<Choice>('both');
   const [fault, setFault] = useState<string>();
-  const { sets, clients, products, supplies } = read.preview;
-  const others = [...clients.differing, ...products.differing, ...supplies.differing].length;
+  const { sets, clients, products, supplies, motifs } = read.preview;
+  const others = [...clients.differing, ...products.differing, ...supplies.differing, ...motifs.differing]
+    .length;
   const differs = sets.differing.length + others > 0;
   const replaces = differing === 'backup';
   const brings = <T,>({ fresh, differing: other }: Sides<T>, copied: boolean) =>
@@ -28,6 +29,7 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
     ...counted(brings(clients, true), 'client', 'clients'),
     ...counted(brings(products, false), 'product', 'products'),
     ...counted(brings(supplies, false), 'lamp, box or tool', 'lamps, boxes and tools'),
+    ...counted(brings(motifs, false), 'motif', 'motifs'),
   ].join(', ');
 
   async function take() {
@@ -69,6 +71,11 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
         <Line
           words="Lamps, boxes, pieces and tools that are other here"
           names={supplies.differing.map((one) => `${named(one.there)} (${whereApart(one)})`)}
+        />
+        <Line words="Motifs, put into the library" names={motifs.fresh.map(named)} />
+        <Line
+          words="Motifs that are drawn otherwise here"
+          names={motifs.differing.map((one) => named(one.there))}
         />
         {read.faults.map((one) => (
           <li key={faultWords(one)}>

@@ -2,8 +2,13 @@ import * as z from 'zod/mini';
 import { Id } from '../../model/primitives';
 import { Region, regionKindOf } from '../../regions';
 import { paths } from '../../regions/paths';
-import { onPart } from '../../regions/handle';
-import { onNail, placeOf } from '../context';
+import { bodyHandles, onPart, type Handle } from '../../regions/handle';
+import { chance, seedOf } from '../../model/chance';
+import { limitsOf } from '../../model/limits';
+import { rounded } from '../../model/rounded';
+import { onNail, placeOf, type NailContext } from '../context';
+import { CURES, MOST_COLOURS } from '../keptMotif';
+import { PLACINGS, placedStrokes, Spot } from '../placedStrokes';
 import { areaOf } from '../area';
 import { coatOf, slowestOf } from '../cure';
 import type { Area } from '../../geometry/regions';
@@ -20,16 +25,17 @@ import {
   FRESH_PAINTED,
   FRESH_SEAT,
   HAND_FIELD,
+  numberField,
   PAINTED_BASE,
   seatField,
   WITHIN_FIELDS,
   type PickProduct,
 } from '../technique';
 
-const MOST_COLOURS = 8;
 /** The brush wiped clean and charged with another colour (common practice). */
 const CHANGE_S = 8;
 
+const MOST_SPOTS = 24;
 const Part = z.strictObject({ product: Id, region: Region });
 const schema = z.strictObject({
   ...PAINTED_BASE,
@@ -38,7 +44,11 @@ const schema = z.strictObject({
   /** In the order in which they are drawn. */
   colours: z.array(Part).check(z.minLength(1), z.maxLength(MOST_COLOURS)),
   /** Each colour before the next; those together that do not touch; or all at the end, with a flash where they do. */
-  cure: z.enum(['each', 'groups', 'all']),
+  cure: z.enum(CURES),
+  /** Where it is placed, once each; none: just as it was drawn. */
+  spots: z.array(Spot).check(z.maxLength(MOST_SPOTS)),
+  /** The one of the artist's own library that it was taken from. */
+  kept: z.nullable(Id),
 });
 type Motif = z.infer<typeof schema>;
 
@@ -56,6 +66,8 @@ const fresh = (id: string, pick: PickProduct): Motif => {
       { product: stem, region: { kind: 'paths', paths: [first!] } },
     ],
     cure: 'all',
+    spots: [],
+    kept: null,
   };
 };
 
@@ -65,6 +77,11 @@ export const motif = defineTechnique({
   words: 'Motif',
   blurb: 'Strokes and shapes in several colours, drawn one after the other: a leaf, a bow, a face.',
   schema,
+  // Up to version 15 it lay once, where it was drawn.
+  was: {
+    15: (options) =>
+      'colours' in options && 'cure' in options ? { ...options, spots: [], kept: null } : options,
+  },
   ...FILM_SEATS,
   fields: [
     {
@@ -95,6 +112,22 @@ export const motif = defineTechnique({
         { value: 'groups', words: 'Those together that do not touch' },
       ],
     },
+    {
+      kind: 'list',
+      path: 'spots',
+      words: 'Placed',
+      part: 'spot',
+      item: [
+        numberField(Spot, 'size', 'Size'),
+        numberField(Spot, 'turn_deg', 'Turn'),
+        { kind: 'switch', path: 'mirrored', words: 'Turned over' },
+        numberField(Spot, 'across', 'Across'),
+        numberField(Spot, 'along', 'Along'),
+      ],
+      fresh: { across: 0, along: 0.85, size: 0.5, turn_deg: 0, mirrored: false } satisfies Spot,
+      min: 0,
+      max: MOST_SPOTS,
+    },
     ...WITHIN_FIELDS,
     fitField('scale', 'keep', 'drop'),
     HAND_FIELD,
@@ -117,8 +150,34 @@ export const motif = defineTechnique({
       },
     }),
   ),
+  copies: { path: 'spots', part: 'spot', most: MOST_SPOTS },
+  arrangements: PLACINGS.map(({ key, words, says, spots }) => ({
+    key,
+    words,
+    says,
+    lay: (element: Motif): Motif => ({
+      ...element,
+      spots: spots(element.spots, chance(seedOf(element.spots)).next),
+    }),
+  })),
+  library: {
+    keep: ({ cure, colours }, id, name, product) => ({
+      id,
+      name,
+      cure,
+      colours: colours.map((one) => ({ product: product(one.product), region: one.region })),
+    }),
+    taken: ({ kept }) => kept ?? undefined,
+    take: (kept, element) => ({
+      ...element,
+      cure: kept.cure,
+      kept: kept.id,
+      colours: kept.colours.map(({ product, region }) => ({ product: product.id, region })),
+    }),
+  },
   handles: (element, context) => {
     const on = onNail(context, element);
+    if (element.spots.length > 0) return spotHandles(element, context);
     return element.colours.flatMap(({ region }, i) =>
       onPart(
         regionKindOf(region.kind)
@@ -139,13 +198,23 @@ export const motif = defineTechnique({
   products: (element) => element.colours.map(({ product }) => product),
   called: ({ colours }, nameOf) => `${nameOf(colours.at(-1)!.product)} motif`,
   plan: (element, context) => {
-    const last = element.colours.length;
-    const parts = element.colours.map((part, i) => {
+    const placed = placedStrokes(
+      element.colours.map(({ region }) => region),
+      element.spots,
+      context.frame,
+    );
+    const parts = element.colours.flatMap((part, i) => {
+      const region = placed[i];
+      // No spot of it lies on so small a nail.
+      if (!region) return [];
       const product = context.product(part.product);
-      const place = placeOf(context, { ...element, region: part.region });
-      const guide_s = regionKindOf(part.region.kind).drawn_s?.(part.region) ?? HAND_S.coat;
-      return { product, place, hand_s: guide_s + (i > 0 ? CHANGE_S : 0), area: areaOf(context.frame, place) };
+      const place = placeOf(context, { ...element, region });
+      const guide_s = regionKindOf(region.kind).drawn_s?.(region) ?? HAND_S.coat;
+      return [
+        { product, place, hand_s: guide_s + (i > 0 ? CHANGE_S : 0), area: areaOf(context.frame, place) },
+      ];
     });
+    const last = parts.length;
     /** Drawn since the last light: it holds its place no longer than a film does, and only what does not touch it. */
     let wet: typeof parts = [];
     return parts.flatMap((part, i): Draft[] => {
@@ -180,6 +249,37 @@ export const motif = defineTechnique({
     });
   },
 });
+
+/** Each place is moved by its middle; its end turns it and makes it larger. */
+function spotHandles(element: Motif, context: NailContext): Handle<Motif>[] {
+  const on = onNail(context, element);
+  const put = (i: number, spot: Partial<Spot>): Motif => ({
+    ...element,
+    spots: element.spots.map((one, k) => (k === i ? { ...one, ...spot } : one)),
+  });
+  return element.spots.flatMap((spot, i) =>
+    onPart(
+      bodyHandles(
+        {
+          ...spot,
+          id: `spot-${i}`,
+          words: `place ${i + 1}`,
+          width_mm: spot.size * DRAWN_MM,
+          length_mm: spot.size * DRAWN_MM,
+          scale: 1,
+          least_mm: SIZE.min * DRAWN_MM,
+          most_mm: [SIZE.max * DRAWN_MM, SIZE.max * DRAWN_MM],
+        },
+        on,
+      ).filter(({ id }) => !id.endsWith('-side')),
+      ({ across, along, turn_deg, length_mm }) =>
+        put(i, { across, along, turn_deg, size: rounded(length_mm / DRAWN_MM, 2) }),
+    ),
+  );
+}
+/** What a drawing on the large nail is high, near enough to be taken hold of by. */
+const DRAWN_MM = 8;
+const SIZE = limitsOf(Spot, 'size');
 
 const NO_RUN = 'A few seconds, so that the next colour does not run into it.';
 /** Colours this near to each other run together while both are wet (common practice). */

@@ -1,0 +1,141 @@
+import * as z from 'zod/mini';
+import { outlineDistance_mm, type NailFrame, type Point } from '../geometry/frame';
+import { Across, Along, Turn } from '../model/primitives';
+import type { Region } from '../regions';
+import { drawnSpot, middleOf } from '../regions/drawnPoints';
+import { spotAt_mm } from '../regions/on';
+
+/** Where a drawing is placed once more: about its own middle, so large, turned, turned over. */
+export const Spot = z.strictObject({
+  across: Across,
+  along: Along,
+  size: z.number().check(z.gte(0.1), z.lte(3), z.meta({ step: 0.05 })),
+  turn_deg: Turn,
+  mirrored: z.boolean(),
+});
+export type Spot = z.infer<typeof Spot>;
+
+/** Across and along are shares of this nail; nothing is turned over for a hand yet. */
+const as = (frame: NailFrame) => ({ frame, side: 1 as const, scale: 1, size: 1 });
+
+/** The middle of what is drawn in all colours together; undefined where nothing is drawn by hand. */
+export function middleOfStrokes(regions: readonly Region[]): { across: number; along: number } | undefined {
+  const points = regions.flatMap((region) =>
+    region.kind === 'paths' ? region.paths.flatMap((path) => path.points) : [],
+  );
+  return points.length > 0 ? middleOf(points) : undefined;
+}
+
+/**
+ * A drawing's regions as they lie where it is placed: every stroke at every spot, its width with its size; without spots just as it was
+ * drawn. A spot whose middle lies off this nail is dropped. What is no drawing by hand stays where it is.
+ */
+export function placedStrokes(
+  regions: readonly Region[],
+  spots: readonly Spot[],
+  frame: NailFrame,
+): (Region | undefined)[] {
+  const middle = middleOfStrokes(regions);
+  if (spots.length === 0 || !middle) return [...regions];
+  const on = as(frame);
+  const centre = spotAt_mm(middle, on);
+  const kept = spots
+    .map((spot) => ({ spot, at: spotAt_mm(spot, on) }))
+    .filter(({ at }) => outlineDistance_mm(frame, at.x, at.y) > 0);
+  return regions.map((region): Region | undefined => {
+    if (region.kind !== 'paths') return region;
+    const paths = kept.flatMap(({ spot, at }) =>
+      region.paths.map((path) => ({
+        ...path,
+        width_mm: Math.max(THINNEST_MM, path.width_mm * spot.size),
+        points: path.points.map((point) => drawnSpot(moved(spotAt_mm(point, on), centre, at, spot), on)),
+      })),
+    );
+    return paths.length > 0 ? { ...region, paths } : undefined;
+  });
+}
+
+/** No brush draws finer (common practice). */
+const THINNEST_MM = 0.05;
+
+function moved(point: Point, from: Point, to: Point, { size, turn_deg, mirrored }: Spot): Point {
+  const turn = (turn_deg * Math.PI) / 180;
+  const [x, y] = [(point.x - from.x) * (mirrored ? -1 : 1) * size, (point.y - from.y) * size];
+  return {
+    x: to.x + x * Math.cos(turn) - y * Math.sin(turn),
+    y: to.y + x * Math.sin(turn) + y * Math.cos(turn),
+  };
+}
+
+const spot = (across: number, along: number, size: number, turn_deg = 0, mirrored = false): Spot => ({
+  across,
+  along,
+  size,
+  turn_deg,
+  mirrored,
+});
+
+/** The rules by which a drawing is placed many times, as an artist asks for them. */
+export const PLACINGS: readonly {
+  key: string;
+  words: string;
+  says: string;
+  spots: (now: readonly Spot[], chance: () => number) => Spot[];
+}[] = [
+  {
+    key: 'row',
+    words: 'In a row',
+    says: 'Along the middle, smaller towards the tip.',
+    spots: () => [spot(0, 0.4, 0.55), spot(0, 0.95, 0.5), spot(0, 1.5, 0.42)],
+  },
+  {
+    key: 'round',
+    words: 'Round a place',
+    says: 'Five of them in a ring, each turned outwards.',
+    spots: () =>
+      Array.from({ length: 5 }, (_, i) => {
+        const turn = (2 * Math.PI * i) / 5;
+        const turn_deg = Math.round((-turn * 180) / Math.PI);
+        return spot(
+          0.48 * Math.sin(turn),
+          0.85 + 0.34 * Math.cos(turn),
+          0.34,
+          turn_deg < -180 ? turn_deg + 360 : turn_deg,
+        );
+      }),
+  },
+  {
+    key: 'strewn',
+    words: 'Strewn',
+    says: 'Strewn with room, each turned otherwise; again for another throw.',
+    spots: (_now, chance) => strewn(chance),
+  },
+  {
+    key: 'pair',
+    words: 'A mirrored pair',
+    says: 'One on either side of the middle, the other turned over.',
+    spots: () => [spot(-0.45, 0.85, 0.5), spot(0.45, 0.85, 0.5, 0, true)],
+  },
+  { key: 'once', words: 'Just as drawn', says: 'Once, where it was drawn.', spots: () => [] },
+];
+
+/** So many are strewn, and this far apart at least, as shares of the half arc. */
+const STREWN = 7;
+const APART = 0.55;
+
+function strewn(chance: () => number): Spot[] {
+  const laid: Spot[] = [];
+  for (let tries = 0; laid.length < STREWN && tries < 200; tries += 1) {
+    const next = spot(
+      Math.round((chance() * 1.5 - 0.75) * 100) / 100,
+      Math.round((0.2 + chance() * 1.4) * 100) / 100,
+      Math.round((0.22 + chance() * 0.14) * 100) / 100,
+      Math.round((chance() * 300 - 150) / 5) * 5,
+    );
+    const room = laid.every(
+      (one) => Math.hypot(one.across - next.across, (one.along - next.along) * 1.6) > APART,
+    );
+    if (room) laid.push(next);
+  }
+  return laid;
+}
