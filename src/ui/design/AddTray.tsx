@@ -67,6 +67,14 @@ function Offers({ look, onAdded }: { look: Look; onAdded: () => void }) {
     if (change(adding)) openElementAt(element.id);
     onAdded();
   }
+  const shelf = (
+    <MotifShelf motifs={motifs ?? []}>
+      {(motif) => {
+        const offer = own.find(({ key }) => key === `kept-${motif.id}`);
+        return offer && <OfferButton offer={offer} look={look} onPick={() => add(offer)} />;
+      }}
+    </MotifShelf>
+  );
   return (
     <form
       onSubmit={(event) => {
@@ -82,12 +90,7 @@ function Offers({ look, onAdded }: { look: Look; onAdded: () => void }) {
         value={sought}
         onChange={(event) => setSought(event.currentTarget.value)}
       />
-      <MotifShelf motifs={motifs ?? []}>
-        {(motif) => {
-          const offer = own.find(({ key }) => key === `kept-${motif.id}`);
-          return offer && <OfferButton offer={offer} look={look} onPick={() => add(offer)} />;
-        }}
-      </MotifShelf>
+      {own.length > 0 && shelf}
       <ul className={classes.offers} aria-label="What can be added">
         {offers.slice(own.length).map((offer) => (
           <li key={offer.key}>
@@ -95,6 +98,7 @@ function Offers({ look, onAdded }: { look: Look; onAdded: () => void }) {
           </li>
         ))}
       </ul>
+      {motifs && motifs.length === 0 && sought === '' && shelf}
       {offers.length === 0 && <p className={classes.none}>Nothing is called so. Try another word.</p>}
     </form>
   );

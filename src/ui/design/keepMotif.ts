@@ -18,14 +18,17 @@ export function newMotifId(): string {
   return `motif-${crypto.randomUUID().slice(0, 18)}`;
 }
 
+/** After what it was added as: "bow-2" is a bow. */
+function nameOf({ id }: Element): string {
+  return upperFirst(id.replace(/-\d+$/, '').replaceAll('-', ' '));
+}
+
 /** Keeps an element's drawing; the element is from then on one that was taken from the library. */
 export async function keepMotif(store: StudioStore, look: string, element: Element): Promise<void> {
   const { set, change } = store.getState();
-  const nameOf = (id: string) => set.kit.products.find((one) => one.id === id)?.name ?? id;
-  const technique = techniqueOf(element.kind);
-  const kept = keptOf(element, set, newMotifId(), upperFirst(technique.called(element, nameOf)).slice(0, 60));
+  const kept = keptOf(element, set, newMotifId(), nameOf(element));
   await putMotifs([kept]);
-  change({ kind: 'put-element', look, element: technique.library!.take(kept, element) });
+  change({ kind: 'put-element', look, element: techniqueOf(element.kind).library!.take(kept, element) });
   notify(`“${kept.name}” is in your motifs: it stands in Add, for every set.`);
 }
 
