@@ -5,6 +5,7 @@ import type { NailName } from '@/core/model/names';
 import type { Contrast } from '@/core/picture/contrast';
 import type { NailPicture } from '@/core/picture/nailPicture';
 import type { Raster } from '@/core/picture/raster';
+import type { WhyHere } from '@/core/plan/whyHere';
 import type { Shortening } from '@/core/plan/shorten';
 import type { HandWipe } from '@/core/timing/problem';
 import { AT_LENGTH } from '@/core/timing/effort';
@@ -220,6 +221,11 @@ export function putRight(
   onProgress: (share: number) => void,
 ): Promise<Righted | undefined> {
   return planner.ask((api) => api.putRight(set, names, proxy(onProgress)), POLISH_LIMIT_S);
+}
+
+/** What keeps a step where it stands, tried on the nail. */
+export function whyStepHere(set: SetDocument, name: NailName, id: string): Promise<WhyHere> {
+  return planner.ask((api) => api.whyHere(set, name, id), PICTURE_LIMIT_S);
 }
 
 export function stopPuttingRight(): void {

@@ -25,6 +25,7 @@ import { withHandWipes } from '@/core/plan/handWipes';
 import { applyChange } from '@/core/document/changes';
 import { kitKey, nailKey, touchedBy } from '@/core/plan/nailKey';
 import { orderDifference, type OrderDifference } from '@/core/plan/orderDifference';
+import { whyHere, type WhyHere } from '@/core/plan/whyHere';
 import { puttingRight, type PutRight } from '@/core/plan/putRight';
 import { heldNail, planNail } from '@/core/plan/nailPlan';
 import { newMemo, planning, planSet, recall, type Plan } from '@/core/plan/planSet';
@@ -119,6 +120,8 @@ export interface PlannerApi {
     onProgress: (share: number) => void,
   ) => Promise<Righted | undefined>;
   stopPuttingRight: () => void;
+  /** What keeps a step of a nail from standing earlier or later. */
+  whyHere: (set: SetDocument, name: NailName, id: string) => WhyHere;
   shorten: (set: SetDocument) => Shortening[];
   /** One nail in its finished look, its finger turned so under the lamp. */
   picture: (set: SetDocument, name: NailName, px_per_mm: number, turn_deg: number) => NailPicture;
@@ -198,6 +201,7 @@ export function plannerApi(): PlannerApi {
       return { ...made, orders };
     },
     stopPuttingRight: () => void (rightings += 1),
+    whyHere,
     shorten,
     picture: (set, name, px_per_mm, turn_deg) => {
       const picture = drawNail(planned(set, name).nominal.field, productIn(set), px_per_mm, turn_deg);

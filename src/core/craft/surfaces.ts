@@ -619,8 +619,9 @@ export const TABLE = {
     },
   },
   oil: {
-    wants: 'a finished nail, dry to the touch',
-    refuses: dryWork,
+    wants: 'a finished nail, dry to the touch, nothing loose on it',
+    // What lies loose is glued on by it.
+    refuses: (s) => dryWork(s) ?? (s.finish === 'powdered' ? dust(s) : undefined),
     leaves: (s) => ({ ...s, soil: 'oil' }),
   },
 } as const satisfies Record<string, Row>;

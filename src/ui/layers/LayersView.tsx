@@ -1,28 +1,27 @@
 'use client';
 import { Slider } from '@mantine/core';
-import { useEffect, useReducer, useState } from 'react';
+import { useState } from 'react';
 import { nailsOf } from '@/core/judge/finding';
-import { NAILS, digitOf, nailWords } from '@/core/model/names';
+import { NAILS, digitOf, nailWords, type NailName } from '@/core/model/names';
 import type { Operation } from '@/core/craft/operation';
-import type { Stage } from '@/workers/plannerApi';
-import type { HandWipe } from '@/core/timing/problem';
-import { stageOf } from '@/workers/planner';
 import { NailCanvas } from '../kit/NailCanvas';
-import { notDrawn } from '../kit/notDrawn';
 import { SEVERITY } from '../kit/words';
 import { PutRight } from '../studio/PutRight';
 import { SetFinding } from '../studio/SetFinding';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio, useStudioStore } from '../studio/studio';
+import { Pick } from '../kit/Pick';
+import { Beside } from './Beside';
 import { Cuts } from './Cuts';
 import { Layering } from './Layering';
+import { Play } from './Play';
 import { StepDetail } from './StepDetail';
 import { StepStrip } from './StepStrip';
+import { useStage } from './useStage';
 import classes from './LayersView.module.css';
 
 const PX_PER_MM = 9;
 const NO_OPERATIONS: readonly Operation[] = [];
-const NO_WIPES: readonly HandWipe[] = [];
 const NO_SURFACES: readonly string[] = [];
 
 const FOUND_NOTHING = {
@@ -41,28 +40,10 @@ export function LayersView() {
   const [at, setAt] = useState<{ nail: string; id: string | undefined }>({ nail: focus, id: undefined });
   const chosen = at.nail === focus ? operations.findIndex((one) => one.id === at.id) : -1;
   const done = chosen >= 0 ? chosen + 1 : operations.length;
-  const [stage, setStage] = useState<Stage>();
-  const [tries, again] = useReducer((n: number) => n + 1, 0);
   const planning = useStudio((s) => s.planning);
-  const wipes = plan?.sitting.wipes ?? NO_WIPES;
 
-  useEffect(() => {
-    if (operations.length === 0) return undefined;
-    let stale = false;
-    stageOf(set, focus, wipes, done, PX_PER_MM * 2).then(
-      (made) => {
-        if (!stale) setStage(made);
-      },
-      (error: unknown) => {
-        if (stale) return;
-        setStage(undefined);
-        notDrawn(error, again);
-      },
-    );
-    return () => {
-      stale = true;
-    };
-  }, [focus, set, done, operations.length, wipes, tries]);
+  const { stage } = useStage(set, focus, operations.length, done, PX_PER_MM * 2);
+  const [beside, setBeside] = useState<NailName>();
 
   const findings = plan?.findings.filter((finding) => nailsOf(finding).includes(focus)) ?? [];
   const current = operations[done - 1];
@@ -97,6 +78,21 @@ export function LayersView() {
         <h2>
           {nailWords(focus)} {plan && <small>{operations.length} steps, plate first</small>}
         </h2>
+        <Pick
+          className={classes.beside}
+          aria-label="Beside it"
+          value={beside ?? ''}
+          onChange={({ currentTarget }) =>
+            setBeside((currentTarget.value || undefined) as NailName | undefined)
+          }
+          data={[
+            { value: '', label: 'No nail beside it' },
+            ...NAILS.filter((one) => one !== focus && set.nails[one].in_work).map((one) => ({
+              value: one,
+              label: `Beside it: ${nailWords(one)}`,
+            })),
+          ]}
+        />
         <StepStrip operations={operations} findings={findings} current={done - 1} onChoose={choose} />
       </section>
       <section className={classes.middle} aria-label="What is on the nail">
@@ -115,9 +111,12 @@ export function LayersView() {
               }
             />
             <div className={classes.play}>
-              <label id="play-label">
-                After step {done} of {operations.length}
-              </label>
+              <div className={classes.playHead}>
+                <label id="play-label">
+                  After step {done} of {operations.length}
+                </label>
+                <Play key={focus} done={done} count={operations.length} onStep={(step) => choose(step - 1)} />
+              </div>
               <Slider
                 aria-labelledby="play-label"
                 min={1}
@@ -146,6 +145,16 @@ export function LayersView() {
         )}
       </section>
       <aside className={classes.findings} aria-label="Findings, and what holds on what">
+        {beside && beside !== focus && (
+          <Beside
+            set={set}
+            nail={beside}
+            against={operations}
+            at={current}
+            onStep={(id) => setAt({ nail: focus, id })}
+            onClose={() => setBeside(undefined)}
+          />
+        )}
         <h2>What is found</h2>
         <PutRight nail={focus} />
         {findings.length === 0 ? (

@@ -8,6 +8,7 @@ import { windowWords } from '@/core/timing/windows';
 import type { Operation } from '@/core/craft/operation';
 import { editsAbout, moveChange } from '@/core/compile/reorder';
 import { PutIn } from './PutIn';
+import { WhyHere } from './WhyHere';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './LayersView.module.css';
 
@@ -104,6 +105,7 @@ export function StepDetail({ operations, index, surface, before, onChoose, onCom
         >
           Leave it out
         </Button>
+        <WhyHere operation={operation} ends={index === 0 || index === operations.length - 1} />
         <Button
           variant="default"
           leftSection={<IconPlus size={18} />}

@@ -21,10 +21,12 @@ interface Props {
   findings: readonly Finding[];
   current: number;
   onChoose: (index: number) => void;
+  /** Told apart where two strips stand beside each other. */
+  id?: string;
 }
 
 /** A nail's operations from the plate upwards, with the cures between; drag one, or move it with Alt and the arrows. */
-export function StepStrip({ operations, findings, current, onChoose }: Props) {
+export function StepStrip({ operations, findings, current, onChoose, id = 'steps' }: Props) {
   const store = useStudioStore();
   const products = useStudio((s) => s.set.kit.products);
   /** What is prepared is the same on every nail: folded away until it is asked for. */
@@ -41,7 +43,7 @@ export function StepStrip({ operations, findings, current, onChoose }: Props) {
   };
   return (
     <DndContext
-      id="steps"
+      id={id}
       accessibility={announcing(
         (id) => operations.find((one) => one.id === id)?.words,
         'Press Alt and an arrow to move this step.',
