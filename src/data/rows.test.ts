@@ -1,12 +1,15 @@
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { DEMO_SETS } from '@/core/demo';
+import { paths } from '@/core/regions/paths';
+import { genericKit } from '@/core/starter/kit';
 import { newClient } from '@/core/model/client';
 import { collectBackup, previewBackup } from './backup';
 import { rowToBin, putBack, watchBin } from './bin';
 import { watchBroken } from './broken';
 import { makeFor, watchClients } from './clients';
 import { db } from './database';
+import { putMotifs, watchMotifs } from './motifs';
 import { watchReference } from './references';
 import { TABLES, type BrokenRow, type TableName } from './rows';
 import { backupOverdue_days } from './backup';
@@ -36,6 +39,14 @@ async function furnished() {
   await db().history.add({ set: DEMO, revision: 1, version: 9, past: [], future: [] });
   await db().gone.add({ id: 'gone-1', revision: 3 });
   await db().bin.add({ key: 'bin-1', removed_at: Date.now(), title: 'Old', record: { id: 'old' } });
+  await putMotifs([
+    {
+      id: 'motif-1',
+      name: 'Bow',
+      cure: 'all',
+      colours: [{ product: genericKit().products[0]!, region: { kind: 'paths', paths: paths.fresh.paths } }],
+    },
+  ]);
   await db().references.add({ set: DEMO, name: 'moon.png', picture: new Blob(['x']) });
 }
 
@@ -89,6 +100,7 @@ describe('one bad row is one bad row', () => {
         const sets = await first(watchSets);
         const clients = await first(watchClients);
         const shelf = await first(watchShelf);
+        const motifs = await first(watchMotifs);
         const supplies = await first(watchSupplies);
         await first((on, fail) => watchReference(DEMO, on, fail));
         await first((on) => watchBin(on));
@@ -101,6 +113,7 @@ describe('one bad row is one bad row', () => {
         expect(clients).toHaveLength(count('clients') - less('clients'));
         expect(shelf).toHaveLength(count('shelf') - less('shelf'));
         expect(supplies).toHaveLength(count('supplies') - less('supplies'));
+        expect(motifs).toHaveLength(count('motifs') - less('motifs'));
         // What stands behind buttons works too, or says what is wrong.
         const opened = await openSet(DEMO);
         expect(opened.ok).toBe(!(broken[0]?.table === 'sets' && broken[0].key === DEMO));

@@ -1,6 +1,6 @@
 import type { Look, SetDocument } from '../document/document';
 import type { Edit } from '../document/edits';
-import { fingerOf, NAILS, type Finger } from '../model/names';
+import { fingerOf, NAILS, type Finger, type NailName } from '../model/names';
 import { newSet } from '../starter/newSet';
 
 /** The understudy's first try: a practice set with real mistakes in its order and its sizes. */
@@ -137,7 +137,127 @@ const LOOKS: Look[] = [
       },
     ],
   },
+  // How a technique is done, and not only in which order.
+  {
+    id: 'tinsel',
+    name: 'Tinsel',
+    key: 'f',
+    elements: [
+      { id: 'rose', kind: 'colour', ...whole, product: 'rose-nude', passes: 'cover' },
+      // Full foil on the sticky layer of a colour: it takes in patches.
+      {
+        id: 'tinsel',
+        kind: 'sheets',
+        ...drawn,
+        region: { kind: 'band', from: 0.9, to: 1.9 },
+        what: 'foil',
+        colour: '#c9ccd1',
+        metallic: true,
+        thickness_um: 2,
+        whole: 0.95,
+        shred_mm: 1.6,
+        tack: false,
+      },
+    ],
+  },
+  {
+    id: 'follow-spot',
+    name: 'Follow spot',
+    key: 'g',
+    elements: [
+      { id: 'night', kind: 'colour', ...whole, product: 'night-blue', passes: 'cover' },
+      // A weak magnet held far off, and far too long.
+      {
+        id: 'beam',
+        kind: 'magnetic',
+        ...whole,
+        product: 'footlight-magnetic',
+        passes: 1,
+        drawn: 'last',
+        magnet: 'Fridge magnet',
+        pull: { form: 'round', strength: 'weak' },
+        form: 'line',
+        across: 0,
+        along: 0.8,
+        turn_deg: 25,
+        width_mm: 2.5,
+        distance_mm: 6,
+        hold_s: 45,
+      },
+    ],
+  },
+  {
+    id: 'scene-dock',
+    name: 'Scene dock',
+    key: 'h',
+    elements: [
+      // Stirred until it is one colour.
+      {
+        id: 'swirl',
+        kind: 'marbled',
+        ...whole,
+        parts: [
+          { product: 'plum-07', share: 0.4 },
+          { product: 'ivory-02', share: 0.6 },
+        ],
+        vein_mm: 1.6,
+        turn_deg: 30,
+        mixed: 0.95,
+        throw: 1,
+        ground: true,
+        how: 'usual',
+      },
+    ],
+  },
+  {
+    id: 'drapes',
+    name: 'Drapes',
+    key: 'i',
+    elements: [
+      { id: 'plum', kind: 'colour', ...whole, product: 'plum-07', passes: 'cover' },
+      {
+        id: 'folds',
+        kind: 'relief',
+        ...drawn,
+        seat: 'surface',
+        region: {
+          kind: 'lines',
+          count: 3,
+          width_mm: 1,
+          pitch_mm: 2.2,
+          turn_deg: 0,
+          across: 0,
+          along: 0.8,
+          crossed: false,
+        },
+        product: 'builder-a',
+        height_um: 300,
+        layers: 1,
+        sugar: false,
+      },
+      // A thick top over the relief: it is drowned.
+      {
+        id: 'gloss',
+        kind: 'finish',
+        fit: 'keep',
+        hand: 'mirror',
+        region: { kind: 'whole' },
+        finish: 'gloss',
+        doubled: false,
+        thick_um: 400,
+        underside: false,
+      },
+    ],
+  },
 ];
+
+/** The right hand tries other things than the left. */
+const RIGHT: Partial<Record<NailName, string>> = {
+  'right-thumb': 'tinsel',
+  'right-index': 'follow-spot',
+  'right-middle': 'scene-dock',
+  'right-little': 'drapes',
+};
 
 const WORN: Record<Finger, string> = {
   thumb: 'wings',
@@ -193,7 +313,8 @@ export function understudy(): SetDocument {
     const nail = set.nails[name];
     set.nails[name] = { ...nail, plate: { ...nail.plate, free_edge_mm: 4 }, look: WORN[fingerOf(name)] };
   }
-  set.nails['right-little'] = { ...set.nails['right-little'], look: 'wings' };
+  set.practice.hands = 'differ';
+  for (const [name, look] of Object.entries(RIGHT) as [NailName, string][]) set.nails[name].look = look;
   set.edits = MISTAKES;
   return set;
 }

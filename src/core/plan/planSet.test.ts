@@ -146,7 +146,11 @@ describe('Understudy', () => {
     ['pieces-overlap', 'left-little', 'stones on the lantern'],
     ['muddy-middle', 'left-index', 'lemon into violet'],
     ['see-through', 'left-thumb', 'one coat of ivory'],
-    ['hands-differ', 'right-little', 'the little fingers'],
+    ['foil-patchy', 'right-thumb', 'full foil without a gel for it'],
+    ['magnet-weak', 'right-index', 'a weak magnet far off'],
+    ['magnet-too-long', 'right-index', 'the same, held too long'],
+    ['marble-stirred', 'right-middle', 'a marble stirred into one colour'],
+    ['relief-drowned', 'right-little', 'a thick top over relief'],
     ['edit-lost', 'right-middle', 'a step that is gone'],
   ])('%s on %s: %s', (code, nail) => {
     expect(has(code, nail)).toBe(true);

@@ -99,7 +99,7 @@ describe('put it right', () => {
 
   it('is the smallest there is on small nails, held against every way out of every fault', () => {
     let seen = 0;
-    for (let seed = 1; seed <= runs(7, 150); seed += 1) {
+    for (let seed = 1; seed <= runs(4, 150); seed += 1) {
       const set = spoiled(setWearing([element('colour'), element('french', { liner: null })]), chance(seed));
       for (const name of NAILS) {
         const before = graveOn(set, name);
@@ -112,11 +112,11 @@ describe('put it right', () => {
           expect([seed, name, reachable(set, name, made.steps.length - 1)]).toEqual([seed, name, false]);
       }
     }
-    expect(seen).toBeGreaterThan(5);
+    expect(seen).toBeGreaterThan(3);
   });
 
   it('ends without a stop on sets that were spoiled at random, or says why', () => {
-    for (let seed = 1; seed <= runs(5, 60); seed += 1) {
+    for (let seed = 1; seed <= runs(3, 60); seed += 1) {
       const set = spoiled(curtainUp(), chance(seed));
       for (const name of NAILS) {
         if (!graveOn(set, name).some(({ severity }) => severity === 'stop')) continue;

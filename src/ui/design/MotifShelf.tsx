@@ -8,11 +8,15 @@ import { motifSvg } from '@/core/picture/motifSvg';
 import { faultWords } from '@/core/model/placeWords';
 import { putMotifs, renameMotif } from '@/data/motifs';
 import { downloadBlob, downloadText, fileName } from '../kit/download';
+import { BrokenRows } from '../kit/BrokenRows';
 import { FileInput } from '../kit/FileInput';
 import { MoreMenu } from '../kit/MoreMenu';
 import { notify, notKept } from '../kit/notify';
 import { removeAndOffer } from '../kit/removeAndOffer';
+import { useBroken } from '../kit/useBroken';
 import classes from './AddTray.module.css';
+
+const TABLES = ['motifs'] as const;
 
 interface Props {
   motifs: readonly KeptMotif[];
@@ -23,6 +27,7 @@ interface Props {
 /** The artist's own motifs, over what the program has: to be taken, called otherwise, exported, removed; and the library as a file. */
 export function MotifShelf({ motifs, children }: Props) {
   const input = useRef<HTMLInputElement>(null);
+  const broken = useBroken(TABLES);
   const [naming, setNaming] = useState<KeptMotif>();
   const shown = motifs
     .map((motif) => ({ motif, offer: children(motif) }))
@@ -103,6 +108,7 @@ export function MotifShelf({ motifs, children }: Props) {
           ))}
         </ul>
       )}
+      <BrokenRows title="Motifs that cannot be read" label="Motifs that cannot be read" broken={broken} />
       {naming && <Naming motif={naming} onClose={() => setNaming(undefined)} />}
     </section>
   );
