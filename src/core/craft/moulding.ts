@@ -21,6 +21,7 @@ export function mouldedAhead(words: string, product: Product): Draft[] {
       words: `Press ${product.name} into the mould for the ${words}`,
       place,
       hand_s: HAND_S.make,
+      scope: 'set',
       wait_s: hardens_s,
       reason: lampOf(product)
         ? `No air below; then ${hardens_s} s in the lamp, mould and all, away from the hand.`
@@ -32,6 +33,7 @@ export function mouldedAhead(words: string, product: Product): Draft[] {
       words: `Take the ${words} out of its mould, file its rim clean`,
       place,
       hand_s: HAND_S.make,
+      scope: 'set',
       caution: DUST,
       reason: 'A clean rim lies flat in its bead, and nothing catches on it.',
     },

@@ -47,7 +47,7 @@ export function placedStrokes(
     const paths = kept.flatMap(({ spot, at }) =>
       region.paths.map((path) => ({
         ...path,
-        width_mm: Math.max(THINNEST_MM, path.width_mm * spot.size),
+        width_mm: Math.max(Math.min(THINNEST_MM, path.width_mm), path.width_mm * spot.size),
         points: path.points.map((point) => drawnSpot(moved(spotAt_mm(point, on), centre, at, spot), on)),
       })),
     );
@@ -55,8 +55,8 @@ export function placedStrokes(
   });
 }
 
-/** No brush draws finer (common practice). */
-const THINNEST_MM = 0.05;
+/** Drawn smaller, a stroke keeps what a fine liner leaves (common practice). */
+const THINNEST_MM = 0.2;
 
 function moved(point: Point, from: Point, to: Point, { size, turn_deg, mirrored }: Spot): Point {
   const turn = (turn_deg * Math.PI) / 180;

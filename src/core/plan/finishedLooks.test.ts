@@ -2,13 +2,19 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { goldenCard } from '../../../tests/goldenCard';
 import { techniqueOf } from '../craft/techniques';
+import type { Operation } from '../craft/operation';
+import { applyChange } from '../document/changes';
 import type { SetDocument } from '../document/document';
+import type { Edit } from '../document/edits';
 import { parseSet } from '../document/parse';
+import { inOneGo } from '../model/inSlices';
 import { NAILS, handOf } from '../model/names';
 import { faultLine } from '../model/result';
 import { newSet } from '../starter/newSet';
 import { benchCard } from '../timing/benchCard';
+import { judgeNail, planNail } from './nailPlan';
 import { planSet } from './planSet';
+import { puttingRight } from './putRight';
 
 /*
  * Finished looks as artists ask for them, written as documents by what docs/format.md says alone: each opens, is planned
@@ -50,8 +56,8 @@ function worn({ version, name, builds, elements, products = [] }: Written): SetD
   return parsed.value;
 }
 
-it('there are sixteen', () => {
-  expect(LOOKS).toHaveLength(16);
+it('there are thirty-four', () => {
+  expect(LOOKS).toHaveLength(34);
 });
 
 describe.each(LOOKS)('%s', (file, written) => {
@@ -87,4 +93,43 @@ describe.each(LOOKS)('%s', (file, written) => {
     const has = new Set(plan.operations['left-ring'].map((one) => one.element));
     for (const { id, kind } of written.elements) if (!techniqueOf(kind).builds) expect(has).toContain(id);
   });
+
+  it.each([
+    ['a light left out', lightLeftOut],
+    ['oil before the top', oilBeforeTop],
+  ] as const)('spoiled by %s is told, and put right again', (_words, spoil) => {
+    const nail = 'left-ring';
+    const operations = plan.operations[nail];
+    const edit = spoil(operations, written);
+    // Without a lamp there is none to leave out.
+    if (!edit) return;
+    const spoilt = { ...set, edits: [edit] };
+    const graveOf = (one: SetDocument) => {
+      const made = planNail(one, nail);
+      return judgeNail(one, nail, made, made.nominal).filter(({ severity }) => severity !== 'note');
+    };
+    const known = graveOf(set).map(({ id }) => id);
+    const told = graveOf(spoilt).filter(({ id }) => !known.includes(id));
+    expect(told.length).toBeGreaterThan(0);
+    const right = inOneGo(puttingRight(spoilt, [nail]));
+    const mended = right.change && applyChange(spoilt, right.change);
+    if (!mended?.ok) throw new Error(`no way out: ${told[0]!.message}`);
+    expect(graveOf(mended.value).filter(({ id }) => !known.includes(id))).toEqual([]);
+  });
 });
+
+/** The first light that hardens something of the look itself; what was flashed is hardened by the next as well. */
+function lightLeftOut(operations: readonly Operation[], { elements }: Written): Edit | undefined {
+  const own = new Set(elements.map(({ id }) => id));
+  const light = operations.find(
+    (one, i) =>
+      own.has(one.element) && one.lamp?.mode === 'cure' && operations[i - 1]?.lamp?.mode !== 'flash',
+  );
+  return light && { kind: 'skip', a: light.id };
+}
+
+function oilBeforeTop(operations: readonly Operation[]): Edit | undefined {
+  const oil = operations.find(({ verb }) => verb === 'oil');
+  const top = operations.findLast(({ verb }) => verb === 'top' || verb === 'matte-top' || verb === 'coat');
+  return oil && top && { kind: 'before', a: oil.id, b: top.id };
+}

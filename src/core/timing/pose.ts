@@ -209,7 +209,9 @@ function tasksOf(
       task.wipeable = true;
     if (isHeldAfter(operations[i - 1], operation)) task.held = true;
     const scope = operation.scope === 'set' ? 'set' : PRIMING.includes(operation.verb) ? primedWith : hand;
-    if ((early.has(operation.id) || late.has(operation.id)) && !apart.has(operation.id))
+    // What is made ahead is made for all nails in one go, filled moulds waiting for each other.
+    const made = operation.stage === 'ahead' && operation.scope !== undefined && !operation.in_tip;
+    if ((made || early.has(operation.id) || late.has(operation.id)) && !apart.has(operation.id))
       task.together = `${scope}/${operation.element}/${operation.step}#${operation.pass}`;
     return task;
   });

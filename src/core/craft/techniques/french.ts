@@ -173,7 +173,7 @@ export const french = defineTechnique({
         paint: tint ? { kind: 'diluted', strength: tint.strength } : { kind: 'product' },
         ...(fade ? { profile: fadeOn(element, fade, context) } : {}),
         passes: passesOf(product, element.passes),
-        words: [`French ${regionNoun(element.region) || 'tip'} in ${product.name}`, ...how].join(', '),
+        words: [`French${element.region.kind === 'tip' ? ' tip' : ''} in ${product.name}`, ...how].join(', '),
         drawn: true,
         hand_s: HAND_S.draw,
         reason: fade ? FADED : 'Painted from both sides to the middle, so that left and right stay even.',

@@ -215,6 +215,7 @@ export const motif = defineTechnique({
       ];
     });
     const last = parts.length;
+    const places = element.spots.length > 1 ? `, in ${element.spots.length} places` : '';
     /** Drawn since the last light: it holds its place no longer than a film does, and only what does not touch it. */
     let wet: typeof parts = [];
     return parts.flatMap((part, i): Draft[] => {
@@ -226,7 +227,7 @@ export const motif = defineTechnique({
         step: 'draw',
         pass,
         verb: 'draw',
-        words: last > 1 ? `${product.name}, colour ${pass} of ${last}` : product.name,
+        words: `${last > 1 ? `${product.name}, colour ${pass} of ${last}` : product.name}${places}`,
         product: product.id,
         place,
         paint: { kind: 'product' },
