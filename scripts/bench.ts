@@ -39,6 +39,13 @@ interface BusyFigures {
   picture_with_2000_grains_ms: number;
 }
 
+interface TechniqueFigures {
+  put_right_median_ms: number;
+  put_right_worst_ms: number;
+  motif_of_200_strokes_moved_ms: number;
+  tray_of_all_offers_ms: number;
+}
+
 /** The measuring code is bundled, as the page's worker is, so that no loader stands in its way. */
 function bundled(entry: string, cwd: string): string {
   const out = join(mkdtempSync(join(tmpdir(), 'lacquer-bench-')), 'bench.cjs');
@@ -169,6 +176,7 @@ const now = plans(process.cwd());
 const node = measured('scripts/bench-core.ts') as NodeFigures;
 const sitting = sittings();
 const crowded = measured('scripts/bench-busy.ts') as BusyFigures;
+const ways = measured('scripts/bench-techniques.ts') as TechniqueFigures;
 const browser = process.argv.includes('--no-browser') ? undefined : await inBrowser();
 const [main] = now as [PlanFigures];
 process.stdout.write(
@@ -179,6 +187,7 @@ process.stdout.write(
       node,
       sitting,
       busy: crowded,
+      techniques: ways,
       ...(browser ? { browser } : {}),
       ratios: {
         plan_to_limit_110_ms: round(main.plan_ms / 110),
@@ -196,6 +205,9 @@ process.stdout.write(
         busy_nail_to_limit_12_ms: round(crowded.one_nail_ms / 12),
         busy_picture_to_limit_25_ms: round(crowded.picture_with_marble_ms / 25),
         picture_of_2000_grains_to_limit_40_ms: round(crowded.picture_with_2000_grains_ms / 40),
+        put_right_worst_to_limit_1000_ms: round(ways.put_right_worst_ms / 1000),
+        motif_of_200_strokes_to_limit_33_ms: round(ways.motif_of_200_strokes_moved_ms / 33),
+        tray_to_limit_1000_ms: round(ways.tray_of_all_offers_ms / 1000),
         replan_to_plan: round(node.replan_one_nail_ms / main.plan_ms),
         ...(browser
           ? {

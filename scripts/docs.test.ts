@@ -3,6 +3,7 @@ import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { withParts } from './formatParts';
 import { layeringDoc } from './layeringDoc';
+import { techniquesDoc } from './techniquesDoc';
 
 /* What README and docs say of files, commands and folders, held against the files themselves. */
 
@@ -82,8 +83,13 @@ it('docs/format.md shows every region, element, build and product as it begins',
   expect(withParts(said)).toBe(said);
 });
 
+/** Columns are set out by the formatter. */
+const plain = (text: string) => text.replaceAll(/ +/g, ' ').replaceAll(/-+/g, '-').replaceAll(/[_*]/g, '');
+
 it('docs/layering.md says what the table of surfaces says', () => {
-  // Columns are set out by the formatter.
-  const plain = (text: string) => text.replaceAll(/ +/g, ' ').replaceAll(/-+/g, '-').replaceAll(/[_*]/g, '');
   expect(plain(textOf('docs/layering.md'))).toBe(plain(layeringDoc()));
+});
+
+it('docs/techniques.md says how each technique is worked', () => {
+  expect(plain(textOf('docs/techniques.md'))).toBe(plain(techniquesDoc()));
 });

@@ -147,3 +147,53 @@ test('what holds on what is asked beside the steps: why not, what to do, and whe
   ).toBeVisible();
   await noViolations(page);
 });
+
+test('a nail with eight elements in three parts from nothing, ordered badly, its reasons read, and put right: in 60 actions at most', async ({
+  page,
+}) => {
+  await openDemo(page, 'Matinée');
+  let actions = 0;
+  const act = async (work: Promise<unknown>) => {
+    actions += 1;
+    await work;
+  };
+  await act(page.getByTestId('nail-left-middle').click());
+  await act(page.getByRole('button', { name: 'New look', exact: true }).click());
+  await act(page.getByRole('combobox', { name: 'Colour' }).selectOption('Night blue'));
+  const put = async (kind: string, where?: string) => {
+    await act(page.keyboard.press('+'));
+    await act(page.getByTestId(`add-${kind}`).click());
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    if (where) await act(page.getByRole('combobox', { name: 'Where' }).selectOption({ label: where }));
+  };
+  await put('glitter', 'The half moon');
+  await put('foil', 'The tip, by a smile line');
+  await put('v-french');
+  await put('dots');
+  await put('bow');
+  await put('crystals');
+  await put('satin');
+  await planned(page);
+  const { text } = await exported(page);
+  expect(text).toContain('"kind": "moon"');
+  await act(page.getByRole('link', { name: 'Plate to top' }).click());
+  // The oil up, over the light that the top waits for.
+  const oil = page.getByTestId('step-care-oil-1');
+  await act(oil.click());
+  for (let i = 0; i < 3; i += 1) {
+    const at = await oil.getAttribute('data-index');
+    await oil.focus();
+    await act(page.keyboard.press('Alt+ArrowUp'));
+    await expect(oil).not.toHaveAttribute('data-index', at!);
+  }
+  await planned(page);
+  const found = page.getByRole('complementary', { name: 'Findings, and what holds on what' });
+  await expect(found).toContainText('Stop');
+  await act(page.getByRole('button', { name: 'Why here?' }).click());
+  await expect(page.getByText(/^Not (before|after) “/)).not.toHaveCount(0);
+  await act(page.getByRole('button', { name: 'Put this nail right' }).click());
+  await act(page.getByRole('button', { name: /^Make th(is|ese)/ }).click());
+  await planned(page);
+  await expect(found).not.toContainText('Stop');
+  expect(actions).toBeLessThanOrEqual(60);
+});

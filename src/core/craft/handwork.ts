@@ -100,8 +100,12 @@ export function workSeconds(verb: Verb, guide_s: number, area_mm2: number, pace:
 /** Factor on the guide times (common practice, rough), until the artist's own are known. */
 export const PACE = { new: 1.5, usual: 1, practised: 0.75 } as const;
 
-const SKIN = 'Keep uncured gel off the skin; wipe any that touches it before the lamp.';
+export const SKIN = 'Keep uncured gel off the skin; wipe any that touches it before the lamp.';
 export const DUST = 'Use extraction and a mask; dust from the file irritates skin and lungs.';
+
+export const GLUE = 'Instant glue bonds skin at once and stings: a small bead, and none of it near the skin.';
+export const MONOMER =
+  'Monomer needs air and burns the skin: no bead touches it, and none on a damaged plate.';
 
 /** The same inside a tip that nobody wears yet: no plate is thinned and no nail heats, dust and wet gel are as they are. */
 export function inTipCaution(verb: Verb): string | undefined {
@@ -139,9 +143,9 @@ export const CAUTIONS: Partial<Record<Verb, string>> = {
   'press-on': 'Too much fixing gel runs onto the skin: wipe the spill while it is only flashed.',
   'ready-tip': DUST,
   'fill-tip': SKIN,
-  'glue-tip': 'Instant glue bonds skin at once and stings: a small bead, and none of it near the skin.',
+  'glue-tip': GLUE,
   blend: 'Only the tip is thinned: the file stays off the plate. ' + DUST,
-  sculpt: 'Monomer needs air and burns the skin: no bead touches it, and none on a damaged plate.',
+  sculpt: MONOMER,
   pinch: 'Never where it hurts: the plate below gives less than the product.',
   'press-mould': 'Gel that is pressed out reaches the skin: wipe it while it is only flashed.',
   sprinkle: 'Keep loose powder out of the air you breathe, and out of bottles.',

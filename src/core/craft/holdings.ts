@@ -3,6 +3,7 @@ import type { NailContext } from './context';
 import { coatOf } from './cure';
 import { flashOf, hardenOf } from './drafts';
 import { settingOf } from './families';
+import { GLUE, MONOMER } from './handwork';
 import type { PlacedPiece } from './matter';
 import type { Draft, Place, Seat } from './operation';
 
@@ -83,7 +84,10 @@ function glued(what: ToHold, context: NailContext): Draft[] {
   const glue = context.role('glue');
   const t_um = coatOf(glue);
   return [
-    bead(glue, t_um, what, 'Drop', 'Glue sets in the dark below metal, where light does not reach.'),
+    {
+      ...bead(glue, t_um, what, 'Drop', 'Glue sets in the dark below metal, where light does not reach.'),
+      caution: GLUE,
+    },
     { ...set(what, 'set-in-bead', 'Pressed into the wet bead until the rim is held all round.'), held: true },
     ...hardenOf(glue, t_um, what.place, 'hold'),
   ];
@@ -179,13 +183,16 @@ export const HOLDINGS = {
       const acrylic = context.role('acrylic');
       const t_um = ACRYLIC_BEAD_UM;
       return [
-        bead(
-          acrylic,
-          t_um,
-          what,
-          several(what) ? 'Beads' : 'Bead',
-          'On keyed acrylic: it melts into it, and holds without light.',
-        ),
+        {
+          ...bead(
+            acrylic,
+            t_um,
+            what,
+            several(what) ? 'Beads' : 'Bead',
+            'On keyed acrylic: it melts into it, and holds without light.',
+          ),
+          caution: MONOMER,
+        },
         {
           ...set(what, 'set-in-bead', 'Before it goes dull; a little more is pressed in round the rim.'),
           held: true,

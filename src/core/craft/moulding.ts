@@ -3,7 +3,7 @@ import { wholePlace } from './context';
 import { coatOf, cureSeconds } from './cure';
 import { hardenOf } from './drafts';
 import { lampOf, settingOf } from './families';
-import { DUST, HAND_S } from './handwork';
+import { DUST, HAND_S, MONOMER, SKIN } from './handwork';
 import type { Draft, Place } from './operation';
 
 /** What petals and leaves are moulded of, and what is painted over a stone. */
@@ -23,6 +23,7 @@ export function mouldedAhead(words: string, product: Product): Draft[] {
       hand_s: HAND_S.make,
       scope: 'set',
       wait_s: hardens_s,
+      caution: lampOf(product) ? SKIN : MONOMER,
       reason: lampOf(product)
         ? `No air below; then ${hardens_s} s in the lamp, mould and all, away from the hand.`
         : 'No air below; then it is left to set, away from the hand.',

@@ -533,7 +533,7 @@ export const TABLE = {
     leaves: same,
   },
   cap: {
-    wants: 'pieces flashed or cured, on a film that is tacky, wiped or keyed',
+    wants: 'a film that is tacky, wiped or keyed; pieces on it flashed or cured',
     refuses: filmOver,
     leaves: film,
   },

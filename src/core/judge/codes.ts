@@ -10,6 +10,7 @@ export const FINDING_CODES = [
   'under-cured',
   'shaded-cure',
   'cured-short',
+  'light-on-nothing',
   'work-left-out',
   'off-before-on',
   'left-on',

@@ -5,7 +5,7 @@ import { artFilm } from '../artFilm';
 import { placeOf } from '../context';
 import { coatOf, slowestOf } from '../cure';
 import { passesOf } from '../drafts';
-import { HAND_S } from '../handwork';
+import { HAND_S, SKIN } from '../handwork';
 import { freshRecipe, mainOf, marbleOn, partsWords, RECIPE, recipeFields, STIRRED_LESS } from '../recipe';
 import { partHandles } from '../partHandles';
 import { FAMILIES, type Laid } from '../families';
@@ -39,6 +39,8 @@ const HOW: Partial<Record<Laid, string>> = {
   dip: 'powders side by side in a tray, the nail laid face down',
 };
 const TEASED = 'dabs dragged, teased with a little solvent';
+/** Alcohol or remover, a drop on the brush. */
+const SOLVENT = `Solvent is flammable and needs air: a drop on the brush, away from the lamp. ${SKIN}`;
 const DRAGGED = 'wet colours side by side, dragged through each other with a liner';
 /** What is dipped upright or sprinkled takes up its powders one over the other. */
 const IN_TURN = { dipped: 'dipped upright', sprinkled: 'powders sprinkled on' } as const;
@@ -122,6 +124,7 @@ export const marbled = defineTechnique({
         t_um: mostOf(products.map(coatOf)),
         words: `Marble ${products.map(({ name }) => name).join(', ')}, ${partsWords(parts)}: ${worked}`,
         hand_s: MARBLED_S + DAB_S * parts.length,
+        ...(worked === TEASED ? { caution: SOLVENT } : {}),
         reason:
           'Few strokes: each more takes the veins nearer to one colour. Nails of one look come from one batch.',
       },

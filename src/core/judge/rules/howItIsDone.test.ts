@@ -245,6 +245,46 @@ describe('marbles of one look', () => {
   });
 });
 
+describe('orders that make no sense are told with their place', () => {
+  const plain = setWearing([ground]);
+  const edited = (edits: SetDocument['edits']) => ({ ...plain, edits });
+  const id = (rest: string) => `left-ring/${rest}`;
+
+  it('a light on nothing', () => {
+    const light = {
+      kind: 'insert',
+      id: 'more',
+      nail: 'left-ring',
+      verb: 'cure',
+      seconds: 60,
+      words: 'Cure again',
+    } as const;
+    const after = (step: string) => edited([{ ...light, after: id(step) }]);
+    expect(told(after('ground/cure#3'), 'light-on-nothing')).toMatchObject([
+      { severity: 'note', operation: id('own/more#1') },
+    ]);
+    // Where something waits, it is a light like any other.
+    expect(codesOn(after('ground/coat#3'))).not.toContain('light-on-nothing');
+  });
+
+  it('a top below the base, a colour on the bare plate', () => {
+    const upside = edited([{ kind: 'move', a: id('top/coat#1'), side: 'before', b: id('build/base#1') }]);
+    const grave = findingsOn(upside).filter(({ severity }) => severity === 'stop');
+    expect(grave.length).toBeGreaterThan(0);
+    expect(grave.every(({ operation }) => operation?.startsWith('left-ring/'))).toBe(true);
+    const bare = edited([{ kind: 'skip', a: id('build/base#1') }]);
+    expect(findingsOn(bare).some(({ severity }) => severity === 'stop')).toBe(true);
+  });
+
+  it('twenty tops: the nail grows thick, and the clock runs', () => {
+    const tops = Array.from({ length: 20 }, (_, i) => element('finish', { id: `top-${i}`, finish: 'gloss' }));
+    const set = setWearing([ground, ...tops]);
+    const plan = planSet(set, QUICK);
+    expect(plan.operations['left-ring'].filter(({ verb }) => verb === 'top')).toHaveLength(20);
+    expect(codesOn(set).join()).toMatch(/thick|needless/);
+  });
+});
+
 function contextOn(set: SetDocument) {
   return contextOf(set, 'left-ring');
 }

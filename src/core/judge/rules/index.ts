@@ -18,6 +18,7 @@ import { hotLoad } from './hotLoad';
 import { lamps } from './lamps';
 import { lengthsAlike } from './lengthsAlike';
 import { leftSticky } from './leftSticky';
+import { lightOnNothing } from './lightOnNothing';
 import { lostInGround } from './lostInGround';
 import { missedWork } from './missedWork';
 import { muddyMiddle } from './muddyMiddle';
@@ -67,6 +68,7 @@ export const NAIL_RULES: readonly NailRule[] = [
   surfaces,
   underCured,
   curedShort,
+  lightOnNothing,
   missedWork,
   worn,
   magnetHeld,
