@@ -12,6 +12,23 @@ export interface Area {
   distance_mm: (x: number, y: number) => number;
 }
 
+/** The box around an area's curves, worked out once: pictures ask for it with every move of a hand. */
+export function boundsOf(area: Area): { left: number; right: number; low: number; high: number } {
+  let box = bounds.get(area);
+  if (box) return box;
+  box = { left: Infinity, right: -Infinity, low: Infinity, high: -Infinity };
+  for (const polygon of area.polygons)
+    for (const { x, y } of polygon) {
+      if (x < box.left) box.left = x;
+      if (x > box.right) box.right = x;
+      if (y < box.low) box.low = y;
+      if (y > box.high) box.high = y;
+    }
+  bounds.set(area, box);
+  return box;
+}
+const bounds = new WeakMap<Area, { left: number; right: number; low: number; high: number }>();
+
 export interface Disc {
   x: number;
   y: number;

@@ -1,6 +1,6 @@
 import { productsIn } from '../craft/paints';
 import { areaOf } from '../craft/area';
-import { leastOf, mostOf } from '../model/extent';
+import { boundsOf } from '../geometry/regions';
 import type { Product } from '../model/product';
 import type { Film, NailField } from '../simulate/field';
 
@@ -76,13 +76,7 @@ function thickest({ t_um }: Film): number {
 }
 
 function boxOf({ frame }: NailField, film: Film): Box {
-  const points = areaOf(frame, film.place).polygons.flat();
-  return {
-    left: leastOf(points.map(({ x }) => x)),
-    right: mostOf(points.map(({ x }) => x)),
-    low: leastOf(points.map(({ y }) => y)),
-    high: mostOf(points.map(({ y }) => y)),
-  };
+  return boundsOf(areaOf(frame, film.place));
 }
 
 function square(x: number, y: number, reach: number): Box {

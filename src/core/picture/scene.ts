@@ -4,8 +4,9 @@ import { FAMILIES } from '../craft/families';
 import type { Grains } from '../craft/matter';
 import type { Place } from '../craft/operation';
 import type { NailFrame } from '../geometry/frame';
+import { boundsOf } from '../geometry/regions';
 import { seedOf } from '../model/chance';
-import { append, leastOf, mostOf } from '../model/extent';
+import { append, mostOf } from '../model/extent';
 import type { PotGrains } from '../model/grains';
 import type { Product } from '../model/product';
 import { paintedWith } from '../simulate/paints';
@@ -204,16 +205,14 @@ function liesUnder({ piece }: Drawn, film: Lies | undefined): boolean {
 /** Spared where the place is the whole nail or more than a pixel away. */
 function liesOn(frame: NailFrame, place: Place, pixel_mm: number): Lies | undefined {
   if (coversNail(place)) return undefined;
-  const { polygons, distance_mm } = areaOf(frame, place);
-  const points = polygons.flat();
-  const xs = points.map((point) => point.x);
-  const ys = points.map((point) => point.y);
+  const area = areaOf(frame, place);
+  const { left, right, low, high } = boundsOf(area);
   return {
-    distance_mm,
-    left_mm: leastOf(xs) - pixel_mm,
-    right_mm: mostOf(xs) + pixel_mm,
-    low_mm: leastOf(ys) - pixel_mm,
-    high_mm: mostOf(ys) + pixel_mm,
+    distance_mm: area.distance_mm,
+    left_mm: left - pixel_mm,
+    right_mm: right + pixel_mm,
+    low_mm: low - pixel_mm,
+    high_mm: high + pixel_mm,
   };
 }
 

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import type { NailFrame, Point } from '../geometry/frame';
-import { smoothLine, stripPolygons, toLine_mm } from '../geometry/lines';
+import { nearestOf } from '../geometry/nearest';
+import { fitted, smoothLine, stripPolygons, toLine_mm } from '../geometry/lines';
 import { DRAWN_FOR_ARC_MM, keptSize, offSkin_mm, polygonDistance_mm, type Laying } from '../geometry/regions';
 import { leastOf, mostOf } from '../model/extent';
 import { mm } from '../model/primitives';
@@ -84,19 +85,20 @@ export const paths = defineRegion({
       const half_mm = (width_mm * laying.scale) / 2;
       return { line, filled, half_mm, box: boxOf(line, filled ? 0 : half_mm) };
     });
+    const nearest = nearestOf(
+      laid.map(({ line, filled, half_mm, box }) => ({
+        into_mm: filled
+          ? (x, y) => polygonDistance_mm(line, x, y)
+          : (x, y) => half_mm - toLine_mm(line, x, y),
+        // No nearer than its box is.
+        atMost_mm: (x, y) => -offBox(box, x, y),
+      })),
+    );
     return {
       polygons: laid.flatMap(({ line, filled, half_mm }) =>
         filled ? [line] : stripPolygons(line, 2 * half_mm),
       ),
-      distance_mm: (x, y) => {
-        let into = -Infinity;
-        for (const { line, filled, half_mm, box } of laid) {
-          // No nearer than its box is.
-          if (-offBox(box, x, y) <= into) continue;
-          into = Math.max(into, filled ? polygonDistance_mm(line, x, y) : half_mm - toLine_mm(line, x, y));
-        }
-        return Math.min(into, offSkin_mm(frame, x, y, laying.margin_mm));
-      },
+      distance_mm: (x, y) => Math.min(nearest(x, y), offSkin_mm(frame, x, y, laying.margin_mm)),
     };
   },
   handles: (region, on) => pathHandles(region, on),
@@ -141,6 +143,9 @@ function offBox({ left, right, low, high }: Box, x: number, y: number): number {
   return dx <= 0 && dy <= 0 ? -Infinity : Math.hypot(Math.max(0, dx), Math.max(0, dy));
 }
 
+/** A hundredth of a millimetre of a stroke's run is seen by nobody. */
+const UNSEEN_MM = 0.01;
+
 /** Every path on one nail: about the middle of all of them, so that kept at its size the whole stays together. */
 function onOne({ paths: all }: Paths, frame: NailFrame, laying: Laying): Point[][] {
   const size = keptSize(frame, laying);
@@ -152,7 +157,7 @@ function onOne({ paths: all }: Paths, frame: NailFrame, laying: Laying): Point[]
       const { x, y } = spotAt_mm(point, on);
       return { x: centre.x + size * (x - centre.x), y: centre.y + size * (y - centre.y) };
     });
-    return filled ? drawn : smoothLine(drawn);
+    return filled ? drawn : fitted(smoothLine(drawn), UNSEEN_MM, Infinity);
   });
 }
 
