@@ -255,8 +255,8 @@ export const PATTERNS: readonly { key: string; words: string; blurb: string; col
       words: 'Hatching',
       blurb: 'Fine lines close by each other, crossed by others where it is to be darker.',
       colours: [
-        checks({ count: 14, width_mm: 0.15, pitch_mm: 0.8, turn_deg: 45, crossed: false }),
-        checks({ count: 10, width_mm: 0.15, pitch_mm: 1.2, turn_deg: -45, crossed: false }),
+        checks({ count: 14, width_mm: 0.22, pitch_mm: 0.9, turn_deg: 45, crossed: false }),
+        checks({ count: 10, width_mm: 0.22, pitch_mm: 1.3, turn_deg: -45, crossed: false }),
       ],
     },
   ];
@@ -281,11 +281,14 @@ const ALONG = 0.27;
 const PLACE = { across: 0, along: 0.82 } as const;
 
 /** One colour of a small motif, as a part of a nail. */
+/** On the narrowest nail a stroke is thinned with it, and still drawn by a fine liner. */
+const LEAST_MM = 0.22;
+
 export function motifRegion(strokes: readonly Stroke[]): Region {
   return {
     kind: 'paths',
     paths: strokes.map(({ points, width_mm }) => ({
-      width_mm: width_mm ?? 0.3,
+      width_mm: Math.max(LEAST_MM, width_mm ?? 0.3),
       filled: width_mm === undefined,
       points: points.map(([x, y]) => ({
         across: rounded(PLACE.across + ACROSS * x, 3),

@@ -47,7 +47,13 @@ export function FindingNote({ finding, onFix, showNail = false, children }: Prop
       )}
       <div className={classes.ways}>
         {ways.map((fix) => (
-          <Button key={fix.words} variant="default" className={classes.fix} onClick={() => onFix(fix)}>
+          <Button
+            key={fix.words}
+            h="auto"
+            variant="default"
+            className={classes.fix}
+            onClick={() => onFix(fix)}
+          >
             {fix.words}
           </Button>
         ))}
