@@ -31,7 +31,7 @@ export function techniquesDoc(): string {
 
 function rowFor(offer: Offer): string {
   const bareSet = setWearing([element('colour', { id: 'ground', product: 'ivory-02' })], (one) => {
-    for (const name of NAILS) one.nails[name].build = 'tips';
+    for (const name of NAILS) Object.assign(one.nails[name], { build: 'tips', in_work: name === NAIL });
   });
   const added = offer.fresh('added', pickerOf(bareSet, bareSet.looks[0]));
   const set = applyUnchecked(bareSet, {

@@ -28,7 +28,7 @@ const applied = (set: SetDocument, change: ReturnType<typeof put>['change']) => 
 describe('put it right', () => {
   it('does what it says of every nail of the practice set: no stop is left, or it says what stays', () => {
     const set = understudy();
-    for (const name of NAILS) {
+    for (const name of NAILS.slice(0, runs(4, 10))) {
       const made = put(set, name);
       const after = graveOn(applied(set, made.change), name);
       // What stays of the nail itself is told; what a change brings elsewhere too.
@@ -99,7 +99,7 @@ describe('put it right', () => {
 
   it('is the smallest there is on small nails, held against every way out of every fault', () => {
     let seen = 0;
-    for (let seed = 1; seed <= runs(4, 150); seed += 1) {
+    for (let seed = 1; seed <= runs(2, 150); seed += 1) {
       const set = spoiled(setWearing([element('colour'), element('french', { liner: null })]), chance(seed));
       for (const name of NAILS) {
         const before = graveOn(set, name);
@@ -112,7 +112,7 @@ describe('put it right', () => {
           expect([seed, name, reachable(set, name, made.steps.length - 1)]).toEqual([seed, name, false]);
       }
     }
-    expect(seen).toBeGreaterThan(3);
+    expect(seen).toBeGreaterThan(1);
   });
 
   it('ends without a stop on sets that were spoiled at random, or says why', () => {
