@@ -6,7 +6,7 @@ import { element, findingsOn, pick, setWearing } from '../testing/sets';
 import { drawnAlike, takenFrom } from '../document/keptMotifs';
 import { applyChange } from '../document/changes';
 import { MOTIFS, motifRegion } from './motifs';
-import { PLACINGS, placedStrokes, type Spot } from './placedStrokes';
+import { PLACINGS, placedStrokes, spotsAlong, type Spot } from './placedStrokes';
 import { techniqueOf, type Element } from './techniques';
 
 const frame = makeFrame({
@@ -102,6 +102,56 @@ describe('a drawing that is placed', () => {
     const { arrangements } = techniqueOf('motif');
     expect(arrangements!.map(({ key }) => key)).toEqual(PLACINGS.map(({ key }) => key));
     expect(motif.spots).toHaveLength(1);
+  });
+});
+
+describe('along a line that was drawn', () => {
+  const on = { frame, side: 1 as const, scale: 1, size: 1 };
+  const line = Array.from({ length: 30 }, (_, i) => ({
+    x: -4 + i * 0.28,
+    y: 4 + 3 * Math.sin(i / 9) + i * 0.2,
+  }));
+
+  it('places lie on it, as far from each other along it, and turn with it', () => {
+    const spots = spotsAlong(line, on);
+    expect(spots.length).toBeGreaterThan(2);
+    for (const one of spots) {
+      const { x, y } = mm(one);
+      expect(Math.min(...line.map((point) => Math.hypot(point.x - x, point.y - y)))).toBeLessThan(0.25);
+    }
+    // Towards the tip is upright, to the right is a quarter turn clockwise.
+    const [up] = spotsAlong(
+      [
+        { x: 0, y: 2 },
+        { x: 0, y: 3 },
+      ],
+      on,
+    );
+    const [right] = spotsAlong(
+      [
+        { x: 0, y: 5 },
+        { x: 2, y: 5 },
+      ],
+      on,
+    );
+    expect([up!.turn_deg, right!.turn_deg]).toEqual([0, -90]);
+  });
+
+  it('drawn on the other hand they are held as the left one has them', () => {
+    const mirrored = line.map(({ x, y }) => ({ x: -x, y }));
+    expect(spotsAlong(mirrored, { ...on, side: -1 })).toEqual(spotsAlong(line, on));
+  });
+
+  it('a dot of a line is one place', () => {
+    expect(
+      spotsAlong(
+        [
+          { x: 1, y: 5 },
+          { x: 1, y: 5 },
+        ],
+        on,
+      ),
+    ).toHaveLength(1);
   });
 });
 

@@ -3,7 +3,8 @@ import { outlineDistance_mm, type NailFrame, type Point } from '../geometry/fram
 import { Across, Along, Turn } from '../model/primitives';
 import type { Region } from '../regions';
 import { drawnSpot, middleOf } from '../regions/drawnPoints';
-import { spotAt_mm } from '../regions/on';
+import { spotOf } from '../regions/handle';
+import { spotAt_mm, type OnNail } from '../regions/on';
 
 /** Where a drawing is placed once more: about its own middle, so large, turned, turned over. */
 export const Spot = z.strictObject({
@@ -138,4 +139,33 @@ function strewn(chance: () => number): Spot[] {
     if (room) laid.push(next);
   }
   return laid;
+}
+
+/** So many are placed along a line, at most, and this far from middle to middle at least: what two small ones want. */
+const MOST_ALONG = 7;
+const APART_MM = 2.6;
+const ALONG_SIZE = 0.32;
+
+/** Places along a line that was drawn on the nail, evenly, each turned with it; `on`: the nail it was drawn on. */
+export function spotsAlong(line: readonly Point[], on: OnNail): Spot[] {
+  const far = [0];
+  line
+    .slice(1)
+    .forEach((point, i) => far.push(far[i]! + Math.hypot(point.x - line[i]!.x, point.y - line[i]!.y)));
+  const length = far.at(-1)!;
+  const count = Math.max(1, Math.min(MOST_ALONG, 1 + Math.floor(length / APART_MM)));
+  return Array.from({ length: count }, (_, k) => {
+    const at = count === 1 ? length / 2 : (length * k) / (count - 1);
+    const i = Math.max(
+      1,
+      far.findIndex((one) => one >= at - 1e-9),
+    );
+    const [a, b] = [line[i - 1] ?? line[0]!, line[i] ?? line[0]!];
+    const share = far[i]! > far[i - 1]! ? (at - far[i - 1]!) / (far[i]! - far[i - 1]!) : 0;
+    const { across, along } = spotOf({ x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share }, on);
+    // Upright where the line runs towards the tip, and as the left hand has it.
+    const turn = on.side * (Math.atan2(b.y - a.y, b.x - a.x) - Math.PI / 2);
+    const turn_deg = Math.round((((turn * 180) / Math.PI + 540) % 360) - 180);
+    return spot(across, along, ALONG_SIZE, turn_deg);
+  });
 }

@@ -44,6 +44,7 @@ export const FINDING_CODES = [
   'tray-in-turn',
   'drifts',
   'muddy-middle',
+  'dark-swallows',
   'marble-flat',
   'marble-stirred',
   'marble-unlike',

@@ -8,7 +8,7 @@ import { limitsOf } from '../../model/limits';
 import { rounded } from '../../model/rounded';
 import { onNail, placeOf, type NailContext } from '../context';
 import { CURES, MOST_COLOURS } from '../keptMotif';
-import { PLACINGS, placedStrokes, Spot } from '../placedStrokes';
+import { PLACINGS, placedStrokes, Spot, spotsAlong } from '../placedStrokes';
 import { areaOf } from '../area';
 import { coatOf, slowestOf } from '../cure';
 import type { Area } from '../../geometry/regions';
@@ -160,6 +160,14 @@ export const motif = defineTechnique({
       spots: spots(element.spots, chance(seedOf(element.spots)).next),
     }),
   })),
+  drawn: [
+    {
+      words: 'Place it along a line',
+      says: 'A line drawn on the nail: it is placed along it, evenly, turned as the line runs',
+      lay: (element, context, line) =>
+        line.length < 2 ? element : { ...element, spots: spotsAlong(line, onNail(context, element)) },
+    },
+  ],
   library: {
     keep: ({ cure, colours }, id, name, product) => ({
       id,

@@ -245,6 +245,27 @@ describe('marbles of one look', () => {
   });
 });
 
+describe('a run of colours', () => {
+  const run = (...stops: [string, number][]) =>
+    setWearing([element('ombre', { stops: stops.map(([product, at]) => ({ product, at })) })]);
+
+  it('in which a pale one is squeezed by a dark one is told; spread evenly it is seen', () => {
+    const set = run(['night-blue', 0.3], ['ivory-02', 0.4], ['plum-07', 0.5]);
+    expect(told(set, 'dark-swallows')).toMatchObject([{ severity: 'warn', element: 'ombre' }]);
+    expect(codesOn(mended(set, 'dark-swallows'))).not.toContain('dark-swallows');
+  });
+
+  it('with room, or among pale ones, has nothing to be said of it', () => {
+    expect(codesOn(run(['night-blue', 0.1], ['ivory-02', 0.5], ['plum-07', 0.9]))).not.toContain(
+      'dark-swallows',
+    );
+    expect(codesOn(run(['rose-nude', 0.3], ['ivory-02', 0.4], ['blush-sheer', 0.5]))).not.toContain(
+      'dark-swallows',
+    );
+    expect(codesOn(run(['night-blue', 0.3], ['ivory-02', 0.4]))).not.toContain('dark-swallows');
+  });
+});
+
 describe('orders that make no sense are told with their place', () => {
   const plain = setWearing([ground]);
   const edited = (edits: SetDocument['edits']) => ({ ...plain, edits });

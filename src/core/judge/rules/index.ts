@@ -6,6 +6,7 @@ import { changes } from './changes';
 import { clearOverPieces } from './clearOverPieces';
 import { condition } from './condition';
 import { curedShort } from './curedShort';
+import { darkSwallows } from './darkSwallows';
 import { directions } from './directions';
 import { editsAcross, editsFollowed } from './editsFollowed';
 import { fit } from './fit';
@@ -91,6 +92,7 @@ export const NAIL_RULES: readonly NailRule[] = [
   takenInTurn,
   drifts,
   muddyMiddle,
+  darkSwallows,
   marbleFlat,
   paleAfterDark,
   coloursRun,
