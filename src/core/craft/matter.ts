@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/frame';
+import type { Smile } from '../model/smile';
 import type { CharmShape } from '../model/charmShapes';
 import type { FLAT_SHAPES } from '../model/pieceShapes';
 import type { GRAIN_SHAPES } from '../model/grains';
@@ -73,6 +74,12 @@ export interface Marble {
   in_turn?: true;
 }
 
+/** The coloured edge of a ready-made tip. */
+export interface TipFrench {
+  colour: string;
+  smile: Smile;
+}
+
 /** Many small bodies that nobody counts one by one. */
 export interface Grains {
   words: string;
@@ -119,7 +126,15 @@ export type Deposit =
   | { kind: 'grains'; grains: Grains; profile?: Profile }
   | { kind: 'sheet'; sheet: Sheet; profile?: Profile }
   /** A ready tip over a bead of fixing gel; thicknesses at cuticle, apex and free edge. */
-  | { kind: 'tip'; fixing_um: number; cuticle_um: number; apex_um: number; edge_um: number }
+  | {
+      kind: 'tip';
+      fixing_um: number;
+      cuticle_um: number;
+      apex_um: number;
+      edge_um: number;
+      /** A French that it came with, in the tip itself. */
+      french?: TipFrench;
+    }
   /** A half tip on its place, over a film of glue. */
   | { kind: 'half-tip'; glue_um: number; tip_um: number }
   /** The room below a ready tip past the plate, filled from beneath. */

@@ -1,6 +1,8 @@
 import { isStanding, liesInside } from '../craft/bodies';
 import { areaOf, profileOn } from '../craft/area';
 import { FAMILIES } from '../craft/families';
+import type { Triple } from '../colour/film';
+import { linearOf } from '../colour/space';
 import type { Grains } from '../craft/matter';
 import type { Place } from '../craft/operation';
 import type { NailFrame } from '../geometry/frame';
@@ -10,7 +12,7 @@ import { append, mostOf } from '../model/extent';
 import type { PotGrains } from '../model/grains';
 import type { Product } from '../model/product';
 import { paintedWith } from '../simulate/paints';
-import { layerCache } from '../simulate/pile';
+import { frenchOfTip, layerCache } from '../simulate/pile';
 import type { Film, NailField } from '../simulate/field';
 import { strewn } from './grains';
 import { drawPiece, dulled, type Drawn } from './hardware';
@@ -80,6 +82,12 @@ const SHOWN: Record<Film['kind'], (film: Film, on: On) => void> = {
     scene.pile.push(sheeted(film, field.frame, placeOf(film)));
   },
   tip: (film, { scene, placeOf }) => {
+    const { french } = film;
+    if (french) {
+      const place = placeOf({ ...film, place: frenchOfTip(film.place, french) });
+      const solid = { R: linearOf(french.colour), T: [0, 0, 0] as Triple };
+      scene.pile.push((row, from, to) => layCoat(row, { place, layerAt: () => solid, grain: 1 }, from, to));
+    }
     scene.sheens.push({ place: placeOf(film), matte: 0 });
   },
   hollow: () => undefined,

@@ -5,7 +5,7 @@ import type { NailFrame } from '../geometry/frame';
 import type { Plate } from '../model/nail';
 import { encode, type Surface } from '../craft/surface';
 import type { Place } from '../craft/operation';
-import type { Grains, Paint, PlacedPiece, Sheet } from '../craft/matter';
+import type { Grains, Paint, PlacedPiece, Sheet, TipFrench } from '../craft/matter';
 import type { Profile } from '../geometry/profiles';
 import { beadShare } from '../geometry/bead';
 
@@ -50,6 +50,8 @@ export interface Film {
   full_um?: number;
   /** 0 gloss, 1 matte, where it is mixed otherwise than its product. */
   sheen?: number;
+  /** Of a ready tip that came with a French. */
+  french?: TipFrench;
   pieces?: PlacedPiece[];
   grains?: Grains;
   sheet?: Sheet;

@@ -72,11 +72,13 @@ const LAYINGS: { [K in Deposit['kind']]: Lay<K> } = {
   },
   tip: (what, laying) => {
     const { fixing_um, hollow_um, tip_um } = mount(laying.field, laying.cover, what);
+    const tip = filled(filmOf(laying, 'tip'), tip_um, CURED);
+    if (what.french) tip.french = what.french;
     return [
       filled(filmOf(laying, 'film'), fixing_um, WET),
       filled(filmOf(laying, 'hollow'), hollow_um, CURED),
       ...turnedOver(laying.tip),
-      filled(filmOf(laying, 'tip'), tip_um, CURED),
+      tip,
     ];
   },
   'half-tip': (what, laying) => {

@@ -1,4 +1,7 @@
+import { areaOf } from '../craft/area';
 import { liesInside } from '../craft/bodies';
+import type { TipFrench } from '../craft/matter';
+import type { Place } from '../craft/operation';
 import { layerOf, over, type Layer, type Pigment, type Triple } from '../colour/film';
 import { linearOf } from '../colour/space';
 import { smooth } from '../geometry/smooth';
@@ -87,6 +90,11 @@ interface Prepared {
 
 const unseen = () => undefined;
 
+/** Where the coloured edge of a ready tip lies: the same tip for either hand. */
+export function frenchOfTip(place: Place, { smile }: TipFrench): Place {
+  return { ...place, region: { kind: 'tip', smile }, margin_mm: 0 };
+}
+
 /** How each kind of layer is seen from above; one that is clear, not at all. */
 const SEEN: Record<Film['kind'], (film: Film, on: Prepared) => SeenOver | undefined> = {
   film: (film, { frame, product, layer }) => {
@@ -119,7 +127,12 @@ const SEEN: Record<Film['kind'], (film: Film, on: Prepared) => SeenOver | undefi
     const colour = linearOf(sheet!.colour);
     return (_x, _y, cell, below) => mix(below, colour, t_um[cell]! / sheet!.thickness_um);
   },
-  tip: unseen,
+  tip: ({ french, place }, { frame }) => {
+    if (!french) return undefined;
+    const colour = linearOf(french.colour);
+    const { distance_mm } = areaOf(frame, frenchOfTip(place, french));
+    return (x, y, _cell, below) => (distance_mm(x, y) > 0 ? colour : below);
+  },
   hollow: unseen,
   old: unseen,
 };

@@ -1,5 +1,8 @@
 import * as z from 'zod/mini';
-import { Id, mm } from '../../model/primitives';
+import { Colour, Id, mm } from '../../model/primitives';
+import { Smile } from '../../model/smile';
+import type { TipFrench } from '../matter';
+import { smileFields } from '../technique';
 import type { Draft } from '../operation';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace, type NailContext } from '../context';
@@ -17,6 +20,8 @@ const schema = z.strictObject({
   art: z.enum(['above', 'inside', 'halves']),
   /** What fills the hollow under the free edge; its colour shows through the tip. */
   filler: z.nullable(Id),
+  /** The tip comes with a French of its own. */
+  french: z.optional(z.nullable(z.strictObject({ colour: Colour, smile: Smile }))),
 });
 type SoftGelTip = z.infer<typeof schema>;
 
@@ -49,6 +54,14 @@ export const softGelTip = defineBuild({
       words: 'Filled with',
       families: ['builder-gel', 'putty-gel', 'fixing-gel'],
     },
+    {
+      kind: 'optional',
+      path: 'french',
+      words: 'It comes with a French of its own',
+      fresh: (): TipFrench => ({ colour: '#f6f2ea', smile: { rise_mm: 0, depth_mm: 2.4, tilt_mm: 0 } }),
+    },
+    { kind: 'shade', path: 'french.colour', words: 'Its edge' },
+    ...smileFields('french.smile'),
   ],
   fresh: (id) => ({
     id,
@@ -66,14 +79,14 @@ export const softGelTip = defineBuild({
   halves: (build) => build.art === 'halves',
   stages: (build, context) => {
     const { arrive, prepare } = prepPlate(context, { shapeWords: 'Shorten the free edge' });
-    const ready = readyDraft(context, build.art === 'above');
+    const ready = readyDraft(context, build.art === 'above', build.french ? 'French tip' : 'tip');
     return {
       ...(build.art === 'above' ? {} : { ahead: [ready] }),
       arrive,
       prepare: build.art === 'above' ? [ready, ...prepare] : prepare,
       foundation: [
         ...baseDraft(context, 'The tip is fixed to the base, not to the plate.'),
-        ...fixed(context),
+        ...fixed(context, build.french ?? undefined),
         ...(build.filler === null ? [] : filled(build.filler, context)),
         ...(context.practice.tips === 'after' ? [shapedOn(context)] : []),
         ...keyedTip(context),
@@ -83,12 +96,12 @@ export const softGelTip = defineBuild({
 });
 
 /** Where art comes inside, the inside is etched as that begins, and nothing is primed before. */
-function readyDraft(context: NailContext, primed: boolean): Draft {
+function readyDraft(context: NailContext, primed: boolean, tip: string): Draft {
   const after = context.practice.tips === 'after';
   return {
     step: 'ready-tip',
     verb: 'ready-tip',
-    words: `Size the tip${after ? '' : ` and shape it ${context.frame.shape}`}${primed ? ', etch it inside and prime that' : ''}`,
+    words: `Size the ${tip}${after ? '' : ` and shape it ${context.frame.shape}`}${primed ? ', etch it inside and prime that' : ''}`,
     place: wholePlace(),
     hand_s: after ? HAND_S['ready-tip'] / 2 : HAND_S['ready-tip'],
     reason: after
@@ -98,7 +111,7 @@ function readyDraft(context: NailContext, primed: boolean): Draft {
 }
 
 /** Pressed on, flashed by hand, the spill wiped while it still comes off, cured. */
-function fixed(context: NailContext): Draft[] {
+function fixed(context: NailContext, french?: TipFrench): Draft[] {
   const fixing = context.role('fixing');
   const place = wholePlace();
   const fixing_um = coatOf(fixing);
@@ -115,7 +128,7 @@ function fixed(context: NailContext): Draft[] {
       product: fixing.id,
       // The tip is as wide as its nail; only the gel below it keeps off the skin.
       place: { ...place, margin_mm: 0 },
-      deposit: { kind: 'tip', fixing_um, ...FULL_TIP_UM },
+      deposit: { kind: 'tip', fixing_um, ...FULL_TIP_UM, ...(french ? { french } : {}) },
       hand_s: HAND_S['press-on'],
       reason: 'A bead inside the tip, rolled down from the cuticle so that no air stays in.',
     },

@@ -16,6 +16,7 @@ import {
   FILM_SEATS,
   FRESH_FILM,
   numberField,
+  type PickProduct,
   twoColours,
 } from '../technique';
 
@@ -97,6 +98,22 @@ const schema = z
 
 type Ombre = z.infer<typeof schema>;
 
+function fresh(id: string, pick: PickProduct, how: Ombre['how'], passes: number): Ombre {
+  const [first, second] = twoColours(pick);
+  return {
+    id,
+    kind: 'ombre',
+    ...FRESH_FILM,
+    direction: 'along',
+    stops: [
+      { product: first, at: 0.15 },
+      { product: second, at: 0.85 },
+    ],
+    passes,
+    how,
+  };
+}
+
 /** Brush ombre: colours side by side, blended across and then lengthwise, cured, repeated until it covers. */
 export const ombre = defineTechnique({
   kind: 'ombre',
@@ -146,40 +163,12 @@ export const ombre = defineTechnique({
     },
     ...FILM_FIELDS,
   ],
-  fresh: (id, pick) => {
-    const [first, second] = twoColours(pick);
-    return {
-      id,
-      kind: 'ombre' as const,
-      ...FRESH_FILM,
-      direction: 'along' as const,
-      stops: [
-        { product: first, at: 0.15 },
-        { product: second, at: 0.85 },
-      ],
-      passes: 2,
-      how: 'brush' as const,
-    };
-  },
+  fresh: (id, pick) => fresh(id, pick, 'brush', 2),
   also: (['sponge', 'mist'] as const).map((how) => ({
     key: `${how}-ombre`,
     words: HOW[how].called,
     blurb: HOW[how].blurb,
-    fresh: (id, pick) => {
-      const [first, second] = twoColours(pick);
-      return {
-        id,
-        kind: 'ombre' as const,
-        ...FRESH_FILM,
-        direction: 'along' as const,
-        stops: [
-          { product: first, at: 0.15 },
-          { product: second, at: 0.85 },
-        ],
-        passes: 3,
-        how,
-      };
-    },
+    fresh: (id, pick) => fresh(id, pick, how, 3),
   })),
   handles: (element, context) => [
     ...element.stops.map((stop, i) => stopHandle(element, i, stop.at, context)),

@@ -1,5 +1,4 @@
 import { techniqueOf } from '../../craft/techniques';
-import type { Finding } from '../finding';
 import { granted, type NailRule } from '../rule';
 import { cellX, cellY } from '../../simulate/field';
 import { pileColours } from '../../simulate/pile';
@@ -35,7 +34,7 @@ export const undersideBare: NailRule = {
     const top = elements.find((one) => techniqueOf(one.kind).ways?.['underside-too']);
     return [
       {
-        severity: 'note' satisfies Finding['severity'],
+        severity: 'note' as const,
         message: 'The extension is clear, and its underside is left bare.',
         reason:
           'Seen from beneath it is dull, with the marks of the file; a thin top there has a light of its own, the palm up.',
