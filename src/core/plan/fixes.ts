@@ -30,7 +30,7 @@ export interface Trials {
  * Work that is run in search of fixes, at most, counted in operations: a busy nail costs more than a plain one, and a
  * set with its sitting about as much as all its nails. With so many mistakes the later ones wait for the first.
  */
-const MOST_WORK = 9000;
+const MOST_WORK = 5000;
 const WHOLE_SHARE = 0.7;
 /** Of the artist's own moves and insertions those nearest to a fault are tried. */
 const NEAREST = 6;
