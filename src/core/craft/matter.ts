@@ -118,7 +118,8 @@ export type Deposit =
       kind: 'conformal';
       t_um: number;
       profile?: Profile;
-      /** 0 gloss, 1 matte, where its product says nothing. */ sheen?: number;
+      /** 0 gloss, 1 matte, where its product says nothing. */
+      sheen?: number;
     }
   /** Poured: as much as a nail `t_um` thick at the apex holds, smooth above, filling what lies below. */
   | { kind: 'level'; t_um: number }

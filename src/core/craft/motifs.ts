@@ -280,10 +280,10 @@ const ACROSS = 0.42;
 const ALONG = 0.27;
 const PLACE = { across: 0, along: 0.82 } as const;
 
-/** One colour of a small motif, as a part of a nail. */
 /** On the narrowest nail a stroke is thinned with it, and still drawn by a fine liner. */
 const LEAST_MM = 0.22;
 
+/** One colour of a small motif, as a part of a nail. */
 export function motifRegion(strokes: readonly Stroke[]): Region {
   return {
     kind: 'paths',

@@ -81,13 +81,13 @@ describe('a drawing that is placed', () => {
     '%s is a way that the format takes',
     (_words, way) => {
       for (let seed = 1; seed <= 20; seed += 1) {
-        const spots = way.spots([], chance(seed).next);
+        const spots = way.spots(chance(seed).next);
         const motif = { ...techniqueOf('motif').also![0]!.fresh('motif', pick), spots } as Element;
         expect(techniqueOf('motif').schema.safeParse(motif).success).toBe(true);
       }
       const motif = {
         ...techniqueOf('motif').also![0]!.fresh('motif', pick),
-        spots: way.spots([], chance(7).next),
+        spots: way.spots(chance(7).next),
       } as Element;
       const set = setWearing([element('colour', { id: 'ground', product: 'ivory-02' }), motif]);
       expect(findingsOn(set).filter(({ severity }) => severity === 'stop')).toEqual([]);

@@ -20,7 +20,7 @@ export type Spot = z.infer<typeof Spot>;
 const as = (frame: NailFrame) => ({ frame, side: 1 as const, scale: 1, size: 1 });
 
 /** The middle of what is drawn in all colours together; undefined where nothing is drawn by hand. */
-export function middleOfStrokes(regions: readonly Region[]): { across: number; along: number } | undefined {
+function middleOfStrokes(regions: readonly Region[]): { across: number; along: number } | undefined {
   const points = regions.flatMap((region) =>
     region.kind === 'paths' ? region.paths.flatMap((path) => path.points) : [],
   );
@@ -81,7 +81,7 @@ export const PLACINGS: readonly {
   key: string;
   words: string;
   says: string;
-  spots: (now: readonly Spot[], chance: () => number) => Spot[];
+  spots: (chance: () => number) => Spot[];
 }[] = [
   {
     key: 'row',
@@ -109,7 +109,7 @@ export const PLACINGS: readonly {
     key: 'strewn',
     words: 'Strewn',
     says: 'Strewn with room, each turned otherwise; again for another throw.',
-    spots: (_now, chance) => strewn(chance),
+    spots: strewn,
   },
   {
     key: 'pair',

@@ -1,10 +1,11 @@
 import * as z from 'zod/mini';
-import { count, Id, mm, share } from '../../model/primitives';
+import { count, Id, mm } from '../../model/primitives';
 import { regionNoun, type Region } from '../../regions';
 import type { Draft, Place } from '../operation';
 import { placeOf } from '../context';
 import { ART_FAMILIES, artFilm } from '../artFilm';
 import { coatOf } from '../cure';
+import { mixedWithClear, Strength } from '../dilution';
 import { coats, passesOf } from '../drafts';
 import { Fade, FADE_FIELDS, fadeHandles, fadeOn, fadesTo, FRESH_FADE } from '../fadeOut';
 import { HAND_S } from '../handwork';
@@ -29,8 +30,8 @@ const schema = z.strictObject({
   kind: z.literal('french'),
   product: Id,
   passes: z.union([z.literal('cover'), count(1, 5)]),
-  /** Tinted: so much of the mixture is the colour, the rest clear. */
-  tint: z.nullable(z.strictObject({ strength: share().check(z.gte(0.05), z.lte(0.5)) })),
+  /** Tinted: thinned with clear. */
+  tint: z.nullable(z.strictObject({ strength: Strength })),
   /** Faded: no line at all. */
   fade: z.nullable(Fade),
   liner: z.nullable(z.strictObject(Line)),
@@ -161,7 +162,7 @@ export const french = defineTechnique({
     const place: Place = placeOf(context, element);
     const { tint, fade, liner, second } = element;
     const how = [
-      tint ? `tinted, 1 part to ${Math.round((1 - tint.strength) / tint.strength)} of clear` : '',
+      tint ? `tinted, ${mixedWithClear(tint.strength)}` : '',
       fade ? `faded ${fadesTo(fade, element, context)}` : '',
     ].filter(Boolean);
     const tip = artFilm(
@@ -180,7 +181,12 @@ export const french = defineTechnique({
       },
       context,
     );
-    const along = (of: z.infer<typeof Lined>, step: string, words: string, off_mm?: number): Draft[] => {
+    const along = (
+      of: NonNullable<French['liner']>,
+      step: string,
+      words: string,
+      off_mm?: number,
+    ): Draft[] => {
       const made = context.product(of.product);
       const along_edge = { width_mm: of.width_mm, ...(off_mm === undefined ? {} : { off_mm }) };
       return coats(made, 1, step, `cure-${step}`, () => ({
@@ -207,5 +213,4 @@ export const french = defineTechnique({
   },
 });
 
-const Lined = z.strictObject(Line);
 const FADED = 'Full at the edge, and drawn out to nothing while it is wet: no line is left.';

@@ -157,7 +157,7 @@ export const motif = defineTechnique({
     says,
     lay: (element: Motif): Motif => ({
       ...element,
-      spots: spots(element.spots, chance(seedOf(element.spots)).next),
+      spots: spots(chance(seedOf(element.spots)).next),
     }),
   })),
   drawn: [

@@ -1,9 +1,10 @@
 import * as z from 'zod/mini';
 import { regionNoun } from '../../regions';
 import type { ProductFamily } from '../../model/product';
-import { count, Id, share } from '../../model/primitives';
+import { count, Id } from '../../model/primitives';
 import { artFilm } from '../artFilm';
 import { placeOf } from '../context';
+import { mixedWithClear, Strength } from '../dilution';
 import { Fade, FADE_FIELDS, fadeHandles, fadeOn, fadesTo, FRESH_FADE } from '../fadeOut';
 import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
@@ -24,8 +25,7 @@ const schema = z.strictObject({
   ...FILM_BASE,
   kind: z.literal('wash'),
   product: Id,
-  /** How much of the mixture is the colour; the rest is clear. */
-  strength: share().check(z.gte(0.05), z.lte(0.5)),
+  strength: Strength,
   passes: count(1, 6),
   /** Smoke thins out to nothing; a tint lies even. */
   fade: z.nullable(Fade),
@@ -71,7 +71,7 @@ export const wash = defineTechnique({
         ...(element.fade ? { profile: fadeOn(element, element.fade, context) } : {}),
         passes: element.passes,
         manner: 'pass',
-        words: `${product.name} washed thin, 1 part to ${parts(element.strength)} of clear${element.fade ? `, smoked out ${fadesTo(element.fade, element, context)}` : ''}`,
+        words: `${product.name} washed thin, ${mixedWithClear(element.strength)}${element.fade ? `, smoked out ${fadesTo(element.fade, element, context)}` : ''}`,
         hand_s: HAND_S.coat,
         reason: 'Mixed on the palette, not in the bottle: thin and even, so that no edge stands in it.',
       },
@@ -79,8 +79,3 @@ export const wash = defineTechnique({
     );
   },
 });
-
-/** As it is mixed at a table: one part to so many. */
-function parts(strength: number): number {
-  return Math.round((1 - strength) / strength);
-}
