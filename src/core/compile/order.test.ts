@@ -132,7 +132,7 @@ describe('dip', () => {
 
   it('left unbrushed is told, and so is a ledge that is left out; its caution is that of the file', () => {
     expect(codesOn(on('dip', {}, undefined, (set) => (set.edits = skip('build/layer-brush#1'))))).toContain(
-      'dust-under-layer',
+      'powder-in-bottle',
     );
     const french = {
       french: {
@@ -159,7 +159,7 @@ describe('chrome and finishes', () => {
     const left = setWearing([element('colour'), gloss, chrome], (set) => {
       set.edits = skip('chrome/loose-off#1');
     });
-    expect(codesOn(left)).toContain('dust-under-layer');
+    expect(codesOn(left)).toContain('powder-in-bottle');
   });
 
   it('is burnished while its top is warm, or told', () => {

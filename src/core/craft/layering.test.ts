@@ -59,7 +59,7 @@ describe('the layering reference', () => {
     ['mirror', 'cured gel, tacky', 'no-grip'],
     ['pearl', 'cured gel, tacky', undefined],
     ['pearl', 'cured top coat, slick, no-wipe', 'no-grip'],
-    ['top', 'cured top coat, powdered, dusty', 'dust-under-layer'],
+    ['top', 'cured top coat, powdered, dusty', 'powder-in-bottle'],
     ['top', 'cured top coat, powdered', undefined],
     ['file', 'cured clear gel, tacky', 'tacky-filed'],
     ['stones-top', 'wet top coat', undefined],

@@ -5,6 +5,7 @@ import type { FLAT_SHAPES } from '../model/pieceShapes';
 import type { GRAIN_SHAPES } from '../model/grains';
 import type { Profile } from '../geometry/profiles';
 import type { ProductFamily } from '../model/product';
+import type { Region } from '../regions';
 
 /** What can lie on a nail, as plain data: bodies, what films are coloured with, and how matter is laid. */
 
@@ -108,6 +109,9 @@ export interface Sheet {
   shred_mm: number;
   /** What it takes on in full: elsewhere in patches. */
   takes_on?: ProductFamily;
+  /** The picture on it, its lowest colour first; and whether what bears it is not seen itself. */
+  print?: readonly { colour: string; region: Region }[];
+  clear?: boolean;
   seed: number;
   mirror: boolean;
 }

@@ -8,7 +8,9 @@ export const REASON_WORDS: Record<Reason, string> = {
   'wet-touched': 'What is still wet smears, and smears of uncured gel reach skin.',
   'needs-wet': 'Nothing holds a piece or stone but the wet product it is set into.',
   'oil-before-layer': 'Oil is the last thing on a nail; under any layer it ruins adhesion.',
-  'dust-under-layer': 'Dust and loose powder under a film show as grit, start lifting and spoil the bottle.',
+  'dust-under-layer': 'Dust under a film shows as grit, and lifting starts from it.',
+  'powder-in-bottle':
+    'The brush takes loose powder up and carries it into the bottle: grit in every coat after it, and a cloud under this one.',
   'tacky-filed': 'The sticky layer clogs the file and smears uncured residue; it is wiped off first.',
   'top-over-stones':
     'Gel over set stones drowns their fire; top is taken around them, or they are set into it while wet.',

@@ -14,6 +14,7 @@ export const REASONS = [
   'wet-touched',
   'oil-before-layer',
   'dust-under-layer',
+  'powder-in-bottle',
   'tacky-filed',
   'top-over-stones',
   'needs-wet',
@@ -100,7 +101,8 @@ function oilOrWet(s: Surface): Reason | undefined {
 }
 
 function dust(s: Surface): Reason | undefined {
-  return s.soil === 'dust' ? 'dust-under-layer' : undefined;
+  if (s.soil !== 'dust') return undefined;
+  return s.finish === 'powdered' ? 'powder-in-bottle' : 'dust-under-layer';
 }
 
 function ground(s: Surface, laid: Laid, drawn: boolean): Reason | undefined {

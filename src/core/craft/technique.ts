@@ -61,6 +61,8 @@ type FieldKind =
   | { kind: 'product'; path: string; words: string; families: readonly string[] }
   | { kind: 'switch'; path: string; words: string }
   | { kind: 'region'; path: string; words: string }
+  /** A picture on a sheet, or none (null). */
+  | { kind: 'print'; path: string; words: string }
   /** Another element of the same look. */
   | { kind: 'element'; path: string; words: string }
   /** A part that may be missing (null); switched on it starts as `fresh` says. */

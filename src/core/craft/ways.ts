@@ -29,6 +29,8 @@ export interface Wishes {
   'sets-in-dark': Record<never, never>;
   /** Laid so that light reaches its bottom. */
   'cures-through': Record<never, never>;
+  /** Ridges with so much more room between them. */
+  'wider-valleys': { wider_mm: number };
   /** Mixed less, so that its parts are told apart. */
   'stir-less': Record<never, never>;
   /** Pieces pressed a few at a time. */

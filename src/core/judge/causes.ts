@@ -20,6 +20,7 @@ const FOLLOWS: Record<string, readonly string[]> = {
   'no-grip': ['no-grip'],
   'oil-before-layer': ['oil-before-layer', 'oil-early'],
   'dust-under-layer': ['dust-under-layer'],
+  'powder-in-bottle': ['powder-in-bottle'],
   'tacky-filed': ['tacky-filed'],
   'needs-wet': ['wet-touched', 'top-over-stones', 'needs-wet'],
   'too-large': ['off-the-plate', 'pieces-overlap'],

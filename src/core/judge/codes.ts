@@ -39,6 +39,7 @@ export const FINDING_CODES = [
   'beads-drowned',
   'relief-high',
   'relief-drowned',
+  'valleys-bare',
   'foil-patchy',
   'spills-over-line',
   'tray-in-turn',

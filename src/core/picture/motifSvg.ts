@@ -1,21 +1,12 @@
 import type { KeptMotif } from '../craft/keptMotif';
 import { areaOf } from '../craft/area';
 import { wholePlace } from '../craft/context';
+import { DRAWN_NAIL } from '../craft/drawnNail';
 import { smoothLine } from '../geometry/lines';
-import { makeFrame, type Point } from '../geometry/frame';
-import { DRAWN_FOR_ARC_MM } from '../geometry/regions';
+import type { Point } from '../geometry/frame';
 import { leastOf, mostOf } from '../model/extent';
 import { spotAt_mm } from '../regions/on';
 
-/** The nail that looks are drawn for: a middle finger's, as wide along its curve as `DRAWN_FOR_ARC_MM`. */
-const frame = makeFrame({
-  width_mm: DRAWN_FOR_ARC_MM * 0.86,
-  arch_mm: 3,
-  bed_mm: 12,
-  free_mm: 6,
-  radiusAlong_mm: 60,
-  shape: 'almond',
-});
 const AROUND_MM = 0.5;
 /** What a product without a colour of its own is drawn in. */
 const CLEAR = '#d8d2cc';
@@ -28,10 +19,10 @@ export function motifSvg({ name, colours }: KeptMotif): string {
     marks:
       region.kind === 'paths'
         ? region.paths.map(({ filled, width_mm, points }) => {
-            const drawn = points.map((point) => spotAt_mm(point, { frame, side: 1 }));
+            const drawn = points.map((point) => spotAt_mm(point, { frame: DRAWN_NAIL, side: 1 }));
             return { filled, width_mm, line: filled ? drawn : smoothLine(drawn) };
           })
-        : areaOf(frame, { ...wholePlace(), region }).polygons.map((line) => ({
+        : areaOf(DRAWN_NAIL, { ...wholePlace(), region }).polygons.map((line) => ({
             filled: true,
             width_mm: 0,
             line,

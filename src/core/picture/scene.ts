@@ -79,7 +79,7 @@ const SHOWN: Record<Film['kind'], (film: Film, on: On) => void> = {
     scene.sheens.push({ place: placeOf(film), matte: 1 });
   },
   sheet: (film, { field, scene, placeOf }) => {
-    scene.pile.push(sheeted(film, field.frame, placeOf(film)));
+    scene.pile.push(sheeted(film, field.frame, (place) => placeOf({ ...film, place })));
   },
   tip: (film, { scene, placeOf }) => {
     const { french } = film;

@@ -1,5 +1,6 @@
 import { linearOf } from '../colour/space';
 import { profileOn } from '../craft/area';
+import type { Place } from '../craft/operation';
 import type { NailFrame } from '../geometry/frame';
 import type { Film } from '../simulate/field';
 import { noise } from '../geometry/noise';
@@ -7,10 +8,23 @@ import { crinkleLean } from './hardware';
 import type { LayRow } from './row';
 
 /** A sheet as it lies in its place: whole, or broken into shreds; of metal, crinkled and mirroring. */
-export function sheeted(film: Film, frame: NailFrame, place: number): LayRow {
+export function sheeted(film: Film, frame: NailFrame, placeOf: (place: Place) => number): LayRow {
+  const { colour, print = [], clear } = film.sheet!;
+  const parts = clear ? [] : [sheetPart(film, frame, placeOf(film.place), colour)];
+  for (const { colour: ink, region } of print) {
+    const place = { ...film.place, region, scale: 1, keep: false };
+    parts.push(sheetPart(film, frame, placeOf(place), ink));
+  }
+  return (row, from, to) => {
+    for (const part of parts) part(row, from, to);
+  };
+}
+
+/** One colour of it, in its place. */
+function sheetPart(film: Film, frame: NailFrame, place: number, shade: string): LayRow {
   const sheet = film.sheet!;
   const { whole, shred_mm, seed, mirror, metallic } = sheet;
-  const colour = linearOf(sheet.colour);
+  const colour = linearOf(shade);
   const side = mirror ? -1 : 1;
   const [u0, v0] = [(seed % 809) * 2.3, (seed % 571) * 3.1];
   // Where it thins out, less and less of it is left.

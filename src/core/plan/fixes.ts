@@ -262,6 +262,7 @@ const REMEDIES: Record<
 > = {
   'oil-before-layer': { verbs: ['wipe'], words: 'Wipe the oil off', seconds: 6, last: true },
   'dust-under-layer': { verbs: ['dust-off', 'wipe'], words: 'Brush the dust off', seconds: 5 },
+  'powder-in-bottle': { verbs: ['dust-off'], words: 'Brush the loose powder off', seconds: 5 },
   'tacky-filed': { verbs: ['wipe'], words: STICKY_OFF, seconds: 5 },
   'uncured-covered': { verbs: ['cure'], words: 'Cure what is wet', seconds: 60 },
   'wet-touched': { verbs: ['cure'], words: 'Cure what is wet', seconds: 60 },

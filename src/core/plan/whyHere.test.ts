@@ -47,7 +47,7 @@ function pairsOf(operations: readonly Operation[]): Pair[] {
       );
     // Dust is gone before anything is laid: brushed off, or wiped.
     const wiped = operations.slice(i + 2).find((one) => isLaid(one) || one.verb === 'wipe')?.verb === 'wipe';
-    if (first.verb === 'dust-off' && isLaid(second)) return pair('dust-under-layer');
+    if (first.verb === 'dust-off' && isLaid(second)) return pair('dust-under-layer', 'powder-in-bottle');
     if (first.verb === 'buff' && second.verb === 'dust-off' && !wiped)
       return pair('dust-under-layer', 'unprepared-plate');
     // The plate is dehydrated before its base.
@@ -57,7 +57,7 @@ function pairsOf(operations: readonly Operation[]): Pair[] {
     if (first.verb === 'wipe' && second.verb === 'file') return pair('tacky-filed', 'dust-under-layer');
     // Oil comes last.
     if (second.verb === 'oil')
-      return pair('oil-before-layer', 'wet-touched', 'oil-early', 'dust-under-layer');
+      return pair('oil-before-layer', 'wet-touched', 'oil-early', 'dust-under-layer', 'powder-in-bottle');
     return [];
   });
 }

@@ -4,6 +4,7 @@ import { linePolygons, linesDistance_mm } from '../geometry/lines';
 import { offSkin_mm } from '../geometry/regions';
 import { figure, limitsOf, within } from '../model/limits';
 import { Across, Along, count, mm, Turn } from '../model/primitives';
+import { rounded } from '../model/rounded';
 import { without } from '../model/without';
 import { onPart, toMm, turnedSpotHandles, type Handle } from './handle';
 import { spotAt_mm, type OnNail } from './on';
@@ -25,6 +26,9 @@ const schema = z.strictObject({
   dash: z.optional(z.strictObject({ long_mm: mm(0.1, 20), gap_mm: mm(0.1, 20) })),
 });
 type Lines = z.infer<typeof schema>;
+
+/** Finer is no brush's line (common practice). */
+const LEAST_WIDTH_MM = 0.2;
 
 /** One pull of a liner (common practice). */
 const LINE_S = 8;
@@ -115,6 +119,10 @@ export const lines = defineRegion({
     return Math.round(Math.max(LEAST_S, line_s * many * (crossed ? 2 : 1)));
   },
   stroke_mm: ({ width_mm }) => width_mm,
+  finer: (region, by_mm) =>
+    region.width_mm - by_mm < LEAST_WIDTH_MM
+      ? undefined
+      : { ...region, width_mm: rounded(region.width_mm - by_mm, 2) },
   strokes: ({ count: many, crossed }) => many * (crossed ? 2 : 1),
 });
 

@@ -30,6 +30,8 @@ export interface RegionKind<R> {
   drawn_s?: (region: R) => number;
   /** How wide its strokes are, where it is made of strokes. */
   stroke_mm?: (region: R) => number;
+  /** The same with its strokes so much finer, where that leaves any of them. */
+  finer?: (region: R, by_mm: number) => R | undefined;
   /** How many strokes it is drawn in, where that can be more than one. */
   strokes?: (region: R) => number;
   /** They are set with a dotting tool. */

@@ -7,6 +7,7 @@ import { techniqueOf, type Element } from '@/core/craft/techniques';
 import { tokenColour } from '@/core/model/product';
 import type { Look } from '@/core/document/document';
 import { elementWords } from './elementWords';
+import { PrintInput } from './PrintInput';
 import { ProductInput } from './ProductInput';
 import { RegionInput } from './RegionInput';
 
@@ -32,6 +33,7 @@ export function FieldsOfSet({
       },
       Product: ProductInput,
       Region: RegionInput,
+      Print: PrintInput,
       others: (look?.elements ?? [])
         .filter((one) => one.id !== element && partsOff(one))
         .map((one) => ({ value: one.id, label: elementWords(one, look!, products) })),

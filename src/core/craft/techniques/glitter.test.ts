@@ -100,7 +100,7 @@ describe('loose glitter at the table', () => {
   it('loose grains that stay under the clear are told', () => {
     const set = onColour();
     set.edits = [{ kind: 'skip', a: 'left-middle/glitter/loose-off#1' }];
-    expect(findingsOn(set, 'left-middle').map(({ code }) => code)).toContain('dust-under-layer');
+    expect(findingsOn(set, 'left-middle').map(({ code }) => code)).toContain('powder-in-bottle');
   });
 
   it('beads under thick clear are told as drowned, and stand out without it', () => {

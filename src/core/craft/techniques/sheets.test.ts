@@ -3,7 +3,14 @@ import { Element } from './index';
 import { planNail } from '../../plan/nailPlan';
 import { areaOf } from '../area';
 import { polygonArea_mm2 } from '../../geometry/polygons';
+import { drawNail } from '../../picture/nailPicture';
+import { genericKit } from '../../starter/kit';
 import { element, findingsOn, setWearing } from '../../testing/sets';
+import { printedMotif, printOf } from '../prints';
+import { sheets } from './sheets';
+
+const GILT = genericKit().products.find(({ id }) => id === 'gilt-liner')!;
+const OVAL = { kind: 'oval', across: 0, along: 0.8, width_mm: 5, length_mm: 5, turn_deg: 0 } as const;
 
 const decal = (over: Parameters<typeof element<'sheets'>>[1] = {}) =>
   element('sheets', {
@@ -64,6 +71,60 @@ describe('sheets', () => {
     expect(
       compileNail(set, 'left-ring').operations.find(({ verb }) => verb === 'lay-sheet')!.moved,
     ).toBeTruthy();
+  });
+
+  describe('with a picture', () => {
+    const shown = (over: Parameters<typeof decal>[0]) => {
+      const set = onColour({ print: printOf('Star', '#00ff00'), ...over });
+      const { nominal } = planNail(set, 'left-middle');
+      const kit = new Map(set.kit.products.map((one) => [one.id, one]));
+      const { data, width, height } = drawNail(nominal.field, (id) => kit.get(id)!, 10, 0);
+      const at = { green: 0, blue: 0, left: Infinity, right: 0 };
+      for (let i = 0; i < width * height; i += 1) {
+        const [red, green, blue] = [data[4 * i]!, data[4 * i + 1]!, data[4 * i + 2]!];
+        if (green > 2 * Math.max(red, blue, 40)) {
+          at.green += 1;
+          at.left = Math.min(at.left, i % width);
+          at.right = Math.max(at.right, i % width);
+        }
+        if (blue > 2 * Math.max(red, green, 40)) at.blue += 1;
+      }
+      return { ...at, wide_mm: (at.right - at.left + 1) / 10 };
+    };
+
+    it('show its inks; what bears them is seen on a sticker and is clear on all else', () => {
+      for (const what of ['decal', 'slid', 'stamp', 'sticker'] as const) {
+        const { green, blue } = shown({ what, colour: '#0000ff' });
+        expect([what, green > 200, blue > 200]).toEqual([what, true, what === 'sticker']);
+      }
+    });
+
+    it('lie within their sheet in their own proportions, smaller with it', () => {
+      const region = (size_mm: number) =>
+        ({ kind: 'oval', across: 0, along: 0.8, width_mm: size_mm, length_mm: 9, turn_deg: 0 }) as const;
+      const [wide, slim] = [shown({ region: region(8) }), shown({ region: region(4) })];
+      expect(wide.wide_mm).toBeLessThan(8);
+      expect(wide.wide_mm).toBeGreaterThan(5);
+      // Half as wide, half as high: the green goes down by the square.
+      expect(slim.wide_mm / wide.wide_mm).toBeCloseTo(0.5, 1);
+      expect(slim.green / wide.green).toBeCloseTo(0.25, 1);
+    });
+
+    it('are named on the card, and in what the look is called', () => {
+      const print = printOf('Two notes');
+      const laid = compileNail(onColour({ print }), 'left-ring').operations.find(
+        ({ verb }) => verb === 'lay-sheet',
+      )!;
+      expect(laid.words).toContain('two notes');
+      expect(sheets.called(decal({ print }), (id) => id)).toBe('two notes decal');
+      expect(sheets.called(decal({ print: null }), (id) => id)).toBe('decal oval');
+    });
+
+    it('may be what the artist drew, and are no part of leaf or foil', () => {
+      const kept = { id: 'k', name: 'Owl', cure: 'all' as const, colours: [{ product: GILT, region: OVAL }] };
+      expect(printedMotif(kept)).toEqual({ words: 'Owl', parts: [{ colour: GILT.colour, region: OVAL }] });
+      expect(shown({ what: 'leaf' }).green).toBe(0);
+    });
   });
 
   describe('what does not need tack', () => {

@@ -1,15 +1,14 @@
 import * as z from 'zod/mini';
 import { seedOf } from '../../model/chance';
 import { Colour, Id, mm, share, um } from '../../model/primitives';
-import { rounded } from '../../model/rounded';
-import { regionNoun, type Region } from '../../regions';
-import { paths } from '../../regions/paths';
+import { regionNoun } from '../../regions';
 import { isMirrored, placeOf } from '../context';
 import type { Product } from '../../model/product';
 import { coatOf } from '../cure';
 import { coats, ownTack, STICKY_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
+import { laidPrint, Print, printOf, printWords } from '../prints';
 import { OWN_TACK } from '../ways';
 import type { Sheet } from '../matter';
 import type { Draft, Place } from '../operation';
@@ -40,6 +39,8 @@ const schema = z.strictObject({
   tack: z.boolean(),
   /** Of transfer foil: the gel it takes on, cured and still tacky; without one it has what lies there. */
   gel: z.optional(z.nullable(Id)),
+  /** Of decals, stickers and plates: the picture; without one it is a plain shape in its colour. */
+  print: z.optional(z.nullable(Print)),
 });
 type Laid = z.infer<typeof schema>;
 
@@ -122,6 +123,9 @@ const WAYS: Record<Laid['what'], Way> = {
   },
 };
 
+/** What can bear a picture. */
+const BEARS_PRINT: readonly Laid['what'][] = ['decal', 'slid', 'sticker', 'stamp'];
+
 /** What clings to tack and to nothing else. */
 const WANTS_TACK: readonly Laid['what'][] = ['leaf', 'foil', 'decal'];
 
@@ -137,28 +141,17 @@ const fresh = (id: string): Laid => ({
   thickness_um: 2,
   whole: 0.6,
   shred_mm: 1.6,
+  print: null,
   tack: false,
 });
 
 /** What carries a picture, whole in its part. */
 const PICTURE: Partial<Laid> = {
-  region: { kind: 'oval', across: 0, along: 0.8, width_mm: 5, length_mm: 6, turn_deg: 0 },
+  region: { kind: 'oval', across: 0, along: 0.85, width_mm: 8, length_mm: 8, turn_deg: 0 },
   colour: '#3a2a55',
   metallic: false,
   thickness_um: 8,
   whole: 1,
-};
-
-/** A star of five points, as stickers are cut. */
-const STAR: Region = {
-  kind: 'outline',
-  points: Array.from({ length: 10 }, (_, i) => {
-    const [turn, r] = [(i * Math.PI) / 5, i % 2 === 0 ? 1 : 0.45];
-    return {
-      across: rounded(0.42 * r * Math.sin(turn), 3),
-      along: rounded(0.85 + 0.24 * r * Math.cos(turn), 3),
-    };
-  }),
 };
 
 function variant(what: Laid['what'], words: string, blurb: string, over: Partial<Laid>): Variant<Laid> {
@@ -180,6 +173,7 @@ export const sheets = defineTechnique({
       words: 'Laid',
       choices: Object.entries(WAYS).map(([value, { words }]) => ({ value, words })),
     },
+    { kind: 'print', path: 'print', words: 'Picture', where: { path: 'what', is: BEARS_PRINT } },
     { kind: 'shade', path: 'colour', words: 'Colour' },
     { kind: 'switch', path: 'metallic', words: 'Metal' },
     numberField(schema, 'whole', 'Covers of its part'),
@@ -215,17 +209,29 @@ export const sheets = defineTechnique({
         gel: pick({ families: ['foil-gel'] }),
       }),
     },
-    variant('decal', 'Decal', 'A printed picture, laid on the tack with the stamper.', PICTURE),
-    variant('sticker', 'Sticker', 'On tack or on any hard film; its edges closed by the top.', {
+    variant('decal', 'Decal', 'A picture printed on a clear film, laid on the tack with the stamper.', {
       ...PICTURE,
-      region: STAR,
+      print: printOf('Five petals', '#d9808f', '#e8c268'),
     }),
-    variant('stamp', 'Stamped image', 'Off an engraved plate, rolled onto a dry film.', {
+    variant('sticker', 'Sticker', 'Cut with a rim round its picture; on tack or on any hard film.', {
       ...PICTURE,
-      region: paths.fresh,
-      colour: '#2c2430',
-      thickness_um: 5,
+      region: { kind: 'oval', across: 0, along: 0.85, width_mm: 6.5, length_mm: 6.5, turn_deg: 0 },
+      colour: '#f6f1e7',
+      print: printOf('Star', '#b3324a'),
+      thickness_um: 40,
     }),
+    variant(
+      'stamp',
+      'Stamped image',
+      'Off an engraved plate, rolled onto a dry film: its lines and nothing else.',
+      {
+        ...PICTURE,
+        region: { kind: 'oval', across: 0, along: 0.85, width_mm: 10, length_mm: 11, turn_deg: 0 },
+        colour: '#f0e6d2',
+        print: printOf('Feather', '#f0e6d2', '#f0e6d2'),
+        thickness_um: 5,
+      },
+    ),
   ],
   handles: partHandles,
   ways: {
@@ -240,7 +246,10 @@ export const sheets = defineTechnique({
   },
   glints: ({ metallic }) => metallic,
   products: (element) => [ownGel(element) ?? []].flat(),
-  called: ({ what, region }) => [WAYS[what].called, regionNoun(region)].join(' ').trim(),
+  called: (element) =>
+    printed(element)
+      ? `${printWords(printed(element)!)} ${WAYS[element.what].called}`
+      : [WAYS[element.what].called, regionNoun(element.region)].join(' ').trim(),
   plan: (element, context) => {
     const ground = placeOf(context, element);
     // What closes it must go past its edge, at the walls too.
@@ -248,6 +257,7 @@ export const sheets = defineTechnique({
     const { called, crinkle, draft } = WAYS[element.what];
     const own = ownGel(element);
     const { colour, metallic, thickness_um, whole, shred_mm } = element;
+    const print = printed(element);
     const laid: Sheet = {
       words: called,
       colour,
@@ -259,18 +269,30 @@ export const sheets = defineTechnique({
       seed: seedOf({ id: element.id, what: element.what }) % 100_000,
       mirror: isMirrored(context.name, element),
       ...(element.what === 'foil' ? { takes_on: 'foil-gel' as const } : {}),
+      ...(print ? { print: laidPrint(print, ground, context.frame), clear: element.what !== 'sticker' } : {}),
     };
     return [
       ...(own ? foilGel(context.product(own), ground) : []),
       ...(element.tack && !own && WANTS_TACK.includes(element.what) ? ownTack(context, ground, called) : []),
       ...(element.what === 'stamp' ? [wipeDraft(context, 'dry', STICKY_OFF, DRY, ground)] : []),
-      { step: 'lay', place, deposit: { kind: 'sheet', sheet: laid }, ...draft },
+      {
+        step: 'lay',
+        place,
+        deposit: { kind: 'sheet', sheet: laid },
+        ...draft,
+        words: print ? `${draft.words}: ${printWords(print)}` : draft.words,
+      },
     ];
   },
 });
 
 /** Where no stamper lets go of a decal. */
 const SLID = { words: 'Soak the decal and slide it on', options: { what: 'slid' as const } };
+
+/** The picture of what can bear one. */
+function printed({ what, print }: Laid): Print | undefined {
+  return BEARS_PRINT.includes(what) ? (print ?? undefined) : undefined;
+}
 
 /** The gel of its own that a foil is laid on. */
 function ownGel({ what, gel }: Laid): string | undefined {

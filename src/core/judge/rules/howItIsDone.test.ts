@@ -202,6 +202,71 @@ describe('relief', () => {
   });
 });
 
+describe('what is brushed over relief', () => {
+  const knit = (apart_mm: number, over: Partial<Extract<Element, { kind: 'relief' }>> = {}) =>
+    element('relief', {
+      seat: 'surface',
+      height_um: 400,
+      region: {
+        kind: 'lines',
+        count: 5,
+        width_mm: 0.9,
+        pitch_mm: 0.9 + apart_mm,
+        turn_deg: 0,
+        across: 0,
+        along: 1,
+        crossed: false,
+      },
+      ...over,
+    });
+  const gloss = element('finish', { id: 'gloss', finish: 'gloss' });
+  const mirror = element('powder');
+
+  it('rides over ridges that stand close and leaves their valleys bare; finer ridges let it in', () => {
+    for (const above of [[gloss], [gloss, mirror]]) {
+      const set = setWearing([ground, knit(0.25), ...above]);
+      expect(told(set, 'valleys-bare')).toMatchObject([{ severity: 'warn', element: 'relief' }]);
+      expect(codesOn(mended(set, 'valleys-bare'))).not.toContain('valleys-bare');
+    }
+  });
+
+  it('gets into valleys that are wide, that are shallow, or short, and is not asked of relief left open', () => {
+    expect(codesOn(setWearing([ground, knit(0.6), gloss]))).not.toContain('valleys-bare');
+    expect(codesOn(setWearing([ground, knit(0.25, { height_um: 120 }), gloss]))).not.toContain(
+      'valleys-bare',
+    );
+    expect(codesOn(setWearing([ground, knit(0.25, { seat: 'over' })]))).not.toContain('valleys-bare');
+    const crossed = knit(2);
+    if (crossed.region.kind === 'lines') crossed.region.crossed = true;
+    expect(codesOn(setWearing([ground, crossed, gloss]))).not.toContain('valleys-bare');
+  });
+});
+
+describe('loose powder', () => {
+  it.each(['glitter', 'powder', 'pearl'] as const)(
+    'of %s under a wet coat gets into its bottle; brushed off first it is quiet',
+    (kind) => {
+      const set = setWearing([ground, element(kind, { id: 'shine' })]);
+      quiet(set);
+      set.edits = [{ kind: 'skip', a: 'left-ring/shine/loose-off#1' }];
+      const [fault] = told(set, 'powder-in-bottle');
+      expect(fault).toMatchObject({ severity: 'warn' });
+      expect(codesOn(set)).not.toContain('dust-under-layer');
+    },
+  );
+
+  it('is brushed off by the way out, where no step of the plan was taken away', () => {
+    const set = setWearing([ground, element('glitter', { id: 'shine' })]);
+    for (const name of NAILS) set.nails[name].in_work = name === 'left-ring';
+    set.edits = [{ kind: 'skip', a: 'left-ring/shine/loose-off#1' }];
+    const fault = planSet(set, { effort: QUICK.effort }).findings.find(
+      ({ code }) => code === 'powder-in-bottle',
+    )!;
+    const next = applyChange(set, fault.fix!.change);
+    expect(next.ok && codesOn(next.value)).not.toContain('powder-in-bottle');
+  });
+});
+
 describe('a clear extension', () => {
   const form = (over: Partial<Extract<Element, { kind: 'finish' }>> | null, elements: Element[] = []) =>
     setWearing(

@@ -61,6 +61,7 @@ import { undersideBare } from './undersideBare';
 import { marbleUnlike } from './marbleUnlike';
 import { drifts } from './drifts';
 import { reliefDrowned } from './reliefDrowned';
+import { valleysBare } from './valleysBare';
 
 /** Every judgement on one nail: one file and one line each. */
 export const NAIL_RULES: readonly NailRule[] = [
@@ -87,6 +88,7 @@ export const NAIL_RULES: readonly NailRule[] = [
   beadsDrowned,
   reliefHigh,
   reliefDrowned,
+  valleysBare,
   foilPatchy,
   spongeSpills,
   takenInTurn,

@@ -42,6 +42,10 @@ const WORDS: Record<Code, { severity: Severity; says: (what: string, v: Verdict)
     severity: 'warn',
     says: (what) => `${what} goes onto dust.`,
   },
+  'powder-in-bottle': {
+    severity: 'warn',
+    says: (what) => `${what} goes onto loose powder.`,
+  },
   'tacky-filed': {
     severity: 'warn',
     says: (what) => `${what}: the surface is still sticky.`,

@@ -1,6 +1,7 @@
 'use client';
 import { Checkbox } from '@mantine/core';
 import { readPath, writePath } from '@/core/craft/fieldPath';
+import type { Print as PrintOfSheet } from '@/core/craft/prints';
 import type { Region as RegionOfNail } from '@/core/regions';
 import { Choice, ColourInput, FigureInput } from '../Inputs';
 import { FiguresInput } from './FiguresInput';
@@ -13,7 +14,7 @@ import classes from './Fields.module.css';
 
 /** One option, by the kind of its field. */
 export function FieldInput({ field, value, fitting, onChange }: InputProps) {
-  const { Product, Region } = useFieldHost();
+  const { Product, Region, Print } = useFieldHost();
   switch (field.kind) {
     case 'number':
       if (typeof value !== 'number') return null;
@@ -58,6 +59,8 @@ export function FieldInput({ field, value, fitting, onChange }: InputProps) {
       return (
         <Region words={field.words} value={value as RegionOfNail} fitting={fitting} onChange={onChange} />
       );
+    case 'print':
+      return <Print words={field.words} value={(value ?? null) as PrintOfSheet | null} onChange={onChange} />;
     case 'element':
       return <OnOther words={field.words} value={value} onChange={onChange} />;
     case 'optional':

@@ -1,6 +1,7 @@
 'use client';
 import { createContext, useContext, type ComponentType } from 'react';
 import type { Fitting } from '@/core/craft/context';
+import type { Print } from '@/core/craft/prints';
 import type { PickProduct } from '@/core/craft/technique';
 import type { Region } from '@/core/regions';
 
@@ -22,12 +23,18 @@ export interface RegionFieldProps extends Writes {
   fitting: Fitting | undefined;
 }
 
+export interface PrintFieldProps extends Writes {
+  words: string;
+  value: Print | null;
+}
+
 /** What fields take from where their form stands: the products of a set, the places of a nail, what is held there. */
 export interface FieldHost {
   pick: PickProduct;
   colourOf: (product: string) => string | undefined;
   Product: ComponentType<ProductFieldProps>;
   Region: ComponentType<RegionFieldProps>;
+  Print: ComponentType<PrintFieldProps>;
   /** What else the look has, to be kept on or off. */
   others: readonly { value: string; label: string }[];
   openPart: string | undefined;
@@ -40,6 +47,7 @@ const NOWHERE: FieldHost = {
   colourOf: () => undefined,
   Product: () => null,
   Region: () => null,
+  Print: () => null,
   others: [],
   openPart: undefined,
   onOpenPart: () => undefined,
