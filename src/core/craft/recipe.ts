@@ -68,8 +68,14 @@ export function freshRecipe(first: string, second: string): Recipe {
   };
 }
 
-export const STIRRED_LESS: Ways<Pick<Recipe, 'mixed'>> = {
+export const MIXED_WAYS: Ways<Pick<Recipe, 'mixed' | 'parts'>> = {
   'stir-less': () => [{ words: 'Stir it less', options: { mixed: 0.3 } }],
+  'another-part': ({ parts }, { product, words, at }) => [
+    {
+      words: `Take ${words} in its place`,
+      options: { parts: parts.map((part, i) => (i === at ? { ...part, product } : part)) },
+    },
+  ],
 };
 
 /** The colour there is most of. */

@@ -6,6 +6,8 @@ export interface Wishes {
   'thicker-clear': { cap_um: number };
   /** No clear of its own over what is to stand out. */
   'less-clear': Record<never, never>;
+  /** Less taken off by the file over it. */
+  'file-less': Record<never, never>;
   /** A thinner bed below it. */
   'thinner-bed': { bed_um: number };
   /** What stands up out of the clear (by its place in the list) turned or trimmed. */
@@ -31,6 +33,12 @@ export interface Wishes {
   'cures-through': Record<never, never>;
   /** Ridges with so much more room between them. */
   'wider-valleys': { wider_mm: number };
+  /** Nothing raised along the sidewalls. */
+  'off-the-walls': Record<never, never>;
+  /** Another product in the place of one of its parts, so that they are told apart. */
+  'another-part': { product: string; words: string; at: number };
+  /** Grains so fine that the clear over them levels them. */
+  'finer-grains': Record<never, never>;
   /** Mixed less, so that its parts are told apart. */
   'stir-less': Record<never, never>;
   /** Pieces pressed a few at a time. */

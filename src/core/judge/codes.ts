@@ -38,6 +38,7 @@ export const FINDING_CODES = [
   'grains-felt',
   'beads-drowned',
   'relief-high',
+  'relief-at-walls',
   'relief-drowned',
   'valleys-bare',
   'foil-patchy',

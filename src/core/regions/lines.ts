@@ -123,6 +123,7 @@ export const lines = defineRegion({
     region.width_mm - by_mm < LEAST_WIDTH_MM
       ? undefined
       : { ...region, width_mm: rounded(region.width_mm - by_mm, 2) },
+  inner: (region) => (region.count > 2 ? { ...region, count: region.count - 2 } : undefined),
   strokes: ({ count: many, crossed }) => many * (crossed ? 2 : 1),
 });
 

@@ -32,6 +32,8 @@ export interface RegionKind<R> {
   stroke_mm?: (region: R) => number;
   /** The same with its strokes so much finer, where that leaves any of them. */
   finer?: (region: R, by_mm: number) => R | undefined;
+  /** The same without its outermost strokes, where others are left. */
+  inner?: (region: R) => R | undefined;
   /** How many strokes it is drawn in, where that can be more than one. */
   strokes?: (region: R) => number;
   /** They are set with a dotting tool. */

@@ -46,12 +46,25 @@ type Glitter = z.infer<typeof schema>;
 /** Patting takes so long over a usual nail; each further time over adds as much (common practice). */
 const DENSE_PER_CM2 = 1500;
 
+/** Grains that any clear levels (common practice). */
+const FINE_MM = 0.4;
+const FINE_UM = 30;
+
 const ways: Ways<Glitter> = {
   ...OWN_TACK,
   'thicker-clear': (_element, { cap_um }) =>
     cap_um > MOST_COVER_UM
       ? []
       : [{ words: `Lay ${cap_um} µm of clear over the grains`, options: { cover_um: cap_um } }],
+  'finer-grains': ({ size_mm, thickness_um }) =>
+    size_mm <= FINE_MM && thickness_um <= FINE_UM
+      ? []
+      : [
+          {
+            words: `Take grains of ${FINE_MM} mm`,
+            options: { size_mm: Math.min(size_mm, FINE_MM), thickness_um: Math.min(thickness_um, FINE_UM) },
+          },
+        ],
   'less-clear': ({ cover_um }) =>
     cover_um === 0 ? [] : [{ words: 'Lay no clear over the beads but the top', options: { cover_um: 0 } }],
 };

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { freshRecipe, mainOf, marbleOn, partsWords, RECIPE, recipeFields, STIRRED_LESS } from '../recipe';
+import { freshRecipe, mainOf, marbleOn, partsWords, RECIPE, recipeFields, MIXED_WAYS } from '../recipe';
 import { defineTechnique, ELEMENT_BASE, HAND_FIELD } from '../technique';
 import { BUILT_FAMILIES, BUILT_ROLES } from './built';
 
@@ -28,7 +28,7 @@ export const halfMixed = defineTechnique({
     const second = pick({ families: ['builder-gel'], beside: first });
     return { id, kind: 'half-mixed' as const, ...freshRecipe(first, second), hand: 'mirror' as const };
   },
-  ways: STIRRED_LESS,
+  ways: MIXED_WAYS,
   products: (element) => element.parts.map(({ product }) => product),
   called: ({ parts }, nameOf) =>
     `built in ${nameOf(parts[0]!.product)} and ${nameOf(parts[1]!.product)}, half mixed`,

@@ -241,6 +241,11 @@ const ways: Ways<Inlay> = {
     { words: `Lay the cap ${cap_um} µm thick`, options: { cap_um } },
   ],
   'thinner-bed': (_element, { bed_um }) => [{ words: `Lay the bed ${bed_um} µm thin`, options: { bed_um } }],
+  'file-less': ({ filing_um }) =>
+    [0.6, 0.4, 0.25].map((share) => {
+      const next = Math.round((filing_um * share) / 10) * 10;
+      return { words: `File no more than ${next} µm off`, options: { filing_um: next } };
+    }),
   // They are as they were bought: what stands out is turned along the nail, or trimmed across it.
   'lie-along': ({ pieces }, { out }) => {
     const those = (change: (one: Piece) => Piece) =>

@@ -6,7 +6,7 @@ import { placeOf } from '../context';
 import { coatOf, slowestOf } from '../cure';
 import { passesOf } from '../drafts';
 import { HAND_S, SKIN } from '../handwork';
-import { freshRecipe, mainOf, marbleOn, partsWords, RECIPE, recipeFields, STIRRED_LESS } from '../recipe';
+import { freshRecipe, mainOf, marbleOn, partsWords, RECIPE, recipeFields, MIXED_WAYS } from '../recipe';
 import { partHandles } from '../partHandles';
 import { FAMILIES, type Laid } from '../families';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, twoColours } from '../technique';
@@ -86,7 +86,7 @@ export const marbled = defineTechnique({
   },
   handles: partHandles,
   ways: {
-    ...STIRRED_LESS,
+    ...MIXED_WAYS,
     'taken-whole': () => [
       { words: 'Lay the nail face down in the tray', options: { how: 'usual' as const } },
     ],

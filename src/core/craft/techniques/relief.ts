@@ -56,6 +56,10 @@ const ways: Ways<Relief> = {
       const next = Math.round((height_um * share) / 10) * 10;
       return { words: `Build it ${next} µm high`, options: { height_um: next } };
     }),
+  'off-the-walls': ({ region }) => {
+    const inner = regionKindOf(region.kind).inner?.(region);
+    return inner ? [{ words: 'Leave the outermost ridges off', options: { region: inner } }] : [];
+  },
   'wider-valleys': ({ region }, { wider_mm }) => {
     const finer = regionKindOf(region.kind).finer?.(region, wider_mm);
     return finer ? [{ words: `Draw its ridges ${wider_mm} mm finer`, options: { region: finer } }] : [];

@@ -48,7 +48,10 @@ export const grainsFelt: NailRule = {
             is: 'at most',
             unit: 'µm',
           },
-          tries: granted(nail, operation.element, 'thicker-clear', { cap_um }),
+          tries: [
+            ...granted(nail, operation.element, 'thicker-clear', { cap_um }),
+            ...granted(nail, operation.element, 'finer-grains', {}),
+          ],
         },
       ];
     }),

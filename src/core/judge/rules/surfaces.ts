@@ -102,7 +102,7 @@ export const surfaces: NailRule = {
           is: 'at most',
           unit: 'mm²',
         },
-        tries: verdict.reason === 'no-grip' ? granted(nail, operation.element, 'own-tack', {}) : [],
+        tries: triesOf(nail, operation, verdict.reason),
         ...(verdict.reason === 'no-grip' && operation.verb === 'burnish' ? topUnder(nail, operation) : {}),
         ...(verdict.reason === 'no-grip' || verdict.reason === 'needs-wet' ? gelUnder(nail, operation) : {}),
         ...(verdict.reason === 'top-over-stones' && operation.verb === 'bead'
@@ -111,6 +111,14 @@ export const surfaces: NailRule = {
       };
     }),
 };
+
+/** What the technique at fault, or those under the file, can do about it. */
+function triesOf(nail: NailCase, { element }: Operation, reason: Code): Fix[] {
+  if (reason === 'no-grip') return granted(nail, element, 'own-tack', {});
+  if (reason === 'filed-through')
+    return nail.elements.flatMap(({ id }) => granted(nail, id, 'file-less', {}));
+  return [];
+}
 
 /** Two things that stand in one place: one of them gives way. */
 function leftOff(nail: NailCase, { element }: Operation): { fix: Fix } {
