@@ -251,6 +251,8 @@ export function looseOffDraft(place: Place): Draft {
         : 'Brush the loose rest off, strays off the plain part with alcohol',
     place,
     hand_s: HAND_S['dust-off'] * 4,
+    // At once, over the tray it falls into: not while another nail is wet beside it.
+    held: true,
     reason: 'Loose powder under the top dulls the mirror, and gets into the bottle of the top.',
   };
 }

@@ -13,7 +13,7 @@ export interface CardLine {
   hand: Round['hand'];
   nails: string;
   words: string;
-  light?: { seconds: number; mode: 'cure' | 'flash'; held: boolean; nails?: string };
+  light?: { seconds: number; mode: 'cure' | 'flash'; held: boolean };
   /** How long each of its nails then rests; the work goes on elsewhere. */
   wait_s?: number;
   /** What must follow soon, where that is short: "burnished while it is warm within 30 s". */
@@ -58,10 +58,7 @@ export function benchCard(
     const load = round.kind === 'load' ? round : round.light ? undefined : followed(round, loads);
     if (load) joined.add(load);
     const light = round.kind === 'work' && round.light ? round.light : load?.light;
-    if (light) {
-      line.light = { seconds: light.seconds, mode: light.mode, held: !load };
-      if (load && load !== round && words(load.nails) !== line.nails) line.light.nails = words(load.nails);
-    }
+    if (light) line.light = { seconds: light.seconds, mode: light.mode, held: !load };
     const within = soon((load ?? round).operations, windows, words);
     if (within) line.within = within;
     const wait_s = Math.max(round.wait_s ?? 0, load?.wait_s ?? 0);
@@ -131,12 +128,13 @@ function tens(seconds: number): number {
   return Math.round(seconds / 10) * 10;
 }
 
-/** The load that a round's nails go into as soon as it is done. */
+/** The load that a round's nails go into as soon as it is done, they and no others: with others it has a line of its own. */
 function followed(round: Round, loads: readonly Round[]): Round | undefined {
   return loads.find(
     (load) =>
       load.start_s >= round.end_s - 0.01 &&
       load.start_s <= round.end_s + AT_ONCE_S &&
+      load.nails.length === round.nails.length &&
       round.nails.every((nail) => load.nails.includes(nail)),
   );
 }

@@ -18,7 +18,7 @@ function oneHand(set: SetDocument): string[] {
     NAILS.filter((name) => handOf(name) === 'left'),
   ).map(({ nails, words, light }) => {
     const lit = light ? ` → ${light.mode} ${light.seconds}${light.held ? ' each, held' : ''}` : '';
-    return `${nails}: ${words}${lit}${light?.nails ? ` (${light.nails})` : ''}`;
+    return `${nails}: ${words}${lit}`;
   });
 }
 

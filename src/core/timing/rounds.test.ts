@@ -122,7 +122,7 @@ describe('rounds', () => {
       ),
       operations,
     );
-    expect(rounds.map((one) => one.words)).toEqual(['Cure Velvet 04, Plum 07']);
+    expect(rounds.map((one) => one.words)).toEqual(['Cure Velvet 04 (ring, index), Plum 07 (middle)']);
     expect(rounds[0]!.nails).toHaveLength(3);
   });
 });

@@ -2,7 +2,16 @@ import type { Operation } from '../craft/operation';
 import { append, mostOf } from '../model/extent';
 import { lowerFirst } from '../model/letters';
 import { rounded } from '../model/rounded';
-import { fingerOf, FINGERS, fingerWords, HANDS, nailWords, type Hand, type NailName } from '../model/names';
+import {
+  fingerOf,
+  FINGERS,
+  fingerWords,
+  handOf,
+  HANDS,
+  nailWords,
+  type Hand,
+  type NailName,
+} from '../model/names';
 import type { Load, Schedule, Stroke } from './problem';
 
 /**
@@ -203,12 +212,18 @@ function wordsOf(piece: Piece): string {
 
 const IN_TIP = ', inside the tip';
 
-/** "Cure Velvet 04, Plum 07": the light, and all it hardens. */
+/** "Cure Velvet 04 (index, ring), Plum 07 (middle)": the light, and all it hardens; of several, which nails have it. */
 function loadWords(load: Load, served: readonly Operation[]): string {
   const verb = load.mode === 'cure' ? 'Cure' : 'Flash';
-  const what = served.map((one) => one.words.replace(/^(Cure|Flash) /, '').replace(IN_TIP, ''));
   const where = served.every((one) => one.in_tip) ? IN_TIP : '';
-  return `${verb} ${[...new Set(what)].join(', ')}${where}`;
+  const twoHands = new Set(served.map(({ nail }) => handOf(nail))).size > 1;
+  const on = new Map<string, string[]>();
+  for (const { words, nail } of served) {
+    const what = words.replace(/^(Cure|Flash) /, '').replace(IN_TIP, '');
+    on.set(what, [...(on.get(what) ?? []), twoHands ? `${handOf(nail)} ${fingerOf(nail)}` : fingerOf(nail)]);
+  }
+  const what = [...on].map(([words, nails]) => (on.size > 1 ? `${words} (${nails.join(', ')})` : words));
+  return `${verb} ${what.join(', ')}${where}`;
 }
 
 function lightOf(load: Load): NonNullable<Round['light']> {

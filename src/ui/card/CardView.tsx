@@ -272,7 +272,6 @@ function Line({ line, ticked, tick }: { line: CardLine; ticked: boolean; tick: (
           <>
             {line.light.seconds} s {line.light.mode === 'flash' ? 'flash' : 'cure'}
             {line.light.held && ' each, held'}
-            {line.light.nails && <small>{line.light.nails}</small>}
           </>
         )}
       </span>

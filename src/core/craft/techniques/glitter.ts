@@ -135,6 +135,7 @@ export const glitter = defineTechnique({
         words: `Brush the loose ${grains.words} off`,
         place,
         hand_s: HAND_S['dust-off'] * 4,
+        held: true,
         reason: 'Before any wet coat: what is loose swims in it, and gets into its bottle.',
       },
     ];
@@ -144,7 +145,7 @@ export const glitter = defineTechnique({
       {
         step: 'cover',
         verb: 'cap',
-        words: `Float ${clear.name} over the ${grains.words}`,
+        words: `Float a bead of ${clear.name} over the ${grains.words}, drawn on without the brush touching them`,
         product: clear.id,
         place,
         deposit: { kind: 'conformal', t_um: element.cover_um },
