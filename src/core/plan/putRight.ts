@@ -11,9 +11,14 @@ import { kitKey, nailKey } from './nailKey';
 import { judgeNail, planNail } from './nailPlan';
 import { newMemo, tellSet, type PlanMemo } from './planSet';
 
+/** One of the changes, and the nail it was found for; without one it is for all of them together. */
+export interface RightStep extends Fix {
+  nail?: NailName;
+}
+
 /** What puts nails right: the changes in turn, all of them as one, and what is found all the same. */
 export interface PutRight {
-  steps: Fix[];
+  steps: RightStep[];
   change: Change | undefined;
   /** Stops and warnings of these nails before it, and what stays of them after it. */
   before: number;
@@ -53,14 +58,14 @@ export function* puttingRight(set: SetDocument, names: readonly NailName[]): InS
   const told = tellSet(set, memo).filter(isGrave);
   const about = (one: Told) => one.nail !== undefined && worked.includes(one.nail);
   let now = set;
-  let steps: Fix[] = [];
+  let steps: RightStep[] = [];
   let tried = 0;
   for (const [i, name] of worked.entries()) {
     const share = (part: number) => (i + part) / worked.length;
     const own = yield* search(now, name, share);
     tried += own.tried;
     now = own.node.set;
-    steps = [...steps, ...own.node.steps];
+    steps = [...steps, ...own.node.steps.map((one) => ({ ...one, nail: name }))];
   }
   const all = yield* together(now, about, memo);
   tried += all.tried;

@@ -8,6 +8,8 @@ import { genericKit } from './kit';
 
 /** Nearer to each other than this, in ΔE, one is not seen on the other (common practice). */
 const SEEN = 20;
+/** What is fine is seen from afar only where it stands out well (by the look of it). */
+const SEEN_WELL = 40;
 
 /**
  * Picks products for what is new in a set: those in use come before those that are only there; what is to show is of a colour
@@ -23,14 +25,16 @@ export function pickerOf(set: SetDocument, on?: Look): PickProduct {
     ...products.filter(({ id }) => !used.has(id)),
   ];
   const ground = groundOf(set, on);
-  const isSeen = ({ colour }: Product) =>
-    !ground || !colour || difference(linearOf(colour), linearOf(ground)) >= SEEN;
+  const isSeen =
+    (least: number) =>
+    ({ colour }: Product) =>
+      !ground || !colour || difference(linearOf(colour), linearOf(ground)) >= least;
   return ({ families, shows, beside, coloured }) => {
     const fits = ({ family, colour }: Product) =>
       families.includes(family) && (!coloured || colour !== undefined);
     const own = inTurn.filter(fits);
     const others = own.filter(({ id }) => id !== beside);
-    const seen = shows ? others.find(isSeen) : undefined;
+    const seen = shows ? (others.find(isSeen(SEEN_WELL)) ?? others.find(isSeen(SEEN))) : undefined;
     const picked = seen ?? others[0] ?? own[0] ?? genericKit().products.find(fits);
     return picked?.id ?? set.kit.roles.base;
   };

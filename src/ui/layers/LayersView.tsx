@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { nailsOf } from '@/core/judge/finding';
 import { NAILS, digitOf, nailWords, type NailName } from '@/core/model/names';
 import type { Operation } from '@/core/craft/operation';
+import { upperFirst } from '@/core/model/letters';
 import { NailCanvas } from '../kit/NailCanvas';
 import { SEVERITY } from '../kit/words';
 import { PutRight } from '../studio/PutRight';
@@ -45,6 +46,7 @@ export function LayersView() {
   const { stage } = useStage(set, focus, operations.length, done, PX_PER_MM * 2);
   const [beside, setBeside] = useState<NailName>();
 
+  const others = NAILS.filter((one) => one !== focus && set.nails[one].in_work);
   const findings = plan?.findings.filter((finding) => nailsOf(finding).includes(focus)) ?? [];
   const current = operations[done - 1];
   const choose = (index: number) => setAt({ nail: focus, id: operations[index]?.id });
@@ -78,21 +80,6 @@ export function LayersView() {
         <h2>
           {nailWords(focus)} {plan && <small>{operations.length} steps, plate first</small>}
         </h2>
-        <Pick
-          className={classes.beside}
-          aria-label="Beside it"
-          value={beside ?? ''}
-          onChange={({ currentTarget }) =>
-            setBeside((currentTarget.value || undefined) as NailName | undefined)
-          }
-          data={[
-            { value: '', label: 'No nail beside it' },
-            ...NAILS.filter((one) => one !== focus && set.nails[one].in_work).map((one) => ({
-              value: one,
-              label: `Beside it: ${nailWords(one)}`,
-            })),
-          ]}
-        />
         <StepStrip operations={operations} findings={findings} current={done - 1} onChoose={choose} />
       </section>
       <section className={classes.middle} aria-label="What is on the nail">
@@ -170,6 +157,22 @@ export function LayersView() {
               <SetFinding finding={finding} />
             </div>
           ))
+        )}
+        {others.length > 0 && (
+          <section className={classes.layering}>
+            <h2>Two nails side by side</h2>
+            <Pick
+              label="Beside it"
+              value={beside ?? ''}
+              onChange={({ currentTarget }) =>
+                setBeside((currentTarget.value || undefined) as NailName | undefined)
+              }
+              data={[
+                { value: '', label: 'Choose a nail' },
+                ...others.map((one) => ({ value: one, label: upperFirst(nailWords(one)) })),
+              ]}
+            />
+          </section>
         )}
         <Layering
           operations={operations}

@@ -8,7 +8,7 @@ import { windowWords } from '@/core/timing/windows';
 import type { Operation } from '@/core/craft/operation';
 import { editsAbout, moveChange } from '@/core/compile/reorder';
 import { PutIn } from './PutIn';
-import { WhyHere } from './WhyHere';
+import { StepHead } from './StepHead';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './LayersView.module.css';
 
@@ -39,8 +39,7 @@ export function StepDetail({ operations, index, surface, before, onChoose, onCom
   };
   return (
     <article className={classes.detail}>
-      <h3>{operation.words}</h3>
-      <p>{operation.reason}</p>
+      <StepHead operation={operation} ends={index === 0 || index === operations.length - 1} />
       {operation.moved && <p>{operation.moved}</p>}
       {operation.caution && (
         <p className={classes.caution}>
@@ -105,7 +104,6 @@ export function StepDetail({ operations, index, surface, before, onChoose, onCom
         >
           Leave it out
         </Button>
-        <WhyHere operation={operation} ends={index === 0 || index === operations.length - 1} />
         <Button
           variant="default"
           leftSection={<IconPlus size={18} />}

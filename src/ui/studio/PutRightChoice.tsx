@@ -5,7 +5,7 @@ import { applyChange } from '@/core/document/changes';
 import type { SetDocument } from '@/core/document/document';
 import { nailWords, type NailName } from '@/core/model/names';
 import { upperFirst } from '@/core/model/letters';
-import { putRightWords } from '@/core/plan/putRight';
+import { putRightWords, type RightStep } from '@/core/plan/putRight';
 import { putRight, stopPuttingRight, RANK } from '@/workers/planner';
 import type { Righted } from '@/workers/plannerApi';
 import { StillPicture } from '../kit/StillPicture';
@@ -77,14 +77,11 @@ export function PutRightChoice({ nails, onClose }: Props) {
       {made && (
         <>
           <p className={classes.said}>{putRightWords(made)}</p>
-          {made.steps.length > 0 && (
-            <ol className={classes.steps}>
-              {made.steps.map(({ words }, i) => (
-                <li key={`${words}${i}`}>{words}</li>
-              ))}
-            </ol>
+          {after?.ok && made.orders[0] ? (
+            <Difference before={set} after={after.value} made={made} />
+          ) : (
+            <Steps steps={made.steps} />
           )}
-          {after?.ok && made.orders[0] && <Difference before={set} after={after.value} made={made} />}
           {made.change ? (
             <>
               <Button
@@ -117,9 +114,23 @@ const PX_PER_MM = 7;
 /** So many lines of a difference are read; the order itself has them all. */
 const MOST_LINES = 8;
 
-/** The first nail it touches, before and after, and what becomes of its order. */
+function Steps({ steps }: { steps: readonly RightStep[] }) {
+  if (steps.length === 0) return null;
+  return (
+    <ol className={classes.steps}>
+      {steps.map(({ words }, i) => (
+        <li key={`${words}${i}`}>{words}</li>
+      ))}
+    </ol>
+  );
+}
+
+/** Each nail it touches, one at a time: before and after, and what becomes of its order. */
 function Difference({ before, after, made }: { before: SetDocument; after: SetDocument; made: Righted }) {
-  const { nail, difference } = made.orders[0]!;
+  const [shown, setShown] = useState(0);
+  const { nail, difference } = made.orders[shown]!;
+  const alone = made.orders.length === 1;
+  const steps = made.steps.filter((one) => alone || one.nail === undefined || one.nail === nail);
   const [was, is] = [
     usePicture(before, nail, PX_PER_MM * 2, RANK.large),
     usePicture(after, nail, PX_PER_MM * 2, RANK.large),
@@ -130,34 +141,51 @@ function Difference({ before, after, made }: { before: SetDocument; after: SetDo
     ...difference.moved.map((words) => ['↕', 'Elsewhere', words] as const),
     ...difference.changed.map((words) => ['≠', 'Otherwise', words] as const),
   ];
-  const others = made.orders.slice(1).map((one) => nailWords(one.nail));
   return (
-    <div className={classes.both} data-testid="difference">
-      <figure>
-        <StillPicture picture={was} px_per_mm={PX_PER_MM} />
-        <figcaption>Now</figcaption>
-      </figure>
-      <figure>
-        <StillPicture picture={is} px_per_mm={PX_PER_MM} />
-        <figcaption>Then</figcaption>
-      </figure>
-      <section className={classes.order}>
-        <h3>{upperFirst(nailWords(nail))}, its order</h3>
-        {lines.length === 0 ? (
-          <p className={classes.more}>The same steps.</p>
-        ) : (
-          <ul>
-            {lines.slice(0, MOST_LINES).map(([mark, says, words], i) => (
-              <li key={`${words}${i}`}>
-                <b aria-label={says}>{mark}</b>
-                {words}
-              </li>
-            ))}
-          </ul>
-        )}
-        {lines.length > MOST_LINES && <p className={classes.more}>and {lines.length - MOST_LINES} more</p>}
-        {others.length > 0 && <p className={classes.more}>Also on {others.join(', ')}.</p>}
-      </section>
-    </div>
+    <>
+      {!alone && (
+        <div className={classes.nails} role="group" aria-label="Nails it touches">
+          {made.orders.map((one, i) => (
+            <button
+              key={one.nail}
+              type="button"
+              className={classes.nail}
+              aria-pressed={i === shown}
+              onClick={() => setShown(i)}
+            >
+              {nailWords(one.nail).replace(' finger', '')}
+            </button>
+          ))}
+        </div>
+      )}
+      <Steps steps={steps} />
+      {steps.length === 0 && <p className={classes.more}>By what is changed for the other nails.</p>}
+      <div className={classes.both} data-testid="difference">
+        <figure>
+          <StillPicture picture={was} px_per_mm={PX_PER_MM} />
+          <figcaption>Now</figcaption>
+        </figure>
+        <figure>
+          <StillPicture picture={is} px_per_mm={PX_PER_MM} />
+          <figcaption>Then</figcaption>
+        </figure>
+        <section className={classes.order}>
+          <h3>{upperFirst(nailWords(nail))}, its order</h3>
+          {lines.length === 0 ? (
+            <p className={classes.more}>The same steps.</p>
+          ) : (
+            <ul>
+              {lines.slice(0, MOST_LINES).map(([mark, says, words], i) => (
+                <li key={`${words}${i}`}>
+                  <b aria-label={says}>{mark}</b>
+                  {words}
+                </li>
+              ))}
+            </ul>
+          )}
+          {lines.length > MOST_LINES && <p className={classes.more}>and {lines.length - MOST_LINES} more</p>}
+        </section>
+      </div>
+    </>
   );
 }

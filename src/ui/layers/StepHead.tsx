@@ -9,8 +9,8 @@ import { notDrawn } from '../kit/notDrawn';
 import { useSettled } from '../studio/studio';
 import classes from './LayersView.module.css';
 
-/** Why a step stands where it does: asked of the nail itself, by moving it and looking what is found. `ends`: nothing is beside it on one side. */
-export function WhyHere({ operation, ends }: { operation: Operation; ends: boolean }) {
+/** What a step is, and why it stands where it does: asked of the nail itself, by moving it and looking what is found. `ends`: nothing is beside it on one side. */
+export function StepHead({ operation, ends }: { operation: Operation; ends: boolean }) {
   const set = useSettled((now) => now);
   const [told, setTold] = useState<{ id: string; of: unknown; why: Why }>();
   const ask = () => {
@@ -23,9 +23,15 @@ export function WhyHere({ operation, ends }: { operation: Operation; ends: boole
   const why = told && told.id === operation.id && told.of === set ? told.why : undefined;
   return (
     <>
-      <Button variant="default" onClick={ask} disabled={why !== undefined}>
-        Why here?
-      </Button>
+      <div className={classes.detailHead}>
+        <h3>{operation.words}</h3>
+        {!why && (
+          <Button variant="default" onClick={ask}>
+            Why here?
+          </Button>
+        )}
+      </div>
+      <p>{operation.reason}</p>
       {why && (
         <div className={classes.why} role="status">
           {sides(why).map(([side, kept]) => (
