@@ -22,6 +22,7 @@ describe('what can be added to a look', () => {
 
   it('is found by its name first, then by what is said of it', () => {
     expect(offersFor('lin')[0]!.key).toBe('lines');
+    expect(offersFor('decal')[0]!.key).toBe('decal');
     expect(offersFor('stripes').map((offer) => offer.key)).toContain('lines');
     expect(offersFor('no such thing')).toEqual([]);
     expect(offersFor('  ')).toHaveLength(OFFERS.length);

@@ -14,9 +14,12 @@ export const OFFERS: readonly Offer[] = [
 export function offersFor(sought: string): readonly Offer[] {
   const words = wordsOf(sought);
   const found = OFFERS.filter((offer) => isSought(offer, sought));
-  // What is called so comes before what only mentions it.
-  const named = (offer: Offer) => words.every((word) => offer.words.toLowerCase().includes(word));
-  return [...found.filter(named), ...found.filter((offer) => !named(offer))];
+  // What begins so comes before what is called so somewhere, and that before what only mentions it.
+  const rank = (offer: Offer) => {
+    const name = offer.words.toLowerCase();
+    return name.startsWith(words.join(' ')) ? 0 : words.every((word) => name.includes(word)) ? 1 : 2;
+  };
+  return found.toSorted((a, b) => rank(a) - rank(b));
 }
 
 /** Whether an offer has every word that is sought, in its name or in what is said of it. */

@@ -148,6 +148,8 @@ export interface Made {
 export interface Technique<E> {
   kind: string;
   words: string;
+  /** What an element of it is named among the others of its look, where that is not the technique's own name. */
+  named?: (element: E) => string;
   /** What it is, in a sentence for someone who has read nothing. */
   blurb: string;
   schema: z.ZodMiniType<E>;

@@ -1,13 +1,13 @@
 'use client';
 import { ActionIcon } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
-import { techniqueOf } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { AddTray } from './AddTray';
 import { ElementFields } from './ElementFields';
 import { FieldsOfSet } from './FieldsOfSet';
 import { ElementMenu } from './ElementMenu';
+import { namedElement, saidOfElement } from './elementWords';
 import { LookHead } from './LookHead';
 import { Stack } from './Stack';
 import { openElementOf, openLookOf } from './useEditing';
@@ -41,7 +41,7 @@ function OpenLook({ look }: { look: Look }) {
         {element && (
           <div className={classes.options} key={element.id}>
             <div className={classes.optionsHead}>
-              <h3>{techniqueOf(element.kind).words}</h3>
+              <h3>{namedElement(element)}</h3>
               <ElementMenu look={look} element={element} />
               <ActionIcon
                 variant="subtle"
@@ -53,7 +53,7 @@ function OpenLook({ look }: { look: Look }) {
                 <IconTrash size={20} />
               </ActionIcon>
             </div>
-            <p className={classes.blurb}>{techniqueOf(element.kind).blurb}</p>
+            <p className={classes.blurb}>{saidOfElement(element)}</p>
             <FieldsOfSet look={look} element={element.id}>
               <ElementFields look={look} element={element} />
             </FieldsOfSet>

@@ -14,7 +14,7 @@ import { announcing } from '../kit/announcing';
 import { StillPicture } from '../kit/StillPicture';
 import { FINENESS, usePicture } from '../kit/usePictures';
 import { useSettled, useStudio, useStudioStore } from '../studio/studio';
-import { elementWords } from './elementWords';
+import { elementWords, namedElement } from './elementWords';
 import classes from './Stack.module.css';
 
 const PX_PER_MM = 3.4;
@@ -133,7 +133,7 @@ function Film({ look, element, open, move }: FilmProps) {
         <span className={classes.lifted}>
           <StillPicture picture={picture} px_per_mm={px_per_mm} />
         </span>
-        <span className={classes.kind}>{techniqueOf(element.kind).words}</span>
+        <span className={classes.kind}>{namedElement(element)}</span>
         <span className={classes.says}>{says(element, set)}</span>
       </button>
       {look.elements.length > 1 && set.nails[focus].look === look.id && (

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { seedOf } from '../../model/chance';
+import { upperFirst } from '../../model/letters';
 import { Colour, Id, mm, share, um } from '../../model/primitives';
 import { regionNoun } from '../../regions';
 import { isMirrored, placeOf } from '../context';
@@ -66,7 +67,7 @@ const WAYS: Record<Laid['what'], Way> = {
   },
   foil: {
     words: 'Transfer foil, rubbed on',
-    called: 'foil',
+    called: 'transfer foil',
     crinkle: 0.12,
     draft: {
       verb: 'lay-sheet',
@@ -161,9 +162,9 @@ function variant(what: Laid['what'], words: string, blurb: string, over: Partial
 /** Something thin that is laid whole onto tack: leaf, transfer foil, a decal. */
 export const sheets = defineTechnique({
   kind: 'sheets',
-  words: 'Leaf, foil, decal, stamp',
-  blurb:
-    'A thin sheet: torn leaf, transfer foil, a decal, sticker or stamped image; closed by the next film.',
+  words: 'Leaf',
+  blurb: 'Torn leaf of metal, pressed onto tack; closed by the next film.',
+  named: ({ what }) => upperFirst(WAYS[what].called),
   schema,
   ...FILM_SEATS,
   fields: [
