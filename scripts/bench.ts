@@ -1,4 +1,6 @@
 import { execFileSync, spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { createServer, type AddressInfo } from 'node:net';
 import { copyFileSync, existsSync, mkdtempSync, symlinkSync } from 'node:fs';
 import { loadavg, tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -11,7 +13,6 @@ import { opening } from './bench-opening';
  * it is measured in one run; the ratios say more than the milliseconds, which depend on the machine.
  * `npm run bench -- 200` checks two hundred random sittings instead of twenty; `--no-browser` leaves the browser out.
  */
-const PORT = 4320;
 const RUNS = 15;
 
 /** The commit before stages, seats and poured films: what the plan is compared with. */
@@ -96,15 +97,26 @@ function sittings(): unknown {
   return JSON.parse(execFileSync(process.execPath, [out, random], { encoding: 'utf8', maxBuffer: 1e8 }));
 }
 
+/** A port that nothing listens on: another server would be measured in the place of this one. */
+async function freePort(): Promise<number> {
+  const probe = createServer().listen(0, '127.0.0.1');
+  await once(probe, 'listening');
+  const { port } = probe.address() as AddressInfo;
+  probe.close();
+  await once(probe, 'close');
+  return port;
+}
+
 async function inBrowser() {
+  const port = await freePort();
   // A version before has no server of its own.
   const [command, ...args] = existsSync('.next/serve.mjs')
     ? ['node', '.next/serve.mjs']
-    : ['npx', 'next', 'start', '-H', '127.0.0.1', '-p', String(PORT)];
+    : ['npx', 'next', 'start', '-H', '127.0.0.1', '-p', String(port)];
   const server = spawn(command!, args, {
     stdio: 'ignore',
     detached: true,
-    env: { ...process.env, HOST: '127.0.0.1', PORT: String(PORT) },
+    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port) },
   });
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
@@ -114,7 +126,7 @@ async function inBrowser() {
     const page = await (
       await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })
     ).newPage();
-    const address = `http://localhost:${PORT}/set/curtain-up/design`;
+    const address = `http://localhost:${port}/set/curtain-up/design`;
     for (let i = 0; i < 60; i += 1) {
       const up = await page.goto(address).then(
         () => true,
@@ -147,8 +159,8 @@ async function inBrowser() {
     }
 
     await page.context().close();
-    const opened = await opening(browser, `http://localhost:${PORT}`);
-    const kept = await keeping(await browser.newContext(), `http://localhost:${PORT}`);
+    const opened = await opening(browser, `http://localhost:${port}`);
+    const kept = await keeping(await browser.newContext(), `http://localhost:${port}`);
     return {
       load_average: Math.round(loadavg()[0]! * 100) / 100,
       ...opened,

@@ -1,7 +1,7 @@
 'use client';
 import { Button, Checkbox, Modal, SegmentedControl } from '@mantine/core';
 import { IconWand } from '@tabler/icons-react';
-import { useEffect, useReducer, useState } from 'react';
+import { useEffect, useMemo, useReducer, useState } from 'react';
 import type { Wishes } from '@/core/compose/compose';
 import { applyChange } from '@/core/document/changes';
 import type { SetDocument } from '@/core/document/document';
@@ -50,19 +50,22 @@ function Proposals({ onTaken }: { onTaken: () => void }) {
   const [offered, setOffered] = useState<readonly string[]>(() => offeredFirst(set));
   const [accents, setAccents] = useState('1');
   const [keeping, setKeeping] = useState(false);
-  const [found, setFound] = useState<Composed>();
+  const [answer, setAnswer] = useState<{ to: Wishes; made: Composed }>();
   const [tries, again] = useReducer((n: number) => n + 1, 0);
-  useEffect(() => {
-    let stale = false;
-    const wishes: Wishes = {
+  const wishes = useMemo<Wishes>(
+    () => ({
       looks: offered,
       accents: Number(accents),
       alike: set.practice.hands === 'alike',
       keep: keeping ? worn(set, selected) : {},
-    };
+    }),
+    [set, offered, accents, keeping, selected],
+  );
+  useEffect(() => {
+    let stale = false;
     composed(set, wishes, SHOWN).then(
       (made) => {
-        if (!stale) setFound(made);
+        if (!stale) setAnswer({ to: wishes, made });
       },
       (error: unknown) => {
         if (!stale) notDrawn(error, again);
@@ -71,7 +74,10 @@ function Proposals({ onTaken }: { onTaken: () => void }) {
     return () => {
       stale = true;
     };
-  }, [set, offered, accents, keeping, selected, tries]);
+  }, [set, wishes, tries]);
+  const found = answer?.made;
+  // What was proposed for other wishes is still seen, and is no longer to be taken.
+  const old = answer?.to !== wishes;
   return (
     <div className={classes.compose}>
       <div className={classes.wishes}>
@@ -112,12 +118,13 @@ function Proposals({ onTaken }: { onTaken: () => void }) {
           onChange={(event) => setKeeping(event.currentTarget.checked)}
         />
       </div>
-      <ul className={classes.proposals} aria-label="Proposals, the calmest first" aria-busy={!found}>
+      <ul className={classes.proposals} aria-label="Proposals, the calmest first" aria-busy={old}>
         {found?.proposals.map(({ looks }) => (
           <li key={NAILS.map((nail) => looks[nail]).join()}>
             <button
               type="button"
               className={classes.proposal}
+              disabled={old}
               aria-label={`Take: ${wordsOf(set, looks)}`}
               onClick={() => {
                 store.getState().change({ kind: 'dress', looks });
