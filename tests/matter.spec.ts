@@ -26,7 +26,7 @@ test(
     await goTo(page, 'Card');
     const card = page.getByRole('article');
     await expect(card).toContainText('Pat hexagon glitter on, thinning out');
-    await expect(card).toContainText('Brush the loose hexagon glitter off');
+    await expect(card).toContainText('brush the loose hexagon glitter off');
     await expect(card).toContainText('Lay torn leaf on and press it flat');
     await expect(card).toContainText('raised lines');
   },

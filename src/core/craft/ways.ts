@@ -8,6 +8,8 @@ export interface Wishes {
   'less-clear': Record<never, never>;
   /** Less taken off by the file over it. */
   'file-less': Record<never, never>;
+  /** No coat of its own below it. */
+  'without-ground': Record<never, never>;
   /** A thinner bed below it. */
   'thinner-bed': { bed_um: number };
   /** What stands up out of the clear (by its place in the list) turned or trimmed. */

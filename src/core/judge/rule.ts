@@ -95,6 +95,11 @@ export function granted<W extends Wish>(nail: NailCase, id: string, wish: W, ask
   return (ways ?? []).flatMap(({ options, words }) => trying(nail, id, options as Options, words));
 }
 
+/** What each element of a nail in turn answers to a wish that is none's in particular. */
+export function grantedByAny<W extends Wish>(nail: NailCase, wish: W, asked: Wishes[W]): Fix[] {
+  return nail.elements.flatMap(({ id }) => granted(nail, id, wish, asked));
+}
+
 /** The film layer that an operation laid, below which the pile can be read. */
 export function filmIndex(field: NailField, operation: string): number {
   return field.films.findIndex((film) => film.operation === operation && isSolid(film));

@@ -238,6 +238,13 @@ const CASES: Case[] = [
     out: /face down in the tray/,
   },
   {
+    code: 'cuticle-thick',
+    what: 'a marble with a coat of its own below it on three layers of dip',
+    wrong: set([{ ...dip('usual'), ground: true } as Element], built('dip')),
+    right: set([{ ...dip('usual'), ground: false } as Element], built('dip', { layers: 2 })),
+    out: /coat below the marble/,
+  },
+  {
     code: 'fade-short',
     what: 'a fade without overlap',
     wrong: set([

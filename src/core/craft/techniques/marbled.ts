@@ -87,6 +87,8 @@ export const marbled = defineTechnique({
   handles: partHandles,
   ways: {
     ...MIXED_WAYS,
+    'without-ground': ({ ground }) =>
+      ground ? [{ words: 'Leave the coat below the marble out', options: { ground: false } }] : [],
     'taken-whole': () => [
       { words: 'Lay the nail face down in the tray', options: { how: 'usual' as const } },
     ],

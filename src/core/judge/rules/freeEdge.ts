@@ -1,4 +1,4 @@
-import type { NailRule } from '../rule';
+import { grantedByAny, type NailRule } from '../rule';
 import { EDGE_MM, edge_mm } from '../../simulate/strength';
 import { rounded } from '../../model/rounded';
 
@@ -11,7 +11,8 @@ const LONG_MM = EDGE_MM.mostLong;
 export const freeEdge: NailRule = {
   codes: ['edge-thick', 'edge-thin'],
   asks: 'Is the free edge neither clumsy nor weak?',
-  check: ({ field }) => {
+  check: (nail) => {
+    const { field } = nail;
     const { frame } = field;
     const free = frame.length_mm - frame.bed_mm;
     if (free < 0.5) return [];
@@ -26,6 +27,7 @@ export const freeEdge: NailRule = {
           message: 'The free edge is thick.',
           reason: `A ${free > MEDIUM_MM ? 'long' : 'medium'} nail looks clumsy past ${limit} mm, and a heavy edge levers the nail off.`,
           figure: { words: 'free edge', value: rounded(mean, 3), limit, is: 'at most' as const, unit: 'mm' },
+          tries: grantedByAny(nail, 'without-ground', {}),
         },
       ];
     }

@@ -16,6 +16,8 @@ import { granted, filmIndex, type NailCase, type NailRule } from '../rule';
 
 /** Below this the ground shows to the eye; the hiding ratio itself is 0.98 (ISO 6504-3). */
 const SHOWS_THROUGH = 0.96;
+/** So little short of it no eye tells. */
+const HARDLY = 0.005;
 
 /** Contrast ratio of a colour laid `t_um` thick over the dark and pale grounds of a nail. */
 export function contrastOnNail(product: Product, t_um: number): number {
@@ -48,7 +50,8 @@ export const hiding: NailRule = {
           if (product.effect === 'sheer' || product.colour === undefined) continue;
           const seenOver = (ground: number) => luminance(colourAt(x, y, { ground: grey(ground) }));
           const ratio = seenOver(GROUNDS.nail.dark) / seenOver(GROUNDS.nail.pale);
-          if (ratio < (worst.get(product.id)?.ratio ?? SHOWS_THROUGH)) worst.set(product.id, { ratio, last });
+          if (ratio < (worst.get(product.id)?.ratio ?? SHOWS_THROUGH - HARDLY))
+            worst.set(product.id, { ratio, last });
         }
       }
       for (const [id, { ratio, last }] of worst) {
@@ -113,6 +116,8 @@ function seeThrough(
     severity: ratio < 0.85 ? 'stop' : 'warn',
     operation: last.id,
     element: element.id,
+    // Two colours of one element are two findings, each on all its nails.
+    about: product.id,
     message: `${product.name} stays see-through in ${own.length} ${own.length === 1 ? 'coat' : 'coats'}.`,
     reason: `It covers (${HIDING_RATIO}) in about ${passes}; until then the bed and the free edge show as two colours.`,
     figure: {

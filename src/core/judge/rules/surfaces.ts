@@ -5,7 +5,7 @@ import { gloss } from '../../craft/techniques/finish';
 import { buildOf, lookOf } from '../../compile/prepare';
 import { naturalGel } from '../../craft/builds/naturalGel';
 import type { Fix } from '../finding';
-import { granted, type NailCase, type NailRule } from '../rule';
+import { granted, grantedByAny, type NailCase, type NailRule } from '../rule';
 import { upperFirst } from '../../model/letters';
 import { rounded } from '../../model/rounded';
 import type { Severity } from '../finding';
@@ -115,8 +115,7 @@ export const surfaces: NailRule = {
 /** What the technique at fault, or those under the file, can do about it. */
 function triesOf(nail: NailCase, { element }: Operation, reason: Code): Fix[] {
   if (reason === 'no-grip') return granted(nail, element, 'own-tack', {});
-  if (reason === 'filed-through')
-    return nail.elements.flatMap(({ id }) => granted(nail, id, 'file-less', {}));
+  if (reason === 'filed-through') return grantedByAny(nail, 'file-less', {});
   return [];
 }
 

@@ -4,7 +4,7 @@ import { rounded } from '../../model/rounded';
 import { bodyOf } from '../../simulate/strength';
 import type { FindingCode } from '../codes';
 import type { FindingDraft, Fix } from '../finding';
-import { granted, type NailCase, type NailRule } from '../rule';
+import { granted, grantedByAny, type NailCase, type NailRule } from '../rule';
 
 /** Product a millimetre and a half in from the skin, at most; what a ready tip brings with it lies within (common practice). */
 const MOST_CUTICLE_MM = 0.9;
@@ -40,7 +40,11 @@ export const thickSides: NailRule = {
                 is: 'at most',
                 unit: 'mm',
               },
-              tries: [...thinner(nail, value - limit), ...lessOver(nail, value - limit)],
+              tries: [
+                ...thinner(nail, value - limit),
+                ...lessOver(nail, value - limit),
+                ...grantedByAny(nail, 'without-ground', {}),
+              ],
             },
           ];
     return [
