@@ -8,7 +8,7 @@ import { problemOf } from '../timing/pose';
 import { EDITING, type Effort } from '../timing/effort';
 import { windowsOf, type StepWindow } from '../timing/windows';
 import { compared, settling, type Found, type Sitting } from '../timing/sitting';
-import type { Problem, Schedule } from '../timing/problem';
+import type { Begun, Problem, Schedule } from '../timing/problem';
 import { roundsOf, type Round } from '../timing/rounds';
 import { withHandWipes } from './handWipes';
 import { diagnoseSet, sortFindings } from '../judge/diagnose';
@@ -47,6 +47,8 @@ export interface PlanOptions {
   fixes?: boolean;
   /** What an earlier search has found for this set: where the work is still the same, the sitting is the same. */
   known?: Found | undefined;
+  /** What is done of it already: the rest is planned from that moment on. */
+  begun?: Begun | undefined;
   /** Told what the sitting was found by, and whether it was known before. */
   onFound?: (found: Found, wasKnown: boolean) => void;
 }
@@ -77,7 +79,7 @@ export function planSet(set: SetDocument, options: PlanOptions = {}): Plan {
 /** The same in slices: of the search, then one a way out that is tried. */
 export function* planning(set: SetDocument, options: PlanOptions = {}): InSlices<Plan> {
   const memo = options.memo ?? newMemo();
-  const drawn = yield* draw(set, memo, options.effort, options.known);
+  const drawn = yield* draw(set, memo, options.effort, options);
   const { told, operations, problem, schedule, bound_s, wasKnown } = drawn;
   const by = wasKnown ? options.known?.hand_after_hand_s : undefined;
   const against = compared(problem, schedule, bound_s, searchFor(set, options.effort), by);
@@ -118,7 +120,12 @@ interface Drawn {
   told: Told[];
 }
 
-function* draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>, known?: Found): InSlices<Drawn> {
+function* draw(
+  set: SetDocument,
+  memo: PlanMemo,
+  effort?: Partial<Effort>,
+  { known, begun }: Pick<PlanOptions, 'known' | 'begun'> = {},
+): InSlices<Drawn> {
   const keys = nailKeys(set);
   const planned = record((name) => recall(memo.nails, keys[name], () => planNail(set, name)));
   const works = NAILS.map((nail) => ({
@@ -130,7 +137,7 @@ function* draw(set: SetDocument, memo: PlanMemo, effort?: Partial<Effort>, known
     set,
     works.map((work) => work.operations),
   );
-  const problem = problemOf(set, works, precedences);
+  const problem = { ...problemOf(set, works, precedences), ...(begun ? { begun } : {}) };
   const bound_s = lowerBound_s(problem);
   const { schedule, found, wasKnown } = yield* settling(problem, searchFor(set, effort), known);
   const sitting = roundTimes(schedule);

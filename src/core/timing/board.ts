@@ -10,6 +10,10 @@ export interface Board {
   problem: Problem;
   /** First step of each chain; one more at the end. */
   from: Int32Array;
+  /** By chain: its first step that is not done yet. */
+  begins: Int32Array;
+  /** By step: when it was done, where it is. */
+  doneAt: Float64Array;
   hand: Uint8Array;
   /** Group that goes into a lamp together. */
   group: Uint8Array;
@@ -108,6 +112,7 @@ export function boardOf(problem: Problem): Board {
   const board: Board = {
     problem,
     from,
+    ...doneOf(problem, from),
     hand,
     group,
     groups,
@@ -170,6 +175,29 @@ export function boardOf(problem: Problem): Board {
   return board;
 }
 
+/**
+ * How far each nail has come in a sitting that is under way: the steps from its first on that have an end, and rests, which
+ * pass by themselves.
+ */
+function doneOf({ chains, begun }: Problem, from: Int32Array): Pick<Board, 'begins' | 'doneAt'> {
+  const begins = Int32Array.from(from.slice(0, -1));
+  const doneAt = new Float64Array(from[chains.length]!);
+  if (!begun) return { begins, doneAt };
+  const ends = new Map(begun.strokes.map(({ operation, end_s }) => [operation, end_s]));
+  for (const { operations, end_s } of begun.loads) for (const one of operations) ends.set(one, end_s);
+  chains.forEach(({ tasks }, c) => {
+    for (const task of tasks) {
+      const s = begins[c]!;
+      const rests = task.hand_s === 0 && !task.light && s > from[c]!;
+      const end_s = ends.get(task.operation) ?? (rests ? doneAt[s - 1]! : undefined);
+      if (end_s === undefined) break;
+      doneAt[s] = end_s;
+      begins[c]! += 1;
+    }
+  });
+  return { begins, doneAt };
+}
+
 function groupsOf(problem: Problem): { group: Uint8Array; groups: Int32Array[] } {
   const mark = problem.chains.map((chain) => lampGroup(chain, problem.thumbs));
   const names = [...new Set(mark)];
@@ -180,10 +208,10 @@ function groupsOf(problem: Problem): { group: Uint8Array; groups: Int32Array[] }
 }
 
 function layActivities(board: Board, tasks: readonly Task[], classOf: (name: string) => number): void {
-  const { from, problem } = board;
+  const { from, begins, problem } = board;
   const joint = new Map<string, number>();
   for (let c = 0; c < problem.chains.length; c += 1) {
-    for (let s = from[c]!; s < from[c + 1]!; s += 1) {
+    for (let s = begins[c]!; s < from[c + 1]!; s += 1) {
       const task = tasks[s]!;
       if (task.light) continue;
       let steps = 1;

@@ -19,8 +19,8 @@ export const ROUNDS: readonly Rounds[] = ([0, 1] as const).flatMap((first) =>
  * activities; times do not matter to it.
  */
 export function inRounds(board: Board, { first, late, alone }: Rounds): Int32Array {
-  const { from, mode, act, activities, hand, problem } = board;
-  const pos = Int32Array.from(from.slice(0, -1));
+  const { from, begins, mode, act, activities, hand, problem } = board;
+  const pos = Int32Array.from(begins);
   const done = new Uint8Array(activities.length);
   const order: number[] = [];
   const lightsAhead = (c: number) => {

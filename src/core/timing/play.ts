@@ -1,6 +1,6 @@
 import type { Activity, Board, Part } from './board';
 import { LampTimes } from './lampTimes';
-import type { Broken, Schedule } from './problem';
+import type { Begun, Broken, Schedule } from './problem';
 import { SittingRecord } from './record';
 
 /** A sitting as the search holds it: all activities in some order, and where hands go into the lamp early or late. */
@@ -204,6 +204,48 @@ export class Player {
     this.plain = false;
     this.tries = 0;
     for (let c = 0; c < this.pos.length; c += 1) this.pos[c] = from[c]!;
+    if (this.board.problem.begun) this.resume(this.board.problem.begun);
+  }
+
+  /** Takes nails, hands and lamps to where a sitting under way has left them. */
+  private resume({ now_s, strokes, loads, wipes }: Begun): void {
+    const { board } = this;
+    const { chains, lamps } = board.problem;
+    for (let c = 0; c < this.pos.length; c += 1)
+      for (let s = board.from[c]!; s < board.begins[c]!; s += 1) {
+        const light = board.mode[s]! > 0;
+        if (light) this.openGuide[c] = this.openMost[c] = Infinity;
+        else this.dueIsMet(c, s);
+        this.goOn(c, s + 1, board.doneAt[s]!);
+      }
+    for (const { nail, end_s } of wipes) {
+      const c = chains.findIndex((one) => one.nail === nail);
+      // What was laid since is sticky of its own.
+      if (c >= 0 && board.begins[c]! > board.from[c]! && end_s >= board.doneAt[board.begins[c]! - 1]!)
+        this.tacky[c] = 0;
+    }
+    this.artist = this.tally.total_s = now_s;
+    for (const load of loads) {
+      if (load.end_s <= now_s) continue;
+      const lamp = lamps.findIndex(({ id }) => id === load.lamp);
+      if (lamp >= 0) this.lamps.occupy(lamp, load.start_s, load.end_s);
+      for (const nail of load.nails) {
+        const h = board.hand[chains.findIndex((one) => one.nail === nail)];
+        if (h !== undefined) this.handIn[h] = Math.max(this.handIn[h]!, load.end_s);
+      }
+    }
+    this.handWorked.fill(now_s);
+    const last = strokes.at(-1);
+    if (last) this.lastHand = last.hand === 'left' ? 0 : 1;
+  }
+
+  /** What is due on a nail is followed by this step, in time or late. */
+  private dueIsMet(c: number, step: number): boolean {
+    const { board } = this;
+    const followed = board.wet[step] || board.dueMost_s[step]! < Infinity;
+    if (!(this.dueGuide[c]! < Infinity) || !(board.dueNext[this.dueOf[c]!] || followed)) return false;
+    this.dueGuide[c] = this.dueMost[c] = Infinity;
+    return true;
   }
 
   /** Wet, and no wait alone ends that. */
@@ -583,12 +625,8 @@ export class Player {
   private doPart(part: Part, start: number): number {
     const { board } = this;
     const c = part.chain;
-    const due = this.dueOf[c]!;
-    const followed = board.wet[part.step] || board.dueMost_s[part.step]! < Infinity;
-    if (this.dueGuide[c]! < Infinity && (board.dueNext[due] || followed)) {
-      this.late(part.step, start, this.dueGuide[c]!, this.dueMost[c]!, board.dueKind[due]!);
-      this.dueGuide[c] = this.dueMost[c] = Infinity;
-    }
+    const [guide, most] = [this.dueGuide[c]!, this.dueMost[c]!];
+    if (this.dueIsMet(c, part.step)) this.late(part.step, start, guide, most, board.dueKind[this.dueOf[c]!]!);
     this.gathersLint(c, start);
     let t = start;
     for (let step = part.step; step < part.step + part.steps; step += 1) {

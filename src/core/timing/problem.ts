@@ -73,6 +73,16 @@ export interface Problem {
   wipe?: { class: string; seconds: number };
   /** Operations that must be done before others, across chains; together with the chains they make no circle. */
   precedences?: readonly Precedence[];
+  /** A sitting under way: what is done of it stands, and the rest is planned from that moment on. */
+  begun?: Begun;
+}
+
+/** What was really done of a sitting, in seconds from its start; a load may end after `now_s`: its lamp is on. */
+export interface Begun {
+  now_s: number;
+  strokes: Stroke[];
+  loads: Load[];
+  wipes: HandWipe[];
 }
 
 export interface Stroke {

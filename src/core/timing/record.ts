@@ -45,7 +45,8 @@ export class SittingRecord {
   wipe(step: number, start_s: number, end_s: number): void {
     const { problem, chainOf } = this.board;
     const { nail, hand } = problem.chains[chainOf[step]!]!;
-    const count = this.wipes.filter((one) => one.nail === nail).length + 1;
+    const before = [...(problem.begun?.wipes ?? []), ...this.wipes];
+    const count = before.filter((one) => one.nail === nail).length + 1;
     this.wipes.push({
       operation: handWipeId(nail, count),
       nail,
@@ -89,10 +90,13 @@ export class SittingRecord {
       ...this.strokes.map((stroke) => stroke.operation),
       ...this.loads.flatMap((load) => load.operations),
     ]);
-    return this.board.problem.chains.flatMap((chain) =>
-      chain.tasks.flatMap((task) =>
-        (task.light || task.hand_s > 0) && !placed.has(task.operation) ? [task.operation] : [],
-      ),
+    const { problem, from, begins } = this.board;
+    return problem.chains.flatMap((chain, c) =>
+      chain.tasks
+        .slice(begins[c]! - from[c]!)
+        .flatMap((task) =>
+          (task.light || task.hand_s > 0) && !placed.has(task.operation) ? [task.operation] : [],
+        ),
     );
   }
 

@@ -4,6 +4,7 @@ import { leastLoads } from './leastLoads';
 import { Player, type Sequence } from './play';
 import type { Problem, Schedule } from './problem';
 import { inOneGo, type InSlices } from '../model/inSlices';
+import { without } from '../model/without';
 import type { Effort } from './effort';
 import { searching } from './search';
 
@@ -67,7 +68,23 @@ export function* settling(problem: Problem, effort: Effort, known?: Found): InSl
   const sequence = wasKnown ? sequenceOf(known) : yield* searching(board, effort);
   const { order, close, keep } = sequence;
   const found = { mark, order: [...order], close: [...close], keep: [...keep] };
-  return { schedule: new Player(board).schedule(sequence), found, wasKnown };
+  return { schedule: withDone(problem, new Player(board).schedule(sequence)), found, wasKnown };
+}
+
+/** A sitting under way with what is done of it before what is still to do. */
+function withDone({ begun }: Problem, schedule: Schedule): Schedule {
+  if (!begun) return schedule;
+  return {
+    ...schedule,
+    strokes: [
+      ...[...begun.strokes, ...begun.wipes.map((wipe) => without(wipe, 'after'))].sort(
+        (a, b) => a.start_s - b.start_s,
+      ),
+      ...schedule.strokes,
+    ],
+    loads: [...begun.loads, ...schedule.loads],
+    wipes: [...begun.wipes, ...schedule.wipes],
+  };
 }
 
 /** A sequence kept anywhere may be of an older program, or broken. */
