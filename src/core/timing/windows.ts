@@ -6,6 +6,8 @@ export interface StepWindow {
   words: string;
   guide_s: number;
   most_s: number;
+  /** The operation that does so, where there is one. */
+  follows?: string;
   /** From its end to that; undefined where nothing of the sitting follows. */
   taken_s?: number;
 }
@@ -47,6 +49,7 @@ export function windowsOf(
         words: window.words,
         guide_s: window.guide_s,
         most_s: window.most_s,
+        ...(follows ? { follows: follows.operation } : {}),
         ...(end_s !== undefined && start_s !== undefined
           ? { taken_s: Math.max(0, Math.round(start_s - end_s)) }
           : {}),

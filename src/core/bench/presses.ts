@@ -1,0 +1,79 @@
+import type { Bench, BenchEvent } from './log';
+import { atTable } from './state';
+
+/** Two presses nearer than this are one that slipped: nobody does work in so short a time. */
+export const TWICE_MS = 400;
+
+/** What a press comes to: what is written down, or why nothing is. */
+export type Pressed =
+  | { event: BenchEvent }
+  | { refused: 'twice' }
+  | { refused: 'waits'; words: string; until_ms: number }
+  | { refused: 'over' };
+
+type By = Extract<BenchEvent, { what: 'done' }>['by'];
+
+/**
+ * The one press of the table: begins, says that what is shown is done, or puts the nails into the lamp and begins its light. A press
+ * that comes twice, or while a hand is still in the lamp, does nothing and says so: nothing is skipped.
+ */
+export function press(bench: Bench, now_ms: number, by: By): Pressed {
+  const table = atTable(bench, now_ms);
+  const { now, waitsFor, from_ms, begun_ms, ended } = table;
+  if (ended) return { refused: 'over' };
+  if (begun_ms === undefined) return { event: { what: 'begun', at_ms: now_ms } };
+  const last = bench.events.at(-1);
+  if (last && last.what !== 'taken-back' && now_ms - last.at_ms < TWICE_MS) return { refused: 'twice' };
+  if (!now) return { event: { what: 'ended', at_ms: now_ms } };
+  if (waitsFor) return { refused: 'waits', words: waitsFor.words, until_ms: waitsFor.until_ms };
+  if (now.kind === 'load')
+    return {
+      event: {
+        what: 'lit',
+        at_ms: now_ms,
+        words: now.words,
+        lamp: now.light!.lamp,
+        mode: now.light!.mode,
+        seconds: now.light!.seconds,
+        nails: now.nails,
+        operations: now.operations,
+      },
+    };
+  return {
+    event: {
+      what: 'done',
+      at_ms: now_ms,
+      from_ms: Math.min(now_ms, from_ms),
+      words: now.words,
+      by,
+      pieces: now.pieces,
+      ...(now.wait_s ? { rest_s: now.wait_s } : {}),
+    },
+  };
+}
+
+/** Takes back the last that was done or lit; undefined where nothing was. */
+export function takeBack({ events }: Bench, now_ms: number): BenchEvent | undefined {
+  const gone = new Set(events.flatMap((one) => (one.what === 'taken-back' ? [one.of] : [])));
+  const of = events.findLastIndex(
+    (one, i) => !gone.has(i) && (one.what === 'done' || one.what === 'lit' || one.what === 'ended'),
+  );
+  return of < 0 ? undefined : { what: 'taken-back', at_ms: now_ms, of };
+}
+
+/** A light that ended early, as its lamp or the artist says; undefined where it has had its time. */
+export function cutShort(
+  bench: Bench,
+  of: number,
+  why: Extract<BenchEvent, { what: 'cut-short' }>['why'],
+  now_ms: number,
+): BenchEvent | undefined {
+  const running = atTable(bench, now_ms).timers.some(({ kind, event }) => kind === 'light' && event === of);
+  return running ? { what: 'cut-short', at_ms: now_ms, of, why } : undefined;
+}
+
+/** The light of an event once more, its whole time. */
+export function again({ events }: Bench, of: number, now_ms: number): BenchEvent | undefined {
+  const lit = events[of];
+  return lit?.what === 'lit' ? { ...lit, at_ms: now_ms } : undefined;
+}

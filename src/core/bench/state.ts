@@ -1,0 +1,240 @@
+import { HANDS, handOf, type Hand, type NailName } from '../model/names';
+import type { Begun, Load, Stroke } from '../timing/problem';
+import type { Bench, BenchEvent, CourseRound } from './log';
+
+/** Something that runs by the clock: a light, a rest, or what must follow soon. */
+export interface Timer {
+  kind: 'light' | 'rest' | 'window';
+  words: string;
+  nails: NailName[];
+  from_ms: number;
+  /** When it is over; of a window, when what must follow has come too late. */
+  until_ms: number;
+  /** Of a window: what is wished. */
+  guide_ms?: number;
+  /** Of a light: its event's place in the log. */
+  event?: number;
+  hand?: Hand | 'both';
+  lamp?: string;
+}
+
+/** A light that gave less than it was asked for. */
+export interface ShortLight {
+  event: number;
+  nails: NailName[];
+  given_s: number;
+  asked_s: number;
+}
+
+/** What the table is like at one moment. */
+export interface AtTable {
+  begun_ms: number | undefined;
+  ended: boolean;
+  /** What is to be done now; undefined where all is done. */
+  now: CourseRound | undefined;
+  next: CourseRound[];
+  /** The lamp or rest that has to be waited for before `now` may begin. */
+  waitsFor: Timer | undefined;
+  timers: Timer[];
+  short: ShortLight[];
+  done: number;
+  total: number;
+  /** Since when the work that is done now may have been at hand. */
+  from_ms: number;
+}
+
+type Lit = Extract<BenchEvent, { what: 'lit' }>;
+type Done = Extract<BenchEvent, { what: 'done' }>;
+
+/** The events that stand: what was taken back did not happen. */
+function standing(events: readonly BenchEvent[]): (BenchEvent | undefined)[] {
+  const back = new Set(events.flatMap((one) => (one.what === 'taken-back' ? [one.of] : [])));
+  return events.map((one, i) => (back.has(i) ? undefined : one));
+}
+
+/** How long each light was really on, by its place in the log. */
+function givenLights(events: readonly (BenchEvent | undefined)[]): Map<number, { lit: Lit; end_ms: number }> {
+  const given = new Map<number, { lit: Lit; end_ms: number }>();
+  events.forEach((one, i) => {
+    if (one?.what === 'lit') given.set(i, { lit: one, end_ms: one.at_ms + one.seconds * 1000 });
+    const cut = one?.what === 'cut-short' ? given.get(one.of) : undefined;
+    if (cut) cut.end_ms = Math.max(cut.lit.at_ms, Math.min(cut.end_ms, one!.at_ms));
+  });
+  return given;
+}
+
+/** Less than this short of what was asked is the lamp's own grain. */
+const SHORT_S = 1;
+
+/** The table as it is: what to do now, what runs, and what went short. Pure; by the clock and not by ticks. */
+export function atTable({ course, events }: Bench, now_ms: number): AtTable {
+  const real = standing(events);
+  const lights = givenLights(real);
+  const ended = new Map<string, number>();
+  for (const one of real)
+    if (one?.what === 'done') for (const { operation } of one.pieces) ended.set(operation, one.at_ms);
+  const short: ShortLight[] = [];
+  for (const [event, { lit, end_ms }] of lights) {
+    const asked_s = lit.seconds;
+    const given_s = (end_ms - lit.at_ms) / 1000;
+    for (const operation of lit.operations) ended.set(operation, end_ms);
+    if (asked_s - given_s < SHORT_S) continue;
+    // Lit again since, it has had its time.
+    const again = [...lights].some(
+      ([other, { lit: later }]) =>
+        other > event && lit.operations.every((id) => later.operations.includes(id)),
+    );
+    if (!again) short.push({ event, nails: lit.nails, given_s, asked_s });
+  }
+  const open = course.filter((round) => {
+    const own = round.kind === 'load' ? round.operations : round.pieces.map(({ operation }) => operation);
+    return !own.every((id) => ended.has(id));
+  });
+  const [now, ...next] = open;
+  const timers: Timer[] = [];
+  for (const [event, { lit, end_ms }] of lights)
+    if (end_ms > now_ms)
+      timers.push({
+        kind: 'light',
+        words: lit.words,
+        nails: lit.nails,
+        from_ms: lit.at_ms,
+        until_ms: end_ms,
+        event,
+        lamp: lit.lamp,
+        hand: handsOf(lit.nails),
+      });
+  for (const one of real) {
+    const until_ms = one?.what === 'done' && one.rest_s ? one.at_ms + one.rest_s * 1000 : 0;
+    if (one?.what === 'done' && until_ms > now_ms) {
+      const nails = nailsOf(one);
+      timers.push({
+        kind: 'rest',
+        words: one.words,
+        nails,
+        from_ms: one.at_ms,
+        until_ms,
+        hand: handsOf(nails),
+      });
+    }
+  }
+  timers.push(...windowsOpen(course, ended, now_ms));
+  const last = real.findLast((one) => one?.what === 'done' || one?.what === 'lit' || one?.what === 'begun');
+  return {
+    begun_ms: real.find((one) => one?.what === 'begun')?.at_ms,
+    ended: real.some((one) => one?.what === 'ended'),
+    now,
+    next,
+    waitsFor: now && waited(now, timers),
+    timers,
+    short,
+    done: course.length - open.length,
+    total: course.length,
+    from_ms: last?.at_ms ?? now_ms,
+  };
+}
+
+function nailsOf({ pieces }: Done): NailName[] {
+  return [...new Set(pieces.map(({ operation }) => operation.split('/')[0] as NailName))];
+}
+
+function handsOf(nails: readonly NailName[]): Hand | 'both' {
+  const hands = HANDS.filter((hand) => nails.some((nail) => handOf(nail) === hand));
+  return hands.length === 1 ? hands[0]! : 'both';
+}
+
+/** A hand in the lamp is not worked on, and nothing rests that is taken in hand. */
+function waited(now: CourseRound, timers: readonly Timer[]): Timer | undefined {
+  const inTheWay = timers.filter(({ kind, hand, nails, lamp }) => {
+    if (kind === 'window') return false;
+    if (kind === 'rest') return now.nails.some((nail) => nails.includes(nail));
+    if (now.kind === 'load' && lamp === now.light?.lamp) return true;
+    return now.hand === 'both' || hand === 'both' || hand === now.hand;
+  });
+  return inTheWay.sort((a, b) => b.until_ms - a.until_ms)[0];
+}
+
+/** What was done and has not been followed yet by what must follow it. One for all nails of a round. */
+function windowsOpen(
+  course: readonly CourseRound[],
+  ended: ReadonlyMap<string, number>,
+  now_ms: number,
+): Timer[] {
+  return course.flatMap((round) => {
+    const open = round.windows.filter(
+      ({ operation, follows }) =>
+        ended.has(operation) && ended.get(operation)! <= now_ms && !ended.has(follows),
+    );
+    if (open.length === 0) return [];
+    const first = open.reduce((a, b) => (ended.get(a.operation)! <= ended.get(b.operation)! ? a : b));
+    const from_ms = ended.get(first.operation)!;
+    return [
+      {
+        kind: 'window' as const,
+        words: first.words,
+        nails: open.map(({ operation }) => operation.split('/')[0] as NailName),
+        from_ms,
+        guide_ms: from_ms + first.guide_s * 1000,
+        until_ms: from_ms + first.most_s * 1000,
+      },
+    ];
+  });
+}
+
+/** A held light runs its time however quick the hands are; where less time went by than that, it was cut with them. */
+function sharesOf(pieces: Done['pieces'], took_s: number): { hand: number; light: number } {
+  const sum = (lit: boolean) =>
+    pieces.reduce((all, { seconds, light }) => all + ((light !== undefined) === lit ? seconds : 0), 0);
+  const [light_s, hand_s] = [sum(true), sum(false)];
+  const light = light_s > took_s ? took_s / light_s : 1;
+  return { light, hand: hand_s > 0 ? Math.max(0, took_s - light_s * light) / hand_s : 0 };
+}
+
+/**
+ * What is done as the planner takes it: in seconds from the beginning, each piece of work with its share of the time that the whole of
+ * it took, each light with the seconds that it really gave.
+ */
+export function begunOf({ events }: Bench, now_ms: number): Begun | undefined {
+  const real = standing(events);
+  const start = real.find((one) => one?.what === 'begun');
+  if (!start) return undefined;
+  const s = (ms: number) => Math.round(ms - start.at_ms) / 1000;
+  const strokes: Stroke[] = [];
+  const loads: Load[] = [];
+  const wipes: Begun['wipes'] = [];
+  for (const [, { lit, end_ms }] of givenLights(real))
+    loads.push({
+      lamp: lit.lamp,
+      hand: handOf(lit.nails[0]!),
+      nails: lit.nails,
+      operations: lit.operations,
+      mode: lit.mode,
+      start_s: s(lit.at_ms),
+      end_s: s(end_ms),
+    });
+  for (const one of real) {
+    if (one?.what !== 'done') continue;
+    let t = s(one.from_ms);
+    const share = sharesOf(one.pieces, s(one.at_ms) - t);
+    for (const { operation, seconds, light, after } of one.pieces) {
+      const end = t + seconds * (light ? share.light : share.hand);
+      const nail = operation.split('/')[0] as NailName;
+      const times = { start_s: t, end_s: end };
+      if (light)
+        loads.push({
+          lamp: light.lamp,
+          hand: handOf(nail),
+          nails: [nail],
+          operations: [operation],
+          mode: light.mode,
+          held: true,
+          ...times,
+        });
+      else if (after) wipes.push({ operation, nail, hand: handOf(nail), changeover_s: 0, after, ...times });
+      else strokes.push({ operation, nail, hand: handOf(nail), changeover_s: 0, ...times });
+      t = end;
+    }
+  }
+  const byStart = (a: { start_s: number }, b: { start_s: number }) => a.start_s - b.start_s;
+  return { now_s: s(now_ms), strokes: strokes.sort(byStart), loads: loads.sort(byStart), wipes };
+}
