@@ -1,4 +1,5 @@
 import Dexie, { type DexieOptions, type Table } from 'dexie';
+import type { Bench } from '@/core/bench/log';
 import type { Change } from '@/core/document/changes';
 import type { Difference } from '@/core/document/difference';
 import type { SetDocument } from '@/core/document/document';
@@ -84,7 +85,7 @@ export interface StoredFact {
 
 export const STORE_NAME = 'merry-lacquer';
 /** The version of the store's tables that this program writes. */
-export const STORE_VERSION = 7;
+export const STORE_VERSION = 8;
 
 /** Why nothing is written: the store is of a newer program. */
 export class ReadOnly extends Error {
@@ -119,7 +120,8 @@ export class LacquerDatabase extends Dexie {
     this.version(4).stores({ clients: 'id, *sets' });
     this.version(5).stores({ supplies: 'id, kind' });
     this.version(6).stores({ references: 'set' });
-    this.version(STORE_VERSION).stores({ motifs: 'id' });
+    this.version(7).stores({ motifs: 'id' });
+    this.version(STORE_VERSION).stores({ benches: 'set' });
   }
 
   get sets(): Table<StoredSet, string> {
@@ -151,6 +153,9 @@ export class LacquerDatabase extends Dexie {
   }
   get references(): Table<Reference, string> {
     return this.table('references');
+  }
+  get benches(): Table<Bench, string> {
+    return this.table('benches');
   }
   get gone(): Table<GoneId, string> {
     return this.table('gone');

@@ -33,7 +33,7 @@ export function append(entry: Omit<JournalEntry, 'key'>): { key: string; done: P
         .journal.add(whole)
         .then(() => undefined),
     };
-  const done = atOnce(backend, (journal) => journal.add(whole));
+  const done = atOnce(backend, 'journal', (journal) => journal.add(whole));
   underWay.set(key, whole);
   const over = () => underWay.delete(key);
   done.then(over, over);
@@ -83,7 +83,7 @@ export async function takeOut(keys: readonly string[]): Promise<void> {
   const backend = db().isOpen() ? db().backendDB() : undefined;
   if (!backend) await db().journal.bulkDelete([...keys]);
   else
-    await atOnce(backend, (journal) => {
+    await atOnce(backend, 'journal', (journal) => {
       for (const key of keys) journal.delete(key);
     });
 }
@@ -108,13 +108,17 @@ export function readJournal(set?: string): Promise<unknown[]> {
   });
 }
 
-/** Asked and committed in this very tick, so that the journal is never held while a page is busy. */
-function atOnce(backend: IDBDatabase, ask: (journal: IDBObjectStore) => void): Promise<void> {
+/** Asked of a table and committed in this very tick, so that it is never held while a page is busy. */
+export function atOnce(
+  backend: IDBDatabase,
+  table: string,
+  ask: (store: IDBObjectStore) => void,
+): Promise<void> {
   return new Promise((resolve, reject) => {
-    const writing = backend.transaction('journal', 'readwrite');
+    const writing = backend.transaction(table, 'readwrite');
     writing.oncomplete = () => resolve();
     writing.onabort = () => reject(writing.error ?? new Error('the store did not take it'));
-    ask(writing.objectStore('journal'));
+    ask(writing.objectStore(table));
     writing.commit();
   });
 }

@@ -9,6 +9,7 @@ import { rowToBin, putBack, watchBin } from './bin';
 import { watchBroken } from './broken';
 import { makeFor, watchClients } from './clients';
 import { db } from './database';
+import { benchOf, putBench } from './benches';
 import { putMotifs, watchMotifs } from './motifs';
 import { watchReference } from './references';
 import { TABLES, type BrokenRow, type TableName } from './rows';
@@ -39,6 +40,13 @@ async function furnished() {
   await db().history.add({ set: DEMO, revision: 1, version: 9, past: [], future: [] });
   await db().gone.add({ id: 'gone-1', revision: 3 });
   await db().bin.add({ key: 'bin-1', removed_at: Date.now(), title: 'Old', record: { id: 'old' } });
+  await putBench({
+    set: DEMO,
+    mark: 'm',
+    course: [],
+    events: [{ what: 'begun', at_ms: 1000 }],
+    clock: { shift_ms: 0, seen_ms: 1000 },
+  });
   await putMotifs([
     {
       id: 'motif-1',
@@ -117,6 +125,7 @@ describe('one bad row is one bad row', () => {
         // What stands behind buttons works too, or says what is wrong.
         const opened = await openSet(DEMO);
         expect(opened.ok).toBe(!(broken[0]?.table === 'sets' && broken[0].key === DEMO));
+        await benchOf(DEMO);
         await ownPractice();
         await backupOverdue_days();
         await editedDemo();

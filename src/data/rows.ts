@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { Bench } from '@/core/bench/log';
 import { CHANGE_KINDS } from '@/core/document/changes';
 import { issueFault } from '@/core/document/parse';
 import { Client } from '@/core/model/client';
@@ -33,6 +34,7 @@ export interface Rows {
   clients: Client;
   references: Reference;
   motifs: KeptMotif;
+  benches: Bench;
 }
 export type TableName = keyof Rows;
 
@@ -128,6 +130,7 @@ export const TABLES: { [K in TableName]: TableKind<Rows[K]> } = {
   supplies: { key: 'id', words: 'lamp, box or tool', read: by(Supply), nameIn: ({ name }) => name },
   clients: { key: 'id', words: 'client’s card', read: by(Client), nameIn: ({ name }) => name },
   motifs: { key: 'id', words: 'motif', read: by(KeptMotif), nameIn: ({ name }) => name },
+  benches: { key: 'set', words: 'record of a sitting', read: by(Bench), nameIn: ({ set }) => set },
   references: {
     key: 'set',
     words: 'picture beside a set',

@@ -1,0 +1,38 @@
+import { liveQuery } from 'dexie';
+import type { Bench } from '@/core/bench/log';
+import { db, ReadOnly } from './database';
+import { atOnce } from './journal';
+import { goodRow } from './rows';
+
+/** What happened at the table with a set, each time it changes, in this tab or another; undefined where it was never begun. */
+export function watchBench(
+  set: string,
+  onChange: (bench: Bench | undefined) => void,
+  onError: (error: unknown) => void,
+): () => void {
+  const subscription = liveQuery(() => goodRow('benches', set)).subscribe(onChange, onError);
+  return () => subscription.unsubscribe();
+}
+
+export async function benchOf(set: string): Promise<Bench | undefined> {
+  return goodRow('benches', set);
+}
+
+/**
+ * Keeps a table as it is now, asked for and committed in the tick of the press: once this returns the browser has it, even if the page
+ * is gone the moment after. The promise settles when it is on disk.
+ */
+export function putBench(bench: Bench): Promise<void> {
+  if (db().onlyRead) return Promise.reject(new ReadOnly());
+  const backend = db().isOpen() ? db().backendDB() : undefined;
+  if (!backend)
+    return db()
+      .benches.put(bench)
+      .then(() => undefined);
+  return atOnce(backend, 'benches', (store) => store.put(bench));
+}
+
+/** The record of a sitting is thrown away: the set may be begun anew. */
+export async function removeBench(set: string): Promise<void> {
+  await db().benches.delete(set);
+}
