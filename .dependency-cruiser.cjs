@@ -30,7 +30,7 @@ const BESIDE = {
   files: ['model', 'craft', 'document'],
   starter: ['model', 'geometry', 'colour', 'craft', 'document'],
   demo: ['model', 'craft', 'document', 'starter'],
-  bench: ['model', 'timing'],
+  bench: ['model', 'craft', 'document', 'timing'],
   testing: [...TOWER, 'starter'],
 };
 const rooms = {

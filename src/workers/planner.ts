@@ -7,7 +7,8 @@ import type { NailPicture } from '@/core/picture/nailPicture';
 import type { Raster } from '@/core/picture/raster';
 import type { WhyHere } from '@/core/plan/whyHere';
 import type { Shortening } from '@/core/plan/shorten';
-import type { HandWipe } from '@/core/timing/problem';
+import type { Plan } from '@/core/plan/planSet';
+import type { Begun, HandWipe } from '@/core/timing/problem';
 import { AT_LENGTH } from '@/core/timing/effort';
 import type { Found } from '@/core/timing/sitting';
 import { Desk, type Hire } from './desk';
@@ -226,6 +227,11 @@ export function putRight(
 /** What keeps a step where it stands, tried on the nail. */
 export function whyStepHere(set: SetDocument, name: NailName, id: string): Promise<WhyHere> {
   return planner.ask((api) => api.whyHere(set, name, id), PICTURE_LIMIT_S);
+}
+
+/** The rest of a sitting under way, planned from where it stands. */
+export function goOnFrom(set: SetDocument, begun: Begun): Promise<Plan> {
+  return planner.ask((api) => api.goOn(set, begun), PLAN_LIMIT_S);
 }
 
 export function stopPuttingRight(): void {

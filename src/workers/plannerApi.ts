@@ -33,7 +33,7 @@ import { shorten, type Shortening } from '@/core/plan/shorten';
 import type { NailField } from '@/core/simulate/field';
 import type { Rerun } from '@/core/simulate/rerun';
 import { nominalSteps, simulateNail } from '@/core/simulate/simulate';
-import type { HandWipe } from '@/core/timing/problem';
+import type { Begun, HandWipe } from '@/core/timing/problem';
 import type { Found } from '@/core/timing/sitting';
 
 export interface Planned {
@@ -120,6 +120,8 @@ export interface PlannerApi {
     onProgress: (share: number) => void,
   ) => Promise<Righted | undefined>;
   stopPuttingRight: () => void;
+  /** The rest of a sitting that is under way. */
+  goOn: (set: SetDocument, begun: Begun) => Plan;
   /** What keeps a step of a nail from standing earlier or later. */
   whyHere: (set: SetDocument, name: NailName, id: string) => WhyHere;
   shorten: (set: SetDocument) => Shortening[];
@@ -183,6 +185,7 @@ export function plannerApi(): PlannerApi {
       const plan = await sliced(work, () => mine === polishes, onProgress);
       return plan && { plan, found: found! };
     },
+    goOn: (set, begun) => planSet(set, { memo, fixes: false, begun }),
     stopPolishing: () => void (polishes += 1),
     putRight: async (set, names, onProgress) => {
       const mine = (rightings += 1);

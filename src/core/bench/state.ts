@@ -1,3 +1,4 @@
+import { append } from '../model/extent';
 import { HANDS, handOf, type Hand, type NailName } from '../model/names';
 import type { Begun, Load, Stroke } from '../timing/problem';
 import type { Bench, BenchEvent, CourseRound } from './log';
@@ -118,7 +119,7 @@ export function atTable({ course, events }: Bench, now_ms: number): AtTable {
       });
     }
   }
-  timers.push(...windowsOpen(course, ended, now_ms));
+  append(timers, windowsOpen(course, ended, now_ms));
   const last = real.findLast((one) => one?.what === 'done' || one?.what === 'lit' || one?.what === 'begun');
   return {
     begun_ms: real.find((one) => one?.what === 'begun')?.at_ms,
@@ -154,31 +155,44 @@ function waited(now: CourseRound, timers: readonly Timer[]): Timer | undefined {
   return inTheWay.sort((a, b) => b.until_ms - a.until_ms)[0];
 }
 
-/** What was done and has not been followed yet by what must follow it. One for all nails of a round. */
+/**
+ * What was done and has not been followed yet by what must follow it; of several that wait for the same, the last begins its time anew.
+ * One for all nails of a round.
+ */
 function windowsOpen(
   course: readonly CourseRound[],
   ended: ReadonlyMap<string, number>,
   now_ms: number,
 ): Timer[] {
-  return course.flatMap((round) => {
-    const open = round.windows.filter(
-      ({ operation, follows }) =>
-        ended.has(operation) && ended.get(operation)! <= now_ms && !ended.has(follows),
-    );
-    if (open.length === 0) return [];
-    const first = open.reduce((a, b) => (ended.get(a.operation)! <= ended.get(b.operation)! ? a : b));
-    const from_ms = ended.get(first.operation)!;
-    return [
-      {
-        kind: 'window' as const,
-        words: first.words,
-        nails: open.map(({ operation }) => operation.split('/')[0] as NailName),
-        from_ms,
-        guide_ms: from_ms + first.guide_s * 1000,
-        until_ms: from_ms + first.most_s * 1000,
-      },
-    ];
-  });
+  const waiting = new Map<
+    string,
+    { window: CourseRound['windows'][number]; round: CourseRound; at_ms: number }
+  >();
+  for (const round of course)
+    for (const window of round.windows) {
+      const at_ms = ended.get(window.operation);
+      if (at_ms === undefined || at_ms > now_ms || ended.has(window.follows)) continue;
+      const known = waiting.get(window.follows);
+      if (!known || known.at_ms <= at_ms) waiting.set(window.follows, { window, round, at_ms });
+    }
+  const rounds = new Map<CourseRound, Timer>();
+  for (const { window, round, at_ms } of waiting.values()) {
+    const nail = window.operation.split('/')[0] as NailName;
+    const known = rounds.get(round);
+    if (known && known.from_ms <= at_ms) {
+      known.nails.push(nail);
+      continue;
+    }
+    rounds.set(round, {
+      kind: 'window',
+      words: window.words,
+      nails: [...(known?.nails ?? []), nail],
+      from_ms: at_ms,
+      guide_ms: at_ms + window.guide_s * 1000,
+      until_ms: at_ms + window.most_s * 1000,
+    });
+  }
+  return [...rounds.values()];
 }
 
 /** A held light runs its time however quick the hands are; where less time went by than that, it was cut with them. */

@@ -1,5 +1,5 @@
 /** The views of one set, in the order the work goes. */
-export const SET_VIEWS = ['hands', 'practice', 'design', 'layers', 'timing', 'card'] as const;
+export const SET_VIEWS = ['hands', 'practice', 'design', 'layers', 'timing', 'card', 'bench'] as const;
 export type SetView = (typeof SET_VIEWS)[number];
 
 /** Where in the program an address leads. */

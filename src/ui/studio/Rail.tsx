@@ -2,6 +2,7 @@
 import {
   IconAdjustments,
   IconClock,
+  IconHandClick,
   IconHandStop,
   IconStack2,
   IconLayoutGrid,
@@ -20,6 +21,7 @@ export const VIEWS: readonly { view: SetView; words: string; Icon: typeof IconCl
   { view: 'layers', words: 'Plate to top', Icon: IconStack2 },
   { view: 'timing', words: 'Timing', Icon: IconClock },
   { view: 'card', words: 'Card', Icon: IconListCheck },
+  { view: 'bench', words: 'Bench', Icon: IconHandClick },
 ];
 
 /** The way through the work, in its order. */

@@ -51,6 +51,7 @@ const VIEW = {
   layers: viewPart('layers', 'Plate to top'),
   timing: viewPart('timing', 'Timing'),
   card: viewPart('card', 'Card'),
+  bench: viewPart('bench', 'Bench'),
 };
 
 type Opening =

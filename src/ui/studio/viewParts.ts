@@ -9,4 +9,5 @@ export const VIEW_PARTS: Record<SetView, () => Promise<ComponentType>> = {
   layers: () => import('../layers/LayersView').then((m) => m.LayersView),
   timing: () => import('../timing/TimingView').then((m) => m.TimingView),
   card: () => import('../card/CardView').then((m) => m.CardView),
+  bench: () => import('../bench/BenchView').then((m) => m.BenchView),
 };

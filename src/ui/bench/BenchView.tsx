@@ -1,0 +1,263 @@
+'use client';
+import { Button, Checkbox } from '@mantine/core';
+import { useLocalStorage } from '@mantine/hooks';
+import { IconArrowBackUp, IconDeviceDesktop, IconPlayerPlay } from '@tabler/icons-react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { again, cutShort, press, takeBack, type Pressed } from '@/core/bench/presses';
+import { timeOf } from '@/core/bench/clock';
+import type { BenchEvent, CourseRound } from '@/core/bench/log';
+import type { AtTable } from '@/core/bench/state';
+import { NAILS } from '@/core/model/names';
+import { whoseWords } from '@/core/timing/rounds';
+import { simulatedLamp } from '@/devices/lamp';
+import { simulatedPedal } from '@/devices/pedal';
+import { MoreMenu } from '../kit/MoreMenu';
+import { notify } from '../kit/notify';
+import { clockWords, timeWords } from '../kit/words';
+import { NoPlan } from '../studio/NoPlan';
+import { useStudio } from '../studio/studio';
+import { TYPING } from '../studio/useKey';
+import { BothHandsLit } from './BothHandsLit';
+import { Devices } from './Devices';
+import { GoOn, useGoingOn } from './GoOn';
+import { NowBlock } from './NowBlock';
+import { insteadEntries } from './instead';
+import { sound, useAwake } from './signals';
+import { Timers } from './Timers';
+import { whoseOf } from './whose';
+import { benchMark, useBench } from './useBench';
+import classes from './BenchView.module.css';
+
+/** How much quicker than the clock a practice run is. */
+const PRACTICE_SPEED = 20;
+const FLASH_MS = 900;
+
+/** What now? The sitting on the table, one thing at a time. */
+export function BenchView() {
+  const plan = useStudio((s) => s.plan);
+  const [practising, setPractising] = useState(false);
+  if (!plan) return <NoPlan />;
+  return (
+    <Sitting
+      key={practising ? 'practice' : 'real'}
+      practising={practising}
+      onPractise={() => setPractising(!practising)}
+    />
+  );
+}
+
+function Sitting({ practising, onPractise }: { practising: boolean; onPractise: () => void }) {
+  const speed = practising ? PRACTICE_SPEED : 1;
+  const set = useStudio((s) => s.set);
+  const plan = useStudio((s) => s.plan)!;
+  const planning = useStudio((s) => s.planning);
+  const change = useStudio((s) => s.change);
+  const at = useBench(set.id, speed);
+  const { bench, table, now_ms } = at;
+  const [loud, setLoud] = useLocalStorage({ key: 'merry-lacquer-bench-sound', defaultValue: true });
+  const [panel, setPanel] = useState(false);
+  const [lamp] = useState(() => simulatedLamp(speed));
+  const [pedal] = useState(simulatedPedal);
+  const [said, setSaid] = useState<string>();
+  const flash = useFlash();
+  const going = useGoingOn(at);
+  useAwake(table !== undefined && !table.ended);
+
+  const tell = (made: Pressed) => {
+    if (!('refused' in made)) return;
+    if (made.refused === 'twice') setSaid('Pressed twice: the second press does nothing.');
+    if (made.refused === 'waits') setSaid(`Not yet: ${made.words}`);
+  };
+  const doIt = (event: BenchEvent) => {
+    setSaid(undefined);
+    at.write(event);
+    if (event.what === 'lit') lamp.start(event.seconds);
+    if (event.what === 'begun' && set.state !== 'begun' && !practising)
+      change({ kind: 'state', state: 'begun' });
+    if (event.what === 'ended' && !practising) change({ kind: 'state', state: 'done' });
+  };
+  const pressed = (by: 'key' | 'tap' | 'pedal') => {
+    // While the rest is planned anew nothing is skipped: the press waits for the artist's word.
+    if (going.asked) {
+      setSaid('First say whether the new plan is taken.');
+      return;
+    }
+    if (!bench) {
+      if (planning !== 'fresh') {
+        setSaid('The set is still being planned.');
+        return;
+      }
+      const laid = at.lay(plan, set);
+      at.put({ ...laid, events: [{ what: 'begun', at_ms: timeOf(laid.clock) }] });
+      if (!practising && set.state !== 'begun') change({ kind: 'state', state: 'begun' });
+      return;
+    }
+    const made = press(bench, at.time(), by);
+    if ('event' in made) doIt(made.event);
+    else tell(made);
+  };
+  const back = () => {
+    const event = bench ? takeBack(bench, at.time()) : undefined;
+    if (event) at.write(event);
+  };
+  const onPress = useEffectEvent(pressed);
+  const onBack = useEffectEvent(back);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || target.matches(TYPING)) return;
+      const forward = [' ', 'Enter', 'ArrowRight', 'PageDown'].includes(event.key);
+      const back = ['ArrowLeft', 'Backspace', 'PageUp'].includes(event.key);
+      // A button that has the keyboard is pressed by it, and not the table.
+      if ((!forward && !back) || (target.closest('button, a, summary') && event.key !== 'ArrowRight')) return;
+      event.preventDefault();
+      event.stopImmediatePropagation();
+      if (forward) onPress('key');
+      else onBack();
+    };
+    window.addEventListener('keydown', onKey, { capture: true });
+    return () => window.removeEventListener('keydown', onKey, { capture: true });
+  }, []);
+  useEffect(() => pedal.onPress(() => onPress('pedal')), [pedal]);
+  const onSign = useEffectEvent((sign: Parameters<Parameters<typeof lamp.onSign>[0]>[0]) => {
+    if (!bench || sign.kind === 'started') return;
+    const running = table?.timers.find(({ kind }) => kind === 'light');
+    if (!Number.isFinite(sign.given_s) || sign.given_s < 0) {
+      notify('The lamp says something that cannot be: the bench goes by its own clock.');
+      return;
+    }
+    if (sign.kind === 'stopped' && running?.event !== undefined) {
+      const cut = cutShort(bench, running.event, sign.why, at.time());
+      if (cut) at.write(cut);
+    }
+  });
+  useEffect(() => lamp.onSign(onSign), [lamp]);
+  // A light that is over is heard and seen.
+  const lights = table?.timers.filter(({ kind }) => kind === 'light').length ?? 0;
+  const before = useRef(lights);
+  const onOver = useEffectEvent(() => {
+    flash.now();
+    if (loud) sound();
+  });
+  useEffect(() => {
+    if (lights < before.current) onOver();
+    before.current = lights;
+  }, [lights]);
+
+  const worked = NAILS.filter((name) => set.nails[name].in_work);
+  const stale = bench && bench.mark !== benchMark(set) && !practising;
+  const entries = bench && table && !table.ended ? insteadEntries({ set, plan, table, going }) : [];
+  return (
+    <div className={classes.view} data-flash={flash.on || undefined}>
+      <header className={classes.head}>
+        <p className={classes.clock} data-testid="bench-clock">
+          {table?.begun_ms === undefined
+            ? timeWords(plan.sitting.total_s)
+            : clockWords((now_ms - table.begun_ms) / 1000)}
+          <small>
+            {table ? ` ${table.done} of ${table.total}` : ' in all, as planned'}
+            {practising && ` · practice, ${PRACTICE_SPEED} times as quick, nothing is kept`}
+          </small>
+        </p>
+        <div className={classes.headRight}>
+          <Checkbox
+            label="Sound"
+            checked={loud}
+            onChange={({ currentTarget }) => setLoud(currentTarget.checked)}
+          />
+          <Button
+            variant="default"
+            leftSection={<IconDeviceDesktop size={18} />}
+            aria-expanded={panel}
+            onClick={() => setPanel(!panel)}
+          >
+            Devices
+          </Button>
+          <Button variant="default" leftSection={<IconPlayerPlay size={18} />} onClick={onPractise}>
+            {practising ? 'End the practice' : 'Practice run'}
+          </Button>
+          <Button
+            variant="default"
+            leftSection={<IconArrowBackUp size={18} />}
+            disabled={!table || table.done === 0}
+            onClick={back}
+          >
+            Back
+          </Button>
+          {entries.length > 0 && <MoreMenu label="What happens instead" entries={entries} />}
+        </div>
+      </header>
+      {panel && <Devices lamp={lamp} pedal={pedal} />}
+      {stale && table && !table.ended && (
+        <p role="status" className={classes.told}>
+          The set was changed since this was planned.{' '}
+          <Button variant="default" onClick={() => going.ask('The set was changed')}>
+            Plan the rest with it
+          </Button>
+        </p>
+      )}
+      {table?.short.map((one) => (
+        <p key={one.event} role="alert" className={classes.told}>
+          <b>Still soft:</b> {whoseWords(one.nails, worked)} had {Math.round(one.given_s)} s of{' '}
+          {Math.round(one.asked_s)} s. Into the lamp again before anything is laid on it.{' '}
+          <Button
+            onClick={() => {
+              const event = bench ? again(bench, one.event, at.time()) : undefined;
+              if (event) doIt(event);
+            }}
+          >
+            Again now
+          </Button>
+        </p>
+      ))}
+      <GoOn going={going} />
+      <div className={classes.main}>
+        <NowBlock
+          now_ms={now_ms}
+          table={table}
+          plan={plan}
+          set={set}
+          worked={worked}
+          said={said}
+          onPress={() => pressed('tap')}
+        />
+        <aside className={classes.side} aria-label="The hands, and what runs">
+          <BothHandsLit set={set} lit={table?.now?.nails ?? []} inLamp={litNow(table)} />
+          <Timers timers={table?.timers ?? []} now_ms={now_ms} worked={worked} />
+        </aside>
+      </div>
+      <footer className={classes.after} aria-label="What comes after">
+        {(table ? table.next : plan.rounds.slice(1)).slice(0, 3).map((round, i) => (
+          <p key={round.operations[0]}>
+            <b>{i === 0 ? 'Next' : 'Then'}</b> {whoseOf(round, worked)}: {wordsOf(round)}
+          </p>
+        ))}
+        {table?.ended && (
+          <Button variant="default" onClick={at.clear}>
+            Clear the table
+          </Button>
+        )}
+      </footer>
+    </div>
+  );
+}
+
+function litNow(table: AtTable | undefined) {
+  return table?.timers.flatMap(({ kind, nails }) => (kind === 'light' ? nails : [])) ?? [];
+}
+
+export function wordsOf({ kind, words }: Pick<CourseRound, 'kind' | 'words'>): string {
+  return kind === 'load' ? `Into the lamp: ${words.replace(/^(Cure|Flash) /, '')}` : words;
+}
+
+/** The screen flashes once. */
+function useFlash() {
+  const [on, setOn] = useState(false);
+  return {
+    on,
+    now: () => {
+      setOn(true);
+      setTimeout(() => setOn(false), FLASH_MS);
+    },
+  };
+}

@@ -1,0 +1,123 @@
+'use client';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { clockAt, looked, timeOf } from '@/core/bench/clock';
+import { courseOf } from '@/core/bench/course';
+import type { Bench, BenchEvent } from '@/core/bench/log';
+import { markOf } from '@/core/bench/mark';
+import { atTable, type AtTable } from '@/core/bench/state';
+import type { SetDocument } from '@/core/document/document';
+import type { Plan } from '@/core/plan/planSet';
+import { putBench, removeBench, watchBench } from '@/data/benches';
+import { unforeseen } from '../kit/unforeseen';
+
+/** The table is looked at this often: by the clock, so that a late look is only late. */
+const LOOK_MS = 200;
+
+/** What of a set its course hangs on: neither its title nor how far it is. */
+export function benchMark(set: SetDocument): string {
+  return markOf({
+    nails: set.nails,
+    looks: set.looks,
+    builds: set.builds,
+    kit: set.kit,
+    practice: set.practice,
+    edits: set.edits,
+  });
+}
+
+export interface Table {
+  /** Undefined until it is read, null where the sitting was never begun. */
+  bench: Bench | null | undefined;
+  table: AtTable | undefined;
+  now_ms: number;
+  /** The bench's time at this very moment. */
+  time: () => number;
+  lay: (plan: Plan, set: SetDocument) => Bench;
+  write: (event: BenchEvent) => void;
+  put: (bench: Bench) => void;
+  clear: () => void;
+}
+
+/** The table of a set: what is kept of it, and what it is like now. `speed`: a practice run, of which nothing is kept. */
+export function useBench(set: string, speed = 1): Table {
+  const kept = speed === 1;
+  const [bench, setBench] = useState<Bench | null | undefined>(kept ? undefined : null);
+  const last = useRef(bench);
+  const [now_ms, setNow] = useState(0);
+  const began = useRef(0);
+  const wall = useCallback(() => {
+    // Of a practice run time is quicker than the clock.
+    if (speed === 1) return Date.now();
+    began.current ||= Date.now();
+    return began.current + (Date.now() - began.current) * speed;
+  }, [speed]);
+  const take = useCallback((next: Bench | null) => {
+    last.current = next;
+    setBench(next);
+  }, []);
+  useEffect(() => {
+    if (!kept) return undefined;
+    return watchBench(
+      set,
+      (found) => {
+        // What this page has written is there before the store says so.
+        if (!last.current || (found && found.events.length > last.current.events.length)) take(found ?? null);
+      },
+      unforeseen,
+    );
+  }, [set, kept, take]);
+  const time = useCallback(() => {
+    const now = last.current;
+    return now ? timeOf(looked(now.clock, wall())) : wall();
+  }, [wall]);
+  useEffect(() => {
+    const look = () => {
+      const now = last.current;
+      if (now) {
+        const clock = looked(now.clock, wall());
+        const put_back = clock.shift_ms !== now.clock.shift_ms;
+        last.current = { ...now, clock };
+        // What the clock was put back by is not known to a page that is loaded anew.
+        if (put_back && kept) putBench(last.current).catch(unforeseen);
+      }
+      setNow(time());
+    };
+    look();
+    const ticking = setInterval(look, LOOK_MS);
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      clearInterval(ticking);
+      document.removeEventListener('visibilitychange', look);
+    };
+  }, [time, wall, kept]);
+  const put = useCallback(
+    (next: Bench) => {
+      if (kept) putBench(next).catch(unforeseen);
+      take(next);
+    },
+    [kept, take],
+  );
+  const write = useCallback(
+    (event: BenchEvent) => {
+      const now = last.current;
+      if (now) put({ ...now, clock: looked(now.clock, wall()), events: [...now.events, event] });
+    },
+    [put, wall],
+  );
+  const lay = useCallback(
+    (plan: Plan, of: SetDocument): Bench => ({
+      set,
+      mark: benchMark(of),
+      course: courseOf(plan.rounds, plan.sitting, plan.windows),
+      events: [],
+      clock: clockAt(wall()),
+    }),
+    [set, wall],
+  );
+  const clear = useCallback(() => {
+    take(null);
+    if (kept) removeBench(set).catch(unforeseen);
+  }, [kept, set, take]);
+  const table = useMemo(() => (bench ? atTable(bench, now_ms) : undefined), [bench, now_ms]);
+  return { bench, table, now_ms, time, lay, write, put, clear };
+}
