@@ -27,7 +27,7 @@ const TOWER = [
 const BESIDE = {
   picture: ['model', 'geometry', 'regions', 'colour', 'craft', 'document', 'compile', 'simulate'],
   compose: ['model', 'colour', 'craft', 'document', 'compile', 'simulate', 'judge', 'plan'],
-  files: ['model', 'craft', 'document'],
+  files: ['model', 'craft', 'document', 'bench'],
   starter: ['model', 'geometry', 'colour', 'craft', 'document'],
   demo: ['model', 'craft', 'document', 'starter'],
   bench: ['model', 'craft', 'document', 'timing'],

@@ -122,6 +122,7 @@ const whole = writeBackup({
   clients: [],
   supplies: [],
   motifs: [],
+  benches: [],
 });
 for (let i = 0; i < FLIPS; i += 1) {
   const bit = chance(seed * 4_000_000 + i).below(whole.length * 8);

@@ -4,7 +4,9 @@ import { matinee } from '@/core/demo/matinee';
 import { understudy } from '@/core/demo/understudy';
 import { readBackup, writeBackup } from '@/core/files/backup';
 import { BACKUP_DAYS, backupOverdue_days, collectBackup, noteBackup, previewBackup, takeIn } from './backup';
+import type { Bench } from '@/core/bench/log';
 import { newClient } from '@/core/model/client';
+import { benchOf, putBench, removeBench } from './benches';
 import { toBin } from './bin';
 import { changeClient } from './clients';
 import { db, type StoredSet } from './database';
@@ -42,6 +44,27 @@ describe('a backup of the store', () => {
     expect((await db().sets.toArray()).map((one) => one.document)).toEqual(before);
     // What a tab that still has one open would save meets a later revision.
     expect((await db().sets.get('matinee'))!.revision).toBe(2);
+  });
+
+  it('brings the record of a sitting back, and leaves one that is here as it is', async () => {
+    const bench = (at_ms: number): Bench => ({
+      set: 'matinee',
+      mark: 'm',
+      course: [],
+      events: [{ what: 'begun', at_ms }],
+      clock: { shift_ms: 0, seen_ms: at_ms },
+    });
+    await addSet(matinee());
+    await putBench(bench(1000));
+    const backup = await collectBackup();
+    expect(backup.benches).toEqual([bench(1000)]);
+    await removeBench('matinee');
+    expect((await previewBackup(backup)).benches).toHaveLength(1);
+    await takeIn(backup, 'both');
+    expect(await benchOf('matinee')).toEqual(bench(1000));
+    await putBench(bench(2000));
+    await takeIn(backup, 'backup');
+    expect(await benchOf('matinee')).toEqual(bench(2000));
   });
 
   it('says what it would do, and does it: as copies, or with what was here in the bin', async () => {

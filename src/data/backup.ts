@@ -1,3 +1,4 @@
+import type { Bench } from '@/core/bench/log';
 import { writeSetText } from '@/core/document/parse';
 import type { BackedUp, Backup } from '@/core/files/backup';
 import type { Client } from '@/core/model/client';
@@ -23,19 +24,25 @@ export async function collectBackup(now = new Date()): Promise<Backup> {
   const clients = readRows('clients', await db().clients.toArray());
   const supplies = readRows('supplies', await db().supplies.toArray());
   const motifs = readRows('motifs', await db().motifs.toArray());
+  const benches = readRows('benches', await db().benches.toArray());
   const backup: Backup = {
     made_at: now.toISOString(),
     sets: [],
-    records: [...shelf.broken, ...clients.broken, ...supplies.broken, ...motifs.broken].map(
-      ({ title, record }) => ({
-        title,
-        text: asText(record),
-      }),
-    ),
+    records: [
+      ...shelf.broken,
+      ...clients.broken,
+      ...supplies.broken,
+      ...motifs.broken,
+      ...benches.broken,
+    ].map(({ title, record }) => ({
+      title,
+      text: asText(record),
+    })),
     shelf: shelf.good.map((one) => without(one, 'id')),
     clients: clients.good,
     supplies: supplies.good,
     motifs: motifs.good,
+    benches: benches.good,
   };
   for (const record of await db().sets.toArray()) {
     const shown = listed(record);
@@ -77,6 +84,8 @@ export interface Preview {
   products: Sides<ShelfItem>;
   supplies: Sides<Supply>;
   motifs: Sides<KeptMotif>;
+  /** Records of sittings of sets that have none here. */
+  benches: Bench[];
 }
 
 /** Whether two records hold the same, however their keys are ordered. */
@@ -106,6 +115,12 @@ function sidesOf<T>(there: readonly T[], here: readonly T[], idOf: (one: T) => s
 const idOf = ({ id }: { id: string }) => id;
 const productIdOf = ({ product }: ShelfItem) => product.id;
 
+/** A sitting that has a record here keeps it: what was done is not done over. */
+async function missingBenches(benches: readonly Bench[]): Promise<Bench[]> {
+  const here = new Set(await db().benches.toCollection().primaryKeys());
+  return benches.filter(({ set }) => !here.has(set));
+}
+
 export async function previewBackup(backup: Backup): Promise<Preview> {
   const items = (await goodRows('shelf')).map((one) => without(one, 'id'));
   const preview: Preview = {
@@ -114,6 +129,7 @@ export async function previewBackup(backup: Backup): Promise<Preview> {
     products: sidesOf<ShelfItem>(backup.shelf, items, productIdOf),
     supplies: sidesOf(backup.supplies, await goodRows('supplies'), idOf),
     motifs: sidesOf(backup.motifs, await goodRows('motifs'), idOf),
+    benches: await missingBenches(backup.benches),
   };
   const { sets } = preview;
   for (const one of backup.sets) {
@@ -135,7 +151,7 @@ export async function previewBackup(backup: Backup): Promise<Preview> {
  */
 export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Promise<void> {
   await db().transaction('rw', db().tables, async () => {
-    const { sets, clients, products, supplies, motifs } = await previewBackup(backup);
+    const { sets, clients, products, supplies, motifs, benches } = await previewBackup(backup);
     for (const { there } of sets.differing) {
       if (differing === 'backup') {
         await toBin(there.document.id);
@@ -185,6 +201,7 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
     await putClients(clients.fresh);
     await putSupplies(supplies.fresh);
     await putMotifs(motifs.fresh);
+    await db().benches.bulkPut(benches);
   });
 }
 

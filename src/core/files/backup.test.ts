@@ -23,6 +23,18 @@ const backup = (): Backup => ({
       colours: [{ product: genericShelf()[0]!, region: { kind: 'paths', paths: paths.fresh.paths } }],
     },
   ],
+  benches: [
+    {
+      set: 'matinee',
+      mark: 'm',
+      course: [],
+      events: [
+        { what: 'begun', at_ms: 1000 },
+        { what: 'noted', at_ms: 2000, operation: null, text: 'A warm day' },
+      ],
+      clock: { shift_ms: 0, seen_ms: 2000 },
+    },
+  ],
   clients: [withMeasures(newClient('c', 'Robin Vale'), { on: '2026-02-03', plates })],
 });
 /** The backup with some of its files changed, or taken out where the text is undefined. */
@@ -59,9 +71,18 @@ describe('a backup', () => {
       'sets/snow-scene.lacquer.json',
       'sets/understudy.lacquer.json',
       'shelf.csv',
+      'sittings.json',
       'supplies.json',
       'unreadable/1.json',
     ]);
+  });
+
+  it('of a program that kept no sittings comes back without any; a broken record is told, and the rest is read', () => {
+    const older = readBackup(withFiles({ 'sittings.json': undefined }));
+    expect(older).toEqual({ ok: true, value: { backup: { ...backup(), benches: [] }, faults: [] } });
+    const read = readBackup(withFiles({ 'sittings.json': '[{"set":"matinee","events":[{"what":"flew"}]}]' }));
+    expect(read.ok && read.value.faults[0]!.path).toMatch(/^sittings.json/);
+    expect(read.ok && read.value.backup.clients).toHaveLength(1);
   });
 
   it('of a program that knew no clients comes back without any; broken cards are told, and the rest is read', () => {

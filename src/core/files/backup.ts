@@ -3,6 +3,7 @@ import * as z from 'zod/mini';
 import type { SetDocument } from '../document/document';
 import { issueFault, MAX_FILE_BYTES, parseSetText, writeSetText } from '../document/parse';
 import { KeptMotif } from '../craft/keptMotif';
+import { Bench } from '../bench/log';
 import { Client } from '../model/client';
 import { messageOf } from '../model/messageOf';
 import { fail, ok, type Fault, type Result } from '../model/result';
@@ -18,9 +19,11 @@ const SHELF = 'shelf.csv';
 const CLIENTS = 'clients.json';
 const SUPPLIES = 'supplies.json';
 const MOTIFS = 'motifs.json';
+const BENCHES = 'sittings.json';
 const Clients = z.array(Client).check(z.maxLength(5000));
 const Supplies = z.array(Supply).check(z.maxLength(5000));
 const Motifs = z.array(KeptMotif).check(z.maxLength(5000));
+const Benches = z.array(Bench).check(z.maxLength(5000));
 /** Beyond these no backup of a working artist comes; a file that does is a mistake or worse. */
 const MAX_FILES = 5000;
 const MAX_BYTES = 256 * 1024 * 1024;
@@ -36,6 +39,8 @@ export interface Backup {
   clients: Client[];
   supplies: Supply[];
   motifs: KeptMotif[];
+  /** What happened at the table, of the sets that were begun. */
+  benches: Bench[];
 }
 
 export interface BackedUp {
@@ -53,7 +58,7 @@ const Manifest = z.strictObject({
 
 /**
  * A backup as one zip file: `backup.json` names what is in it, each set is the file that Export writes, the shelf is
- * its CSV, the clients' cards, the supplies and the motifs are a file each; sealed, so that no byte changes unseen.
+ * its CSV, the clients' cards, the supplies, the motifs and the records of sittings are a file each; sealed, so that no byte changes unseen.
  */
 export function writeBackup(backup: Backup): Uint8Array {
   const sets = backup.sets.map(({ changed_at, document }) => ({
@@ -81,6 +86,7 @@ export function writeBackup(backup: Backup): Uint8Array {
       [CLIENTS]: strToU8(`${JSON.stringify(backup.clients, null, 2)}\n`),
       [SUPPLIES]: strToU8(`${JSON.stringify(backup.supplies, null, 2)}\n`),
       [MOTIFS]: strToU8(`${JSON.stringify(backup.motifs, null, 2)}\n`),
+      [BENCHES]: strToU8(`${JSON.stringify(backup.benches)}\n`),
       ...files,
     },
     // The day it was made, so that the same backup gives the same bytes.
@@ -96,7 +102,16 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
   const manifest = manifestOf(files.value);
   if (!manifest.ok) return manifest;
   const { made_at, sets, records } = manifest.value;
-  const backup: Backup = { made_at, sets: [], records: [], shelf: [], clients: [], supplies: [], motifs: [] };
+  const backup: Backup = {
+    made_at,
+    sets: [],
+    records: [],
+    shelf: [],
+    clients: [],
+    supplies: [],
+    motifs: [],
+    benches: [],
+  };
   const faults: Fault[] = [];
   for (const { file, changed_at } of sets) {
     const data = files.value[file];
@@ -114,7 +129,7 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
     : fail('', 'is not in the zip file');
   if (shelf.ok) backup.shelf = shelf.value;
   else faults.push(inFile(SHELF, shelf.faults[0]!));
-  // Backups made before there were clients, supplies or motifs have none.
+  // Backups made before there were clients, supplies, motifs or sittings have none.
   const list = <T>(file: string, schema: z.ZodMiniType<T[]>): Result<T[]> =>
     files.value[file] ? listOf(strFromU8(files.value[file]), schema) : ok([]);
   const clients = list(CLIENTS, Clients);
@@ -126,6 +141,9 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
   const motifs = list(MOTIFS, Motifs);
   if (motifs.ok) backup.motifs = motifs.value;
   else faults.push(inFile(MOTIFS, motifs.faults[0]!));
+  const benches = list(BENCHES, Benches);
+  if (benches.ok) backup.benches = benches.value;
+  else faults.push(inFile(BENCHES, benches.faults[0]!));
   return ok({ backup, faults });
 }
 

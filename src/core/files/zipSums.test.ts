@@ -15,6 +15,7 @@ const small = () =>
     shelf: [],
     supplies: [],
     motifs: [],
+    benches: [],
     clients: [newClient('c', 'Imogen')],
   });
 

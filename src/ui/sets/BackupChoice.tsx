@@ -17,7 +17,7 @@ type Choice = 'both' | 'backup';
 export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () => void }) {
   const [differing, setDiffering] = useState<Choice>('both');
   const [fault, setFault] = useState<string>();
-  const { sets, clients, products, supplies, motifs } = read.preview;
+  const { sets, clients, products, supplies, motifs, benches } = read.preview;
   const others = [...clients.differing, ...products.differing, ...supplies.differing, ...motifs.differing]
     .length;
   const differs = sets.differing.length + others > 0;
@@ -30,6 +30,7 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
     ...counted(brings(products, false), 'product', 'products'),
     ...counted(brings(supplies, false), 'lamp, box or tool', 'lamps, boxes and tools'),
     ...counted(brings(motifs, false), 'motif', 'motifs'),
+    ...counted(benches.length, 'record of a sitting', 'records of sittings'),
   ].join(', ');
 
   async function take() {
@@ -76,6 +77,10 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
         <Line
           words="Motifs that are drawn otherwise here"
           names={motifs.differing.map((one) => named(one.there))}
+        />
+        <Line
+          words="Records of sittings, added"
+          names={benches.map(({ set }) => sittingOf(set, read.backup))}
         />
         {read.faults.map((one) => (
           <li key={faultWords(one)}>
@@ -152,4 +157,9 @@ function whereApart({ there, here }: Differing<object>): string {
 /** "2 sets", or nothing where there are none. */
 function counted(count: number, one: string, many: string): string[] {
   return count === 0 ? [] : [`${count} ${count === 1 ? one : many}`];
+}
+
+/** The title of the set that was worn, as the backup has it. */
+function sittingOf(set: string, { sets }: ReadBackup['backup']): string {
+  return sets.find(({ document }) => document.id === set)?.document.title ?? set;
 }
