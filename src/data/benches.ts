@@ -2,7 +2,7 @@ import { liveQuery } from 'dexie';
 import type { Bench } from '@/core/bench/log';
 import { db, ReadOnly } from './database';
 import { atOnce } from './journal';
-import { goodRow } from './rows';
+import { goodRow, goodRows } from './rows';
 
 /** What happened at the table with a set, each time it changes, in this tab or another; undefined where it was never begun. */
 export function watchBench(
@@ -11,6 +11,15 @@ export function watchBench(
   onError: (error: unknown) => void,
 ): () => void {
   const subscription = liveQuery(() => goodRow('benches', set)).subscribe(onChange, onError);
+  return () => subscription.unsubscribe();
+}
+
+/** The records of all sittings. */
+export function watchBenches(
+  onChange: (benches: Bench[]) => void,
+  onError: (error: unknown) => void,
+): () => void {
+  const subscription = liveQuery(() => goodRows('benches')).subscribe(onChange, onError);
   return () => subscription.unsubscribe();
 }
 

@@ -1,7 +1,7 @@
 'use client';
 import { Button, Checkbox } from '@mantine/core';
 import { useLocalStorage } from '@mantine/hooks';
-import { IconArrowBackUp, IconDeviceDesktop, IconPlayerPlay } from '@tabler/icons-react';
+import { IconArrowBackUp, IconDeviceDesktop, IconNotes, IconPlayerPlay } from '@tabler/icons-react';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { again, cutShort, press, takeBack, type Pressed } from '@/core/bench/presses';
 import { timeOf } from '@/core/bench/clock';
@@ -22,6 +22,7 @@ import { Devices } from './Devices';
 import { GoOn, useGoingOn } from './GoOn';
 import { NowBlock } from './NowBlock';
 import { insteadEntries } from './instead';
+import { Record } from './Record';
 import { sound, useAwake } from './signals';
 import { Timers } from './Timers';
 import { whoseOf } from './whose';
@@ -56,6 +57,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
   const { bench, table, now_ms } = at;
   const [loud, setLoud] = useLocalStorage({ key: 'merry-lacquer-bench-sound', defaultValue: true });
   const [panel, setPanel] = useState(false);
+  const [record, setRecord] = useState(false);
   const [lamp] = useState(() => simulatedLamp(speed));
   const [pedal] = useState(simulatedPedal);
   const [said, setSaid] = useState<string>();
@@ -184,6 +186,11 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
           >
             Back
           </Button>
+          {bench && (
+            <Button variant="default" leftSection={<IconNotes size={18} />} onClick={() => setRecord(true)}>
+              Record
+            </Button>
+          )}
           {entries.length > 0 && <MoreMenu label="What happens instead" entries={entries} />}
         </div>
       </header>
@@ -210,6 +217,22 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
           </Button>
         </p>
       ))}
+      {record && bench && (
+        <Record
+          title={set.title}
+          bench={bench}
+          worked={worked}
+          onNote={(text) =>
+            at.write({
+              what: 'noted',
+              at_ms: at.time(),
+              operation: table?.now?.operations[0] ?? null,
+              text,
+            })
+          }
+          onClose={() => setRecord(false)}
+        />
+      )}
       <GoOn going={going} />
       <div className={classes.main}>
         <NowBlock

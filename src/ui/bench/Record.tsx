@@ -1,0 +1,107 @@
+'use client';
+import { Button, Modal, Table, TextInput } from '@mantine/core';
+import { IconDownload } from '@tabler/icons-react';
+import { useState } from 'react';
+import type { Bench } from '@/core/bench/log';
+import { MOST_NOTE } from '@/core/bench/log';
+import { ownTimes, recordCsv, recordOf } from '@/core/bench/record';
+import { upperFirst } from '@/core/model/letters';
+import type { NailName } from '@/core/model/names';
+import { watchBenches } from '@/data/benches';
+import { downloadText, fileName } from '../kit/download';
+import { useWatched } from '../kit/useWatched';
+import '../kit/tableStyles';
+import { clockWords } from '../kit/words';
+import { whoseNails } from './whose';
+import classes from './BenchView.module.css';
+
+interface Props {
+  title: string;
+  bench: Bench;
+  worked: NailName[];
+  /** A note to what is done now. */
+  onNote: (text: string) => void;
+  onClose: () => void;
+}
+
+/** What was done at the table, and how long it took beside what was planned; notes are written into it. */
+export function Record({ title, bench, worked, onNote, onClose }: Props) {
+  const [note, setNote] = useState('');
+  const lines = recordOf(bench);
+  const start = lines[0]?.at_ms ?? 0;
+  return (
+    <Modal opened onClose={onClose} title={`The record of ${title}`} size={860}>
+      <form
+        className={classes.note}
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (note.trim() === '') return;
+          onNote(note.trim());
+          setNote('');
+        }}
+      >
+        <TextInput
+          aria-label="Note"
+          placeholder="A note: the magnet’s angle, a marble’s parts …"
+          maxLength={MOST_NOTE}
+          value={note}
+          onChange={({ currentTarget }) => setNote(currentTarget.value)}
+        />
+        <Button type="submit" variant="default" disabled={note.trim() === ''}>
+          Note it
+        </Button>
+        <Button
+          variant="default"
+          leftSection={<IconDownload size={18} />}
+          onClick={() => downloadText(`${fileName(title)}-record.csv`, recordCsv(bench))}
+        >
+          CSV
+        </Button>
+      </form>
+      <OwnTimes />
+      <Table>
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th>At</Table.Th>
+            <Table.Th>Nails</Table.Th>
+            <Table.Th>Done</Table.Th>
+            <Table.Th>Took, of planned</Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {lines.map((line, i) => (
+            <Table.Tr key={i}>
+              <Table.Td>{clockWords((line.at_ms - start) / 1000)}</Table.Td>
+              <Table.Td>{line.nails.length > 0 ? whoseNails(line.nails, worked) : ''}</Table.Td>
+              <Table.Td>{upperFirst(line.words)}</Table.Td>
+              <Table.Td>
+                {line.took_s === undefined
+                  ? ''
+                  : `${clockWords(line.took_s)} of ${clockWords(line.planned_s ?? 0)}`}
+              </Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+    </Modal>
+  );
+}
+
+const nothingFirst = () => Promise.resolve();
+
+/** How quick these hands are beside the plan, over all sittings that have a record. */
+function OwnTimes() {
+  const times = ownTimes(useWatched(nothingFirst, watchBenches).value ?? []);
+  if (times.length === 0) return null;
+  return (
+    <p className={classes.own}>
+      <b>Your hands beside the plan:</b>{' '}
+      {times
+        .map(
+          ({ work, share, from, to, times: count }) =>
+            `${work.replaceAll('-', ' ')} ${share} × (${from} to ${to}, ${count} times)`,
+        )
+        .join(' · ')}
+    </p>
+  );
+}
