@@ -4,7 +4,7 @@ import { createServer, type AddressInfo } from 'node:net';
 import { copyFileSync, existsSync, mkdtempSync, symlinkSync } from 'node:fs';
 import { loadavg, tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { keeping } from './bench-keeping';
 import { opening } from './bench-opening';
 
@@ -45,6 +45,13 @@ interface TechniqueFigures {
   put_right_worst_ms: number;
   motif_of_200_strokes_moved_ms: number;
   tray_of_all_offers_ms: number;
+}
+
+interface TableFigures {
+  events: number;
+  table_ms: number;
+  replan_ms: number;
+  replan_at_length_ms: number;
 }
 
 /** The measuring code is bundled, as the page's worker is, so that no loader stands in its way. */
@@ -158,6 +165,7 @@ async function inBrowser() {
       plans.push(Number(await page.getByTestId('plan-sum').getAttribute('data-planned-ms')));
     }
 
+    const presses = await pressed(page, `http://localhost:${port}`);
     await page.context().close();
     const opened = await opening(browser, `http://localhost:${port}`);
     const kept = await keeping(await browser.newContext(), `http://localhost:${port}`);
@@ -165,6 +173,7 @@ async function inBrowser() {
       load_average: Math.round(loadavg()[0]! * 100) / 100,
       ...opened,
       ...kept,
+      press_to_next_step_ms: presses,
       edit_to_picture_ms: median(edits),
       edit_to_picture_95th_ms: Math.round(
         [...edits].sort((a, b) => a - b)[Math.ceil(edits.length * 0.95) - 1]!,
@@ -178,6 +187,35 @@ async function inBrowser() {
   }
 }
 
+/** From a press at the bench to the next step on the screen. */
+async function pressed(page: Page, address: string): Promise<number> {
+  await page.goto(`${address}/set/curtain-up/bench`);
+  await page.getByTestId('plan-sum').waitFor();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const took: number[] = [];
+  for (let i = 0; i < 10; i += 1) {
+    await page.waitForTimeout(600);
+    took.push(
+      await page.evaluate(
+        () =>
+          new Promise<number>((resolve) => {
+            const clock = document.querySelector('[data-testid="bench-clock"] small')!;
+            const start = performance.now();
+            const seen = new MutationObserver(() => {
+              seen.disconnect();
+              requestAnimationFrame(() => resolve(performance.now() - start));
+            });
+            seen.observe(clock, { characterData: true, subtree: true, childList: true });
+            document.body.dispatchEvent(
+              new KeyboardEvent('keydown', { key: ' ', bubbles: true, cancelable: true }),
+            );
+          }),
+      ),
+    );
+  }
+  return median(took);
+}
+
 function median(values: readonly number[]): number {
   const sorted = [...values].sort((a, b) => a - b);
   return Math.round(sorted[Math.floor(sorted.length / 2)]! * 10) / 10;
@@ -189,6 +227,7 @@ const node = measured('scripts/bench-core.ts') as NodeFigures;
 const sitting = sittings();
 const crowded = measured('scripts/bench-busy.ts') as BusyFigures;
 const ways = measured('scripts/bench-techniques.ts') as TechniqueFigures;
+const table = measured('scripts/bench-table.ts') as TableFigures;
 const browser = process.argv.includes('--no-browser') ? undefined : await inBrowser();
 const [main] = now as [PlanFigures];
 process.stdout.write(
@@ -200,6 +239,7 @@ process.stdout.write(
       sitting,
       busy: crowded,
       techniques: ways,
+      table,
       ...(browser ? { browser } : {}),
       ratios: {
         plan_to_limit_110_ms: round(main.plan_ms / 110),
@@ -219,6 +259,8 @@ process.stdout.write(
         picture_of_2000_grains_to_limit_40_ms: round(crowded.picture_with_2000_grains_ms / 40),
         put_right_worst_to_limit_1000_ms: round(ways.put_right_worst_ms / 1000),
         motif_of_200_strokes_to_limit_33_ms: round(ways.motif_of_200_strokes_moved_ms / 33),
+        replan_first_to_limit_1000_ms: round(table.replan_ms / 1000),
+        replan_long_to_limit_3000_ms: round(table.replan_at_length_ms / 3000),
         tray_to_limit_1000_ms: round(ways.tray_of_all_offers_ms / 1000),
         replan_to_plan: round(node.replan_one_nail_ms / main.plan_ms),
         ...(browser
@@ -231,6 +273,7 @@ process.stdout.write(
               cold_nails_to_limit_1500_ms: round(browser.cold_ten_nails_ms / 1500),
               listed_nails_to_limit_800_ms: round(browser.from_the_list_ten_nails_ms / 800),
               cold_plan_on_the_bar_to_limit_2000_ms: round(browser.cold_first_plan_ms / 2000),
+              press_to_next_step_to_limit_50_ms: round(browser.press_to_next_step_ms / 50),
               drag_to_limit_33_ms: round(browser.drag_to_picture_ms / 33),
             }
           : {}),

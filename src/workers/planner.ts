@@ -103,8 +103,8 @@ function wait(ms: number): Promise<void> {
   return new Promise((resolve) => setTimeout(resolve, ms));
 }
 
-export function shorteningsOf(set: SetDocument): Promise<Shortening[]> {
-  return planner.ask((api) => api.shorten(set), PLAN_LIMIT_S);
+export function shorteningsOf(set: SetDocument, begun?: Begun): Promise<Shortening[]> {
+  return planner.ask((api) => api.shorten(set, begun), PLAN_LIMIT_S);
 }
 
 export interface PictureAsked {

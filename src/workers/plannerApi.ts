@@ -124,7 +124,8 @@ export interface PlannerApi {
   goOn: (set: SetDocument, begun: Begun) => Plan;
   /** What keeps a step of a nail from standing earlier or later. */
   whyHere: (set: SetDocument, name: NailName, id: string) => WhyHere;
-  shorten: (set: SetDocument) => Shortening[];
+  /** Of a sitting under way: of what is still to do. */
+  shorten: (set: SetDocument, begun?: Begun) => Shortening[];
   /** One nail in its finished look, its finger turned so under the lamp. */
   picture: (set: SetDocument, name: NailName, px_per_mm: number, turn_deg: number) => NailPicture;
   /** The same while a hand moves something on it: only what has changed since the last is drawn anew. */

@@ -40,6 +40,7 @@ export interface AtTable {
   short: ShortLight[];
   done: number;
   total: number;
+  doneOperations: ReadonlySet<string>;
   /** Since when the work that is done now may have been at hand. */
   from_ms: number;
 }
@@ -131,6 +132,7 @@ export function atTable({ course, events }: Bench, now_ms: number): AtTable {
     short,
     done: course.length - open.length,
     total: course.length,
+    doneOperations: new Set(ended.keys()),
     from_ms: last?.at_ms ?? now_ms,
   };
 }

@@ -3,6 +3,7 @@ import { applyChange, type Change } from '../document/changes';
 import type { SetDocument } from '../document/document';
 import { problemOf } from '../timing/pose';
 import { EDITING } from '../timing/effort';
+import type { Begun } from '../timing/problem';
 import { bestSchedule } from '../timing/sitting';
 import { contextOf } from '../compile/prepare';
 import { acrossNails } from '../compile/acrossNails';
@@ -16,14 +17,14 @@ export interface Shortening {
   change: Change;
 }
 
-/** What would shorten the sitting, most first. Only what saves at least half a minute is worth a word. */
-export function shorten(set: SetDocument): Shortening[] {
-  const now = total_s(set);
+/** What would shorten the sitting, or the rest of one that is under way, most first. Only what saves at least half a minute is worth a word. */
+export function shorten(set: SetDocument, begun?: Begun): Shortening[] {
+  const now = total_s(set, begun);
   return candidates(set)
     .flatMap(({ words, change }) => {
       const next = applyChange(set, change);
       if (!next.ok) return [];
-      return [{ words, change, saves_s: Math.round(now - total_s(next.value)) }];
+      return [{ words, change, saves_s: Math.round(now - total_s(next.value, begun)) }];
     })
     .filter((one) => one.saves_s >= 30)
     .sort((a, b) => b.saves_s - a.saves_s);
@@ -32,7 +33,7 @@ export function shorten(set: SetDocument): Shortening[] {
 /** Sets are compared by searches of equal length, short enough for a dozen of them. */
 const ROUGHLY = 2500;
 
-function total_s(set: SetDocument): number {
+function total_s(set: SetDocument, begun?: Begun): number {
   const works = NAILS.map((nail) => {
     const plan = planNail(set, nail);
     return { nail, operations: plan.compiled.operations, states: plan.nominal.states };
@@ -41,7 +42,8 @@ function total_s(set: SetDocument): number {
     set,
     works.map((work) => work.operations),
   );
-  return bestSchedule(problemOf(set, works, precedences), {
+  const problem = { ...problemOf(set, works, precedences), ...(begun ? { begun } : {}) };
+  return bestSchedule(problem, {
     ...EDITING,
     iterations: ROUGHLY,
     flow: set.practice.flow,

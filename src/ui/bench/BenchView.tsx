@@ -5,8 +5,8 @@ import { IconArrowBackUp, IconDeviceDesktop, IconNotes, IconPlayerPlay } from '@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { again, cutShort, press, takeBack, type Pressed } from '@/core/bench/presses';
 import { timeOf } from '@/core/bench/clock';
-import type { BenchEvent, CourseRound } from '@/core/bench/log';
-import type { AtTable } from '@/core/bench/state';
+import type { Bench, BenchEvent, CourseRound } from '@/core/bench/log';
+import { begunOf, type AtTable } from '@/core/bench/state';
 import { NAILS } from '@/core/model/names';
 import { whoseWords } from '@/core/timing/rounds';
 import { simulatedLamp } from '@/devices/lamp';
@@ -20,6 +20,7 @@ import { TYPING } from '../studio/useKey';
 import { BothHandsLit } from './BothHandsLit';
 import { Devices } from './Devices';
 import { GoOn, useGoingOn } from './GoOn';
+import { LeavesAt } from './LeavesAt';
 import { NowBlock } from './NowBlock';
 import { insteadEntries } from './instead';
 import { Record } from './Record';
@@ -58,6 +59,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
   const [loud, setLoud] = useLocalStorage({ key: 'merry-lacquer-bench-sound', defaultValue: true });
   const [panel, setPanel] = useState(false);
   const [record, setRecord] = useState(false);
+  const [leaving, setLeaving] = useState(false);
   const [lamp] = useState(() => simulatedLamp(speed));
   const [pedal] = useState(simulatedPedal);
   const [said, setSaid] = useState<string>();
@@ -148,7 +150,10 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
 
   const worked = NAILS.filter((name) => set.nails[name].in_work);
   const stale = bench && bench.mark !== benchMark(set) && !practising;
-  const entries = bench && table && !table.ended ? insteadEntries({ set, plan, table, going }) : [];
+  const entries =
+    bench && table && !table.ended
+      ? insteadEntries({ set, plan, table, going, onLeaves: () => setLeaving(true) })
+      : [];
   return (
     <div className={classes.view} data-flash={flash.on || undefined}>
       <header className={classes.head}>
@@ -233,6 +238,15 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
           onClose={() => setRecord(false)}
         />
       )}
+      {leaving && bench && table?.begun_ms !== undefined && (
+        <LeavesAt
+          set={set}
+          begun={begunOf(bench, now_ms)!}
+          ends={new Date(table.begun_ms + endOf(bench) * 1000 - bench.clock.shift_ms)}
+          going={going}
+          onClose={() => setLeaving(false)}
+        />
+      )}
       <GoOn going={going} />
       <div className={classes.main}>
         <NowBlock
@@ -263,6 +277,11 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
       </footer>
     </div>
   );
+}
+
+/** When the course ends, in seconds from its beginning. */
+function endOf({ course }: Bench): number {
+  return course.reduce((most, { end_s }) => Math.max(most, end_s), 0);
 }
 
 function litNow(table: AtTable | undefined) {

@@ -1,7 +1,8 @@
 import type { AtTable } from '@/core/bench/state';
 import { leftOutOn, spillWiped } from '@/core/bench/instead';
 import type { SetDocument } from '@/core/document/document';
-import { nailWords } from '@/core/model/names';
+import { NAILS, nailWords } from '@/core/model/names';
+import { ranOut } from '@/core/plan/ranOut';
 import type { Plan } from '@/core/plan/planSet';
 import type { MenuEntry } from '../kit/MoreMenu';
 import type { Going } from './GoOn';
@@ -15,11 +16,14 @@ export function insteadEntries({
   plan,
   table,
   going,
+  onLeaves,
 }: {
   set: SetDocument;
   plan: Plan;
   table: AtTable;
   going: Going;
+  /** When the client has to leave is asked. */
+  onLeaves: () => void;
 }): MenuEntry[] {
   const { now } = table;
   const nails = (now?.nails ?? []).slice(0, MOST_NAMED);
@@ -29,6 +33,16 @@ export function insteadEntries({
       words: 'Plan the rest anew from here',
       onPick: () => going.ask('Planned anew'),
     },
+    { key: 'leaves', words: 'The client has to leave …', onPick: onLeaves },
+    ...othersOf(set, plan, table).map(({ of, other }) => ({
+      key: `out-${of.id}-${other.id}`,
+      words: `${of.name} ran out: take ${other.name}`,
+      onPick: () => {
+        const { change, begun } = ranOut(set, of.id, other.id, table.doneOperations);
+        const kept = begun.length > 0 ? `; the ${begun.map(nailWords).join(', ')} keep it` : '';
+        going.ask(`${other.name} in the place of ${of.name}${kept}`, change);
+      },
+    })),
     ...(now?.kind === 'work'
       ? nails.map((nail) => ({
           key: `skip-${nail}`,
@@ -50,5 +64,22 @@ export function insteadEntries({
       onPick: () =>
         going.ask(`Without the ${nailWords(nail)}`, { kind: 'in-work', nails: [nail], in_work: false }),
     })),
-  ].filter(({ key }) => set.nails !== undefined && key !== '');
+  ];
+}
+
+/** So many others are offered for what is in hand. */
+const MOST_OTHERS = 4;
+
+/** Products of the same family that could go on in the place of what is in hand now, where nails are left to have it. */
+function othersOf(set: SetDocument, plan: Plan, { now, doneOperations }: AtTable) {
+  const product = NAILS.flatMap((nail) => plan.operations[nail]).find(({ id }) =>
+    now?.operations.includes(id),
+  )?.product;
+  const of = set.kit.products.find(({ id }) => id === product);
+  if (!of || of.colour === undefined) return [];
+  return set.kit.products
+    .filter(({ id, family }) => family === of.family && id !== of.id)
+    .filter(({ id }) => ranOut(set, of.id, id, doneOperations).change !== undefined)
+    .slice(0, MOST_OTHERS)
+    .map((other) => ({ of, other }));
 }
