@@ -83,10 +83,8 @@ test('what is left out on one nail, and a nail that broke, are planned from here
   await page.waitForTimeout(500);
   await page.keyboard.press('Space');
   await page.getByRole('button', { name: 'What happens instead' }).click();
-  await page
-    .getByRole('menuitem', { name: /broke: go on without it/ })
-    .first()
-    .click();
+  await page.getByRole('menuitem', { name: /On one nail/ }).click();
+  await page.getByRole('button', { name: 'It broke: go on without it' }).click();
   const rest = page.getByRole('status', { name: 'The rest, planned from here' });
   await expect(rest.getByRole('button', { name: 'Go on so' })).toBeEnabled({ timeout: 30_000 });
   await expect(rest).toContainText('of the sitting');
@@ -96,10 +94,8 @@ test('what is left out on one nail, and a nail that broke, are planned from here
   await rest.getByRole('button', { name: 'Leave it as it was' }).click();
   await expect(rest).toBeHidden();
   await page.getByRole('button', { name: 'What happens instead' }).click();
-  await page
-    .getByRole('menuitem', { name: /Leave this out on the/ })
-    .first()
-    .click();
+  await page.getByRole('menuitem', { name: /On one nail/ }).click();
+  await page.getByRole('button', { name: 'Leave this out there' }).click();
   await rest.getByRole('button', { name: 'Go on so' }).click({ timeout: 30_000 });
   await expect(rest).toBeHidden();
   await expect(page.getByTestId('bench-clock')).toContainText('1 of');

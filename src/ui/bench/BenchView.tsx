@@ -23,6 +23,7 @@ import { GoOn, useGoingOn } from './GoOn';
 import { LeavesAt } from './LeavesAt';
 import { NowBlock } from './NowBlock';
 import { insteadEntries } from './instead';
+import { OneNail } from './OneNail';
 import { Record } from './Record';
 import { sound, useAwake } from './signals';
 import { Timers } from './Timers';
@@ -60,6 +61,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
   const [panel, setPanel] = useState(false);
   const [record, setRecord] = useState(false);
   const [leaving, setLeaving] = useState(false);
+  const [oneNail, setOneNail] = useState(false);
   const [lamp] = useState(() => simulatedLamp(speed));
   const [pedal] = useState(simulatedPedal);
   const [said, setSaid] = useState<string>();
@@ -150,10 +152,19 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
 
   const worked = NAILS.filter((name) => set.nails[name].in_work);
   const stale = bench && bench.mark !== benchMark(set) && !practising;
-  const entries =
+  const instead =
     bench && table && !table.ended
-      ? insteadEntries({ set, plan, table, going, onLeaves: () => setLeaving(true) })
+      ? insteadEntries({
+          set,
+          plan,
+          table,
+          going,
+          onLeaves: () => setLeaving(true),
+          onOneNail: () => setOneNail(true),
+        })
       : [];
+  // A practice run changes no set.
+  const entries = practising ? instead.filter(({ key }) => key === 'anew') : instead;
   return (
     <div className={classes.view} data-flash={flash.on || undefined}>
       <header className={classes.head}>
@@ -237,6 +248,9 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
           }
           onClose={() => setRecord(false)}
         />
+      )}
+      {oneNail && table?.now && (
+        <OneNail plan={plan} now={table.now} going={going} onClose={() => setOneNail(false)} />
       )}
       {leaving && bench && table?.begun_ms !== undefined && (
         <LeavesAt
