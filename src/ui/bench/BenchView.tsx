@@ -6,7 +6,7 @@ import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { again, cutShort, press, takeBack, type Pressed } from '@/core/bench/presses';
 import { timeOf } from '@/core/bench/clock';
 import type { Bench, BenchEvent, CourseRound } from '@/core/bench/log';
-import { begunOf, type AtTable } from '@/core/bench/state';
+import { atTable, begunOf, type AtTable } from '@/core/bench/state';
 import { NAILS } from '@/core/model/names';
 import { whoseWords } from '@/core/timing/rounds';
 import { simulatedLamp } from '@/devices/lamp';
@@ -78,8 +78,6 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
     setSaid(undefined);
     at.write(event);
     if (event.what === 'lit') lamp.start(event.seconds);
-    if (event.what === 'begun' && set.state !== 'begun' && !practising)
-      change({ kind: 'state', state: 'begun' });
     if (event.what === 'ended' && !practising) change({ kind: 'state', state: 'done' });
   };
   const pressed = (by: 'key' | 'tap' | 'pedal') => {
@@ -88,7 +86,11 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
       setSaid('First say whether the new plan is taken.');
       return;
     }
-    if (!bench) {
+    // Of two presses in one moment the second has to meet what the first has written.
+    const latest = at.latest();
+    // What is kept of an earlier press is read first.
+    if (latest === undefined) return;
+    if (!latest) {
       if (planning !== 'fresh') {
         setSaid('The set is still being planned.');
         return;
@@ -98,12 +100,13 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
       if (!practising && set.state !== 'begun') change({ kind: 'state', state: 'begun' });
       return;
     }
-    const made = press(bench, at.time(), by);
+    const made = press(latest, at.time(), by);
     if ('event' in made) doIt(made.event);
     else tell(made);
   };
   const back = () => {
-    const event = bench ? takeBack(bench, at.time()) : undefined;
+    const latest = at.latest();
+    const event = latest ? takeBack(latest, at.time()) : undefined;
     if (event) at.write(event);
   };
   const onPress = useEffectEvent(pressed);
@@ -126,18 +129,28 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
   }, []);
   useEffect(() => pedal.onPress(() => onPress('pedal')), [pedal]);
   const onSign = useEffectEvent((sign: Parameters<Parameters<typeof lamp.onSign>[0]>[0]) => {
-    if (!bench || sign.kind === 'started') return;
-    const running = table?.timers.find(({ kind }) => kind === 'light');
+    const latest = at.latest();
+    if (!latest || sign.kind === 'started') return;
+    const running = atTable(latest, at.time()).timers.find(({ kind }) => kind === 'light');
     if (!Number.isFinite(sign.given_s) || sign.given_s < 0) {
       notify('The lamp says something that cannot be: the bench goes by its own clock.');
       return;
     }
     if (sign.kind === 'stopped' && running?.event !== undefined) {
-      const cut = cutShort(bench, running.event, sign.why, at.time());
+      const cut = cutShort(latest, running.event, sign.why, at.time());
       if (cut) at.write(cut);
     }
   });
   useEffect(() => lamp.onSign(onSign), [lamp]);
+  // A lamp that was on when the page was loaded anew is on still.
+  const isRead = bench !== undefined;
+  const onRead = useEffectEvent(() => {
+    const running = bench ? atTable(bench, at.time()).timers.find(({ kind }) => kind === 'light') : undefined;
+    if (running) lamp.start((running.until_ms - at.time()) / 1000);
+  });
+  useEffect(() => {
+    if (isRead) onRead();
+  }, [isRead]);
   // A light that is over is heard and seen.
   const lights = table?.timers.filter(({ kind }) => kind === 'light').length ?? 0;
   const before = useRef(lights);

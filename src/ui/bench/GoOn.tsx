@@ -40,7 +40,7 @@ export function useGoingOn(at: Table): Going {
   return {
     asked,
     ask: (why, change) => {
-      const { bench } = at;
+      const bench = at.latest();
       const begun = bench ? begunOf(bench, at.time()) : undefined;
       const now = store.getState().set;
       const next = change ? applyChange(now, change) : undefined;
@@ -61,7 +61,7 @@ export function useGoingOn(at: Table): Going {
       );
     },
     take: () => {
-      const { bench } = at;
+      const bench = at.latest();
       if (!asked?.plan || !bench) return;
       if (asked.change) store.getState().change(asked.change);
       at.put({

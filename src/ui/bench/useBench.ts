@@ -30,6 +30,8 @@ export interface Table {
   bench: Bench | null | undefined;
   table: AtTable | undefined;
   now_ms: number;
+  /** As it is at this very moment, before anything is drawn anew. */
+  latest: () => Bench | null | undefined;
   /** The bench's time at this very moment. */
   time: () => number;
   lay: (plan: Plan, set: SetDocument) => Bench;
@@ -119,5 +121,6 @@ export function useBench(set: string, speed = 1): Table {
     if (kept) removeBench(set).catch(unforeseen);
   }, [kept, set, take]);
   const table = useMemo(() => (bench ? atTable(bench, now_ms) : undefined), [bench, now_ms]);
-  return { bench, table, now_ms, time, lay, write, put, clear };
+  const latest = useCallback(() => last.current, []);
+  return { bench, table, now_ms, latest, time, lay, write, put, clear };
 }
