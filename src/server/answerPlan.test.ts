@@ -64,7 +64,7 @@ describe('a plan asked of the server', () => {
         pool.mock.lastCall![1],
       ];
     };
-    expect(await iterations('')).toEqual(['short; iterations=4000', 4000, 10_000]);
+    expect(await iterations('')).toEqual(['short; iterations=4000', 4000, 20_000]);
     expect(await iterations('?effort=long')).toEqual(['long; iterations=60000', 60_000, 30_000]);
     const other = await answerPlan(new Request('http://here/api/plan?effort=toString', asked('{}')));
     expect([other.status, await reasonOf(other)]).toEqual([400, 'the effort is "short" or "long"']);
@@ -90,7 +90,7 @@ describe('a plan asked of the server', () => {
     answers({ kind: 'late', again_s: 3 });
     const late = await answerPlan(asked('{}'));
     expect([late.status, late.headers.get('retry-after')]).toEqual([503, '3']);
-    expect(await reasonOf(late)).toBe('there was no plan within 10 s');
+    expect(await reasonOf(late)).toBe('there was no plan within 20 s');
     const signals: AbortSignal[] = [];
     pool.mockImplementation(async (_asked, _limit, signal) => {
       signals.push(signal);

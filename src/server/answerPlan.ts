@@ -6,7 +6,7 @@ import { readBody } from './readBody';
 const RECEIVE_MS = 15_000;
 /** How long a sitting is searched for, by the `effort` of the address; and how long it may take, waiting not counted. */
 const EFFORTS = {
-  short: { iterations: EDITING.iterations, limit_ms: 10_000 },
+  short: { iterations: EDITING.iterations, limit_ms: 20_000 },
   long: { iterations: AT_LENGTH.iterations, limit_ms: 30_000 },
 } as const;
 const JSON_TYPE = /^application\/(?:[\w.-]+\+)?json(?:\s*;|$)/i;
