@@ -1,5 +1,5 @@
 import { DEMO_SETS } from '../src/core/demo';
-import { readBackup, writeBackup } from '../src/core/files/backup';
+import { readBackup, emptyBackup, writeBackup } from '../src/core/files/backup';
 import { parseSetText, writeSetText } from '../src/core/document/parse';
 import { drawNail } from '../src/core/picture/nailPicture';
 import { planNail } from '../src/core/plan/nailPlan';
@@ -115,14 +115,8 @@ const bounds = WAYS.map((way) => {
 });
 const flips = { tried: 0, taken_in: [] as number[] };
 const whole = writeBackup({
-  made_at: '2026-03-01T18:30:00.000Z',
+  ...emptyBackup('2026-03-01T18:30:00.000Z'),
   sets: DEMO_SETS.map((demo, i) => ({ changed_at: i, document: demo.make() })),
-  records: [],
-  shelf: [],
-  clients: [],
-  supplies: [],
-  motifs: [],
-  benches: [],
 });
 for (let i = 0; i < FLIPS; i += 1) {
   const bit = chance(seed * 4_000_000 + i).below(whole.length * 8);

@@ -10,8 +10,6 @@ export type LampSign =
 export interface Lamp {
   words: string;
   start: (seconds: number) => void;
-  /** The hand is taken out. */
-  stop: () => void;
   /** Calls back at each sign. Returns how to stop. */
   onSign: (listener: (sign: LampSign) => void) => () => void;
 }
@@ -51,7 +49,6 @@ export function simulatedLamp(speed = 1, now: () => number = () => performance.n
       running = { from_ms: now(), seconds, over };
       say({ kind: 'started', seconds });
     },
-    stop: () => end((given) => ({ kind: 'stopped', why: 'door', given_s: given })),
     openDoor: () => end((given) => ({ kind: 'stopped', why: 'door', given_s: given })),
     fail: () => end((given) => ({ kind: 'stopped', why: 'fault', given_s: given })),
     talkNonsense: () => say({ kind: 'stopped', why: 'fault', given_s: NaN }),

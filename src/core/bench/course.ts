@@ -1,3 +1,4 @@
+import { mostOf } from '../model/extent';
 import type { Round } from '../timing/rounds';
 import type { Schedule } from '../timing/problem';
 import type { StepWindow } from '../timing/windows';
@@ -43,4 +44,9 @@ export function courseOf(
         : [];
     }),
   }));
+}
+
+/** When a course ends, in seconds from its beginning. */
+export function endOf_s(course: readonly CourseRound[]): number {
+  return Math.max(0, mostOf(course.map(({ end_s }) => end_s)));
 }

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { HANDS, NAILS } from '../model/names';
+import { BenchClock } from './clock';
 
 /** The most that a note holds, and a log. */
 export const MOST_NOTE = 500;
@@ -44,12 +45,12 @@ export const BenchEvent = z.discriminatedUnion('what', [
     nails: z.array(Nail),
     operations: z.array(Operation),
   }),
-  /** A light that ended before its time: by the lamp, its door, or the artist. `of`: the event's place in the log. */
+  /** A light that ended before its time: by the lamp's fault, or its door. `of`: the event's place in the log. */
   z.strictObject({
     what: z.literal('cut-short'),
     at_ms: At,
     of: z.number().check(z.gte(0)),
-    why: z.enum(['door', 'fault', 'taken-out']),
+    why: z.enum(['door', 'fault']),
   }),
   /** A press that was wrong: what the event at `of` says did not happen. */
   z.strictObject({ what: z.literal('taken-back'), at_ms: At, of: z.number().check(z.gte(0)) }),
@@ -64,7 +65,7 @@ export const BenchEvent = z.discriminatedUnion('what', [
 ]);
 export type BenchEvent = z.infer<typeof BenchEvent>;
 
-export const BenchLog = z.array(BenchEvent).check(z.maxLength(MOST_EVENTS));
+const BenchLog = z.array(BenchEvent).check(z.maxLength(MOST_EVENTS));
 
 /** A round of the sitting, as it was planned when the work began or was planned anew. */
 const Course = z.array(
@@ -104,6 +105,6 @@ export const Bench = z.strictObject({
   mark: z.string(),
   course: Course,
   events: BenchLog,
-  clock: z.strictObject({ shift_ms: z.number(), seen_ms: z.number() }),
+  clock: BenchClock,
 });
 export type Bench = z.infer<typeof Bench>;

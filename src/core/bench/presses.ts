@@ -1,8 +1,9 @@
+import { standing } from './events';
 import type { Bench, BenchEvent } from './log';
 import { atTable } from './state';
 
 /** Two presses nearer than this are one that slipped: nobody does work in so short a time. */
-export const TWICE_MS = 400;
+const TWICE_MS = 400;
 
 /** What a press comes to: what is written down, or why nothing is. */
 export type Pressed =
@@ -43,7 +44,7 @@ export function press(bench: Bench, now_ms: number, by: By): Pressed {
     event: {
       what: 'done',
       at_ms: now_ms,
-      from_ms: Math.min(now_ms, from_ms),
+      from_ms: Math.min(now_ms, from_ms ?? now_ms),
       words: now.words,
       by,
       pieces: now.pieces,
@@ -54,9 +55,8 @@ export function press(bench: Bench, now_ms: number, by: By): Pressed {
 
 /** Takes back the last that was done or lit; undefined where nothing was. */
 export function takeBack({ events }: Bench, now_ms: number): BenchEvent | undefined {
-  const gone = new Set(events.flatMap((one) => (one.what === 'taken-back' ? [one.of] : [])));
-  const of = events.findLastIndex(
-    (one, i) => !gone.has(i) && (one.what === 'done' || one.what === 'lit' || one.what === 'ended'),
+  const of = standing(events).findLastIndex(
+    (one) => one?.what === 'done' || one?.what === 'lit' || one?.what === 'ended',
   );
   return of < 0 ? undefined : { what: 'taken-back', at_ms: now_ms, of };
 }

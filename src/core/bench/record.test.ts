@@ -1,6 +1,5 @@
-import Papa from 'papaparse';
 import type { BenchEvent } from './log';
-import { ownTimes, recordCsv, recordOf } from './record';
+import { ownTimes, recordOf } from './record';
 
 const done = (at_s: number, from_s: number, operation: string, seconds: number): BenchEvent => ({
   what: 'done',
@@ -39,23 +38,6 @@ describe('the record of a sitting', () => {
       { words: '=2+3, odd', nails: ['left-ring'] },
       { words: 'Ended' },
     ]);
-  });
-
-  it('is a CSV that another reader reads, and no formula', () => {
-    const { data, errors } = Papa.parse<Record<string, string>>(recordCsv({ events }), {
-      header: true,
-      skipEmptyLines: true,
-    });
-    expect(errors).toEqual([]);
-    expect(data).toHaveLength(5);
-    expect(data[1]).toMatchObject({
-      at_s: '30',
-      what: 'done',
-      hand: 'left',
-      words: 'Base A, "thin"',
-      took_s: '30',
-    });
-    expect(data[3]!.words).toBe("'=2+3, odd");
   });
 
   it('gives the artist’s own times by work: the middle of all, outliers and few ones left out', () => {

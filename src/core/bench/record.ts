@@ -1,5 +1,7 @@
-import { handOf, type Hand, type NailName } from '../model/names';
+import { parseOperationId } from '../craft/operation';
+import type { NailName } from '../model/names';
 import { rounded } from '../model/rounded';
+import { nailIn, nailsIn, standing } from './events';
 import type { Bench, BenchEvent } from './log';
 
 /** One line of what was done: when, on which nails, how long it took and was to take. */
@@ -14,18 +16,13 @@ export interface RecordLine {
   by?: string;
 }
 
-const WHY = {
-  door: 'its door was opened',
-  fault: 'it failed',
-  'taken-out': 'the hand was taken out',
-} as const;
+const WHY = { door: 'its door was opened', fault: 'it failed' } as const;
 
 /** What happened at the table from first to last; what was taken back is not in it. */
 export function recordOf({ events }: Pick<Bench, 'events'>): RecordLine[] {
-  const back = new Set(events.flatMap((one) => (one.what === 'taken-back' ? [one.of] : [])));
   const cut = new Map(events.flatMap((one) => (one.what === 'cut-short' ? [[one.of, one] as const] : [])));
-  return events.flatMap((one, i): RecordLine[] => {
-    if (back.has(i)) return [];
+  return standing(events).flatMap((one, i): RecordLine[] => {
+    if (!one) return [];
     const line = { at_ms: one.at_ms, what: one.what };
     switch (one.what) {
       case 'begun':
@@ -36,7 +33,7 @@ export function recordOf({ events }: Pick<Bench, 'events'>): RecordLine[] {
         return [
           {
             ...line,
-            nails: [...new Set(one.pieces.map(({ operation }) => nailOf(operation)))],
+            nails: nailsIn(one.pieces),
             words: one.words,
             took_s: rounded((one.at_ms - one.from_ms) / 1000, 1),
             planned_s: rounded(
@@ -62,45 +59,12 @@ export function recordOf({ events }: Pick<Bench, 'events'>): RecordLine[] {
       case 'replanned':
         return [{ ...line, nails: [], words: `Planned from here: ${one.why}` }];
       case 'noted':
-        return [{ ...line, nails: one.operation ? [nailOf(one.operation)] : [], words: one.text }];
+        return [{ ...line, nails: one.operation ? [nailIn(one.operation)] : [], words: one.text }];
       case 'cut-short':
       case 'taken-back':
         return [];
     }
   });
-}
-
-function nailOf(operation: string): NailName {
-  return operation.split('/')[0] as NailName;
-}
-
-const COLUMNS = ['at_s', 'what', 'hand', 'nails', 'words', 'took_s', 'planned_s', 'by'] as const;
-
-/** The record as CSV (RFC 4180), in seconds from its beginning. A cell that a table program would take for a formula stands behind an apostrophe. */
-export function recordCsv(bench: Pick<Bench, 'events'>): string {
-  const lines = recordOf(bench);
-  const start = lines[0]?.at_ms ?? 0;
-  const rows = lines.map(({ at_ms, what, nails, words, took_s, planned_s, by }) => [
-    String(rounded((at_ms - start) / 1000, 1)),
-    what,
-    handsOf(nails),
-    nails.join(' '),
-    words,
-    took_s === undefined ? '' : String(took_s),
-    planned_s === undefined ? '' : String(planned_s),
-    by ?? '',
-  ]);
-  return `${[[...COLUMNS], ...rows].map((row) => row.map(cell).join(',')).join('\r\n')}\r\n`;
-}
-
-function handsOf(nails: readonly NailName[]): Hand | 'both' | '' {
-  const hands = new Set(nails.map(handOf));
-  return hands.size === 0 ? '' : hands.size === 2 ? 'both' : [...hands][0]!;
-}
-
-function cell(text: string): string {
-  const safe = /^[=+\-@\t\r]/.test(text) && !/^-?\d/.test(text) ? `'${text}` : text;
-  return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
 }
 
 /** Hand work of one kind, as it was really done. */
@@ -126,16 +90,15 @@ const OUTLIER = 4;
 export function ownTimes(benches: readonly Pick<Bench, 'events'>[]): OwnTime[] {
   const shares = new Map<string, number[]>();
   for (const { events } of benches) {
-    const back = new Set(events.flatMap((one) => (one.what === 'taken-back' ? [one.of] : [])));
-    events.forEach((one, i) => {
-      if (one.what !== 'done' || back.has(i) || one.pieces.some(({ light }) => light)) return;
+    for (const one of standing(events)) {
+      if (one?.what !== 'done' || one.pieces.some(({ light }) => light)) continue;
       const planned = one.pieces.reduce((sum, { seconds }) => sum + seconds, 0);
       const share = planned > 0 ? (one.at_ms - one.from_ms) / 1000 / planned : 0;
       const works = new Set(one.pieces.map(({ operation }) => workOf(operation)));
       const [work] = works;
       if (works.size === 1 && work && share > 0 && share < OUTLIER)
         shares.set(work, [...(shares.get(work) ?? []), share]);
-    });
+    }
   }
   return [...shares]
     .filter(([, all]) => all.length >= LEAST_TIMES)
@@ -155,7 +118,7 @@ export function ownTimes(benches: readonly Pick<Bench, 'events'>[]): OwnTime[] {
 
 /** "left-ring/prep/buff#1" is "buff": the step, whatever it belongs to. */
 function workOf(operation: string): string {
-  return (operation.split('/')[2] ?? '').replace(/#\d+$/, '');
+  return parseOperationId(operation)?.step ?? '';
 }
 
 function median(sorted: readonly number[]): number {

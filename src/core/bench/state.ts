@@ -1,6 +1,7 @@
 import { append } from '../model/extent';
 import { HANDS, handOf, type Hand, type NailName } from '../model/names';
 import type { Begun, Load, Stroke } from '../timing/problem';
+import { nailIn, nailsIn, standing } from './events';
 import type { Bench, BenchEvent, CourseRound } from './log';
 
 /** Something that runs by the clock: a light, a rest, or what must follow soon. */
@@ -27,32 +28,31 @@ export interface ShortLight {
   asked_s: number;
 }
 
-/** What the table is like at one moment. */
-export interface AtTable {
+/** How far a sitting has come: as its log says, whatever the clock shows. */
+export interface Progress {
   begun_ms: number | undefined;
   ended: boolean;
   /** What is to be done now; undefined where all is done. */
   now: CourseRound | undefined;
   next: CourseRound[];
-  /** The lamp or rest that has to be waited for before `now` may begin. */
-  waitsFor: Timer | undefined;
-  timers: Timer[];
   short: ShortLight[];
   done: number;
   total: number;
-  doneOperations: ReadonlySet<string>;
-  /** Since when the work that is done now may have been at hand. */
-  from_ms: number;
+  /** Each operation that is done, or under its lamp, with its end. */
+  ended_ms: ReadonlyMap<string, number>;
+  /** Since when the work that is done now may have been at hand; undefined where nothing was done yet. */
+  from_ms: number | undefined;
+}
+
+/** What the table is like at one moment. */
+export interface AtTable extends Progress {
+  /** The lamp or rest that has to be waited for before `now` may begin. */
+  waitsFor: Timer | undefined;
+  timers: Timer[];
 }
 
 type Lit = Extract<BenchEvent, { what: 'lit' }>;
 type Done = Extract<BenchEvent, { what: 'done' }>;
-
-/** The events that stand: what was taken back did not happen. */
-function standing(events: readonly BenchEvent[]): (BenchEvent | undefined)[] {
-  const back = new Set(events.flatMap((one) => (one.what === 'taken-back' ? [one.of] : [])));
-  return events.map((one, i) => (back.has(i) ? undefined : one));
-}
 
 /** How long each light was really on, by its place in the log. */
 function givenLights(events: readonly (BenchEvent | undefined)[]): Map<number, { lit: Lit; end_ms: number }> {
@@ -68,18 +68,18 @@ function givenLights(events: readonly (BenchEvent | undefined)[]): Map<number, {
 /** Less than this short of what was asked is the lamp's own grain. */
 const SHORT_S = 1;
 
-/** The table as it is: what to do now, what runs, and what went short. Pure; by the clock and not by ticks. */
-export function atTable({ course, events }: Bench, now_ms: number): AtTable {
+/** What is done, what comes now and after, and which light went short. Pure. */
+export function progressOf({ course, events }: Pick<Bench, 'course' | 'events'>): Progress {
   const real = standing(events);
   const lights = givenLights(real);
-  const ended = new Map<string, number>();
+  const ended_ms = new Map<string, number>();
   for (const one of real)
-    if (one?.what === 'done') for (const { operation } of one.pieces) ended.set(operation, one.at_ms);
+    if (one?.what === 'done') for (const { operation } of one.pieces) ended_ms.set(operation, one.at_ms);
   const short: ShortLight[] = [];
   for (const [event, { lit, end_ms }] of lights) {
     const asked_s = lit.seconds;
     const given_s = (end_ms - lit.at_ms) / 1000;
-    for (const operation of lit.operations) ended.set(operation, end_ms);
+    for (const operation of lit.operations) ended_ms.set(operation, end_ms);
     if (asked_s - given_s < SHORT_S) continue;
     // Lit again since, it has had its time.
     const again = [...lights].some(
@@ -90,11 +90,34 @@ export function atTable({ course, events }: Bench, now_ms: number): AtTable {
   }
   const open = course.filter((round) => {
     const own = round.kind === 'load' ? round.operations : round.pieces.map(({ operation }) => operation);
-    return !own.every((id) => ended.has(id));
+    return !own.every((id) => ended_ms.has(id));
   });
   const [now, ...next] = open;
+  const last = real.findLast((one) => one?.what === 'done' || one?.what === 'lit' || one?.what === 'begun');
+  return {
+    begun_ms: real.find((one) => one?.what === 'begun')?.at_ms,
+    ended: real.some((one) => one?.what === 'ended'),
+    now,
+    next,
+    short,
+    done: course.length - open.length,
+    total: course.length,
+    ended_ms,
+    from_ms: last?.at_ms,
+  };
+}
+
+/** The table as it is: what to do now, what runs, and what went short. Pure; by the clock and not by ticks. */
+export function atTable(bench: Bench, now_ms: number, progress = progressOf(bench)): AtTable {
+  const timers = timersOf(bench, progress, now_ms);
+  return { ...progress, timers, waitsFor: progress.now && waited(progress.now, timers) };
+}
+
+/** Lights that are on, nails that rest, and what waits for what must follow it. */
+function timersOf({ course, events }: Bench, { ended_ms }: Progress, now_ms: number): Timer[] {
+  const real = standing(events);
   const timers: Timer[] = [];
-  for (const [event, { lit, end_ms }] of lights)
+  for (const [event, { lit, end_ms }] of givenLights(real))
     if (end_ms > now_ms)
       timers.push({
         kind: 'light',
@@ -109,7 +132,7 @@ export function atTable({ course, events }: Bench, now_ms: number): AtTable {
   for (const one of real) {
     const until_ms = one?.what === 'done' && one.rest_s ? one.at_ms + one.rest_s * 1000 : 0;
     if (one?.what === 'done' && until_ms > now_ms) {
-      const nails = nailsOf(one);
+      const nails = nailsIn(one.pieces);
       timers.push({
         kind: 'rest',
         words: one.words,
@@ -120,25 +143,8 @@ export function atTable({ course, events }: Bench, now_ms: number): AtTable {
       });
     }
   }
-  append(timers, windowsOpen(course, ended, now_ms));
-  const last = real.findLast((one) => one?.what === 'done' || one?.what === 'lit' || one?.what === 'begun');
-  return {
-    begun_ms: real.find((one) => one?.what === 'begun')?.at_ms,
-    ended: real.some((one) => one?.what === 'ended'),
-    now,
-    next,
-    waitsFor: now && waited(now, timers),
-    timers,
-    short,
-    done: course.length - open.length,
-    total: course.length,
-    doneOperations: new Set(ended.keys()),
-    from_ms: last?.at_ms ?? now_ms,
-  };
-}
-
-function nailsOf({ pieces }: Done): NailName[] {
-  return [...new Set(pieces.map(({ operation }) => operation.split('/')[0] as NailName))];
+  append(timers, windowsOpen(course, ended_ms, now_ms));
+  return timers;
 }
 
 function handsOf(nails: readonly NailName[]): Hand | 'both' {
@@ -179,7 +185,7 @@ function windowsOpen(
     }
   const rounds = new Map<CourseRound, Timer>();
   for (const { window, round, at_ms } of waiting.values()) {
-    const nail = window.operation.split('/')[0] as NailName;
+    const nail = nailIn(window.operation);
     const known = rounds.get(round);
     if (known && known.from_ms <= at_ms) {
       known.nails.push(nail);
@@ -234,7 +240,7 @@ export function begunOf({ events }: Bench, now_ms: number): Begun | undefined {
     const share = sharesOf(one.pieces, s(one.at_ms) - t);
     for (const { operation, seconds, light, after } of one.pieces) {
       const end = t + seconds * (light ? share.light : share.hand);
-      const nail = operation.split('/')[0] as NailName;
+      const nail = nailIn(operation);
       const times = { start_s: t, end_s: end };
       if (light)
         loads.push({

@@ -59,7 +59,13 @@ export function placedStrokes(
 /** Drawn smaller, a stroke keeps what a fine liner leaves (common practice). */
 const THINNEST_MM = 0.2;
 
-function moved(point: Point, from: Point, to: Point, { size, turn_deg, mirrored }: Spot): Point {
+/** A point of a drawing about one middle as it lies about another: so large, turned, turned over. */
+export function moved(
+  point: Point,
+  from: Point,
+  to: Point,
+  { size, turn_deg, mirrored }: Pick<Spot, 'size' | 'turn_deg' | 'mirrored'>,
+): Point {
   const turn = (turn_deg * Math.PI) / 180;
   const [x, y] = [(point.x - from.x) * (mirrored ? -1 : 1) * size, (point.y - from.y) * size];
   return {

@@ -1,9 +1,10 @@
 import * as z from 'zod/mini';
-import type { NailFrame } from '../geometry/frame';
+import type { NailFrame, Point } from '../geometry/frame';
 import { boundsOf } from '../geometry/regions';
 import { leastOf, mostOf } from '../model/extent';
 import { lowerFirst } from '../model/letters';
 import { Colour, Words } from '../model/primitives';
+import { without } from '../model/without';
 import { tokenColour } from '../model/product';
 import { Region } from '../regions';
 import { drawnSpot } from '../regions/drawnPoints';
@@ -13,6 +14,7 @@ import { DRAWN_NAIL } from './drawnNail';
 import { MOST_COLOURS, type KeptMotif } from './keptMotif';
 import { motifRegion, MOTIFS } from './motifs';
 import type { Place } from './operation';
+import { moved } from './placedStrokes';
 
 /** What is printed on a sheet: its colours, the lowest first, drawn as a motif is and fitted into the sheet. */
 export const Print = z.strictObject({
@@ -59,7 +61,7 @@ const EDGE_SHARE = 0.86;
  * what can be turned. What is drawn by share of a nail and not by hand lies where it is.
  */
 export function laidPrint(print: Print, place: Place, frame: NailFrame): Print['parts'] {
-  const { within: _, ...sheet } = place;
+  const sheet = without(place, 'within');
   const turn_deg = 'turn_deg' in place.region ? place.region.turn_deg : 0;
   const upright = turn_deg === 0 ? place.region : { ...place.region, turn_deg: 0 };
   const into = boundsOf(areaOf(frame, { ...sheet, region: upright as Region, mirror: false }));
@@ -69,14 +71,9 @@ export function laidPrint(print: Print, place: Place, frame: NailFrame): Print['
   const [low, high] = [leastOf(points.map(({ y }) => y)), mostOf(points.map(({ y }) => y))];
   const size =
     EDGE_SHARE * Math.min((into.right - into.left) / (right - left), (into.high - into.low) / (high - low));
-  const turn = (turn_deg * Math.PI) / 180;
-  const at = ({ x, y }: { x: number; y: number }) => {
-    const [dx, dy] = [(x - (left + right) / 2) * size, (y - (low + high) / 2) * size];
-    return {
-      x: (into.left + into.right) / 2 + dx * Math.cos(turn) - dy * Math.sin(turn),
-      y: (into.low + into.high) / 2 + dx * Math.sin(turn) + dy * Math.cos(turn),
-    };
-  };
+  const from = { x: (left + right) / 2, y: (low + high) / 2 };
+  const to = { x: (into.left + into.right) / 2, y: (into.low + into.high) / 2 };
+  const at = (point: Point) => moved(point, from, to, { size, turn_deg, mirrored: false });
   const on = { frame, side: 1 as const, scale: 1, size: 1 };
   return print.parts.map(({ colour, region }) => ({
     colour,

@@ -43,6 +43,11 @@ export interface Backup {
   benches: Bench[];
 }
 
+/** A backup with nothing in it yet. */
+export function emptyBackup(made_at: string): Backup {
+  return { made_at, sets: [], records: [], shelf: [], clients: [], supplies: [], motifs: [], benches: [] };
+}
+
 export interface BackedUp {
   changed_at: number;
   document: SetDocument;
@@ -102,16 +107,7 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
   const manifest = manifestOf(files.value);
   if (!manifest.ok) return manifest;
   const { made_at, sets, records } = manifest.value;
-  const backup: Backup = {
-    made_at,
-    sets: [],
-    records: [],
-    shelf: [],
-    clients: [],
-    supplies: [],
-    motifs: [],
-    benches: [],
-  };
+  const backup = emptyBackup(made_at);
   const faults: Fault[] = [];
   for (const { file, changed_at } of sets) {
     const data = files.value[file];

@@ -5,6 +5,7 @@ import type { PotGrains } from '../model/grains';
 import type { Fault, Result } from '../model/result';
 import { fail, ok } from '../model/result';
 import { ShelfItem } from '../model/shelf';
+import { readCell, safeCell, writeCsv } from './csv';
 
 /** The columns of a shelf as CSV (RFC 4180), in their order; only `id`, `name` and `family` have to be there. */
 export const COLUMNS = [
@@ -67,19 +68,14 @@ const OWN: ReadonlySet<Column> = new Set(['count', 'price', 'opened_on']);
 const MAX_ROWS = 5000;
 const MAX_FAULTS = 20;
 
-/** A cell that a table program might take for a formula is written behind an apostrophe, and read without it. */
-const FORMULA = /^[=+\-@\t\r]/;
-const WRITTEN_SAFE = /^'(?=[=+\-@\t\r'])/;
-
 export function writeShelfCsv(items: readonly ShelfItem[]): string {
   const rows = items.map((item) =>
     COLUMNS.map((column) => {
       const text = cellOf(item, column);
-      const risky = !NUMBERS.has(column) && (FORMULA.test(text) || text.startsWith("'"));
-      return risky ? `'${text}` : text;
+      return NUMBERS.has(column) ? text : safeCell(text);
     }),
   );
-  return `${Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' })}\r\n`;
+  return writeCsv(COLUMNS, rows);
 }
 
 /** What a column says of a product, as text; empty where it says nothing. */
@@ -140,7 +136,7 @@ function readRow(cells: readonly string[], columns: readonly Column[], line: num
     return fail(`line ${line}`, `has ${cells.length} cells for ${columns.length} columns`);
   const values: Partial<Record<Column, unknown>> = {};
   for (const [i, column] of columns.entries()) {
-    const text = (cells[i] ?? '').trim().replace(WRITTEN_SAFE, '');
+    const text = readCell((cells[i] ?? '').trim());
     if (text === '') continue;
     if (NUMBERS.has(column)) {
       const plain = /^\d+,\d+$/.test(text) ? text.replace(',', '.') : text;

@@ -4,18 +4,13 @@ import * as zlib from 'node:zlib';
 import { DEMO_SETS } from '../demo';
 import { newClient } from '../model/client';
 import { faultLine } from '../model/result';
-import { readBackup, writeBackup } from './backup';
+import { emptyBackup, readBackup, writeBackup } from './backup';
 import { crc32 } from './crc32';
 
 const small = () =>
   writeBackup({
-    made_at: '2026-03-01T18:30:00.000Z',
+    ...emptyBackup('2026-03-01T18:30:00.000Z'),
     sets: [{ changed_at: 100, document: DEMO_SETS[0]!.make() }],
-    records: [],
-    shelf: [],
-    supplies: [],
-    motifs: [],
-    benches: [],
     clients: [newClient('c', 'Imogen')],
   });
 

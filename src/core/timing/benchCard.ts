@@ -1,7 +1,7 @@
 import { lowerFirst } from '../model/letters';
 import type { NailName } from '../model/names';
 import { shortWindow, type StepWindow } from './windows';
-import { BREATH_S, whoseWords, type Round } from './rounds';
+import { BREATH_S, lineWords, whoseWords, type Round } from './rounds';
 
 /** A line of the sheet to work from: some work and the light that follows at once, or a time in which nothing can be done. */
 export interface CardLine {
@@ -50,8 +50,7 @@ export function benchCard(
       start_s: tens(round.start_s),
       hand: round.hand,
       nails: words(round.nails),
-      words:
-        round.kind === 'load' ? `Into the lamp: ${round.words.replace(/^(Cure|Flash) /, '')}` : round.words,
+      words: lineWords(round),
     };
     if (round.kind === 'work' && round.light && round.nails.length > 1)
       line.words = `Nail by nail: ${lowerFirst(line.words)}`;

@@ -212,6 +212,16 @@ function wordsOf(piece: Piece): string {
 
 const IN_TIP = ', inside the tip';
 
+/** A round as a line says it: what goes into the lamp, or what is done. */
+export function lineWords({ kind, words }: Pick<Round, 'kind' | 'words'>): string {
+  return kind === 'load' ? `Into the lamp: ${hardened(words)}` : words;
+}
+
+/** What a light is for, without which light it is. */
+function hardened(words: string): string {
+  return words.replace(/^(Cure|Flash) /, '');
+}
+
 /** "Cure Velvet 04 (index, ring), Plum 07 (middle)": the light, and all it hardens; of several, which nails have it. */
 function loadWords(load: Load, served: readonly Operation[]): string {
   const verb = load.mode === 'cure' ? 'Cure' : 'Flash';
@@ -219,7 +229,7 @@ function loadWords(load: Load, served: readonly Operation[]): string {
   const twoHands = new Set(served.map(({ nail }) => handOf(nail))).size > 1;
   const on = new Map<string, string[]>();
   for (const { words, nail } of served) {
-    const what = words.replace(/^(Cure|Flash) /, '').replace(IN_TIP, '');
+    const what = hardened(words).replace(IN_TIP, '');
     on.set(what, [...(on.get(what) ?? []), twoHands ? `${handOf(nail)} ${fingerOf(nail)}` : fingerOf(nail)]);
   }
   const what = [...on].map(([words, nails]) => (on.size > 1 ? `${words} (${nails.join(', ')})` : words));

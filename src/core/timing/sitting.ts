@@ -4,6 +4,7 @@ import { leastLoads } from './leastLoads';
 import { Player, type Sequence } from './play';
 import type { Problem, Schedule } from './problem';
 import { inOneGo, type InSlices } from '../model/inSlices';
+import { markOf } from '../model/mark';
 import { without } from '../model/without';
 import type { Effort } from './effort';
 import { searching } from './search';
@@ -58,7 +59,7 @@ export function settle(problem: Problem, effort: Effort, known?: Found): Settled
 
 /** The same in slices. */
 export function* settling(problem: Problem, effort: Effort, known?: Found): InSlices<Settled> {
-  const mark = markOf(problem, effort.flow);
+  const mark = markOf(`${effort.flow} ${JSON.stringify(problem)}`);
   if (problem.chains.length === 0) {
     const schedule = { strokes: [], loads: [], wipes: [], broken: [], missing: [], total_s: 0 };
     return { schedule, found: { mark, order: [], close: [], keep: [] }, wasKnown: false };
@@ -100,18 +101,6 @@ function fits({ mark, order, close, keep }: Found, wanted: string, size: number)
 
 function sequenceOf({ order, close, keep }: Found): Sequence {
   return { order: Int32Array.from(order), close: Uint8Array.from(close), keep: Uint8Array.from(keep) };
-}
-
-/** A mark of 64 bits for a problem and the flow it is weighed by (FNV-1a, from both ends). */
-function markOf(problem: Problem, flow: Effort['flow']): string {
-  const text = `${flow} ${JSON.stringify(problem)}`;
-  let a = 0x811c9dc5;
-  let b = 0x01000193;
-  for (let i = 0; i < text.length; i += 1) {
-    a = Math.imul(a ^ text.charCodeAt(i), 0x01000193);
-    b = Math.imul(b ^ text.charCodeAt(text.length - 1 - i), 0x85ebca6b);
-  }
-  return `${(a >>> 0).toString(36)}${(b >>> 0).toString(36)}`;
 }
 
 /** A schedule with what it is compared with; `hand_after_hand_s` where it is known of just this problem. */

@@ -2,14 +2,15 @@
 import { Button, Checkbox } from '@mantine/core';
 import { useLocalStorage } from '@mantine/hooks';
 import { IconArrowBackUp, IconDeviceDesktop, IconNotes, IconPlayerPlay } from '@tabler/icons-react';
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { again, cutShort, press, takeBack, type Pressed } from '@/core/bench/presses';
 import { timeOf } from '@/core/bench/clock';
-import type { Bench, BenchEvent, CourseRound } from '@/core/bench/log';
+import { endOf_s } from '@/core/bench/course';
+import type { BenchEvent } from '@/core/bench/log';
 import { atTable, begunOf, type AtTable } from '@/core/bench/state';
 import { NAILS } from '@/core/model/names';
-import { whoseWords } from '@/core/timing/rounds';
-import { simulatedLamp } from '@/devices/lamp';
+import { lineWords, whoseWords } from '@/core/timing/rounds';
+import { simulatedLamp, type LampSign } from '@/devices/lamp';
 import { simulatedPedal } from '@/devices/pedal';
 import { MoreMenu } from '../kit/MoreMenu';
 import { notify } from '../kit/notify';
@@ -22,7 +23,7 @@ import { Devices } from './Devices';
 import { GoOn, useGoingOn } from './GoOn';
 import { LeavesAt } from './LeavesAt';
 import { NowBlock } from './NowBlock';
-import { insteadEntries } from './instead';
+import { insteadEntries, othersOf } from './instead';
 import { OneNail } from './OneNail';
 import { Record } from './Record';
 import { sound, useAwake } from './signals';
@@ -56,7 +57,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
   const planning = useStudio((s) => s.planning);
   const change = useStudio((s) => s.change);
   const at = useBench(set.id, speed);
-  const { bench, table, now_ms } = at;
+  const { bench, progress, table, now_ms } = at;
   const [loud, setLoud] = useLocalStorage({ key: 'merry-lacquer-bench-sound', defaultValue: true });
   const [panel, setPanel] = useState(false);
   const [record, setRecord] = useState(false);
@@ -128,7 +129,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
     return () => window.removeEventListener('keydown', onKey, { capture: true });
   }, []);
   useEffect(() => pedal.onPress(() => onPress('pedal')), [pedal]);
-  const onSign = useEffectEvent((sign: Parameters<Parameters<typeof lamp.onSign>[0]>[0]) => {
+  const onSign = useEffectEvent((sign: LampSign) => {
     const latest = at.latest();
     if (!latest || sign.kind === 'started') return;
     const running = atTable(latest, at.time()).timers.find(({ kind }) => kind === 'light');
@@ -164,13 +165,16 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
   }, [lights]);
 
   const worked = NAILS.filter((name) => set.nails[name].in_work);
-  const stale = bench && bench.mark !== benchMark(set) && !practising;
+  const mark = useMemo(() => benchMark(set), [set]);
+  const stale = bench && bench.mark !== mark && !practising;
+  // Sought when something is done, and not with every look at the clock.
+  const others = useMemo(() => (progress ? othersOf(set, plan, progress) : []), [set, plan, progress]);
   const instead =
     bench && table && !table.ended
       ? insteadEntries({
           set,
-          plan,
           table,
+          others,
           going,
           onLeaves: () => setLeaving(true),
           onOneNail: () => setOneNail(true),
@@ -269,7 +273,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
         <LeavesAt
           set={set}
           begun={begunOf(bench, now_ms)!}
-          ends={new Date(table.begun_ms + endOf(bench) * 1000 - bench.clock.shift_ms)}
+          ends={new Date(table.begun_ms + endOf_s(bench.course) * 1000 - bench.clock.shift_ms)}
           going={going}
           onClose={() => setLeaving(false)}
         />
@@ -293,7 +297,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
       <footer className={classes.after} aria-label="What comes after">
         {(table ? table.next : plan.rounds.slice(1)).slice(0, 3).map((round, i) => (
           <p key={round.operations[0]}>
-            <b>{i === 0 ? 'Next' : 'Then'}</b> {whoseOf(round, worked)}: {wordsOf(round)}
+            <b>{i === 0 ? 'Next' : 'Then'}</b> {whoseOf(round, worked)}: {lineWords(round)}
           </p>
         ))}
         {table?.ended && (
@@ -306,17 +310,8 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
   );
 }
 
-/** When the course ends, in seconds from its beginning. */
-function endOf({ course }: Bench): number {
-  return course.reduce((most, { end_s }) => Math.max(most, end_s), 0);
-}
-
 function litNow(table: AtTable | undefined) {
   return table?.timers.flatMap(({ kind, nails }) => (kind === 'light' ? nails : [])) ?? [];
-}
-
-export function wordsOf({ kind, words }: Pick<CourseRound, 'kind' | 'words'>): string {
-  return kind === 'load' ? `Into the lamp: ${words.replace(/^(Cure|Flash) /, '')}` : words;
 }
 
 /** The screen flashes once. */

@@ -1,7 +1,7 @@
 'use client';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import { courseOf } from '@/core/bench/course';
+import { courseOf, endOf_s } from '@/core/bench/course';
 import { begunOf } from '@/core/bench/state';
 import { applyChange, type Change } from '@/core/document/changes';
 import type { SetDocument } from '@/core/document/document';
@@ -50,7 +50,7 @@ export function useGoingOn(at: Table): Going {
         return;
       }
       const set = next ? next.value : now;
-      const was_s = bench.course.reduce((most, { end_s }) => Math.max(most, end_s), 0);
+      const was_s = endOf_s(bench.course);
       setAsked({ why, change, set, plan: undefined, was_s });
       goOnFrom(set, begun).then(
         (plan) => setAsked((one) => (one ? { ...one, plan } : one)),

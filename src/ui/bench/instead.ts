@@ -1,4 +1,4 @@
-import type { AtTable } from '@/core/bench/state';
+import type { Progress } from '@/core/bench/state';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS, nailWords } from '@/core/model/names';
 import { ranOut } from '@/core/plan/ranOut';
@@ -9,15 +9,15 @@ import type { Going } from './GoOn';
 /** What may happen instead of what was planned: each plans the rest anew, and is shown before it is taken. */
 export function insteadEntries({
   set,
-  plan,
   table,
+  others,
   going,
   onLeaves,
   onOneNail,
 }: {
   set: SetDocument;
-  plan: Plan;
-  table: AtTable;
+  table: Progress;
+  others: ReturnType<typeof othersOf>;
   going: Going;
   /** When the client has to leave is asked. */
   onLeaves: () => void;
@@ -32,11 +32,11 @@ export function insteadEntries({
       onPick: () => going.ask('Planned anew'),
     },
     { key: 'leaves', words: 'The client has to leave …', onPick: onLeaves },
-    ...othersOf(set, plan, table).map(({ of, other }) => ({
+    ...others.map(({ of, other }) => ({
       key: `out-${of.id}-${other.id}`,
       words: `${of.name} ran out: take ${other.name}`,
       onPick: () => {
-        const { change, begun } = ranOut(set, of.id, other.id, table.doneOperations);
+        const { change, begun } = ranOut(set, of.id, other.id, doneOf(table));
         const kept = begun.length > 0 ? `; the ${begun.map(nailWords).join(', ')} keep it` : '';
         going.ask(`${other.name} in the place of ${of.name}${kept}`, change);
       },
@@ -49,7 +49,9 @@ export function insteadEntries({
 const MOST_OTHERS = 4;
 
 /** Products of the same family that could go on in the place of what is in hand now, where nails are left to have it. */
-function othersOf(set: SetDocument, plan: Plan, { now, doneOperations }: AtTable) {
+export function othersOf(set: SetDocument, plan: Plan, progress: Progress) {
+  const { now } = progress;
+  const done = doneOf(progress);
   const product = NAILS.flatMap((nail) => plan.operations[nail]).find(({ id }) =>
     now?.operations.includes(id),
   )?.product;
@@ -57,7 +59,11 @@ function othersOf(set: SetDocument, plan: Plan, { now, doneOperations }: AtTable
   if (!of || of.colour === undefined) return [];
   return set.kit.products
     .filter(({ id, family }) => family === of.family && id !== of.id)
-    .filter(({ id }) => ranOut(set, of.id, id, doneOperations).change !== undefined)
+    .filter(({ id }) => ranOut(set, of.id, id, done).change !== undefined)
     .slice(0, MOST_OTHERS)
     .map((other) => ({ of, other }));
+}
+
+function doneOf({ ended_ms }: Progress): ReadonlySet<string> {
+  return new Set(ended_ms.keys());
 }

@@ -3,8 +3,8 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { clockAt, looked, timeOf } from '@/core/bench/clock';
 import { courseOf } from '@/core/bench/course';
 import type { Bench, BenchEvent } from '@/core/bench/log';
-import { markOf } from '@/core/bench/mark';
-import { atTable, type AtTable } from '@/core/bench/state';
+import { markOf } from '@/core/model/mark';
+import { atTable, progressOf, type AtTable, type Progress } from '@/core/bench/state';
 import type { SetDocument } from '@/core/document/document';
 import type { Plan } from '@/core/plan/planSet';
 import { putBench, removeBench, watchBench } from '@/data/benches';
@@ -15,19 +15,23 @@ const LOOK_MS = 200;
 
 /** What of a set its course hangs on: neither its title nor how far it is. */
 export function benchMark(set: SetDocument): string {
-  return markOf({
-    nails: set.nails,
-    looks: set.looks,
-    builds: set.builds,
-    kit: set.kit,
-    practice: set.practice,
-    edits: set.edits,
-  });
+  return markOf(
+    JSON.stringify({
+      nails: set.nails,
+      looks: set.looks,
+      builds: set.builds,
+      kit: set.kit,
+      practice: set.practice,
+      edits: set.edits,
+    }),
+  );
 }
 
 export interface Table {
   /** Undefined until it is read, null where the sitting was never begun. */
   bench: Bench | null | undefined;
+  /** What of it changes with what is done, and what with the clock as well. */
+  progress: Progress | undefined;
   table: AtTable | undefined;
   now_ms: number;
   /** As it is at this very moment, before anything is drawn anew. */
@@ -120,7 +124,11 @@ export function useBench(set: string, speed = 1): Table {
     take(null);
     if (kept) removeBench(set).catch(unforeseen);
   }, [kept, set, take]);
-  const table = useMemo(() => (bench ? atTable(bench, now_ms) : undefined), [bench, now_ms]);
+  const progress = useMemo(() => (bench ? progressOf(bench) : undefined), [bench]);
+  const table = useMemo(
+    () => (bench ? atTable(bench, now_ms, progress) : undefined),
+    [bench, now_ms, progress],
+  );
   const latest = useCallback(() => last.current, []);
-  return { bench, table, now_ms, latest, time, lay, write, put, clear };
+  return { bench, progress, table, now_ms, latest, time, lay, write, put, clear };
 }
