@@ -14,7 +14,7 @@ const plan = planSet(set, { memo, fixes: false });
 let bench: Bench = {
   set: set.id,
   mark: '',
-  course: courseOf(plan.rounds, plan.sitting, plan.windows),
+  course: courseOf(plan, set),
   events: [{ what: 'begun', at_ms: 0 }],
   clock: { shift_ms: 0, seen_ms: 0 },
 };

@@ -14,10 +14,10 @@ import { atTable, begunOf } from './state';
 const START_MS = 1_800_000_000_000;
 const set = matinee();
 const plan = planSet(set, { effort: { iterations: 400 }, fixes: false });
-const laid = ({ rounds, sitting, windows }: Plan = plan): Bench => ({
+const laid = (of: Plan = plan): Bench => ({
   set: 'matinee',
   mark: 'm',
-  course: courseOf(rounds, sitting, windows),
+  course: courseOf(of, set),
   events: [],
   clock: clockAt(START_MS),
 });

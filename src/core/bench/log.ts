@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { HANDS, NAILS } from '../model/names';
+import { PRODUCT_FAMILIES } from '../model/product';
 import { BenchClock } from './clock';
 
 /** The most that a note holds, and a log. */
@@ -16,6 +17,16 @@ const Piece = z.strictObject({
   operation: Operation,
   seconds: z.number().check(z.gte(0)),
   light: z.optional(z.strictObject({ mode: Mode, lamp: z.string() })),
+  /** What is done, of what, and how long the guide gives for what hands can hasten; logs of before this was kept have none. */
+  work: z.optional(
+    z.strictObject({
+      verb: z.string().check(z.maxLength(40)),
+      family: z.optional(z.enum(PRODUCT_FAMILIES)),
+      guide_s: z.number().check(z.gte(0)),
+      /** A hold that no hand hastens, and the brush that is changed before it. */
+      fixed_s: z.number().check(z.gte(0)),
+    }),
+  ),
   /** Of a wipe that only lets another nail be filed: what it follows on its own. */
   after: z.optional(Operation),
 });
@@ -54,6 +65,49 @@ export const BenchEvent = z.discriminatedUnion('what', [
   }),
   /** A press that was wrong: what the event at `of` says did not happen. */
   z.strictObject({ what: z.literal('taken-back'), at_ms: At, of: z.number().check(z.gte(0)) }),
+  /** What was done of these was for nothing, and is done again. */
+  z.strictObject({
+    what: z.literal('undone'),
+    at_ms: At,
+    words: z.string(),
+    operations: z.array(Operation).check(z.minLength(1)),
+  }),
+  /** A break: the hands rest, lights and films go on. */
+  z.strictObject({ what: z.literal('paused'), at_ms: At }),
+  z.strictObject({ what: z.literal('resumed'), at_ms: At }),
+  /** What a magnet, a marble or a mix really was, on the nails of these operations; `kept`: as it was planned. */
+  z.strictObject({
+    what: z.literal('recipe'),
+    at_ms: At,
+    operations: z.array(Operation).check(z.minLength(1)),
+    kept: z.boolean(),
+    figures: z
+      .array(
+        z.strictObject({
+          path: z.string().check(z.maxLength(80)),
+          words: z.string().check(z.maxLength(120)),
+          unit: z.string().check(z.maxLength(8)),
+          value: z.number(),
+        }),
+      )
+      .check(z.maxLength(24)),
+  }),
+  /** Read off a caliper. */
+  z.strictObject({ what: z.literal('measured'), at_ms: At, nail: z.nullable(Nail), mm: z.number() }),
+  /** A picture was taken; it is kept beside the log, on this device. */
+  z.strictObject({
+    what: z.literal('pictured'),
+    at_ms: At,
+    photo: z.string().check(z.maxLength(60)),
+    operation: z.nullable(Operation),
+  }),
+  /** Whether the time of the work at `of` counts among the artist's own, whatever it looks like. */
+  z.strictObject({
+    what: z.literal('counted'),
+    at_ms: At,
+    of: z.number().check(z.gte(0)),
+    counts: z.boolean(),
+  }),
   z.strictObject({ what: z.literal('replanned'), at_ms: At, why: z.string() }),
   z.strictObject({
     what: z.literal('noted'),

@@ -1,6 +1,6 @@
 import { standing } from './events';
 import type { Bench, BenchEvent } from './log';
-import { atTable } from './state';
+import { atTable, beganAt_ms, progressOf } from './state';
 
 /** Two presses nearer than this are one that slipped: nobody does work in so short a time. */
 const TWICE_MS = 400;
@@ -10,22 +10,28 @@ export type Pressed =
   | { event: BenchEvent }
   | { refused: 'twice' }
   | { refused: 'waits'; words: string; until_ms: number }
+  | { refused: 'before'; at_ms: number }
   | { refused: 'over' };
 
 type By = Extract<BenchEvent, { what: 'done' }>['by'];
 
 /**
  * The one press of the table: begins, says that what is shown is done, or puts the nails into the lamp and begins its light. A press
- * that comes twice, or while a hand is still in the lamp, does nothing and says so: nothing is skipped.
+ * that comes twice, or while a hand is still in the lamp, does nothing and says so: nothing is skipped. It ends a break, and no more.
+ * `now_ms` may lie before this moment, where the press was forgotten; `first`: an operation whose round is done before its turn.
  */
-export function press(bench: Bench, now_ms: number, by: By): Pressed {
-  const table = atTable(bench, now_ms);
-  const { now, waitsFor, from_ms, begun_ms, ended } = table;
+export function press(bench: Bench, now_ms: number, by: By, first?: string): Pressed {
+  const progress = progressOf(bench, first);
+  const { now, begun_ms, ended, last_ms, paused_ms } = progress;
   if (ended) return { refused: 'over' };
   if (begun_ms === undefined) return { event: { what: 'begun', at_ms: now_ms } };
   const last = bench.events.at(-1);
-  if (last && last.what !== 'taken-back' && now_ms - last.at_ms < TWICE_MS) return { refused: 'twice' };
+  if (last && last.what !== 'taken-back' && Math.abs(now_ms - last.at_ms) < TWICE_MS)
+    return { refused: 'twice' };
+  if (paused_ms !== undefined) return { event: { what: 'resumed', at_ms: now_ms } };
+  if (last_ms !== undefined && now_ms < last_ms) return { refused: 'before', at_ms: last_ms };
   if (!now) return { event: { what: 'ended', at_ms: now_ms } };
+  const { waitsFor } = atTable(bench, now_ms, progress);
   if (waitsFor) return { refused: 'waits', words: waitsFor.words, until_ms: waitsFor.until_ms };
   if (now.kind === 'load')
     return {
@@ -44,7 +50,7 @@ export function press(bench: Bench, now_ms: number, by: By): Pressed {
     event: {
       what: 'done',
       at_ms: now_ms,
-      from_ms: Math.min(now_ms, from_ms ?? now_ms),
+      from_ms: beganAt_ms(bench, now, progress, now_ms),
       words: now.words,
       by,
       pieces: now.pieces,
@@ -56,7 +62,7 @@ export function press(bench: Bench, now_ms: number, by: By): Pressed {
 /** Takes back the last that was done or lit; undefined where nothing was. */
 export function takeBack({ events }: Bench, now_ms: number): BenchEvent | undefined {
   const of = standing(events).findLastIndex(
-    (one) => one?.what === 'done' || one?.what === 'lit' || one?.what === 'ended',
+    (one) => one?.what === 'done' || one?.what === 'lit' || one?.what === 'undone' || one?.what === 'ended',
   );
   return of < 0 ? undefined : { what: 'taken-back', at_ms: now_ms, of };
 }

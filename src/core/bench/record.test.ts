@@ -1,5 +1,5 @@
 import type { BenchEvent } from './log';
-import { ownTimes, recordOf } from './record';
+import { recordOf } from './record';
 
 const done = (at_s: number, from_s: number, operation: string, seconds: number): BenchEvent => ({
   what: 'done',
@@ -38,17 +38,5 @@ describe('the record of a sitting', () => {
       { words: '=2+3, odd', nails: ['left-ring'] },
       { words: 'Ended' },
     ]);
-  });
-
-  it('gives the artist’s own times by work: the middle of all, outliers and few ones left out', () => {
-    const many = (shares: number[]): { events: BenchEvent[] } => ({
-      events: shares.map((share, i) => done(100 * i + 20 * share, 100 * i, 'left-ring/ground/coat#1', 20)),
-    });
-    // Median and Tukey's hinges of 1, 1.1, 1.2, 1.3, 1.5 by hand: 1.2, 1.1, 1.3; nine times its plan is something else.
-    expect(ownTimes([many([1.5, 1, 1.1]), many([1.3, 1.2, 9])])).toEqual([
-      { work: 'coat', times: 5, share: 1.2, from: 1.1, to: 1.3 },
-    ]);
-    expect(ownTimes([many([1, 1])])).toEqual([]);
-    expect(ownTimes([{ events }])).toEqual([]);
   });
 });

@@ -1,4 +1,4 @@
-import { parseOperationId } from '../craft/operation';
+import { lowerFirst } from '../model/letters';
 import type { NailName } from '../model/names';
 import { rounded } from '../model/rounded';
 import { nailIn, nailsIn, standing } from './events';
@@ -56,10 +56,23 @@ export function recordOf({ events }: Pick<Bench, 'events'>): RecordLine[] {
           },
         ];
       }
+      case 'undone':
+        return [{ ...line, nails: [...new Set(one.operations.map(nailIn))], words: one.words }];
+      case 'paused':
+        return [{ ...line, nails: [], words: 'A break' }];
+      case 'resumed':
+        return [{ ...line, nails: [], words: 'Gone on' }];
+      case 'recipe':
+        return [{ ...line, nails: [...new Set(one.operations.map(nailIn))], words: recipeWords(one) }];
+      case 'measured':
+        return [{ ...line, nails: one.nail ? [one.nail] : [], words: `Measured ${one.mm} mm` }];
+      case 'pictured':
+        return [{ ...line, nails: one.operation ? [nailIn(one.operation)] : [], words: 'A picture' }];
       case 'replanned':
         return [{ ...line, nails: [], words: `Planned from here: ${one.why}` }];
       case 'noted':
         return [{ ...line, nails: one.operation ? [nailIn(one.operation)] : [], words: one.text }];
+      case 'counted':
       case 'cut-short':
       case 'taken-back':
         return [];
@@ -67,61 +80,8 @@ export function recordOf({ events }: Pick<Bench, 'events'>): RecordLine[] {
   });
 }
 
-/** Hand work of one kind, as it was really done. */
-export interface OwnTime {
-  /** What is done, such as "coat" or "file". */
-  work: string;
-  times: number;
-  /** The artist's time as a share of the planned one: the middle of all, and how far the middle half lies about it. */
-  share: number;
-  from: number;
-  to: number;
-}
-
-/** Fewer times say too little. */
-const LEAST_TIMES = 3;
-/** A round that took so many times its plan was broken off by something else. */
-const OUTLIER = 4;
-
-/**
- * How long each kind of work took beside its plan, over many records: robust, by the median and the quartiles (Tukey's hinges). Rounds with
- * light in them, and such as took more than four times their plan, are left out.
- */
-export function ownTimes(benches: readonly Pick<Bench, 'events'>[]): OwnTime[] {
-  const shares = new Map<string, number[]>();
-  for (const { events } of benches) {
-    for (const one of standing(events)) {
-      if (one?.what !== 'done' || one.pieces.some(({ light }) => light)) continue;
-      const planned = one.pieces.reduce((sum, { seconds }) => sum + seconds, 0);
-      const share = planned > 0 ? (one.at_ms - one.from_ms) / 1000 / planned : 0;
-      const works = new Set(one.pieces.map(({ operation }) => workOf(operation)));
-      const [work] = works;
-      if (works.size === 1 && work && share > 0 && share < OUTLIER)
-        shares.set(work, [...(shares.get(work) ?? []), share]);
-    }
-  }
-  return [...shares]
-    .filter(([, all]) => all.length >= LEAST_TIMES)
-    .map(([work, all]) => {
-      const sorted = all.toSorted((a, b) => a - b);
-      const half = Math.ceil(sorted.length / 2);
-      return {
-        work,
-        times: all.length,
-        share: rounded(median(sorted), 2),
-        from: rounded(median(sorted.slice(0, half)), 2),
-        to: rounded(median(sorted.slice(-half)), 2),
-      };
-    })
-    .sort((a, b) => a.work.localeCompare(b.work));
-}
-
-/** "left-ring/prep/buff#1" is "buff": the step, whatever it belongs to. */
-function workOf(operation: string): string {
-  return parseOperationId(operation)?.step ?? '';
-}
-
-function median(sorted: readonly number[]): number {
-  const middle = sorted.length >> 1;
-  return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
+/** "As planned: magnet off 4 mm, held 8 s": what a magnet, a marble or a mix was. */
+function recipeWords({ kept, figures }: Extract<BenchEvent, { what: 'recipe' }>): string {
+  const said = figures.map(({ words, unit, value }) => `${lowerFirst(words)} ${value}${unit && ` ${unit}`}`);
+  return `${kept ? 'As planned' : 'Really'}: ${said.join(', ')}`;
 }

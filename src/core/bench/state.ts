@@ -40,8 +40,10 @@ export interface Progress {
   total: number;
   /** Each operation that is done, or under its lamp, with its end. */
   ended_ms: ReadonlyMap<string, number>;
-  /** Since when the work that is done now may have been at hand; undefined where nothing was done yet. */
-  from_ms: number | undefined;
+  /** When the hands last were done with something; undefined where nothing was begun yet. */
+  last_ms: number | undefined;
+  /** Since when there is a break. */
+  paused_ms: number | undefined;
 }
 
 /** What the table is like at one moment. */
@@ -53,6 +55,38 @@ export interface AtTable extends Progress {
 
 type Lit = Extract<BenchEvent, { what: 'lit' }>;
 type Done = Extract<BenchEvent, { what: 'done' }>;
+
+/** What of the log has come to something: what was done again since is gone, piece by piece. */
+function standingWork(events: readonly BenchEvent[]): (BenchEvent | undefined)[] {
+  const all = standing(events);
+  const gone = new Set<string>();
+  return all
+    .toReversed()
+    .map((one) => {
+      if (one?.what === 'undone') for (const id of one.operations) gone.add(id);
+      if (one?.what === 'done' || one?.what === 'lit') {
+        const left = withoutGone(one, gone);
+        // It was done anew after that: only this one was for nothing.
+        for (const id of operationsOf(one)) gone.delete(id);
+        return left;
+      }
+      return one;
+    })
+    .toReversed();
+}
+
+function operationsOf(one: Done | Lit): string[] {
+  return one.what === 'lit' ? one.operations : one.pieces.map(({ operation }) => operation);
+}
+
+function withoutGone(one: Done | Lit, gone: ReadonlySet<string>): Done | Lit | undefined {
+  if (operationsOf(one).every((id) => !gone.has(id))) return one;
+  const left =
+    one.what === 'lit'
+      ? { ...one, operations: one.operations.filter((id) => !gone.has(id)) }
+      : { ...one, pieces: one.pieces.filter(({ operation }) => !gone.has(operation)) };
+  return operationsOf(left).length > 0 ? left : undefined;
+}
 
 /** How long each light was really on, by its place in the log. */
 function givenLights(events: readonly (BenchEvent | undefined)[]): Map<number, { lit: Lit; end_ms: number }> {
@@ -68,9 +102,9 @@ function givenLights(events: readonly (BenchEvent | undefined)[]): Map<number, {
 /** Less than this short of what was asked is the lamp's own grain. */
 const SHORT_S = 1;
 
-/** What is done, what comes now and after, and which light went short. Pure. */
-export function progressOf({ course, events }: Pick<Bench, 'course' | 'events'>): Progress {
-  const real = standing(events);
+/** What is done, what comes now and after, and which light went short. `first`: an operation whose round is done before its turn. Pure. */
+export function progressOf({ course, events }: Pick<Bench, 'course' | 'events'>, first?: string): Progress {
+  const real = standingWork(events);
   const lights = givenLights(real);
   const ended_ms = new Map<string, number>();
   for (const one of real)
@@ -88,12 +122,11 @@ export function progressOf({ course, events }: Pick<Bench, 'course' | 'events'>)
     );
     if (!again) short.push({ event, nails: lit.nails, given_s, asked_s });
   }
-  const open = course.filter((round) => {
-    const own = round.kind === 'load' ? round.operations : round.pieces.map(({ operation }) => operation);
-    return !own.every((id) => ended_ms.has(id));
-  });
-  const [now, ...next] = open;
-  const last = real.findLast((one) => one?.what === 'done' || one?.what === 'lit' || one?.what === 'begun');
+  const open = course.flatMap((round) => leftOf(round, ended_ms));
+  const before = open.find(({ operations }) => first !== undefined && operations.includes(first));
+  const [now, ...next] = before ? [before, ...open.filter((one) => one !== before)] : open;
+  const last = real.findLast((one) => one && HANDS_DONE.includes(one.what));
+  const breaks = real.findLast((one) => one?.what === 'paused' || one?.what === 'resumed');
   return {
     begun_ms: real.find((one) => one?.what === 'begun')?.at_ms,
     ended: real.some((one) => one?.what === 'ended'),
@@ -103,8 +136,30 @@ export function progressOf({ course, events }: Pick<Bench, 'course' | 'events'>)
     done: course.length - open.length,
     total: course.length,
     ended_ms,
-    from_ms: last?.at_ms,
+    last_ms: last?.at_ms,
+    paused_ms: breaks?.what === 'paused' ? breaks.at_ms : undefined,
   };
+}
+
+/** After these the hands are free for the next. */
+const HANDS_DONE: readonly BenchEvent['what'][] = ['begun', 'done', 'lit'];
+
+/** What of a round is still to do: all of it, or the nails on which it is not done, or nothing. */
+function leftOf(round: CourseRound, ended: ReadonlyMap<string, number>): CourseRound[] {
+  const own = round.kind === 'load' ? round.operations : round.pieces.map(({ operation }) => operation);
+  const left = own.filter((id) => !ended.has(id));
+  if (left.length === 0) return [];
+  if (left.length === own.length) return [round];
+  const nails = [...new Set(left.map(nailIn))];
+  return [
+    {
+      ...round,
+      hand: handsOf(nails),
+      nails: round.nails.filter((nail) => nails.includes(nail)),
+      operations: round.operations.filter((id) => !ended.has(id) && nails.includes(nailIn(id))),
+      pieces: round.pieces.filter(({ operation }) => !ended.has(operation)),
+    },
+  ];
 }
 
 /** The table as it is: what to do now, what runs, and what went short. Pure; by the clock and not by ticks. */
@@ -113,9 +168,38 @@ export function atTable(bench: Bench, now_ms: number, progress = progressOf(benc
   return { ...progress, timers, waitsFor: progress.now && waited(progress.now, timers) };
 }
 
+/**
+ * When the hands began with some work that is done at `at_ms`: after what they did last, not while a hand was in the lamp or a nail
+ * rested, and a break is no work.
+ */
+export function beganAt_ms(bench: Bench, work: CourseRound, progress: Progress, at_ms: number): number {
+  const last_ms = progress.last_ms ?? at_ms;
+  const waits = waited(work, timersOf(bench, progress, last_ms));
+  let away_ms = 0;
+  let paused_ms: number | undefined;
+  for (const one of bench.events) {
+    if (one.what === 'paused' && one.at_ms >= last_ms) paused_ms = one.at_ms;
+    if (one.what === 'resumed' && paused_ms !== undefined) {
+      away_ms += one.at_ms - paused_ms;
+      paused_ms = undefined;
+    }
+  }
+  return Math.min(at_ms, Math.max(waits?.until_ms ?? last_ms, last_ms + away_ms));
+}
+
+/** The rounds that could be done before their turn: nothing else is to be done first on any nail of theirs. */
+export function couldBeFirst({ now, next }: Pick<Progress, 'now' | 'next'>): CourseRound[] {
+  const taken = new Set(now?.nails);
+  return next.filter(({ nails }) => {
+    const free = nails.every((nail) => !taken.has(nail));
+    for (const nail of nails) taken.add(nail);
+    return free;
+  });
+}
+
 /** Lights that are on, nails that rest, and what waits for what must follow it. */
 function timersOf({ course, events }: Bench, { ended_ms }: Progress, now_ms: number): Timer[] {
-  const real = standing(events);
+  const real = standingWork(events);
   const timers: Timer[] = [];
   for (const [event, { lit, end_ms }] of givenLights(real))
     if (end_ms > now_ms)
@@ -217,7 +301,7 @@ function sharesOf(pieces: Done['pieces'], took_s: number): { hand: number; light
  * it took, each light with the seconds that it really gave.
  */
 export function begunOf({ events }: Bench, now_ms: number): Begun | undefined {
-  const real = standing(events);
+  const real = standingWork(events);
   const start = real.find((one) => one?.what === 'begun');
   if (!start) return undefined;
   const s = (ms: number) => Math.round(ms - start.at_ms) / 1000;

@@ -13,7 +13,8 @@ import type { Element } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
 import { editNail, isInsertedCoat, type Edit } from '../document/edits';
 import type { Disc } from '../geometry/regions';
-import type { NailName } from '../model/names';
+import { handOf, type NailName } from '../model/names';
+import { nearestOwn } from '../model/ownTime';
 import { rounded } from '../model/rounded';
 import type { FoundOn } from '../craft/start';
 import { followEdits, type EditFault } from './followEdits';
@@ -107,9 +108,9 @@ function whereWords({ element, draft }: Placed, before: Placed | undefined, name
     .join(', ');
 }
 
-function areaOn_mm2(context: NailContext, place: Place): number {
-  const { polygons } = areaOf(context.frame, place);
-  const whole = context.frame.arc_mm * context.frame.length_mm;
+function areaOn_mm2(frame: NailContext['frame'], place: Place): number {
+  const { polygons } = areaOf(frame, place);
+  const whole = frame.arc_mm * frame.length_mm;
   return Math.min(
     whole,
     polygons.reduce((sum, polygon) => sum + polygonArea_mm2(polygon), 0),
@@ -128,11 +129,31 @@ function toldApart(line: readonly Operation[], elements: readonly Element[]): Op
   });
 }
 
+/** How long the hands of this artist take for it: as was seen of them, or by their pace. */
+function timesOf(
+  draft: Draft,
+  { practice, product, name, frame }: NailContext,
+): Pick<Operation, 'hand_s' | 'guide_s' | 'own'> {
+  const { verb, fixed_s = 0 } = draft;
+  const family = draft.product ? product(draft.product).family : undefined;
+  const own = nearestOwn(practice.own_times ?? [], { work: verb, family, hand: handOf(name) });
+  const area_mm2 = areaOn_mm2(frame, draft.place);
+  const seconds = (pace: number) => workSeconds(verb, draft.hand_s - fixed_s, area_mm2, pace);
+  return {
+    hand_s: fixed_s + seconds(own?.share ?? PACE[practice.pace]),
+    guide_s: seconds(1),
+    ...(own && draft.hand_s > fixed_s
+      ? { own: { quick: own.from / own.share, slow: own.to / own.share, times: own.times } }
+      : {}),
+  };
+}
+
 function complete(placed: Placed, context: NailContext, before?: Placed): Operation {
   const { element, stage, draft, moved } = placed;
   const pass = draft.pass ?? 1;
   const operation: Operation = {
     ...draft,
+    ...timesOf(draft, context),
     id: operationId(context.name, element, draft.step, pass),
     nail: context.name,
     element,
@@ -143,15 +164,6 @@ function complete(placed: Placed, context: NailContext, before?: Placed): Operat
   const where = whereWords(placed, before, context.name);
   if (where) operation.words = `${draft.words}, ${where}`;
   if (draft.in_tip) operation.words += ', inside the tip';
-  const { fixed_s = 0 } = draft;
-  operation.hand_s =
-    fixed_s +
-    workSeconds(
-      draft.verb,
-      draft.hand_s - fixed_s,
-      areaOn_mm2(context, draft.place),
-      PACE[context.practice.pace],
-    );
   const laid = draft.deposit && draft.product ? context.product(draft.product) : undefined;
   // A product's own direction goes before any guide.
   if (laid?.open_s !== undefined) operation.open_s = laid.open_s;

@@ -80,6 +80,10 @@ export interface Operation {
   deposit?: Deposit;
   removal?: Removal;
   hand_s: number;
+  /** What hands of the usual pace take for what they can hasten. */
+  guide_s: number;
+  /** Of work that the artist's own times are known of: how far they reach, as shares of `hand_s`. */
+  own?: { quick: number; slow: number; times: number };
   /** How much of it no hand hastens or slows: a hold until something has set or gathered. */
   fixed_s?: number;
   lamp?: { mode: 'cure' | 'flash'; seconds: number };
@@ -107,7 +111,10 @@ export interface Operation {
 }
 
 /** What techniques and builds write; the compiler adds id, nail, element, stage, class and the caution of its verb. */
-export type Draft = Omit<Operation, 'id' | 'nail' | 'element' | 'stage' | 'pass' | 'class'> & {
+export type Draft = Omit<
+  Operation,
+  'id' | 'nail' | 'element' | 'stage' | 'pass' | 'class' | 'guide_s' | 'own'
+> & {
   pass?: number;
 };
 

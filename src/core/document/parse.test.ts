@@ -421,6 +421,15 @@ describe('older files', () => {
     },
   );
 
+  it('of version 16 open as they are', () => {
+    const kept = join(process.cwd(), 'tests/files/v16');
+    expect(readdirSync(kept)).toHaveLength(5);
+    for (const name of readdirSync(kept)) {
+      const text = readFileSync(join(kept, name), 'utf8');
+      expect(parseSetText(text)).toEqual({ ok: true, value: { ...JSON.parse(text), version: VERSION } });
+    }
+  });
+
   it('of version 13 open as they are, no inlay an island', () => {
     const kept = join(process.cwd(), 'tests/files/v13');
     expect(readdirSync(kept)).toHaveLength(5);

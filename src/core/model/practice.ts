@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { MOST_OWN_TIMES, OwnTime } from './ownTime';
 import { mm } from './primitives';
 
 /** The artist's schools. Each is a choice the trade disagrees about; the defaults and reasons stand in docs/craft.md. */
@@ -31,6 +32,8 @@ export const Practice = z.strictObject({
   stronger_hand: z.enum(['left', 'right']),
   /** How quick the artist's hands are against the guide times. */
   pace: z.enum(['new', 'usual', 'practised']),
+  /** What was seen of the artist's own hands; it goes before the pace. */
+  own_times: z.optional(z.array(OwnTime).check(z.maxLength(MOST_OWN_TIMES))),
   /** Whether the plan saves every second, or changes of hand, brush and lamp as well. */
   flow: z.enum(['quick', 'balanced', 'calm']),
   /** Whether the two hands are meant to match, finger by finger. */

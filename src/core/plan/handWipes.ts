@@ -27,6 +27,7 @@ export function withHandWipes({ operations, context }: Compiled, wipes: readonly
     );
     return {
       ...draft,
+      guide_s: draft.hand_s,
       id,
       nail: context.name,
       element: 'prep',

@@ -1,5 +1,6 @@
 import { leastOf, mostOf } from '../model/extent';
 import { HANDS } from '../model/names';
+import { endOfDone_s, restOf } from './begun';
 import { inStages } from './inStages';
 import { leastChanges } from './leastChanges';
 import { inLoads, type Light } from './leastLoads';
@@ -7,9 +8,17 @@ import { handSeconds, programme_s, type Chain, type Problem, type Task } from '.
 
 /**
  * A time no schedule can beat: the largest of several relaxations, each of which leaves out some constraint.
- * Valid for any order of work, any grouping of cures and any programme of the lamps.
+ * Valid for any order of work, any grouping of cures and any programme of the lamps. Of a sitting under way: what is still to do,
+ * from its moment on.
  */
-export function lowerBound_s(problem: Problem): number {
+export function lowerBound_s({ begun, ...problem }: Problem): number {
+  if (!begun) return least_s(problem);
+  const rest = restOf(problem, begun);
+  const done_s = endOfDone_s(begun);
+  return rest.chains.length === 0 ? done_s : Math.max(done_s, begun.now_s + least_s(rest));
+}
+
+function least_s(problem: Problem): number {
   const { chains } = problem;
   if (chains.length === 0) return 0;
   const work = chains.reduce((sum, chain) => sum + work_s(problem, chain), 0);

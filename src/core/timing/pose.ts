@@ -154,6 +154,7 @@ function tasksOf(
       tacky,
     };
     if (operation.fixed_s !== undefined) task.fixed_s = operation.fixed_s;
+    if (operation.own) task.own = { quick: operation.own.quick, slow: operation.own.slow };
     if (wet || flashed || form || soaks) task.unfit = true;
     if (form) task.form = true;
     if (operation.lamp) task.light = operation.lamp;

@@ -11,6 +11,8 @@ export interface Task {
   hand_s: number;
   /** How much of it no hand hastens or slows: a hold until something has set or gathered. */
   fixed_s?: number;
+  /** How far the artist's own times reach, as shares of `hand_s`, where they are known. */
+  own?: { quick: number; slow: number };
   /** Work of the same class needs no change of brush or product. */
   class: string;
   /** Smaller ranks are done first where nothing else decides: the order of the craft across nails. */

@@ -24,8 +24,7 @@ export interface Sitting extends Schedule {
   lamp_s: number;
 }
 
-const QUICK = 0.9;
-const SLOW = 1.3;
+const USUAL = { quick: 0.9, slow: 1.3 };
 /** One hand alone is compared with, not worked by. */
 const COMPARED = 200;
 
@@ -111,12 +110,13 @@ export function compared(
   effort: Effort,
   hand_after_hand_s = handAfterHand(problem, effort),
 ): Sitting {
+  const { quick_s, slow_s } = reach(problem, schedule);
   const handWork = schedule.strokes.reduce((sum, s) => sum + s.end_s - s.start_s + s.changeover_s, 0);
   const lamp = schedule.loads.reduce((sum, load) => sum + load.end_s - load.start_s, 0);
   return {
     ...schedule,
-    low_s: schedule.total_s - (1 - QUICK) * handWork,
-    high_s: schedule.total_s + (SLOW - 1) * handWork,
+    low_s: schedule.total_s - quick_s,
+    high_s: schedule.total_s + slow_s,
     lower_bound_s,
     least_loads: leastLoads(problem),
     hand_after_hand_s,
@@ -125,8 +125,25 @@ export function compared(
   };
 }
 
-/** One hand wholly, then the other. */
-function handAfterHand(problem: Problem, effort: Effort): number {
+/** What quick hands save of the work that is still to do, and slow ones need more: by the artist's own times where they are known. */
+function reach({ chains, begun }: Problem, { strokes }: Schedule): { quick_s: number; slow_s: number } {
+  const own = new Map(
+    chains.flatMap(({ tasks }) =>
+      tasks.flatMap((task) => (task.own ? [[task.operation, task.own] as const] : [])),
+    ),
+  );
+  const sum = { quick_s: 0, slow_s: 0 };
+  for (const { operation, start_s, end_s, changeover_s } of strokes) {
+    if (begun && start_s < begun.now_s) continue;
+    const { quick, slow } = own.get(operation) ?? USUAL;
+    sum.quick_s += (1 - quick) * (end_s - start_s + changeover_s);
+    sum.slow_s += (slow - 1) * (end_s - start_s + changeover_s);
+  }
+  return sum;
+}
+
+/** One hand wholly, then the other; of a sitting under way too, as if it had not begun. */
+function handAfterHand({ begun: _, ...problem }: Problem, effort: Effort): number {
   return HANDS.reduce((sum, hand) => {
     const chains = problem.chains.filter((chain) => chain.hand === hand);
     // One hand alone: statements between the hands say nothing here.

@@ -67,7 +67,7 @@ export function useGoingOn(at: Table): Going {
       at.put({
         ...bench,
         mark: benchMark(asked.set),
-        course: courseOf(asked.plan.rounds, asked.plan.sitting, asked.plan.windows),
+        course: courseOf(asked.plan, asked.set),
         events: [...bench.events, { what: 'replanned', at_ms: at.time(), why: asked.why }],
       });
       setAsked(undefined);

@@ -4,13 +4,11 @@ import { IconDownload } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { Bench } from '@/core/bench/log';
 import { MOST_NOTE } from '@/core/bench/log';
-import { ownTimes, recordOf } from '@/core/bench/record';
+import { recordOf } from '@/core/bench/record';
 import { recordCsv } from '@/core/files/recordCsv';
 import { upperFirst } from '@/core/model/letters';
 import type { NailName } from '@/core/model/names';
-import { watchBenches } from '@/data/benches';
 import { downloadText, fileName } from '../kit/download';
-import { useWatched } from '../kit/useWatched';
 import '../kit/tableStyles';
 import { clockWords } from '../kit/words';
 import { whoseNails } from './whose';
@@ -59,7 +57,6 @@ export function Record({ title, bench, worked, onNote, onClose }: Props) {
           CSV
         </Button>
       </form>
-      <OwnTimes />
       <Table>
         <Table.Thead>
           <Table.Tr>
@@ -85,24 +82,5 @@ export function Record({ title, bench, worked, onNote, onClose }: Props) {
         </Table.Tbody>
       </Table>
     </Modal>
-  );
-}
-
-const nothingFirst = () => Promise.resolve();
-
-/** How quick these hands are beside the plan, over all sittings that have a record. */
-function OwnTimes() {
-  const times = ownTimes(useWatched(nothingFirst, watchBenches).value ?? []);
-  if (times.length === 0) return null;
-  return (
-    <p className={classes.own}>
-      <b>Your hands beside the plan:</b>{' '}
-      {times
-        .map(
-          ({ work, share, from, to, times: count }) =>
-            `${work.replaceAll('-', ' ')} ${share} × (${from} to ${to}, ${count} times)`,
-        )
-        .join(' · ')}
-    </p>
   );
 }

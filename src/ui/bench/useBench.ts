@@ -114,7 +114,7 @@ export function useBench(set: string, speed = 1): Table {
     (plan: Plan, of: SetDocument): Bench => ({
       set,
       mark: benchMark(of),
-      course: courseOf(plan.rounds, plan.sitting, plan.windows),
+      course: courseOf(plan, of),
       events: [],
       clock: clockAt(wall()),
     }),

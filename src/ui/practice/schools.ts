@@ -2,7 +2,7 @@ import type { Practice } from '@/core/model/practice';
 
 /** A choice the trade disagrees about: its ways, each with what it brings and what it costs. */
 export interface School {
-  key: Exclude<keyof Practice, 'edge_mm'>;
+  key: Exclude<keyof Practice, 'edge_mm' | 'own_times'>;
   words: string;
   choices: readonly { value: string; label: string; says: string }[];
 }
