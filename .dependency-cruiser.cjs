@@ -30,7 +30,7 @@ const BESIDE = {
   files: ['model', 'craft', 'document', 'bench'],
   starter: ['model', 'geometry', 'colour', 'craft', 'document'],
   demo: ['model', 'craft', 'document', 'starter'],
-  bench: ['model', 'craft', 'document', 'timing'],
+  bench: ['model', 'craft', 'document', 'compile', 'timing'],
   testing: [...TOWER, 'starter'],
 };
 const rooms = {

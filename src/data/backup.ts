@@ -1,6 +1,8 @@
 import type { Bench } from '@/core/bench/log';
 import { writeSetText } from '@/core/document/parse';
+import type { SetDocument } from '@/core/document/document';
 import type { BackedUp, Backup } from '@/core/files/backup';
+import { benchOf } from './benches';
 import type { Client } from '@/core/model/client';
 import type { KeptMotif } from '@/core/craft/keptMotif';
 import { leastOf } from '@/core/model/extent';
@@ -54,6 +56,25 @@ export async function collectBackup(now = new Date()): Promise<Backup> {
     if (opened.ok) backup.sets.push({ changed_at: shown.stored.changed_at, document: opened.value.set });
   }
   return backup;
+}
+
+/** One set with the record of its sitting, as a backup of it alone: asked for by name, since a set's own file says nothing of it. */
+export async function backupOfOne(
+  document: SetDocument,
+  changed_at: number,
+  now = new Date(),
+): Promise<Backup> {
+  const bench = await benchOf(document.id);
+  return {
+    made_at: now.toISOString(),
+    sets: [{ changed_at, document }],
+    records: [],
+    shelf: [],
+    clients: [],
+    supplies: [],
+    motifs: [],
+    benches: bench ? [bench] : [],
+  };
 }
 
 /** All that can be written of a record, however broken. */

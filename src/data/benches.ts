@@ -41,7 +41,10 @@ export function putBench(bench: Bench): Promise<void> {
   return atOnce(backend, 'benches', (store) => store.put(bench));
 }
 
-/** The record of a sitting is thrown away: the set may be begun anew. */
+/** The record of a sitting is thrown away, with its photos: the set may be begun anew. */
 export async function removeBench(set: string): Promise<void> {
-  await db().benches.delete(set);
+  await db().transaction('rw', db().benches, db().photos, async () => {
+    await db().benches.delete(set);
+    await db().photos.where('set').equals(set).delete();
+  });
 }

@@ -77,6 +77,16 @@ export interface Reference {
   picture: Blob;
 }
 
+/** A picture taken at the table. It stays here: no exported file carries it. */
+export interface Photo {
+  id: string;
+  set: string;
+  taken_at: number;
+  picture: Blob;
+  width_px: number;
+  height_px: number;
+}
+
 /** Small facts about this store, such as whether it was seeded. */
 export interface StoredFact {
   key: string;
@@ -85,7 +95,7 @@ export interface StoredFact {
 
 export const STORE_NAME = 'merry-lacquer';
 /** The version of the store's tables that this program writes. */
-export const STORE_VERSION = 8;
+export const STORE_VERSION = 9;
 
 /** Why nothing is written: the store is of a newer program. */
 export class ReadOnly extends Error {
@@ -121,7 +131,8 @@ export class LacquerDatabase extends Dexie {
     this.version(5).stores({ supplies: 'id, kind' });
     this.version(6).stores({ references: 'set' });
     this.version(7).stores({ motifs: 'id' });
-    this.version(STORE_VERSION).stores({ benches: 'set' });
+    this.version(8).stores({ benches: 'set' });
+    this.version(STORE_VERSION).stores({ photos: 'id, set' });
   }
 
   get sets(): Table<StoredSet, string> {
@@ -156,6 +167,9 @@ export class LacquerDatabase extends Dexie {
   }
   get benches(): Table<Bench, string> {
     return this.table('benches');
+  }
+  get photos(): Table<Photo, string> {
+    return this.table('photos');
   }
   get gone(): Table<GoneId, string> {
     return this.table('gone');

@@ -27,6 +27,53 @@ export function holdOpen(set: string): () => void {
   };
 }
 
+const TABLE = 'merry-lacquer table';
+
+/** A table as one tab holds it, or waits for it. */
+export interface HeldTable {
+  /** Takes it from the tab that has it. */
+  take: () => void;
+  leave: () => void;
+}
+
+/** The table of a set is worked at in one tab. Says whether this is the one; where another has it, it is waited for. */
+export function holdTable(set: string, onHeld: (isHeld: boolean) => void): HeldTable {
+  const manager = locks();
+  if (!manager) {
+    onHeld(true);
+    return { take: () => undefined, leave: () => undefined };
+  }
+  const name = `${TABLE} ${set}`;
+  const over = new AbortController();
+  let release: () => void = () => undefined;
+  const got = () => {
+    if (over.signal.aborted) return Promise.resolve();
+    onHeld(true);
+    return new Promise<void>((resolve) => (release = resolve));
+  };
+  const ask = (options: LockOptions) => {
+    manager
+      .request(name, options, (lock) => {
+        if (lock) return got();
+        onHeld(false);
+        ask({ signal: over.signal });
+        return undefined;
+      })
+      .catch(() => {
+        // Taken by another tab, or given up here.
+        if (!over.signal.aborted) onHeld(false);
+      });
+  };
+  ask({ ifAvailable: true });
+  return {
+    take: () => ask({ steal: true }),
+    leave: () => {
+      over.abort();
+      release();
+    },
+  };
+}
+
 /** Who has which sets open. */
 export interface OpenSets {
   /** Whether a tab has a set open; undefined where the browser cannot say. */

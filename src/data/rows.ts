@@ -13,6 +13,7 @@ import {
   type Binned,
   type GoneId,
   type JournalEntry,
+  type Photo,
   type Reference,
   type ShelvedItem,
   type StoredFact,
@@ -35,6 +36,7 @@ export interface Rows {
   references: Reference;
   motifs: KeptMotif;
   benches: Bench;
+  photos: Photo;
 }
 export type TableName = keyof Rows;
 
@@ -86,10 +88,18 @@ const BinRow = z.object({
   record: z.unknown(),
   table: z.optional(z.string()),
 });
-const ReferenceRow = z.object({
+const Picture = z.custom<Blob>(
+  (value) => typeof Blob !== 'undefined' && value instanceof Blob,
+  'is no picture',
+);
+const ReferenceRow = z.object({ set: z.string(), name: z.string(), picture: Picture });
+const PhotoRow = z.object({
+  id: z.string(),
   set: z.string(),
-  name: z.string(),
-  picture: z.custom<Blob>((value) => typeof Blob !== 'undefined' && value instanceof Blob, 'is no picture'),
+  taken_at: z.number(),
+  picture: Picture,
+  width_px: z.number(),
+  height_px: z.number(),
 });
 
 /** A row that is checked by a schema is taken as it stands: what else it holds is left in it. */
@@ -131,6 +141,7 @@ export const TABLES: { [K in TableName]: TableKind<Rows[K]> } = {
   clients: { key: 'id', words: 'client’s card', read: by(Client), nameIn: ({ name }) => name },
   motifs: { key: 'id', words: 'motif', read: by(KeptMotif), nameIn: ({ name }) => name },
   benches: { key: 'set', words: 'record of a sitting', read: by(Bench), nameIn: ({ set }) => set },
+  photos: { key: 'id', words: 'photo of a sitting', read: by(PhotoRow), nameIn: ({ id }) => id },
   references: {
     key: 'set',
     words: 'picture beside a set',

@@ -15,8 +15,14 @@ export interface PictureIn {
   pixels: Uint8ClampedArray<ArrayBuffer>;
 }
 
+/** A picture file that is open, and what it is. Close it after use. */
+export interface OpenPicture {
+  bitmap: ImageBitmap;
+  moves: boolean;
+}
+
 /** Opens a picture file; what it is and how large is read from its head before anything is decoded. */
-export async function pictureIn(file: Blob): Promise<Result<PictureIn>> {
+export async function openPicture(file: Blob): Promise<Result<OpenPicture>> {
   if (file.size > MOST_BYTES)
     return fail('the picture', `is ${Math.round(file.size / 1e6)} MB: at most ${MOST_BYTES / 1024 / 1024}`);
   const head = new Uint8Array(await file.arrayBuffer());
@@ -32,20 +38,36 @@ export async function pictureIn(file: Blob): Promise<Result<PictureIn>> {
   try {
     // Turned as the camera says.
     const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
-    const scale = Math.min(1, READ_PX / Math.max(bitmap.width, bitmap.height));
-    const small = new OffscreenCanvas(
-      Math.max(1, Math.round(bitmap.width * scale)),
-      Math.max(1, Math.round(bitmap.height * scale)),
-    );
-    const context = small.getContext('2d', { willReadFrequently: true });
-    if (!context) return fail('the picture', 'cannot be drawn: this browser gives no canvas');
-    context.drawImage(bitmap, 0, 0, small.width, small.height);
-    const { data } = context.getImageData(0, 0, small.width, small.height);
-    bitmap.close();
-    return ok({ moves: moves(head), pixels: data });
+    return ok({ bitmap, moves: moves(head) });
   } catch {
-    return fail('the picture', 'is broken: it cannot be opened');
+    return BROKEN;
   }
+}
+const BROKEN = fail('the picture', 'is broken: it cannot be opened');
+const NO_CANVAS = fail('the picture', 'cannot be drawn: this browser gives no canvas');
+
+/** A picture's colours, small enough to be read at once. */
+export async function pictureIn(file: Blob): Promise<Result<PictureIn>> {
+  const open = await openPicture(file);
+  if (!open.ok) return open;
+  const { bitmap, moves } = open.value;
+  const context = drawnSmall(bitmap, READ_PX);
+  bitmap.close();
+  if (!context) return NO_CANVAS;
+  const { width, height } = context.canvas;
+  return ok({ moves, pixels: context.getImageData(0, 0, width, height).data });
+}
+
+/** A picture no longer than so much on its longer side, on a canvas; undefined where there is none. */
+export function drawnSmall(bitmap: ImageBitmap, most_px: number) {
+  const scale = Math.min(1, most_px / Math.max(bitmap.width, bitmap.height));
+  const small = new OffscreenCanvas(
+    Math.max(1, Math.round(bitmap.width * scale)),
+    Math.max(1, Math.round(bitmap.height * scale)),
+  );
+  const context = small.getContext('2d', { willReadFrequently: true });
+  context?.drawImage(bitmap, 0, 0, small.width, small.height);
+  return context ?? undefined;
 }
 
 function measure(head: Uint8Array) {

@@ -14,6 +14,7 @@ import type { Found } from '@/core/timing/sitting';
 import { Desk, type Hire } from './desk';
 import { isSign } from './signs';
 import { WorkQueue } from './workQueue';
+import type { SmallPhoto } from './photoIn';
 import type { Wishes } from '@/core/compose/compose';
 import type { Product } from '@/core/model/product';
 import type { Result } from '@/core/model/result';
@@ -142,6 +143,11 @@ export function composed(set: SetDocument, wishes: Wishes, count: number): Promi
 /** The colours of a picture, matched with products. */
 export function paletteOfPicture(file: Blob, products: readonly Product[]): Promise<Result<Palette>> {
   return planner.ask((api) => api.palette(file, products) as Promise<Result<Palette>>, PICTURE_LIMIT_S);
+}
+
+/** A photo as it is kept. */
+export function smallPhotoOf(file: Blob): Promise<Result<SmallPhoto>> {
+  return planner.ask((api) => api.photo(file) as Promise<Result<SmallPhoto>>, PICTURE_LIMIT_S);
 }
 
 export function matchesOf(

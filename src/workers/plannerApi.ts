@@ -8,6 +8,7 @@ import { paletteOf } from '@/core/colour/palette';
 import { hexOf, linearOf } from '@/core/colour/space';
 import type { Product } from '@/core/model/product';
 import { ok, type Result } from '@/core/model/result';
+import { photoIn, type SmallPhoto } from './photoIn';
 import { pictureIn } from './pictureIn';
 import { sliced } from './sliced';
 import { balanceOf } from '@/core/judge/balance';
@@ -134,6 +135,8 @@ export interface PlannerApi {
   compose: (set: SetDocument, wishes: Wishes, count: number) => Composed;
   /** The colours of a picture, each with what of these products comes near it. */
   palette: (file: Blob, products: readonly Product[]) => Promise<Result<Palette>>;
+  /** A photo made small, without what its camera wrote into it. */
+  photo: (file: Blob) => Promise<Result<SmallPhoto>>;
   /** Colours that are named, matched the same way. */
   matches: (colours: readonly string[], products: readonly Product[]) => MatchedColour[];
   /** How far two elements of a nail can be told apart on it. */
@@ -242,6 +245,7 @@ export function plannerApi(): PlannerApi {
       }));
       return ok({ colours, moves });
     },
+    photo: photoIn,
     matches: (colours, products) =>
       colours.map((colour) => ({ colour, ...matchColour(linearOf(colour), products) })),
     contrast: (set, name, pair) => {

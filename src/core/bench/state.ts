@@ -1,5 +1,6 @@
 import { append } from '../model/extent';
 import { HANDS, handOf, type Hand, type NailName } from '../model/names';
+import { rounded } from '../model/rounded';
 import type { Begun, Load, Stroke } from '../timing/problem';
 import { nailIn, nailsIn, standing } from './events';
 import type { Bench, BenchEvent, CourseRound } from './log';
@@ -325,7 +326,7 @@ export function begunOf({ events }: Bench, now_ms: number): Begun | undefined {
     for (const { operation, seconds, light, after } of one.pieces) {
       const end = t + seconds * (light ? share.light : share.hand);
       const nail = nailIn(operation);
-      const times = { start_s: t, end_s: end };
+      const times = { start_s: rounded(t), end_s: rounded(end) };
       if (light)
         loads.push({
           lamp: light.lamp,

@@ -36,6 +36,15 @@ export interface Refill {
   primer?: 'always';
 }
 
+/** How long a build is worn before its wearer comes again. */
+export interface Worn {
+  from_days: number;
+  to_days: number;
+  /** What is done then: "an infill". */
+  then: string;
+}
+export const WORN: Worn = { from_days: 14, to_days: 28, then: 'an infill' };
+
 /** What the art sits on: schema, words, the free edge it gives, the seats it offers, and its stages. */
 export interface BuildKind<B> {
   kind: string;
@@ -55,6 +64,8 @@ export interface BuildKind<B> {
   edge: 'plate' | 'tip' | 'form' | 'lengthened';
   /** Made ahead, with nobody's hand at the table: no skin is met and no oil follows. */
   offHand?: boolean;
+  /** How long it is worn well before something is due, and what (common practice: an infill after two to four weeks). */
+  worn?: Worn;
   seats: readonly Seat[];
   /** Products of the kit that do on this build what others do elsewhere. */
   roles?: Partial<Record<Role, Role>>;

@@ -5,6 +5,7 @@ import { count, Id, mm, share, Turn } from '../model/primitives';
 import type { ProductFamily } from '../model/product';
 import { isMirrored, scaleOn, type Fitting, type NailContext } from './context';
 import type { Marble } from './matter';
+import { recalledFigures, type RecalledFigure } from './recalled';
 import { numberField, type Field } from './technique';
 import type { Ways } from './ways';
 
@@ -66,6 +67,12 @@ export function freshRecipe(first: string, second: string): Recipe {
     mixed: 0.15,
     throw: 1,
   };
+}
+
+/** What of a recipe is asked for at the table: the parts as they were poured, and how far they were stirred. */
+export function recalledRecipe(recipe: Recipe, nameOf: (product: string) => string): RecalledFigure[] {
+  const poured = recipe.parts.map(({ product }, i) => [`parts.${i}.share`, nameOf(product)] as const);
+  return recalledFigures(schema, recipe, { ...Object.fromEntries(poured), mixed: 'Stirred' });
 }
 
 export const MIXED_WAYS: Ways<Pick<Recipe, 'mixed' | 'parts'>> = {

@@ -12,6 +12,7 @@ import type { Paint } from './matter';
 import type { Draft, Seat } from './operation';
 import type { NailContext, placeOf, Standing } from './context';
 import type { KeptMotif } from './keptMotif';
+import type { Recalled } from './recalled';
 import type { Was } from './was';
 import type { Ways } from './ways';
 
@@ -214,6 +215,8 @@ export interface Technique<E> {
     /** Which one of the library it was taken from. */
     taken: (element: E) => string | undefined;
   };
+  /** What of it is asked for at the table, since nobody remembers it. */
+  recalled?: Recalled<E>;
   /** Whether it is metal in itself, and looks otherwise as the light moves. */
   glints?: (element: E) => boolean;
   /** Products the element names. */

@@ -3,6 +3,7 @@ import { rounded } from '../model/rounded';
 import { MOST_WORDS, tidyWords } from '../model/primitives';
 import { fail, ok, type Result } from '../model/result';
 import { isObject, list, own, text, type Json } from './json';
+import { mostOf } from '../model/extent';
 import { PARTS, partsForward, versionOfParts, type Parts } from './partMigrations';
 
 /** One step forward. Pure; gets a copy and may change it freely. */
@@ -332,7 +333,7 @@ const STEPS: Readonly<Record<number, Migration>> = {
 
 /** The version that files are written in: that of the whole, or of the part that changed last. */
 export function latestVersion(parts: Parts = PARTS): number {
-  return Math.max(...Object.keys(STEPS).map((v) => Number(v) + 1), versionOfParts(parts));
+  return Math.max(mostOf(Object.keys(STEPS).map(Number)) + 1, versionOfParts(parts));
 }
 
 /** Brings a file of an older version forward, the whole and then each of its parts. The input is left as it is. */

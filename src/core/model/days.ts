@@ -12,3 +12,10 @@ export function today(now = new Date()): string {
   const two = (part: number) => String(part).padStart(2, '0');
   return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
 }
+
+/** A day so many days after another; at noon, so that no change of the clock moves it. */
+export function dayAfter(on: string, days: number): string {
+  const date = new Date(`${on}T12:00:00`);
+  date.setDate(date.getDate() + days);
+  return today(date);
+}

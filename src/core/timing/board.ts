@@ -189,7 +189,9 @@ function doneOf({ chains, begun }: Problem, from: Int32Array): Pick<Board, 'begi
     for (const task of tasks) {
       const s = begins[c]!;
       const rests = task.hand_s === 0 && !task.light && s > from[c]!;
-      const end_s = ends.get(task.operation) ?? (rests ? doneAt[s - 1]! : undefined);
+      // Time that only passes has begun once what comes before it has had its own wait.
+      const rested_s = rests ? doneAt[s - 1]! + tasks[s - 1 - from[c]!]!.wait_s : Infinity;
+      const end_s = ends.get(task.operation) ?? (rested_s <= begun.now_s ? rested_s : undefined);
       if (end_s === undefined) break;
       doneAt[s] = end_s;
       begins[c]! += 1;

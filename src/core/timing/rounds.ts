@@ -110,7 +110,9 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
   }
   for (const load of sitting.loads) {
     if (load.held) continue;
-    const served = load.operations.map((id) => byId.get(id)!);
+    // Of a nail that broke and is left out since, what was done says nothing more.
+    const served = load.operations.flatMap((id) => byId.get(id) ?? []);
+    if (served.length === 0) continue;
     const after = served.flatMap((one) => rests.get(one.id) ?? []);
     const nails = served.map((one) => one.nail);
     const round: Omit<Round, 'number'> = {
@@ -122,7 +124,7 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
       words: [loadWords(load, served), ...new Set(after.map((one) => lowerFirst(one.words)))].join(', '),
       reason: served[0]!.reason,
       light: lightOf(load),
-      operations: load.operations,
+      operations: served.map(({ id }) => id),
     };
     if (served[0]!.caution) round.caution = served[0]!.caution;
     const wait_s = Math.max(0, mostOf([...served, ...after].map((one) => one.wait_s ?? 0)));

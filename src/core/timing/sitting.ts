@@ -143,7 +143,8 @@ function reach({ chains, begun }: Problem, { strokes }: Schedule): { quick_s: nu
 }
 
 /** One hand wholly, then the other; of a sitting under way too, as if it had not begun. */
-function handAfterHand({ begun: _, ...problem }: Problem, effort: Effort): number {
+function handAfterHand(underWay: Problem, effort: Effort): number {
+  const problem = without(underWay, 'begun');
   return HANDS.reduce((sum, hand) => {
     const chains = problem.chains.filter((chain) => chain.hand === hand);
     // One hand alone: statements between the hands say nothing here.

@@ -1,40 +1,56 @@
 'use client';
-import { Button, Checkbox } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useLocalStorage } from '@mantine/hooks';
-import { IconArrowBackUp, IconDeviceDesktop, IconNotes, IconPlayerPlay } from '@tabler/icons-react';
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
-import { again, cutShort, press, takeBack, type Pressed } from '@/core/bench/presses';
+import { again, press, takeBack, type Pressed } from '@/core/bench/presses';
 import { timeOf } from '@/core/bench/clock';
 import { endOf_s } from '@/core/bench/course';
-import type { BenchEvent } from '@/core/bench/log';
-import { atTable, begunOf, type AtTable } from '@/core/bench/state';
+import type { Bench, BenchEvent } from '@/core/bench/log';
+import { recipesOf } from '@/core/bench/recipes';
+import { begunOf, couldBeFirst, type AtTable, type Progress } from '@/core/bench/state';
+import type { SetDocument } from '@/core/document/document';
 import { NAILS } from '@/core/model/names';
-import { lineWords, whoseWords } from '@/core/timing/rounds';
-import { simulatedLamp, type LampSign } from '@/devices/lamp';
+import type { Plan } from '@/core/plan/planSet';
+import { lineWords } from '@/core/timing/rounds';
+import { simulatedCaliper } from '@/devices/caliper';
 import { simulatedPedal } from '@/devices/pedal';
-import { MoreMenu } from '../kit/MoreMenu';
-import { notify } from '../kit/notify';
-import { clockWords, timeWords } from '../kit/words';
+import { unforeseen } from '../kit/unforeseen';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio } from '../studio/studio';
-import { TYPING } from '../studio/useKey';
+import { AnotherFirst } from './AnotherFirst';
+import { BenchHead } from './BenchHead';
 import { BothHandsLit } from './BothHandsLit';
 import { Devices } from './Devices';
+import { Earlier } from './Earlier';
 import { GoOn, useGoingOn } from './GoOn';
 import { LeavesAt } from './LeavesAt';
 import { NowBlock } from './NowBlock';
 import { insteadEntries, othersOf } from './instead';
 import { OneNail } from './OneNail';
+import { keepPhoto } from './Photos';
+import { Recipe } from './Recipe';
 import { Record } from './Record';
 import { sound, useAwake } from './signals';
 import { Timers } from './Timers';
+import { Told } from './Told';
 import { whoseOf } from './whose';
 import { benchMark, useBench } from './useBench';
+import { useLamp } from './useLamp';
+import { useTableKeys } from './useTableKeys';
+import { useTorch } from './useTorch';
 import classes from './BenchView.module.css';
 
 /** How much quicker than the clock a practice run is. */
 const PRACTICE_SPEED = 20;
 const FLASH_MS = 900;
+/** No nail, tip or stone measures less or more. */
+const LEAST_MM = 0.3;
+const MOST_MM = 60;
+/** What may happen instead without a change of the set. */
+const SETLESS: readonly string[] = ['anew', 'earlier', 'another'];
+
+/** The dialog that is open. */
+type Opened = 'record' | 'leaves' | 'one-nail' | 'earlier' | 'another';
 
 /** What now? The sitting on the table, one thing at a time. */
 export function BenchView() {
@@ -56,201 +72,156 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
   const plan = useStudio((s) => s.plan)!;
   const planning = useStudio((s) => s.planning);
   const change = useStudio((s) => s.change);
-  const at = useBench(set.id, speed);
+  // What is done before its turn, until it is done.
+  const [first, setFirst] = useState<string>();
+  const at = useBench(set.id, speed, first);
   const { bench, progress, table, now_ms } = at;
   const [loud, setLoud] = useLocalStorage({ key: 'merry-lacquer-bench-sound', defaultValue: true });
   const [panel, setPanel] = useState(false);
-  const [record, setRecord] = useState(false);
-  const [leaving, setLeaving] = useState(false);
-  const [oneNail, setOneNail] = useState(false);
-  const [lamp] = useState(() => simulatedLamp(speed));
+  const [open, setOpen] = useState<Opened>();
   const [pedal] = useState(simulatedPedal);
+  const [caliper] = useState(simulatedCaliper);
   const [said, setSaid] = useState<string>();
   const flash = useFlash();
   const going = useGoingOn(at);
+  const over = () => {
+    flash.now();
+    if (loud) sound();
+  };
+  const lamp = useLamp(at, speed);
+  const torch = useTorch(speed, { onOver: over, onLost: setSaid });
   useAwake(table !== undefined && !table.ended);
 
   const tell = (made: Pressed) => {
     if (!('refused' in made)) return;
     if (made.refused === 'twice') setSaid('Pressed twice: the second press does nothing.');
     if (made.refused === 'waits') setSaid(`Not yet: ${made.words}`);
+    if (made.refused === 'before') setSaid('The press before this one was later than that.');
   };
   const doIt = (event: BenchEvent) => {
     setSaid(undefined);
     at.write(event);
     if (event.what === 'lit') lamp.start(event.seconds);
     if (event.what === 'ended' && !practising) change({ kind: 'state', state: 'done' });
+    // Films have aged meanwhile, and what was done before its turn leaves another order.
+    if (event.what === 'resumed') going.ask('After the break');
+    if (event.what === 'done' && first !== undefined) {
+      setFirst(undefined);
+      going.ask('Done before its turn');
+    }
   };
-  const pressed = (by: 'key' | 'tap' | 'pedal') => {
-    // While the rest is planned anew nothing is skipped: the press waits for the artist's word.
-    if (going.asked) {
-      setSaid('First say whether the new plan is taken.');
+  const begin = () => {
+    if (planning !== 'fresh') {
+      setSaid('The set is still being planned.');
       return;
     }
-    // Of two presses in one moment the second has to meet what the first has written.
-    const latest = at.latest();
-    // What is kept of an earlier press is read first.
-    if (latest === undefined) return;
-    if (!latest) {
-      if (planning !== 'fresh') {
-        setSaid('The set is still being planned.');
+    const laid = at.lay(plan, set);
+    at.put({ ...laid, events: [{ what: 'begun', at_ms: timeOf(laid.clock) }] });
+    if (!practising && set.state !== 'begun') change({ kind: 'state', state: 'begun' });
+  };
+  const pressed = (by: 'key' | 'tap' | 'pedal', at_ms = at.time()) => {
+    // While the rest is planned anew nothing is skipped: the press waits for the artist's word.
+    if (going.asked) setSaid('First say whether the new plan is taken.');
+    else if (at.mine === false) setSaid('This table is worked at in another tab.');
+    else {
+      // Of two presses in one moment the second has to meet what the first has written.
+      const latest = at.latest();
+      // What is kept of an earlier press is read first.
+      if (latest === undefined || at.mine === undefined) return;
+      if (!latest) {
+        begin();
         return;
       }
-      const laid = at.lay(plan, set);
-      at.put({ ...laid, events: [{ what: 'begun', at_ms: timeOf(laid.clock) }] });
-      if (!practising && set.state !== 'begun') change({ kind: 'state', state: 'begun' });
-      return;
+      const made = press(latest, at_ms, by, first);
+      if ('event' in made) doIt(made.event);
+      else tell(made);
     }
-    const made = press(latest, at.time(), by);
-    if ('event' in made) doIt(made.event);
-    else tell(made);
   };
   const back = () => {
     const latest = at.latest();
-    const event = latest ? takeBack(latest, at.time()) : undefined;
+    const event = latest && at.mine ? takeBack(latest, at.time()) : undefined;
     if (event) at.write(event);
   };
-  const onPress = useEffectEvent(pressed);
-  const onBack = useEffectEvent(back);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || target.matches(TYPING)) return;
-      const forward = [' ', 'Enter', 'ArrowRight', 'PageDown'].includes(event.key);
-      const back = ['ArrowLeft', 'Backspace', 'PageUp'].includes(event.key);
-      // A button that has the keyboard is pressed by it, and not the table.
-      if ((!forward && !back) || (target.closest('button, a, summary') && event.key !== 'ArrowRight')) return;
-      event.preventDefault();
-      event.stopImmediatePropagation();
-      if (forward) onPress('key');
-      else onBack();
-    };
-    window.addEventListener('keydown', onKey, { capture: true });
-    return () => window.removeEventListener('keydown', onKey, { capture: true });
-  }, []);
-  useEffect(() => pedal.onPress(() => onPress('pedal')), [pedal]);
-  const onSign = useEffectEvent((sign: LampSign) => {
-    const latest = at.latest();
-    if (!latest || sign.kind === 'started') return;
-    const running = atTable(latest, at.time()).timers.find(({ kind }) => kind === 'light');
-    if (!Number.isFinite(sign.given_s) || sign.given_s < 0) {
-      notify('The lamp says something that cannot be: the bench goes by its own clock.');
+  const measured = (mm: number) => {
+    if (!table || !at.mine) return;
+    if (!(mm >= LEAST_MM && mm <= MOST_MM)) {
+      setSaid(`The caliper says ${mm} mm, which is no measure of a nail.`);
       return;
     }
-    if (sign.kind === 'stopped' && running?.event !== undefined) {
-      const cut = cutShort(latest, running.event, sign.why, at.time());
-      if (cut) at.write(cut);
-    }
-  });
-  useEffect(() => lamp.onSign(onSign), [lamp]);
-  // A lamp that was on when the page was loaded anew is on still.
-  const isRead = bench !== undefined;
-  const onRead = useEffectEvent(() => {
-    const running = bench ? atTable(bench, at.time()).timers.find(({ kind }) => kind === 'light') : undefined;
-    if (running) lamp.start((running.until_ms - at.time()) / 1000);
-  });
-  useEffect(() => {
-    if (isRead) onRead();
-  }, [isRead]);
-  // A light that is over is heard and seen.
-  const lights = table?.timers.filter(({ kind }) => kind === 'light').length ?? 0;
-  const before = useRef(lights);
-  const onOver = useEffectEvent(() => {
-    flash.now();
-    if (loud) sound();
-  });
-  useEffect(() => {
-    if (lights < before.current) onOver();
-    before.current = lights;
-  }, [lights]);
+    at.write({ what: 'measured', at_ms: at.time(), nail: table.now?.nails[0] ?? null, mm });
+    setSaid(`Measured ${mm} mm; it is in the record.`);
+  };
+  useTableKeys({ onForward: () => pressed('key'), onBack: back, onFigure: measured });
+  const onPedal = useEffectEvent(() => pressed('pedal'));
+  useEffect(() => pedal.onPress(onPedal), [pedal]);
+  const onReading = useEffectEvent(measured);
+  useEffect(() => caliper.onReading(onReading), [caliper]);
+  useWhenLightsGoOut(table, over);
 
-  const worked = NAILS.filter((name) => set.nails[name].in_work);
+  const worked = useMemo(() => NAILS.filter((name) => set.nails[name].in_work), [set]);
   const mark = useMemo(() => benchMark(set), [set]);
-  const stale = bench && bench.mark !== mark && !practising;
+  const stale = bench ? bench.mark !== mark && !practising : false;
   // Sought when something is done, and not with every look at the clock.
   const others = useMemo(() => (progress ? othersOf(set, plan, progress) : []), [set, plan, progress]);
+  const recipe = useMemo(
+    () => (bench && progress ? openRecipe(set, plan, bench, progress) : undefined),
+    [set, plan, bench, progress],
+  );
   const instead =
-    bench && table && !table.ended
+    progress && at.mine && !progress.ended && progress.paused_ms === undefined
       ? insteadEntries({
           set,
-          table,
+          table: progress,
           others,
           going,
-          onLeaves: () => setLeaving(true),
-          onOneNail: () => setOneNail(true),
+          onLeaves: () => setOpen('leaves'),
+          onOneNail: () => setOpen('one-nail'),
+          onEarlier: () => setOpen('earlier'),
+          onAnother: () => setOpen('another'),
         })
       : [];
-  // A practice run changes no set.
-  const entries = practising ? instead.filter(({ key }) => key === 'anew') : instead;
+  const close = () => setOpen(undefined);
+  const takePhoto = (file: File) => {
+    keepPhoto(set.id, file, at.time()).then((photo) => {
+      const operation = at.latest() ? (table?.now?.operations[0] ?? null) : null;
+      if (photo) at.write({ what: 'pictured', at_ms: at.time(), photo, operation });
+    }, unforeseen);
+  };
   return (
     <div className={classes.view} data-flash={flash.on || undefined}>
-      <header className={classes.head}>
-        <p className={classes.clock} data-testid="bench-clock">
-          {table?.begun_ms === undefined
-            ? timeWords(plan.sitting.total_s)
-            : clockWords((now_ms - table.begun_ms) / 1000)}
-          <small>
-            {table ? ` ${table.done} of ${table.total}` : ' in all, as planned'}
-            {practising && ` · practice, ${PRACTICE_SPEED} times as quick, nothing is kept`}
-          </small>
-        </p>
-        <div className={classes.headRight}>
-          <Checkbox
-            label="Sound"
-            checked={loud}
-            onChange={({ currentTarget }) => setLoud(currentTarget.checked)}
-          />
-          <Button
-            variant="default"
-            leftSection={<IconDeviceDesktop size={18} />}
-            aria-expanded={panel}
-            onClick={() => setPanel(!panel)}
-          >
-            Devices
-          </Button>
-          <Button variant="default" leftSection={<IconPlayerPlay size={18} />} onClick={onPractise}>
-            {practising ? 'End the practice' : 'Practice run'}
-          </Button>
-          <Button
-            variant="default"
-            leftSection={<IconArrowBackUp size={18} />}
-            disabled={!table || table.done === 0}
-            onClick={back}
-          >
-            Back
-          </Button>
-          {bench && (
-            <Button variant="default" leftSection={<IconNotes size={18} />} onClick={() => setRecord(true)}>
-              Record
-            </Button>
-          )}
-          {entries.length > 0 && <MoreMenu label="What happens instead" entries={entries} />}
-        </div>
-      </header>
-      {panel && <Devices lamp={lamp} pedal={pedal} />}
-      {stale && table && !table.ended && (
-        <p role="status" className={classes.told}>
-          The set was changed since this was planned.{' '}
-          <Button variant="default" onClick={() => going.ask('The set was changed')}>
-            Plan the rest with it
-          </Button>
-        </p>
-      )}
-      {table?.short.map((one) => (
-        <p key={one.event} role="alert" className={classes.told}>
-          <b>Still soft:</b> {whoseWords(one.nails, worked)} had {Math.round(one.given_s)} s of{' '}
-          {Math.round(one.asked_s)} s. Into the lamp again before anything is laid on it.{' '}
-          <Button
-            onClick={() => {
-              const event = bench ? again(bench, one.event, at.time()) : undefined;
-              if (event) doIt(event);
-            }}
-          >
-            Again now
-          </Button>
-        </p>
-      ))}
-      {record && bench && (
+      <BenchHead
+        table={table}
+        now_ms={now_ms}
+        planned_s={plan.sitting.total_s}
+        practice={practising ? `practice, ${PRACTICE_SPEED} times as quick, nothing is kept` : undefined}
+        // A practice run changes no set.
+        instead={practising ? instead.filter(({ key }) => SETLESS.includes(key)) : instead}
+        more={[
+          { key: 'sound', words: loud ? 'Sound off' : 'Sound on', onPick: () => setLoud(!loud) },
+          { key: 'devices', words: panel ? 'Devices away' : 'Devices', onPick: () => setPanel(!panel) },
+          {
+            key: 'practice',
+            words: practising ? 'End the practice' : 'Practice run',
+            onPick: onPractise,
+          },
+          ...(bench ? [{ key: 'record', words: 'Record', onPick: () => setOpen('record') }] : []),
+        ]}
+        onBack={back}
+        onBreak={() => at.write({ what: 'paused', at_ms: at.time() })}
+        onPhoto={practising ? undefined : takePhoto}
+      />
+      {panel && <Devices lamp={lamp} torch={torch} pedal={pedal} caliper={caliper} />}
+      <Told
+        at={at}
+        worked={worked}
+        stale={stale}
+        onPlanAnew={() => going.ask('The set was changed')}
+        onAgain={(short) => {
+          const event = bench ? again(bench, short.event, at.time()) : undefined;
+          if (event) doIt(event);
+        }}
+      />
+      {open === 'record' && bench && (
         <Record
           title={set.title}
           bench={bench}
@@ -263,22 +234,38 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
               text,
             })
           }
-          onClose={() => setRecord(false)}
+          onClose={close}
         />
       )}
-      {oneNail && table?.now && (
-        <OneNail plan={plan} now={table.now} going={going} onClose={() => setOneNail(false)} />
+      {open === 'one-nail' && table?.now && (
+        <OneNail plan={plan} now={table.now} progress={table} worked={worked} going={going} onClose={close} />
       )}
-      {leaving && bench && table?.begun_ms !== undefined && (
+      {open === 'earlier' && table?.now && table.last_ms !== undefined && (
+        <Earlier
+          words={`${whoseOf(table.now, worked)}: ${lineWords(table.now)}`}
+          now_ms={now_ms}
+          last_ms={table.last_ms}
+          begun_ms={table.begun_ms!}
+          onPick={(at_ms) => pressed('tap', at_ms)}
+          onClose={close}
+        />
+      )}
+      {open === 'another' && table && (
+        <AnotherFirst rounds={couldBeFirst(table)} worked={worked} onPick={setFirst} onClose={close} />
+      )}
+      {open === 'leaves' && bench && table?.begun_ms !== undefined && (
         <LeavesAt
           set={set}
           begun={begunOf(bench, now_ms)!}
           ends={new Date(table.begun_ms + endOf_s(bench.course) * 1000 - bench.clock.shift_ms)}
           going={going}
-          onClose={() => setLeaving(false)}
+          onClose={close}
         />
       )}
-      <GoOn going={going} />
+      {bench && <GoOn going={going} bench={bench} worked={worked} />}
+      {recipe && (
+        <Recipe key={recipe.operations[0]} asked={recipe} worked={worked} time={at.time} onSay={at.write} />
+      )}
       <div className={classes.main}>
         <NowBlock
           now_ms={now_ms}
@@ -288,6 +275,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
           worked={worked}
           said={said}
           onPress={() => pressed('tap')}
+          onTorch={table && ((seconds) => torch.shine(seconds))}
         />
         <aside className={classes.side} aria-label="The hands, and what runs">
           <BothHandsLit set={set} lit={table?.now?.nails ?? []} inLamp={litNow(table)} />
@@ -308,6 +296,24 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
       </footer>
     </div>
   );
+}
+
+/** The first recipe that was done and of which nothing was said yet. */
+function openRecipe(set: SetDocument, plan: Plan, { events }: Bench, { ended_ms }: Progress) {
+  const said = new Set(events.flatMap((one) => (one.what === 'recipe' ? one.operations : [])));
+  const done = [...ended_ms.keys()].filter((id) => !said.has(id));
+  return recipesOf(set, plan.operations, done)[0];
+}
+
+/** A light that is over is heard and seen. */
+function useWhenLightsGoOut(table: AtTable | undefined, over: () => void) {
+  const lights = table?.timers.filter(({ kind }) => kind === 'light').length ?? 0;
+  const before = useRef(lights);
+  const onOver = useEffectEvent(over);
+  useEffect(() => {
+    if (lights < before.current) onOver();
+    before.current = lights;
+  }, [lights]);
 }
 
 function litNow(table: AtTable | undefined) {

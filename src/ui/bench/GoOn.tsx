@@ -1,10 +1,13 @@
 'use client';
 import { Button } from '@mantine/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { courseChange } from '@/core/bench/changed';
 import { courseOf, endOf_s } from '@/core/bench/course';
-import { begunOf } from '@/core/bench/state';
+import type { Bench } from '@/core/bench/log';
+import { begunOf, progressOf } from '@/core/bench/state';
 import { applyChange, type Change } from '@/core/document/changes';
 import type { SetDocument } from '@/core/document/document';
+import type { NailName } from '@/core/model/names';
 import type { Plan } from '@/core/plan/planSet';
 import { goOnFrom } from '@/workers/planner';
 import { notify } from '../kit/notify';
@@ -18,6 +21,8 @@ import classes from './BenchView.module.css';
 interface Asked {
   why: string;
   change: Change | undefined;
+  /** What of the log is for nothing then. */
+  undone: readonly string[];
   set: SetDocument;
   /** Undefined while it is worked out. */
   plan: Plan | undefined;
@@ -28,7 +33,7 @@ interface Asked {
 export interface Going {
   asked: Asked | undefined;
   /** Plans the rest from where the table stands, with a change of the set where one is wanted. */
-  ask: (why: string, change?: Change) => void;
+  ask: (why: string, change?: Change, undone?: readonly string[]) => void;
   take: () => void;
   leave: () => void;
 }
@@ -39,9 +44,9 @@ export function useGoingOn(at: Table): Going {
   const [asked, setAsked] = useState<Asked>();
   return {
     asked,
-    ask: (why, change) => {
+    ask: (why, change, undone = []) => {
       const bench = at.latest();
-      const begun = bench ? begunOf(bench, at.time()) : undefined;
+      const begun = bench ? begunOf(withUndone(bench, undone, why, at.time()), at.time()) : undefined;
       const now = store.getState().set;
       const next = change ? applyChange(now, change) : undefined;
       if (!bench || !begun) return;
@@ -51,7 +56,7 @@ export function useGoingOn(at: Table): Going {
       }
       const set = next ? next.value : now;
       const was_s = endOf_s(bench.course);
-      setAsked({ why, change, set, plan: undefined, was_s });
+      setAsked({ why, change, undone, set, plan: undefined, was_s });
       goOnFrom(set, begun).then(
         (plan) => setAsked((one) => (one ? { ...one, plan } : one)),
         (error: unknown) => {
@@ -64,11 +69,12 @@ export function useGoingOn(at: Table): Going {
       const bench = at.latest();
       if (!asked?.plan || !bench) return;
       if (asked.change) store.getState().change(asked.change);
+      const left = withUndone(bench, asked.undone, asked.why, at.time());
       at.put({
-        ...bench,
+        ...left,
         mark: benchMark(asked.set),
         course: courseOf(asked.plan, asked.set),
-        events: [...bench.events, { what: 'replanned', at_ms: at.time(), why: asked.why }],
+        events: [...left.events, { what: 'replanned', at_ms: at.time(), why: asked.why }],
       });
       setAsked(undefined);
     },
@@ -76,9 +82,26 @@ export function useGoingOn(at: Table): Going {
   };
 }
 
-/** The rest as it would be: when it ends, and what would be found. */
-export function GoOn({ going }: { going: Going }) {
+function withUndone(bench: Bench, undone: readonly string[], words: string, at_ms: number): Bench {
+  if (undone.length === 0) return bench;
+  return { ...bench, events: [...bench.events, { what: 'undone', at_ms, words, operations: [...undone] }] };
+}
+
+/** So many lines of what changes are read at a time. */
+const MOST_LINES = 4;
+
+/** The rest as it would be: what changes, when it ends, and what would be found. */
+export function GoOn({ going, bench, worked }: { going: Going; bench: Bench; worked: NailName[] }) {
   const { asked } = going;
+  const changed = useMemo(() => {
+    if (!asked?.plan) return undefined;
+    const open = (one: Bench) => {
+      const { now, next } = progressOf(one);
+      return now ? [now, ...next] : [];
+    };
+    const after = withUndone(bench, asked.undone, asked.why, bench.events.at(-1)?.at_ms ?? 0);
+    return courseChange(open(bench), open({ ...after, course: courseOf(asked.plan, asked.set) }), worked);
+  }, [asked, bench, worked]);
   if (!asked) return null;
   const { plan, was_s } = asked;
   const by_s = plan ? plan.sitting.total_s - was_s : 0;
@@ -95,6 +118,13 @@ export function GoOn({ going }: { going: Going }) {
             }. ${countWords(plan.findings)}.`
           : 'The rest is planned from here …'}
       </p>
+      {changed && (
+        <dl className={classes.changes}>
+          <Lines words="Falls away" lines={changed.out} />
+          <Lines words="Comes in" lines={changed.added} />
+          <Lines words="Now" lines={changed.now === undefined ? [] : [changed.now]} />
+        </dl>
+      )}
       {told.slice(0, 3).map((one) => (
         <p key={one.id} className={classes.caution}>
           {one.message}
@@ -109,5 +139,19 @@ export function GoOn({ going }: { going: Going }) {
         </Button>
       </div>
     </section>
+  );
+}
+
+function Lines({ words, lines }: { words: string; lines: readonly string[] }) {
+  if (lines.length === 0) return null;
+  const more = lines.length - MOST_LINES;
+  return (
+    <>
+      <dt>{words}</dt>
+      <dd>
+        {lines.slice(0, MOST_LINES).join(' · ')}
+        {more > 0 && `, and ${more} more`}
+      </dd>
+    </>
   );
 }

@@ -1,17 +1,22 @@
 'use client';
+import { Button } from '@mantine/core';
+import { useMemo } from 'react';
 import type { AtTable } from '@/core/bench/state';
 import { layersBefore } from '@/core/bench/shown';
 import type { SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
 import { tokenColour } from '@/core/model/product';
+import { stepMap } from '@/core/picture/stepMap';
 import type { Plan } from '@/core/plan/planSet';
+import { MapOf } from '../kit/MapOf';
 import { NailCanvas } from '../kit/NailCanvas';
-import { timeWords } from '../kit/words';
+import { clockWords, timeWords } from '../kit/words';
 import { useStage } from '../layers/useStage';
 import { whoseOf } from './whose';
 import classes from './BenchView.module.css';
 
 const PX_PER_MM = 16;
+const MAP_PX_PER_MM = 7;
 
 interface Props {
   now_ms: number;
@@ -22,10 +27,12 @@ interface Props {
   /** Why the last press did nothing. */
   said: string | undefined;
   onPress: () => void;
+  /** Lights the torch for so long; undefined where nothing is worked yet. */
+  onTorch: ((seconds: number) => void) | undefined;
 }
 
 /** What is to be done now, as large as it is read from where the client sits; a press anywhere on it says that it is done. */
-export function NowBlock({ now_ms, table, plan, set, worked, said, onPress }: Props) {
+export function NowBlock({ now_ms, table, plan, set, worked, said, onPress, onTorch }: Props) {
   const round = table?.now ?? (table ? undefined : plan.rounds[0]);
   const nail = round?.nails[0] ?? worked[0] ?? 'left-ring';
   const operations = plan.operations[nail];
@@ -34,6 +41,7 @@ export function NowBlock({ now_ms, table, plan, set, worked, said, onPress }: Pr
   const operation = operations.find(({ id }) => round?.operations.includes(id) === true);
   const product = set.kit.products.find(({ id }) => id === operation?.product);
   const colour = product && tokenColour(product);
+  const map = useMemo(() => operation && stepMap(set, operation), [set, operation]);
   const waits_s = table?.waitsFor ? (table.waitsFor.until_ms - now_ms) / 1000 : 0;
   return (
     <section className={classes.now} aria-label="Now" data-light={round?.kind === 'load' || undefined}>
@@ -57,13 +65,34 @@ export function NowBlock({ now_ms, table, plan, set, worked, said, onPress }: Pr
             )}
             {round.light && round.kind === 'work' && (
               <p className={classes.light}>
-                {Math.round(round.light.seconds)} s {round.light.mode} on each, held
+                {Math.round(round.light.seconds)} s {round.light.mode} on each, held{' '}
+                {onTorch && (
+                  <Button
+                    variant="default"
+                    size="md"
+                    className={classes.above}
+                    onClick={() => onTorch(round.light!.seconds)}
+                  >
+                    Light on
+                  </Button>
+                )}
               </p>
             )}
             {round.caution && <p className={classes.caution}>{round.caution}</p>}
           </>
         ) : (
           <h2>All is done.</h2>
+        )}
+        {table?.paused_ms !== undefined && (
+          <p role="status" className={classes.said}>
+            A break since {clockWords((table.paused_ms - (table.begun_ms ?? 0)) / 1000)}. Lights and films go
+            on.
+          </p>
+        )}
+        {map && (
+          <div className={classes.map}>
+            <MapOf map={map} px_per_mm={MAP_PX_PER_MM} />
+          </div>
         )}
       </div>
       <div className={classes.picture}>
@@ -82,7 +111,9 @@ export function NowBlock({ now_ms, table, plan, set, worked, said, onPress }: Pr
           data-waits={waits_s > 0 || undefined}
         >
           {pressWords(table, round)}
-          {table?.waitsFor && <small>{timeWords(Math.max(1, Math.round(waits_s)))} to go</small>}
+          {table?.waitsFor && table.paused_ms === undefined && (
+            <small>{timeWords(Math.max(1, Math.round(waits_s)))} to go</small>
+          )}
         </button>
       )}
     </section>
@@ -91,6 +122,7 @@ export function NowBlock({ now_ms, table, plan, set, worked, said, onPress }: Pr
 
 function pressWords(table: AtTable | undefined, round: { kind: 'work' | 'load' } | undefined): string {
   if (!table) return 'Begin';
+  if (table.paused_ms !== undefined) return 'Go on';
   if (table.waitsFor) return 'Wait';
   if (!round) return 'End the sitting';
   return round.kind === 'load' ? 'In the lamp, light on' : 'Done';

@@ -1,11 +1,12 @@
 'use client';
 import { Button, Modal } from '@mantine/core';
 import { useState } from 'react';
-import { leftOutOn, spillWiped } from '@/core/bench/instead';
+import { againOn, leftOutOn, spillWiped } from '@/core/bench/instead';
 import type { CourseRound } from '@/core/bench/log';
+import type { Progress } from '@/core/bench/state';
 import type { Change } from '@/core/document/changes';
 import { upperFirst } from '@/core/model/letters';
-import { nailWords } from '@/core/model/names';
+import { nailWords, type NailName } from '@/core/model/names';
 import type { Plan } from '@/core/plan/planSet';
 import type { Going } from './GoOn';
 import classes from './BenchView.module.css';
@@ -13,23 +14,27 @@ import classes from './BenchView.module.css';
 interface Props {
   plan: Plan;
   now: CourseRound;
+  progress: Progress;
+  worked: NailName[];
   going: Going;
   onClose: () => void;
 }
 
-/** Something happened on one nail of this round: which, and what; the rest is planned with it and shown. */
-export function OneNail({ plan, now, going, onClose }: Props) {
+/** Something happened on one nail: which, and what; the rest is planned with it and shown. */
+export function OneNail({ plan, now, progress, worked, going, onClose }: Props) {
   const [nail, setNail] = useState(now.nails[0]!);
   const words = nailWords(nail);
-  const ask = (why: string, change: Change | undefined) => {
-    going.ask(why, change);
+  const ask = (why: string, change: Change | undefined, undone: readonly string[] = []) => {
+    going.ask(why, change, undone);
     onClose();
   };
   const operations = plan.operations[nail];
+  const again = againOn(operations, progress.ended_ms);
+  const isInRound = now.nails.includes(nail);
   return (
     <Modal opened onClose={onClose} title="On one nail" size={480} centered>
       <div className={classes.nails} role="group" aria-label="Which nail">
-        {now.nails.map((one) => (
+        {worked.map((one) => (
           <Button
             key={one}
             variant={one === nail ? 'filled' : 'default'}
@@ -41,22 +46,36 @@ export function OneNail({ plan, now, going, onClose }: Props) {
         ))}
       </div>
       <div className={classes.savings}>
-        {now.kind === 'work' && (
+        {again && (
           <Button
+            variant="default"
+            size="md"
+            onClick={() => ask(`Again on the ${words}`, again.change, again.undone)}
+          >
+            {again.words}
+          </Button>
+        )}
+        {now.kind === 'work' && isInRound && (
+          <Button
+            size="md"
             variant="default"
             onClick={() => ask(`Left out on the ${words}`, leftOutOn(operations, now.operations))}
           >
             Leave this out there
           </Button>
         )}
+        {isInRound && (
+          <Button
+            variant="default"
+            size="md"
+            onClick={() => ask(`A spill on the ${words}`, spillWiped(operations, now.operations))}
+          >
+            A spill: wipe it
+          </Button>
+        )}
         <Button
           variant="default"
-          onClick={() => ask(`A spill on the ${words}`, spillWiped(operations, now.operations))}
-        >
-          A spill: wipe it
-        </Button>
-        <Button
-          variant="default"
+          size="md"
           c="var(--stop)"
           onClick={() => ask(`Without the ${words}`, { kind: 'in-work', nails: [nail], in_work: false })}
         >

@@ -11,6 +11,7 @@ import type { NailName } from '@/core/model/names';
 import { downloadText, fileName } from '../kit/download';
 import '../kit/tableStyles';
 import { clockWords } from '../kit/words';
+import { Photos } from './Photos';
 import { whoseNails } from './whose';
 import classes from './BenchView.module.css';
 
@@ -57,6 +58,7 @@ export function Record({ title, bench, worked, onNote, onClose }: Props) {
           CSV
         </Button>
       </form>
+      <Photos set={bench.set} start_ms={start} />
       <Table>
         <Table.Thead>
           <Table.Tr>

@@ -14,6 +14,8 @@ export function insteadEntries({
   going,
   onLeaves,
   onOneNail,
+  onEarlier,
+  onAnother,
 }: {
   set: SetDocument;
   table: Progress;
@@ -23,15 +25,20 @@ export function insteadEntries({
   onLeaves: () => void;
   /** Which nail, and what happened on it, is asked. */
   onOneNail: () => void;
+  /** When it was really done is asked. */
+  onEarlier: () => void;
+  /** What is done first is asked. */
+  onAnother: () => void;
 }): MenuEntry[] {
   const { now } = table;
   return [
-    {
-      key: 'anew',
-      words: 'Plan the rest anew from here',
-      onPick: () => going.ask('Planned anew'),
-    },
-    { key: 'leaves', words: 'The client has to leave …', onPick: onLeaves },
+    ...(now
+      ? [
+          { key: 'nail', words: 'On one nail: again, left out, a spill, broke …', onPick: onOneNail },
+          { key: 'earlier', words: 'This was done before …', onPick: onEarlier },
+          { key: 'another', words: 'Another first …', onPick: onAnother },
+        ]
+      : []),
     ...others.map(({ of, other }) => ({
       key: `out-${of.id}-${other.id}`,
       words: `${of.name} ran out: take ${other.name}`,
@@ -41,7 +48,12 @@ export function insteadEntries({
         going.ask(`${other.name} in the place of ${of.name}${kept}`, change);
       },
     })),
-    ...(now ? [{ key: 'nail', words: 'On one nail: left out, a spill, broke …', onPick: onOneNail }] : []),
+    { key: 'leaves', words: 'The client has to leave …', onPick: onLeaves },
+    {
+      key: 'anew',
+      words: 'Plan the rest anew from here',
+      onPick: () => going.ask('Planned anew'),
+    },
   ];
 }
 

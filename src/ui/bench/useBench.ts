@@ -7,7 +7,8 @@ import { markOf } from '@/core/model/mark';
 import { atTable, progressOf, type AtTable, type Progress } from '@/core/bench/state';
 import type { SetDocument } from '@/core/document/document';
 import type { Plan } from '@/core/plan/planSet';
-import { putBench, removeBench, watchBench } from '@/data/benches';
+import { benchOf, putBench, removeBench, watchBench } from '@/data/benches';
+import { holdTable, type HeldTable } from '@/data/held';
 import { unforeseen } from '../kit/unforeseen';
 
 /** The table is looked at this often: by the clock, so that a late look is only late. */
@@ -38,15 +39,28 @@ export interface Table {
   latest: () => Bench | null | undefined;
   /** The bench's time at this very moment. */
   time: () => number;
+  /** Whether this tab is the one that is worked in; undefined until that is known. */
+  mine: boolean | undefined;
+  /** Takes the table from the tab that has it. */
+  takeOver: () => void;
+  /** What was pressed last could not be written: there is no room, or the store is only read. */
+  notKept: boolean;
   lay: (plan: Plan, set: SetDocument) => Bench;
   write: (event: BenchEvent) => void;
   put: (bench: Bench) => void;
   clear: () => void;
 }
 
-/** The table of a set: what is kept of it, and what it is like now. `speed`: a practice run, of which nothing is kept. */
-export function useBench(set: string, speed = 1): Table {
+/**
+ * The table of a set: what is kept of it, and what it is like now. `speed`: a practice run, of which nothing is kept. `first`: an
+ * operation whose round is done before its turn.
+ */
+export function useBench(set: string, speed = 1, first?: string): Table {
   const kept = speed === 1;
+  const [mine, setMine] = useState<boolean | undefined>(kept ? undefined : true);
+  const [notKept, setNotKept] = useState(false);
+  const holding = useRef<HeldTable>(undefined);
+  const isMine = useRef(!kept);
   const [bench, setBench] = useState<Bench | null | undefined>(kept ? undefined : null);
   const last = useRef(bench);
   const [now_ms, setNow] = useState(0);
@@ -63,15 +77,43 @@ export function useBench(set: string, speed = 1): Table {
   }, []);
   useEffect(() => {
     if (!kept) return undefined;
+    const held = holdTable(set, (isHeld) => {
+      isMine.current = isHeld;
+      if (!isHeld) {
+        setMine(false);
+        return;
+      }
+      // What another tab has written meanwhile is read before anything is pressed here.
+      benchOf(set).then(
+        (found) => {
+          take(found ?? null);
+          setMine(true);
+        },
+        (error: unknown) => unforeseen(error),
+      );
+    });
+    holding.current = held;
+    return held.leave;
+  }, [set, kept, take]);
+  useEffect(() => {
+    if (!kept) return undefined;
     return watchBench(
       set,
       (found) => {
-        // What this page has written is there before the store says so.
-        if (!last.current || (found && found.events.length > last.current.events.length)) take(found ?? null);
+        // What this page has written is there before the store says so; what another writes is followed.
+        const isNews = !last.current || (found && found.events.length > last.current.events.length);
+        if (isNews || !isMine.current) take(found ?? null);
       },
       unforeseen,
     );
   }, [set, kept, take]);
+  // The whole of it each time: what once found no room is written with the next.
+  const keep = useCallback((next: Bench) => {
+    putBench(next).then(
+      () => setNotKept(false),
+      () => setNotKept(true),
+    );
+  }, []);
   const time = useCallback(() => {
     const now = last.current;
     return now ? timeOf(looked(now.clock, wall())) : wall();
@@ -84,7 +126,7 @@ export function useBench(set: string, speed = 1): Table {
         const put_back = clock.shift_ms !== now.clock.shift_ms;
         last.current = { ...now, clock };
         // What the clock was put back by is not known to a page that is loaded anew.
-        if (put_back && kept) putBench(last.current).catch(unforeseen);
+        if (put_back && kept && isMine.current) keep(last.current);
       }
       setNow(time());
     };
@@ -95,13 +137,13 @@ export function useBench(set: string, speed = 1): Table {
       clearInterval(ticking);
       document.removeEventListener('visibilitychange', look);
     };
-  }, [time, wall, kept]);
+  }, [time, wall, kept, keep]);
   const put = useCallback(
     (next: Bench) => {
-      if (kept) putBench(next).catch(unforeseen);
+      if (kept) keep(next);
       take(next);
     },
-    [kept, take],
+    [kept, keep, take],
   );
   const write = useCallback(
     (event: BenchEvent) => {
@@ -124,11 +166,12 @@ export function useBench(set: string, speed = 1): Table {
     take(null);
     if (kept) removeBench(set).catch(unforeseen);
   }, [kept, set, take]);
-  const progress = useMemo(() => (bench ? progressOf(bench) : undefined), [bench]);
+  const progress = useMemo(() => (bench ? progressOf(bench, first) : undefined), [bench, first]);
   const table = useMemo(
     () => (bench ? atTable(bench, now_ms, progress) : undefined),
     [bench, now_ms, progress],
   );
   const latest = useCallback(() => last.current, []);
-  return { bench, progress, table, now_ms, latest, time, lay, write, put, clear };
+  const takeOver = useCallback(() => holding.current?.take(), []);
+  return { bench, progress, table, now_ms, latest, time, mine, takeOver, notKept, lay, write, put, clear };
 }

@@ -9,7 +9,7 @@ import { tipsOf } from '@/core/judge/rules/tipSize';
 import { appointmentWords } from '@/core/model/appointment';
 import { lowerFirst, upperFirst } from '@/core/model/letters';
 import { NAILS, nailWords } from '@/core/model/names';
-import { nailMaps, type NailMap } from '@/core/picture/nailMap';
+import { nailMaps } from '@/core/picture/nailMap';
 import { countedOut, type CountedOut } from '@/core/plan/countedOut';
 import { measuredOut, type MeasuredOut } from '@/core/plan/measuredOut';
 import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
@@ -18,6 +18,7 @@ import { benchCard, type CardLine } from '@/core/timing/benchCard';
 import { useRuledOut } from '../clients/useRuledOut';
 import { downloadText, fileName } from '../kit/download';
 import { HandsSpread } from '../kit/HandsSpread';
+import { MapOf } from '../kit/MapOf';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { clockWords, countWords, handWords, timeWords } from '../kit/words';
 import { useSupplies } from '../shelf/useShelf';
@@ -276,46 +277,5 @@ function Line({ line, ticked, tick }: { line: CardLine; ticked: boolean; tick: (
         )}
       </span>
     </li>
-  );
-}
-
-const MAP_PX_PER_MM = 5;
-
-function MapOf({ map }: { map: NailMap }) {
-  const k = MAP_PX_PER_MM;
-  const x = (value: number) => (value + map.width_mm / 2 + 0.5) * k;
-  const y = (value: number) => (map.length_mm - value + 0.5) * k;
-  const points = (outline: readonly { x: number; y: number }[]) =>
-    outline.map((point) => `${x(point.x).toFixed(1)},${y(point.y).toFixed(1)}`).join(' ');
-  return (
-    <figure className={classes.map}>
-      <svg
-        width={(map.width_mm + 1) * k}
-        height={(map.length_mm + 1) * k}
-        role="img"
-        aria-label={`Map of the ${nailWords(map.nail)}`}
-      >
-        <polygon points={points(map.outline)} className={classes.outline} />
-        <line x1={x(0)} x2={x(0)} y1={y(0)} y2={y(map.length_mm)} className={classes.axis} />
-        {map.items.map((item, i) => (
-          <g key={i}>
-            <polygon points={points(item.outline)} className={classes.item} />
-            <text x={x(item.x_mm)} y={y(item.y_mm) + 3.5} className={classes.mark}>
-              {i + 1}
-            </text>
-          </g>
-        ))}
-      </svg>
-      <figcaption>
-        <b>{nailWords(map.nail)}</b>
-        <ol>
-          {map.items.map((item, i) => (
-            <li key={i}>
-              {item.words} {item.size}: {item.at}
-            </li>
-          ))}
-        </ol>
-      </figcaption>
-    </figure>
   );
 }

@@ -19,6 +19,7 @@ import { matchesOf, paletteOfPicture } from '@/workers/planner';
 import type { MatchedColour } from '@/workers/plannerApi';
 import { downloadBlob } from '../kit/download';
 import { FileInput } from '../kit/FileInput';
+import { BlobImage } from '../kit/BlobImage';
 import { MoreMenu } from '../kit/MoreMenu';
 import { useShelf } from '../shelf/useShelf';
 import { useStudio } from '../studio/studio';
@@ -96,7 +97,7 @@ export function ReferencePicture() {
   return (
     <div className={classes.reference}>
       {reference ? (
-        <Thumb reference={reference} />
+        <BlobImage blob={reference.picture} alt={`Reference: ${reference.name}`} />
       ) : (
         <Button
           px={10}
@@ -192,18 +193,6 @@ function useReference(set: string) {
       await removeReference(set);
     },
   };
-}
-
-function Thumb({ reference }: { reference: Reference }) {
-  const image = useRef<HTMLImageElement>(null);
-  useEffect(() => {
-    const made = URL.createObjectURL(reference.picture);
-    if (image.current) image.current.src = made;
-    return () => URL.revokeObjectURL(made);
-  }, [reference]);
-  // A picture of the artist’s own, from memory: nothing for the server to make smaller.
-  // oxlint-disable-next-line nextjs/no-img-element
-  return <img ref={image} alt={`Reference: ${reference.name}`} />;
 }
 
 function Chip({ matched, products }: { matched: MatchedColour; products: readonly Product[] }) {

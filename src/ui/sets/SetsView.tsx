@@ -22,7 +22,7 @@ import { once } from '../kit/once';
 import { pathOf } from '../kit/route';
 import { SchemeButton } from '../kit/SchemeButton';
 import { useTitle } from '../kit/useTitle';
-import { backUp } from './backUp';
+import { backUp, exportWithRecord } from './backUp';
 import { Keeping } from './Keeping';
 import { readFile, type ReadBackup } from './readFile';
 import { aboutWords, soughtIn } from './aboutSet';
@@ -218,6 +218,15 @@ export function SetsView() {
                     words: 'Export',
                     onPick: () => downloadSet(stored.document),
                   },
+                  ...(stored.document.state === 'planned'
+                    ? []
+                    : [
+                        {
+                          key: 'export-record',
+                          words: 'Export with its record',
+                          onPick: () => void exportWithRecord(stored),
+                        },
+                      ]),
                   {
                     key: 'remove',
                     words: 'Remove',

@@ -1,20 +1,42 @@
 'use client';
 import { messageOf } from '@/core/model/messageOf';
-import { collectBackup, noteBackup } from '@/data/backup';
-import { downloadBlob } from '../kit/download';
+import type { Backup } from '@/core/files/backup';
+import { backupOfOne, collectBackup, noteBackup } from '@/data/backup';
+import type { StoredSet } from '@/data/database';
+import { downloadBlob, fileName } from '../kit/download';
 import { notify } from '../kit/notify';
 
 /** Hands everything stored to the browser as one zip file. */
 export async function backUp(): Promise<void> {
   try {
-    const { writeBackup } = await import('@/core/files/backup');
     const backup = await collectBackup();
-    const bytes = writeBackup(backup);
     const name = `merry-lacquer-${backup.made_at.slice(0, 10)}.zip`;
-    downloadBlob(name, new Blob([bytes.slice()], { type: 'application/zip' }));
+    await handOver(backup, name);
     await noteBackup();
     notify(`${backup.sets.length} ${backup.sets.length === 1 ? 'set is' : 'sets are'} in ${name}.`);
   } catch (error) {
     notify(`${messageOf(error)}. Nothing was changed.`, 'The backup could not be made');
   }
+}
+
+/** Hands a set with the record of its sitting to the browser: a zip that is opened like a backup. */
+export async function exportWithRecord({ document, changed_at }: StoredSet): Promise<void> {
+  try {
+    const backup = await backupOfOne(document, changed_at);
+    const name = `${fileName(document.title)}, with its record.zip`;
+    await handOver(backup, name);
+    notify(
+      backup.benches.length > 0
+        ? `The set and its record are in ${name}.`
+        : 'It has no record: it was never begun.',
+    );
+  } catch (error) {
+    notify(`${messageOf(error)}. Nothing was changed.`, 'The file could not be made');
+  }
+}
+
+async function handOver(backup: Backup, name: string): Promise<void> {
+  const { writeBackup } = await import('@/core/files/backup');
+  const bytes = writeBackup(backup);
+  downloadBlob(name, new Blob([bytes.slice()], { type: 'application/zip' }));
 }

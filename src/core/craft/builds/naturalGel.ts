@@ -25,6 +25,7 @@ export const naturalGel = defineBuild({
   }),
   free_mm: (_build, plate) => plate.free_edge_mm,
   edge: 'plate',
+  worn: { from_days: 14, to_days: 21, then: 'taken off, or renewed' },
   seats: ['under', 'inside', 'surface', 'over'],
   stages: (build, context) => {
     return overBase.stages(

@@ -16,6 +16,7 @@ export const naturalLacquer = defineBuild({
   fresh: (id) => ({ id, kind: 'natural-lacquer' as const, name: 'Lacquer', shape: 'round' as const }),
   free_mm: (_build, plate) => plate.free_edge_mm,
   edge: 'plate',
+  worn: { from_days: 4, to_days: 7, then: 'taken off with remover' },
   seats: ['under', 'inside', 'surface', 'over'],
   roles: { base: 'lacquer_base', top: 'lacquer_top', matte_top: 'lacquer_top' },
   stages: (_build, context) => {

@@ -1,5 +1,14 @@
 import * as z from 'zod/mini';
-import { freshRecipe, mainOf, marbleOn, partsWords, RECIPE, recipeFields, MIXED_WAYS } from '../recipe';
+import {
+  freshRecipe,
+  mainOf,
+  marbleOn,
+  partsWords,
+  RECIPE,
+  recalledRecipe,
+  recipeFields,
+  MIXED_WAYS,
+} from '../recipe';
 import { defineTechnique, ELEMENT_BASE, HAND_FIELD } from '../technique';
 import { BUILT_FAMILIES, BUILT_ROLES } from './built';
 
@@ -29,6 +38,7 @@ export const halfMixed = defineTechnique({
     return { id, kind: 'half-mixed' as const, ...freshRecipe(first, second), hand: 'mirror' as const };
   },
   ways: MIXED_WAYS,
+  recalled: { figures: recalledRecipe },
   products: (element) => element.parts.map(({ product }) => product),
   called: ({ parts }, nameOf) =>
     `built in ${nameOf(parts[0]!.product)} and ${nameOf(parts[1]!.product)}, half mixed`,

@@ -7,6 +7,7 @@ import { coatOf } from '../cure';
 import { cureOf, flashOf } from '../drafts';
 import { onPart, turnedSpotHandles } from '../../regions/handle';
 import { HAND_S } from '../handwork';
+import { recalledFigures } from '../recalled';
 import { partHandles } from '../partHandles';
 import { type Draft, type Place } from '../operation';
 import { MagnetPull, type SupplyOf } from '../../model/supply';
@@ -113,6 +114,17 @@ export const magnetic = defineTechnique({
         : [],
     'held-shorter': ({ hold_s }, { longest_s }) =>
       hold_s > longest_s ? [{ words: `Hold it for ${longest_s} s`, options: { hold_s: longest_s } }] : [],
+  },
+  recalled: {
+    step: 'magnet',
+    figures: (element) =>
+      recalledFigures(schema, element, {
+        across: 'Across, of half the width',
+        along: 'Along, of the bed',
+        ...(element.form === 'line' ? { turn_deg: 'Turned' } : {}),
+        distance_mm: 'Off the nail',
+        hold_s: 'Held',
+      }),
   },
   products: (element) => [element.product],
   called: ({ product }, nameOf) => `${nameOf(product)} cat-eye`,

@@ -6,7 +6,16 @@ import { placeOf } from '../context';
 import { coatOf, slowestOf } from '../cure';
 import { passesOf } from '../drafts';
 import { HAND_S, SKIN } from '../handwork';
-import { freshRecipe, mainOf, marbleOn, partsWords, RECIPE, recipeFields, MIXED_WAYS } from '../recipe';
+import {
+  freshRecipe,
+  mainOf,
+  marbleOn,
+  partsWords,
+  RECIPE,
+  recalledRecipe,
+  recipeFields,
+  MIXED_WAYS,
+} from '../recipe';
 import { partHandles } from '../partHandles';
 import { FAMILIES, type Laid } from '../families';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, twoColours } from '../technique';
@@ -93,6 +102,7 @@ export const marbled = defineTechnique({
       { words: 'Lay the nail face down in the tray', options: { how: 'usual' as const } },
     ],
   },
+  recalled: { step: 'marble', figures: recalledRecipe },
   products: (element) => element.parts.map(({ product }) => product),
   called: ({ parts }, nameOf) => `${nameOf(parts[0]!.product)} and ${nameOf(parts[1]!.product)} marble`,
   plan: (element, context) => {

@@ -7,6 +7,7 @@ import { placeOf } from '../context';
 import { mixedWithClear, Strength } from '../dilution';
 import { Fade, FADE_FIELDS, fadeHandles, fadeOn, fadesTo, FRESH_FADE } from '../fadeOut';
 import { HAND_S } from '../handwork';
+import { recalledFigures } from '../recalled';
 import { partHandles } from '../partHandles';
 import {
   defineTechnique,
@@ -56,6 +57,10 @@ export const wash = defineTechnique({
     fade: FRESH_FADE,
   }),
   handles: (element, context) => [...fadeHandles(element, context), ...partHandles(element, context)],
+  recalled: {
+    step: 'coat',
+    figures: (element) => recalledFigures(schema, element, { strength: 'Colour in the mix' }),
+  },
   products: (element) => [element.product],
   called: ({ product, region, fade }, nameOf) =>
     [`${fade ? 'smoke' : 'wash'} of ${nameOf(product)}`, regionNoun(region)].join(' ').trim(),

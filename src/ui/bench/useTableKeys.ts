@@ -1,0 +1,47 @@
+'use client';
+import { useEffect, useEffectEvent, useRef } from 'react';
+import { TYPING } from '../studio/useKey';
+
+const FORWARD = [' ', 'Enter', 'ArrowRight', 'PageDown'];
+const BACK = ['ArrowLeft', 'Backspace', 'PageUp'];
+/** A caliper that types sends its figure in one go, and Enter after it. */
+const TYPED_MS = 1500;
+const FIGURE = /^[\d.,]$/;
+
+interface Keys {
+  onForward: () => void;
+  onBack: () => void;
+  /** A figure in mm, typed and ended with Enter. */
+  onFigure: (mm: number) => void;
+}
+
+/** The keys of the table: space and arrows, of a keyboard or of a pedal that types; and what a caliper types. */
+export function useTableKeys(keys: Keys): void {
+  const typed = useRef({ text: '', at_ms: 0 });
+  const onKey = useEffectEvent((event: KeyboardEvent) => {
+    const target = event.target as HTMLElement;
+    if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || target.matches(TYPING)) return;
+    if (target.closest('[role="dialog"], [role="menu"]')) return;
+    const text = event.timeStamp - typed.current.at_ms < TYPED_MS ? typed.current.text : '';
+    if (FIGURE.test(event.key)) {
+      typed.current = { text: text + event.key, at_ms: event.timeStamp };
+      event.preventDefault();
+      return;
+    }
+    typed.current = { text: '', at_ms: 0 };
+    const forward = FORWARD.includes(event.key);
+    // A button that has the keyboard is pressed by it, and not the table.
+    const onButton = target.closest('button, a, summary') && event.key !== 'ArrowRight';
+    const mm = event.key === 'Enter' && text !== '' ? Number(text.replace(',', '.')) : undefined;
+    if (mm === undefined && ((!forward && !BACK.includes(event.key)) || onButton)) return;
+    event.preventDefault();
+    event.stopImmediatePropagation();
+    if (mm !== undefined) keys.onFigure(mm);
+    else if (forward) keys.onForward();
+    else keys.onBack();
+  });
+  useEffect(() => {
+    window.addEventListener('keydown', onKey, { capture: true });
+    return () => window.removeEventListener('keydown', onKey, { capture: true });
+  }, []);
+}
