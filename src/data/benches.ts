@@ -10,8 +10,28 @@ export function watchBench(
   onChange: (bench: Bench | undefined) => void,
   onError: (error: unknown) => void,
 ): () => void {
-  const subscription = liveQuery(() => goodRow('benches', set)).subscribe(onChange, onError);
-  return () => subscription.unsubscribe();
+  const read = () => goodRow('benches', set);
+  const subscription = liveQuery(read).subscribe(onChange, onError);
+  // What is put down at once goes past the store's own watching: its tab says so.
+  const news = channel();
+  news?.addEventListener('message', ({ data }: MessageEvent<unknown>) => {
+    if (data === set) read().then(onChange, onError);
+  });
+  return () => {
+    subscription.unsubscribe();
+    news?.close();
+  };
+}
+
+function channel(): BroadcastChannel | undefined {
+  return typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('merry-lacquer tables');
+}
+
+/** Told to the other tabs once it is written. */
+function tellTabs(set: string): void {
+  const news = channel();
+  news?.postMessage(set);
+  news?.close();
 }
 
 /** The records of all sittings. */
@@ -38,7 +58,7 @@ export function putBench(bench: Bench): Promise<void> {
     return db()
       .benches.put(bench)
       .then(() => undefined);
-  return atOnce(backend, 'benches', (store) => store.put(bench));
+  return atOnce(backend, 'benches', (store) => store.put(bench)).then(() => tellTabs(bench.set));
 }
 
 /** The record of a sitting is thrown away, with its photos: the set may be begun anew. */

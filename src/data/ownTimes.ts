@@ -29,3 +29,17 @@ export function watchOwnLogs(
 export async function countFrom(since_ms: number): Promise<void> {
   await db().facts.put({ key: SINCE, value: String(since_ms) });
 }
+
+/** Says of a round whether its time counts; it stands in the log of its sitting. */
+export async function countRound(
+  set: string,
+  of: number,
+  counts: boolean,
+  at_ms = Date.now(),
+): Promise<void> {
+  await db().transaction('rw', db().benches, async () => {
+    const bench = await db().benches.get(set);
+    if (bench)
+      await db().benches.put({ ...bench, events: [...bench.events, { what: 'counted', at_ms, of, counts }] });
+  });
+}

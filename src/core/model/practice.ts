@@ -33,7 +33,7 @@ export const Practice = z.strictObject({
   /** How quick the artist's hands are against the guide times. */
   pace: z.enum(['new', 'usual', 'practised']),
   /** What was seen of the artist's own hands; it goes before the pace. */
-  own_times: z.optional(z.array(OwnTime).check(z.maxLength(MOST_OWN_TIMES))),
+  own_times: z.optional(z.nullable(z.array(OwnTime).check(z.maxLength(MOST_OWN_TIMES)))),
   /** Whether the plan saves every second, or changes of hand, brush and lamp as well. */
   flow: z.enum(['quick', 'balanced', 'calm']),
   /** Whether the two hands are meant to match, finger by finger. */

@@ -2,7 +2,7 @@ import { curtainUp } from '../demo/curtainUp';
 import { applyChange } from '../document/changes';
 import { begunAt } from '../timing/begun';
 import { planSet } from './planSet';
-import { ranOut } from './ranOut';
+import { couldReplace, ranOut } from './ranOut';
 
 const set = curtainUp();
 const plan = planSet(set, { effort: { iterations: 200 }, fixes: false });
@@ -36,5 +36,15 @@ describe('a colour that ran out', () => {
 
   it('is of no matter where no nail has it', () => {
     expect(ranOut(set, 'sage-03', 'plum-07', new Set())).toEqual({ change: undefined, begun: [] });
+  });
+
+  it('could be the nearest of its family, as sheer as it is; none where none of it is left to do', () => {
+    const names = couldReplace(set, 'velvet-04', new Set()).map(({ id }) => id);
+    // Dark red: plum before ember, both long before lemon (by their published hex, CIEDE2000).
+    expect(names.indexOf('plum-07')).toBeLessThan(names.indexOf('ember-12'));
+    expect(names.indexOf('ember-12')).toBeLessThan(names.indexOf('lemon-05'));
+    expect(names.at(-1)).toBe('blush-sheer');
+    const all = new Set(Object.values(plan.operations).flatMap((one) => one.map(({ id }) => id)));
+    expect(couldReplace(set, 'velvet-04', all)).toEqual([]);
   });
 });

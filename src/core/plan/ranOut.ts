@@ -1,9 +1,11 @@
+import { difference, linearOf } from '../colour/space';
 import { elementOn } from '../compile/prepare';
 import { techniqueOf, type Element } from '../craft/techniques';
 import type { Change } from '../document/changes';
 import type { SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';
 import type { NailChange } from '../model/nail';
+import type { Product } from '../model/product';
 
 /** What happens to a nail's elements of a product that ran out. */
 export interface RanOut {
@@ -40,6 +42,22 @@ export function ranOut(
     });
   });
   return { change: changes.length > 0 ? { kind: 'many', changes } : undefined, begun: [...begun] };
+}
+
+/** What of the kit could go on in the place of a colour, where nails are left to have it: of its family, the nearest first. */
+export function couldReplace(set: SetDocument, product: string, done: ReadonlySet<string>): Product[] {
+  const of = set.kit.products.find(({ id }) => id === product);
+  if (of?.colour === undefined) return [];
+  const wanted = linearOf(of.colour);
+  const off = ({ colour }: Product) =>
+    colour === undefined ? Infinity : difference(linearOf(colour), wanted);
+  return (
+    set.kit.products
+      .filter(({ id, family }) => family === of.family && id !== of.id)
+      .filter(({ id }) => ranOut(set, of.id, id, done).change !== undefined)
+      // What is as sheer, or as metallic, before what is not.
+      .sort((a, b) => Number(a.effect !== of.effect) - Number(b.effect !== of.effect) || off(a) - off(b))
+  );
 }
 
 type Options = Extract<NailChange, { options: unknown }>['options'];

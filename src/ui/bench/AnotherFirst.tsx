@@ -3,7 +3,7 @@ import { Button, Modal } from '@mantine/core';
 import type { CourseRound } from '@/core/bench/log';
 import type { NailName } from '@/core/model/names';
 import { lineWords } from '@/core/timing/rounds';
-import { whoseOf } from './whose';
+import { whoseOf } from '../kit/whose';
 import classes from './BenchView.module.css';
 
 interface Props {

@@ -50,7 +50,6 @@ export function BenchHead({
           <>
             <Button
               variant="default"
-              size="md"
               leftSection={<IconArrowBackUp size={18} />}
               disabled={table.done === 0}
               onClick={onBack}
@@ -59,7 +58,6 @@ export function BenchHead({
             </Button>
             <Button
               variant="default"
-              size="md"
               leftSection={<IconCoffee size={18} />}
               disabled={table.paused_ms !== undefined}
               onClick={onBreak}
@@ -76,7 +74,6 @@ export function BenchHead({
                 />
                 <Button
                   variant="default"
-                  size="md"
                   leftSection={<IconCamera size={18} />}
                   onClick={() => file.current?.click()}
                 >

@@ -33,7 +33,7 @@ import { Record } from './Record';
 import { sound, useAwake } from './signals';
 import { Timers } from './Timers';
 import { Told } from './Told';
-import { whoseOf } from './whose';
+import { whoseOf } from '../kit/whose';
 import { benchMark, useBench } from './useBench';
 import { useLamp } from './useLamp';
 import { useTableKeys } from './useTableKeys';
@@ -122,7 +122,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
   const pressed = (by: 'key' | 'tap' | 'pedal', at_ms = at.time()) => {
     // While the rest is planned anew nothing is skipped: the press waits for the artist's word.
     if (going.asked) setSaid('First say whether the new plan is taken.');
-    else if (at.mine === false) setSaid('This table is worked at in another tab.');
+    else if (at.mine === false) setSaid('Nothing was pressed: the other tab has this table.');
     else {
       // Of two presses in one moment the second has to meet what the first has written.
       const latest = at.latest();
@@ -263,9 +263,6 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
         />
       )}
       {bench && <GoOn going={going} bench={bench} worked={worked} />}
-      {recipe && (
-        <Recipe key={recipe.operations[0]} asked={recipe} worked={worked} time={at.time} onSay={at.write} />
-      )}
       <div className={classes.main}>
         <NowBlock
           now_ms={now_ms}
@@ -280,6 +277,15 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
         <aside className={classes.side} aria-label="The hands, and what runs">
           <BothHandsLit set={set} lit={table?.now?.nails ?? []} inLamp={litNow(table)} />
           <Timers timers={table?.timers ?? []} now_ms={now_ms} worked={worked} />
+          {recipe && (
+            <Recipe
+              key={recipe.operations[0]}
+              asked={recipe}
+              worked={worked}
+              time={at.time}
+              onSay={at.write}
+            />
+          )}
         </aside>
       </div>
       <footer className={classes.after} aria-label="What comes after">

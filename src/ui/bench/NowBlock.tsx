@@ -12,7 +12,7 @@ import { MapOf } from '../kit/MapOf';
 import { NailCanvas } from '../kit/NailCanvas';
 import { clockWords, timeWords } from '../kit/words';
 import { useStage } from '../layers/useStage';
-import { whoseOf } from './whose';
+import { whoseOf } from '../kit/whose';
 import classes from './BenchView.module.css';
 
 const PX_PER_MM = 16;
@@ -42,16 +42,19 @@ export function NowBlock({ now_ms, table, plan, set, worked, said, onPress, onTo
   const product = set.kit.products.find(({ id }) => id === operation?.product);
   const colour = product && tokenColour(product);
   const map = useMemo(() => operation && stepMap(set, operation), [set, operation]);
+  const words = round?.kind === 'load' ? 'Into the lamp' : (round?.words ?? '');
   const waits_s = table?.waitsFor ? (table.waitsFor.until_ms - now_ms) / 1000 : 0;
   return (
     <section className={classes.now} aria-label="Now" data-light={round?.kind === 'load' || undefined}>
       <div className={classes.nowWords} aria-live="polite">
         {table?.ended ? (
-          <h2>Done. The sitting is in its record.</h2>
+          <h2 data-testid="bench-now">Done. The sitting is in its record.</h2>
         ) : round ? (
           <>
             <p className={classes.whose}>{whoseOf(round, worked)}</p>
-            <h2 data-testid="bench-now">{round.kind === 'load' ? 'Into the lamp' : round.words}</h2>
+            <h2 data-testid="bench-now" data-long={longness(words)}>
+              {words}
+            </h2>
             {round.kind === 'load' && (
               <p className={classes.light}>
                 {round.words} · {Math.round(round.light!.seconds)} s
@@ -81,7 +84,7 @@ export function NowBlock({ now_ms, table, plan, set, worked, said, onPress, onTo
             {round.caution && <p className={classes.caution}>{round.caution}</p>}
           </>
         ) : (
-          <h2>All is done.</h2>
+          <h2 data-testid="bench-now">All is done.</h2>
         )}
         {table?.paused_ms !== undefined && (
           <p role="status" className={classes.said}>
@@ -118,6 +121,11 @@ export function NowBlock({ now_ms, table, plan, set, worked, said, onPress, onTo
       )}
     </section>
   );
+}
+
+/** Long words are set smaller: all of them are read at a glance, and none lies below the fold. */
+function longness({ length }: string): number {
+  return [44, 90, 150].filter((most) => length > most).length;
 }
 
 function pressWords(table: AtTable | undefined, round: { kind: 'work' | 'load' } | undefined): string {

@@ -1,12 +1,12 @@
 'use client';
 import { Button, Modal } from '@mantine/core';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { againOn, leftOutOn, spillWiped } from '@/core/bench/instead';
 import type { CourseRound } from '@/core/bench/log';
 import type { Progress } from '@/core/bench/state';
 import type { Change } from '@/core/document/changes';
 import { upperFirst } from '@/core/model/letters';
-import { nailWords, type NailName } from '@/core/model/names';
+import { fingerOf, handNails, HANDS, nailWords, type NailName } from '@/core/model/names';
 import type { Plan } from '@/core/plan/planSet';
 import type { Going } from './GoOn';
 import classes from './BenchView.module.css';
@@ -32,17 +32,26 @@ export function OneNail({ plan, now, progress, worked, going, onClose }: Props) 
   const again = againOn(operations, progress.ended_ms);
   const isInRound = now.nails.includes(nail);
   return (
-    <Modal opened onClose={onClose} title="On one nail" size={480} centered>
-      <div className={classes.nails} role="group" aria-label="Which nail">
-        {worked.map((one) => (
-          <Button
-            key={one}
-            variant={one === nail ? 'filled' : 'default'}
-            aria-pressed={one === nail}
-            onClick={() => setNail(one)}
-          >
-            {upperFirst(nailWords(one))}
-          </Button>
+    <Modal opened onClose={onClose} title="On one nail" size={560} centered>
+      <div className={classes.tenNails} role="group" aria-label="Which nail">
+        {HANDS.map((hand) => (
+          <Fragment key={hand}>
+            <b>{upperFirst(hand)}</b>
+            {handNails(hand).map((one) => (
+              <Button
+                key={one}
+                variant={one === nail ? 'filled' : 'default'}
+                px={4}
+                size="md"
+                disabled={!worked.includes(one)}
+                aria-label={upperFirst(nailWords(one))}
+                aria-pressed={one === nail}
+                onClick={() => setNail(one)}
+              >
+                {upperFirst(fingerOf(one))}
+              </Button>
+            ))}
+          </Fragment>
         ))}
       </div>
       <div className={classes.savings}>

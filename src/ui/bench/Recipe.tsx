@@ -6,7 +6,7 @@ import type { BenchEvent } from '@/core/bench/log';
 import { lowerFirst } from '@/core/model/letters';
 import type { NailName } from '@/core/model/names';
 import { FigureInput } from '../kit/Inputs';
-import { whoseNails } from './whose';
+import { whoseNails } from '../kit/whose';
 import classes from './BenchView.module.css';
 
 interface Props {
@@ -20,16 +20,18 @@ interface Props {
 export function Recipe({ asked, worked, time, onSay }: Props) {
   const [open, setOpen] = useState(false);
   const [values, setValues] = useState<Record<string, number>>({});
-  const said = asked.figures.map(
-    ({ words, unit, value }) => `${lowerFirst(words)} ${value}${unit ? ` ${unit}` : ''}`,
-  );
+  const said = asked.figures.map(({ words, unit, value }) => `${words} ${value}${unit ? ` ${unit}` : ''}`);
   const whose = whoseNails(asked.nails, worked);
   return (
-    <section className={classes.told} aria-label="What it really was">
+    <section className={classes.recipe} aria-label="What it really was">
       <b>
-        {asked.words}, {lowerFirst(whose)}:
-      </b>{' '}
-      {said.join(' · ')}{' '}
+        {asked.words}, {lowerFirst(whose)}
+      </b>
+      <ul>
+        {said.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
       <span className={classes.goOnButtons}>
         <Button size="md" onClick={() => onSay(recipeEvent(asked, time()))}>
           As planned

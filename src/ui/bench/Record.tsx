@@ -12,7 +12,7 @@ import { downloadText, fileName } from '../kit/download';
 import '../kit/tableStyles';
 import { clockWords } from '../kit/words';
 import { Photos } from './Photos';
-import { whoseNails } from './whose';
+import { whoseNails } from '../kit/whose';
 import classes from './BenchView.module.css';
 
 interface Props {

@@ -3,7 +3,7 @@ import type { Timer } from '@/core/bench/state';
 import type { NailName } from '@/core/model/names';
 import { lowerFirst } from '@/core/model/letters';
 import { clockWords } from '../kit/words';
-import { whoseNails } from './whose';
+import { whoseNails } from '../kit/whose';
 import classes from './BenchView.module.css';
 
 /** So many windows are read at a time: the nearest. */

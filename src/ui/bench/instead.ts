@@ -1,7 +1,7 @@
 import type { Progress } from '@/core/bench/state';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS, nailWords } from '@/core/model/names';
-import { ranOut } from '@/core/plan/ranOut';
+import { couldReplace, ranOut } from '@/core/plan/ranOut';
 import type { Plan } from '@/core/plan/planSet';
 import type { MenuEntry } from '../kit/MoreMenu';
 import type { Going } from './GoOn';
@@ -68,10 +68,8 @@ export function othersOf(set: SetDocument, plan: Plan, progress: Progress) {
     now?.operations.includes(id),
   )?.product;
   const of = set.kit.products.find(({ id }) => id === product);
-  if (!of || of.colour === undefined) return [];
-  return set.kit.products
-    .filter(({ id, family }) => family === of.family && id !== of.id)
-    .filter(({ id }) => ranOut(set, of.id, id, done).change !== undefined)
+  if (!of) return [];
+  return couldReplace(set, of.id, done)
     .slice(0, MOST_OTHERS)
     .map((other) => ({ of, other }));
 }

@@ -142,8 +142,10 @@ export function useBench(set: string, speed = 1, first?: string): Table {
     (next: Bench) => {
       if (kept) keep(next);
       take(next);
+      // What was just written is seen at its own moment, and not at the last look's.
+      setNow(time());
     },
-    [kept, keep, take],
+    [kept, keep, take, time],
   );
   const write = useCallback(
     (event: BenchEvent) => {

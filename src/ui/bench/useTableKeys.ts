@@ -3,6 +3,8 @@ import { useEffect, useEffectEvent, useRef } from 'react';
 import { TYPING } from '../studio/useKey';
 
 const FORWARD = [' ', 'Enter', 'ArrowRight', 'PageDown'];
+/** What presses a button. */
+const PRESSES = [' ', 'Enter'];
 const BACK = ['ArrowLeft', 'Backspace', 'PageUp'];
 /** A caliper that types sends its figure in one go, and Enter after it. */
 const TYPED_MS = 1500;
@@ -18,6 +20,8 @@ interface Keys {
 /** The keys of the table: space and arrows, of a keyboard or of a pedal that types; and what a caliper types. */
 export function useTableKeys(keys: Keys): void {
   const typed = useRef({ text: '', at_ms: 0 });
+  /** Whether what has the keyboard was gone to by a pointer. */
+  const pointed = useRef(false);
   const onKey = useEffectEvent((event: KeyboardEvent) => {
     const target = event.target as HTMLElement;
     if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || target.matches(TYPING)) return;
@@ -30,8 +34,10 @@ export function useTableKeys(keys: Keys): void {
     }
     typed.current = { text: '', at_ms: 0 };
     const forward = FORWARD.includes(event.key);
-    // A button that has the keyboard is pressed by it, and not the table.
-    const onButton = target.closest('button, a, summary') && event.key !== 'ArrowRight';
+    if (event.key === 'Tab') pointed.current = false;
+    // A button that the keyboard has gone to is pressed by it, and not the table; one that was only clicked is not in its way.
+    const onButton =
+      !pointed.current && PRESSES.includes(event.key) && target.closest('button, a, summary') !== null;
     const mm = event.key === 'Enter' && text !== '' ? Number(text.replace(',', '.')) : undefined;
     if (mm === undefined && ((!forward && !BACK.includes(event.key)) || onButton)) return;
     event.preventDefault();
@@ -41,7 +47,12 @@ export function useTableKeys(keys: Keys): void {
     else keys.onBack();
   });
   useEffect(() => {
+    const onPointer = () => (pointed.current = true);
     window.addEventListener('keydown', onKey, { capture: true });
-    return () => window.removeEventListener('keydown', onKey, { capture: true });
+    window.addEventListener('pointerdown', onPointer, { capture: true });
+    return () => {
+      window.removeEventListener('keydown', onKey, { capture: true });
+      window.removeEventListener('pointerdown', onPointer, { capture: true });
+    };
   }, []);
 }

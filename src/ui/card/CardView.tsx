@@ -1,8 +1,8 @@
 'use client';
 import { Button } from '@mantine/core';
-import { IconCheck, IconDownload, IconPrinter } from '@tabler/icons-react';
+import { IconCheck, IconDownload } from '@tabler/icons-react';
 import { useLocalStorage } from '@mantine/hooks';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { tipWords } from '@/core/craft/tipFit';
 import { tipsOf } from '@/core/judge/rules/tipSize';
@@ -24,6 +24,10 @@ import { clockWords, countWords, handWords, timeWords } from '../kit/words';
 import { useSupplies } from '../shelf/useShelf';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio } from '../studio/studio';
+import { ClientSheet } from './ClientSheet';
+import { HelperList } from './HelperList';
+import { PrintButton } from './PrintButton';
+import { SheetChoice, type SheetName } from './SheetChoice';
 import classes from './CardView.module.css';
 
 const PICTURE_PX_PER_MM = 3.2;
@@ -32,18 +36,19 @@ const PICTURE_PX_PER_MM = 3.2;
 export function CardView() {
   const set = useStudio((s) => s.set);
   const plan = useStudio((s) => s.plan);
+  const [sheet, setSheet] = useState<SheetName>('card');
   if (!plan) return <NoPlan />;
-  return <Sheet set={set} plan={plan} />;
+  const choice = <SheetChoice value={sheet} onChange={setSheet} />;
+  if (sheet === 'client') return <ClientSheet set={set} plan={plan} choice={choice} />;
+  if (sheet === 'helper') return <HelperList set={set} plan={plan} choice={choice} />;
+  return <Sheet set={set} plan={plan} choice={choice} />;
 }
 
-function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
+function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: ReactNode }) {
   // An old card is not to be worked from.
   const fresh = useStudio((s) => s.planning === 'fresh');
   const searched = useStudio((s) => s.searched);
   const searchFailed = useStudio((s) => s.searchFailed);
-  // Two cards of one set must not differ: what is printed is what a long search has found.
-  const settled = useStudio((s) => s.settled);
-  const final = fresh && (settled || searchFailed);
   const { client, ruledOut } = useRuledOut();
   const [today] = useState(() => TODAY.format(new Date()));
   const { isTicked, tick } = useTicks(set.id);
@@ -73,6 +78,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
       role="region"
       aria-label="Bench card"
     >
+      {choice}
       <article className={classes.card}>
         <header className={classes.head}>
           <div>
@@ -106,14 +112,7 @@ function Sheet({ set, plan }: { set: SetDocument; plan: Plan }) {
             <HandsSpread set={set} pictures={pictures} px_per_mm={PICTURE_PX_PER_MM} />
           </div>
           <div className={classes.actions}>
-            <Button
-              leftSection={<IconPrinter size={18} />}
-              disabled={!final}
-              title={final ? undefined : 'Printed once the search for the best order is done'}
-              onClick={() => window.print()}
-            >
-              Print
-            </Button>
+            <PrintButton />
             <Button
               variant="default"
               leftSection={<IconDownload size={18} />}

@@ -7,6 +7,7 @@ import { FigureInput } from '../kit/Inputs';
 import { notify, notKept } from '../kit/notify';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { OnTheTable } from './OnTheTable';
+import { OwnTimes } from './OwnTimes';
 import { SCHOOLS, type School } from './schools';
 import classes from './PracticeView.module.css';
 
@@ -51,6 +52,7 @@ export function PracticeView() {
           </section>
         ))}
       </div>
+      <OwnTimes />
     </div>
   );
 }
@@ -91,7 +93,8 @@ function OwnWays() {
 }
 
 function same(a: Practice, b: Practice): boolean {
-  return (Object.keys(a) as (keyof Practice)[]).every((key) => a[key] === b[key]);
+  const keys = new Set([...Object.keys(a), ...Object.keys(b)]) as ReadonlySet<keyof Practice>;
+  return [...keys].every((key) => JSON.stringify(a[key]) === JSON.stringify(b[key]));
 }
 
 function SchoolChoice({ school }: { school: School }) {

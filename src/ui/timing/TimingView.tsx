@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS } from '@/core/model/names';
 import type { Shortening } from '@/core/plan/shorten';
+import { timedBy } from '@/core/plan/timedBy';
 import { shorteningsOf } from '@/workers/planner';
 import { timeWords } from '../kit/words';
 import { useStudio, useStudioStore } from '../studio/studio';
@@ -40,6 +41,9 @@ export function TimingView() {
           </p>
           <p className={classes.range}>
             until the client may leave; {timeWords(sitting.low_s)} to {timeWords(sitting.high_s)} by the hands
+          </p>
+          <p className={classes.range} data-testid="timed-by">
+            {timedByWords(timedBy(NAILS.flatMap((name) => plan.operations[name])), set.practice.pace)}
           </p>
         </div>
         <dl className={classes.figures}>
@@ -86,6 +90,18 @@ export function TimingView() {
     </div>
   );
 }
+
+/** Whose times they are. */
+function timedByWords({ own_s, guide_s }: ReturnType<typeof timedBy>, pace: keyof typeof PACE_WORDS): string {
+  const guide = `the guide, for ${PACE_WORDS[pace]} hands`;
+  if (own_s === 0) return `Timed by ${guide}`;
+  const share = Math.round((own_s / (own_s + guide_s)) * 100);
+  return share === 100
+    ? 'Timed by your own times'
+    : `Timed by your own times for ${share} % of the work, else by ${guide}`;
+}
+
+const PACE_WORDS = { new: 'new', usual: 'usual', practised: 'practised' } as const;
 
 /** What was taken up: the set it led to, and how long the sitting was before. */
 interface Taken {

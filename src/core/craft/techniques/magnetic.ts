@@ -119,8 +119,8 @@ export const magnetic = defineTechnique({
     step: 'magnet',
     figures: (element) =>
       recalledFigures(schema, element, {
-        across: 'Across, of half the width',
-        along: 'Along, of the bed',
+        across: 'Across, of half the width:',
+        along: 'Along, of the bed:',
         ...(element.form === 'line' ? { turn_deg: 'Turned' } : {}),
         distance_mm: 'Off the nail',
         hold_s: 'Held',

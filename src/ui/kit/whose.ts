@@ -1,7 +1,7 @@
 import { upperFirst } from '@/core/model/letters';
 import { handOf, type Hand, type NailName } from '@/core/model/names';
 import { whoseWords } from '@/core/timing/rounds';
-import { handWords } from '../kit/words';
+import { handWords } from './words';
 
 /** "Left four fingers", "All ten": whose turn it is. */
 export function whoseOf(

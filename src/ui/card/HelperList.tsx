@@ -1,0 +1,51 @@
+'use client';
+import { useMemo, type ReactNode } from 'react';
+import type { SetDocument } from '@/core/document/document';
+import { NAILS } from '@/core/model/names';
+import { helperList } from '@/core/plan/helperList';
+import type { Plan } from '@/core/plan/planSet';
+import { whoseOf } from '../kit/whose';
+import { clockWords, timeWords } from '../kit/words';
+import { PrintButton } from './PrintButton';
+import classes from './CardView.module.css';
+
+/** What a second pair of hands takes over, at its time. */
+export function HelperList({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: ReactNode }) {
+  const worked = NAILS.filter((name) => set.nails[name].in_work);
+  const rounds = useMemo(
+    () =>
+      helperList(
+        plan.rounds,
+        NAILS.flatMap((name) => plan.operations[name]),
+      ),
+    [plan],
+  );
+  return (
+    <div className={classes.scroll} tabIndex={0} role="region" aria-label="Helper’s list">
+      {choice}
+      <article className={classes.card} data-sheet="helper">
+        <header className={classes.head}>
+          <div>
+            <h2>{set.title}</h2>
+            <p>For whoever helps: soaking, dust and oil, from the beginning of the sitting.</p>
+          </div>
+          <div className={classes.actions}>
+            <PrintButton />
+          </div>
+        </header>
+        <ol className={classes.helps}>
+          {rounds.map((round) => (
+            <li key={round.number}>
+              <span className={classes.at}>{clockWords(round.start_s)}</span>
+              <span>
+                <b>{whoseOf(round, worked)}</b> {round.words}, {timeWords(round.end_s - round.start_s)}
+                {round.wait_s !== undefined && <i> – then {timeWords(round.wait_s)} of rest</i>}
+                {round.caution && <small className={classes.caution}>{round.caution}</small>}
+              </span>
+            </li>
+          ))}
+        </ol>
+      </article>
+    </div>
+  );
+}
