@@ -191,6 +191,16 @@ describe('the bench’s own time', () => {
     expect(Math.abs(timeOf(clock) - true_ms)).toBeLessThanOrEqual(200 + 1);
   });
 
+  it('is right again once a clock that had lost its time is set: 1970 and back is no sitting of fifty years', () => {
+    let clock = looked(clockAt(START_MS), START_MS + 10_000);
+    clock = looked(clock, 5000);
+    expect(timeOf(clock)).toBe(START_MS + 10_000);
+    clock = looked(clock, 65_000);
+    expect(timeOf(clock)).toBe(START_MS + 70_000);
+    clock = looked(clock, START_MS + 71_000);
+    expect(timeOf(clock)).toBe(START_MS + 71_000);
+  });
+
   it('never runs backward, whatever the clock shows', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: -4_000_000, max: 4_000_000 }), { maxLength: 40 }), (steps) => {

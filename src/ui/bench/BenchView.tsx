@@ -24,7 +24,7 @@ import { Devices } from './Devices';
 import { Earlier } from './Earlier';
 import { GoOn, useGoingOn } from './GoOn';
 import { LeavesAt } from './LeavesAt';
-import { NowBlock } from './NowBlock';
+import { NowBlock, operationOf } from './NowBlock';
 import { insteadEntries, othersOf } from './instead';
 import { OneNail } from './OneNail';
 import { keepPhoto } from './Photos';
@@ -38,11 +38,14 @@ import { benchMark, useBench } from './useBench';
 import { useLamp } from './useLamp';
 import { useTableKeys } from './useTableKeys';
 import { useTorch } from './useTorch';
+import { WhereItLies } from './WhereItLies';
 import classes from './BenchView.module.css';
 
 /** How much quicker than the clock a practice run is. */
 const PRACTICE_SPEED = 20;
 const FLASH_MS = 900;
+/** So much of what comes after is read from the table. */
+const MOST_AFTER = 2;
 /** No nail, tip or stone measures less or more. */
 const LEAST_MM = 0.3;
 const MOST_MM = 60;
@@ -276,6 +279,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
         />
         <aside className={classes.side} aria-label="The hands, and what runs">
           <BothHandsLit set={set} lit={table?.now?.nails ?? []} inLamp={litNow(table)} />
+          <WhereItLies set={set} operation={operationOf(plan, table ? table.now : plan.rounds[0])} />
           <Timers timers={table?.timers ?? []} now_ms={now_ms} worked={worked} />
           {recipe && (
             <Recipe
@@ -289,7 +293,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
         </aside>
       </div>
       <footer className={classes.after} aria-label="What comes after">
-        {(table ? table.next : plan.rounds.slice(1)).slice(0, 3).map((round, i) => (
+        {(table ? table.next : plan.rounds.slice(1)).slice(0, MOST_AFTER).map((round, i) => (
           <p key={round.operations[0]}>
             <b>{i === 0 ? 'Next' : 'Then'}</b> {whoseOf(round, worked)}: {lineWords(round)}
           </p>

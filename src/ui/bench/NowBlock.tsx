@@ -1,14 +1,12 @@
 'use client';
 import { Button } from '@mantine/core';
-import { useMemo } from 'react';
 import type { AtTable } from '@/core/bench/state';
+import type { Operation } from '@/core/craft/operation';
 import { layersBefore } from '@/core/bench/shown';
 import type { SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
 import { tokenColour } from '@/core/model/product';
-import { stepMap } from '@/core/picture/stepMap';
 import type { Plan } from '@/core/plan/planSet';
-import { MapOf } from '../kit/MapOf';
 import { NailCanvas } from '../kit/NailCanvas';
 import { clockWords, timeWords } from '../kit/words';
 import { useStage } from '../layers/useStage';
@@ -16,7 +14,6 @@ import { whoseOf } from '../kit/whose';
 import classes from './BenchView.module.css';
 
 const PX_PER_MM = 16;
-const MAP_PX_PER_MM = 7;
 
 interface Props {
   now_ms: number;
@@ -38,10 +35,9 @@ export function NowBlock({ now_ms, table, plan, set, worked, said, onPress, onTo
   const operations = plan.operations[nail];
   const done = round ? layersBefore(operations, round.operations) : operations.length;
   const { stage } = useStage(set, nail, operations.length, Math.max(1, done), PX_PER_MM * 2);
-  const operation = operations.find(({ id }) => round?.operations.includes(id) === true);
+  const operation = operationOf(plan, round);
   const product = set.kit.products.find(({ id }) => id === operation?.product);
   const colour = product && tokenColour(product);
-  const map = useMemo(() => operation && stepMap(set, operation), [set, operation]);
   const words = round?.kind === 'load' ? 'Into the lamp' : (round?.words ?? '');
   const waits_s = table?.waitsFor ? (table.waitsFor.until_ms - now_ms) / 1000 : 0;
   return (
@@ -92,11 +88,6 @@ export function NowBlock({ now_ms, table, plan, set, worked, said, onPress, onTo
             on.
           </p>
         )}
-        {map && (
-          <div className={classes.map}>
-            <MapOf map={map} px_per_mm={MAP_PX_PER_MM} />
-          </div>
-        )}
       </div>
       <div className={classes.picture}>
         <NailCanvas picture={stage?.picture} px_per_mm={PX_PER_MM} label="How this nail looks after it" />
@@ -121,6 +112,15 @@ export function NowBlock({ now_ms, table, plan, set, worked, said, onPress, onTo
       )}
     </section>
   );
+}
+
+/** The first step of a round, as the plan has it. */
+export function operationOf(
+  plan: Plan,
+  round: { nails: readonly NailName[]; operations: readonly string[] } | undefined,
+): Operation | undefined {
+  const nail = round?.nails[0];
+  return nail && plan.operations[nail].find(({ id }) => round.operations.includes(id));
 }
 
 /** Long words are set smaller: all of them are read at a glance, and none lies below the fold. */
