@@ -55,7 +55,7 @@ describe('the browser’s store', () => {
   });
 
   it('of a newer program is read and never written', async () => {
-    const factory = await leftBy(9);
+    const factory = await leftBy(10);
     const page = await opened(factory);
     await page.openStore();
     expect(page.storeState()).toEqual({ kind: 'newer' });
@@ -67,7 +67,7 @@ describe('the browser’s store', () => {
       page.append({ set: 'curtain-up', basis: 1, step: { change: { kind: 'rename', title: 'X' } } }),
     ).toThrow(/only read/);
     await page.foldLeft();
-    expect(page.db().backendDB().version).toBe(90);
+    expect(page.db().backendDB().version).toBe(100);
     expect([...page.db().backendDB().objectStoreNames]).toContain('later');
   });
 
@@ -115,7 +115,7 @@ describe('the browser’s store', () => {
     const told: string[] = [];
     page.watchStore(() => told.push(page.storeState().kind));
     await new Promise<void>((done) => {
-      factory.open('merry-lacquer', 90).onsuccess = () => done();
+      factory.open('merry-lacquer', 100).onsuccess = () => done();
     });
     expect(told).toEqual(['superseded']);
     await expect(page.addSet(curtainUp())).rejects.toThrow();

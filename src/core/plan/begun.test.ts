@@ -11,7 +11,7 @@ import { planSet, type Plan } from './planSet';
 
 /* A sitting that is under way: what is done stands as it was done, and the rest is planned from that moment on. */
 
-const effort = { iterations: 600 };
+const effort = { iterations: 300 };
 const plain = (begun?: Begun) => ({ effort, fixes: false, begun });
 /** Moments at which the artist lays something down. */
 const moments = ({ rounds }: Plan) => rounds.filter(({ kind }) => kind === 'work').map(({ end_s }) => end_s);
@@ -23,7 +23,7 @@ describe('a sitting under way', () => {
       const set = demo.make();
       const plan = planSet(set, plain());
       const by = chance(7);
-      for (let i = 0; i < runs(3, 20); i += 1) {
+      for (let i = 0; i < runs(1, 20); i += 1) {
         const now_s = by.pick(moments(plan));
         const begun = begunAt(plan.sitting, now_s);
         const on = planSet(set, plain(begun));
