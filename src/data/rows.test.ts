@@ -12,6 +12,7 @@ import { db } from './database';
 import { benchOf, putBench } from './benches';
 import { putMotifs, watchMotifs } from './motifs';
 import { watchReference } from './references';
+import { putPhoto } from './photos';
 import { TABLES, type BrokenRow, type TableName } from './rows';
 import { backupOverdue_days } from './backup';
 import { addSet, foldLeft, openSet, watchSets } from './sets';
@@ -56,6 +57,14 @@ async function furnished() {
     },
   ]);
   await db().references.add({ set: DEMO, name: 'moon.png', picture: new Blob(['x']) });
+  await putPhoto({
+    id: 'photo-1',
+    set: DEMO,
+    taken_at: 1,
+    picture: new Blob(['x']),
+    width_px: 4,
+    height_px: 3,
+  });
 }
 
 const first = <T>(

@@ -33,11 +33,32 @@ export function recipesOf(
     const key = JSON.stringify([element.id, figures]);
     const known = asked.get(key);
     if (known) {
-      known.nails.push(nail);
+      if (!known.nails.includes(nail)) known.nails.push(nail);
       known.operations.push(id);
     } else asked.set(key, { words, nails: [nail], operations: [id], figures });
   }
   return [...asked.values()];
+}
+
+/** The first recipe of what is done that nothing was said of yet; said of one pass it is said of all. */
+export function openRecipe(
+  set: SetDocument,
+  operations: Readonly<Record<NailName, readonly Operation[]>>,
+  events: readonly BenchEvent[],
+  done: Iterable<string>,
+): AskedRecipe | undefined {
+  const said = new Set(
+    events.flatMap((one) => (one.what === 'recipe' ? one.operations.map(withoutPass) : [])),
+  );
+  return recipesOf(
+    set,
+    operations,
+    [...done].filter((id) => !said.has(withoutPass(id))),
+  )[0];
+}
+
+function withoutPass(operation: string): string {
+  return operation.slice(0, operation.indexOf('#'));
 }
 
 /** The element whose recipe an operation is the step of; a build that is half mixed by what it is laid in. */

@@ -61,6 +61,14 @@ const Manifest = z.strictObject({
   records: z.array(z.strictObject({ file: z.string(), title: z.string() })).check(z.maxLength(MAX_FILES)),
 });
 
+/** A zip knows the years from 1980 to 2099 alone; a clock may be wrong by more. */
+const ZIP_YEARS = ['1980-01-02', '2099-12-30'].map((day) => new Date(day).getTime());
+
+function zipTime(made_at: string): Date {
+  const [first, last] = ZIP_YEARS;
+  return new Date(Math.min(last!, Math.max(first!, new Date(made_at).getTime())));
+}
+
 /**
  * A backup as one zip file: `backup.json` names what is in it, each set is the file that Export writes, the shelf is
  * its CSV, the clients' cards, the supplies, the motifs and the records of sittings are a file each; sealed, so that no byte changes unseen.
@@ -95,7 +103,7 @@ export function writeBackup(backup: Backup): Uint8Array {
       ...files,
     },
     // The day it was made, so that the same backup gives the same bytes.
-    { mtime: new Date(backup.made_at) },
+    { mtime: zipTime(backup.made_at) },
   );
   return sealed(zip);
 }

@@ -5,12 +5,10 @@ import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { again, press, takeBack, type Pressed } from '@/core/bench/presses';
 import { timeOf } from '@/core/bench/clock';
 import { endOf_s } from '@/core/bench/course';
-import type { Bench, BenchEvent } from '@/core/bench/log';
-import { recipesOf } from '@/core/bench/recipes';
-import { begunOf, couldBeFirst, type AtTable, type Progress } from '@/core/bench/state';
-import type { SetDocument } from '@/core/document/document';
+import type { BenchEvent } from '@/core/bench/log';
+import { openRecipe } from '@/core/bench/recipes';
+import { begunOf, couldBeFirst, type AtTable } from '@/core/bench/state';
 import { NAILS } from '@/core/model/names';
-import type { Plan } from '@/core/plan/planSet';
 import { lineWords } from '@/core/timing/rounds';
 import { simulatedCaliper } from '@/devices/caliper';
 import { simulatedPedal } from '@/devices/pedal';
@@ -167,7 +165,10 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
   // Sought when something is done, and not with every look at the clock.
   const others = useMemo(() => (progress ? othersOf(set, plan, progress) : []), [set, plan, progress]);
   const recipe = useMemo(
-    () => (bench && progress ? openRecipe(set, plan, bench, progress) : undefined),
+    () =>
+      bench && progress
+        ? openRecipe(set, plan.operations, bench.events, progress.ended_ms.keys())
+        : undefined,
     [set, plan, bench, progress],
   );
   const instead =
@@ -306,13 +307,6 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
       </footer>
     </div>
   );
-}
-
-/** The first recipe that was done and of which nothing was said yet. */
-function openRecipe(set: SetDocument, plan: Plan, { events }: Bench, { ended_ms }: Progress) {
-  const said = new Set(events.flatMap((one) => (one.what === 'recipe' ? one.operations : [])));
-  const done = [...ended_ms.keys()].filter((id) => !said.has(id));
-  return recipesOf(set, plan.operations, done)[0];
 }
 
 /** A light that is over is heard and seen. */
