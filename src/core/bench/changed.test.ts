@@ -1,4 +1,3 @@
-import { NAILS } from '../model/names';
 import { courseChange } from './changed';
 import type { CourseRound } from './log';
 
@@ -21,17 +20,21 @@ describe('what another course of the rest changes', () => {
   const coat = round('Ivory', ['left-ring'], 'tip/coat');
 
   it('is what falls away and what comes in, each on its own nails; the same rest is none', () => {
-    expect(courseChange([base, coat], [base, coat], NAILS)).toEqual({ out: [], added: [], now: undefined });
+    expect(courseChange([base, coat], [base, coat])).toEqual({ out: [], added: [], now: undefined });
     const wipe = round('Wipe the spill', ['left-index'], 'own/spill');
     const onlyRing = round('Base A', ['left-ring'], 'build/base');
-    expect(courseChange([base, coat], [wipe, onlyRing, coat], NAILS)).toEqual({
-      out: ['index: Base A'],
-      added: ['index: Wipe the spill'],
-      now: 'index: Wipe the spill',
+    expect(courseChange([base, coat], [wipe, onlyRing, coat])).toEqual({
+      out: [{ nails: ['left-index'], words: 'Base A' }],
+      added: [{ nails: ['left-index'], words: 'Wipe the spill' }],
+      now: { nails: ['left-index'], words: 'Wipe the spill' },
     });
   });
 
   it('of a rest that is over says all that is left out', () => {
-    expect(courseChange([coat], [], NAILS)).toEqual({ out: ['ring: Ivory'], added: [], now: undefined });
+    expect(courseChange([coat], [])).toEqual({
+      out: [{ nails: ['left-ring'], words: 'Ivory' }],
+      added: [],
+      now: undefined,
+    });
   });
 });

@@ -1,7 +1,7 @@
 'use client';
 import { Button } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import { courseChange } from '@/core/bench/changed';
+import { courseChange, type ChangedWork } from '@/core/bench/changed';
 import { courseOf, endOf_s } from '@/core/bench/course';
 import type { Bench } from '@/core/bench/log';
 import { begunOf, progressOf } from '@/core/bench/state';
@@ -12,6 +12,7 @@ import type { Plan } from '@/core/plan/planSet';
 import { goOnFrom } from '@/workers/planner';
 import { notify } from '../kit/notify';
 import { clockWords, countWords, timeWords } from '../kit/words';
+import { whoseNails } from '../kit/whose';
 import { useStudioStore } from '../studio/studio';
 import { unforeseen } from '../kit/unforeseen';
 import { benchMark, type Table } from './useBench';
@@ -100,8 +101,8 @@ export function GoOn({ going, bench, worked }: { going: Going; bench: Bench; wor
       return now ? [now, ...next] : [];
     };
     const after = withUndone(bench, asked.undone, asked.why, bench.events.at(-1)?.at_ms ?? 0);
-    return courseChange(open(bench), open({ ...after, course: courseOf(asked.plan, asked.set) }), worked);
-  }, [asked, bench, worked]);
+    return courseChange(open(bench), open({ ...after, course: courseOf(asked.plan, asked.set) }));
+  }, [asked, bench]);
   if (!asked) return null;
   const { plan, was_s } = asked;
   const by_s = plan ? plan.sitting.total_s - was_s : 0;
@@ -120,9 +121,9 @@ export function GoOn({ going, bench, worked }: { going: Going; bench: Bench; wor
       </p>
       {changed && (
         <dl className={classes.changes}>
-          <Lines words="Falls away" lines={changed.out} />
-          <Lines words="Comes in" lines={changed.added} />
-          <Lines words="Now" lines={changed.now === undefined ? [] : [changed.now]} />
+          <Lines words="Falls away" lines={changed.out} worked={worked} />
+          <Lines words="Comes in" lines={changed.added} worked={worked} />
+          <Lines words="Now" lines={changed.now === undefined ? [] : [changed.now]} worked={worked} />
         </dl>
       )}
       {told.slice(0, 3).map((one) => (
@@ -142,14 +143,25 @@ export function GoOn({ going, bench, worked }: { going: Going; bench: Bench; wor
   );
 }
 
-function Lines({ words, lines }: { words: string; lines: readonly string[] }) {
+function Lines({
+  words,
+  lines,
+  worked,
+}: {
+  words: string;
+  lines: readonly ChangedWork[];
+  worked: NailName[];
+}) {
   if (lines.length === 0) return null;
   const more = lines.length - MOST_LINES;
   return (
     <>
       <dt>{words}</dt>
       <dd>
-        {lines.slice(0, MOST_LINES).join(' · ')}
+        {lines
+          .slice(0, MOST_LINES)
+          .map((one) => `${whoseNails(one.nails, worked)}: ${one.words}`)
+          .join(' · ')}
         {more > 0 && `, and ${more} more`}
       </dd>
     </>

@@ -147,7 +147,7 @@ function LeftOut({ rounds }: { rounds: readonly TimedRound[] }) {
           <li key={`${one.set} ${one.event}`}>
             <span>
               {DAY.format(one.at_ms)}, {one.nails.map(nailWords).join(', ')}: {one.words},{' '}
-              {clockWords(one.took_s)}, {one.share} × the guide
+              {clockWords(one.took_s)}, {Math.round(one.share * 10) / 10} × the guide
             </span>
             <Button
               variant="default"
