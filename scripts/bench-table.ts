@@ -2,7 +2,8 @@ import { curtainUp } from '../src/core/demo/curtainUp';
 import { courseOf } from '../src/core/bench/course';
 import type { Bench } from '../src/core/bench/log';
 import { press } from '../src/core/bench/presses';
-import { atTable, begunOf } from '../src/core/bench/state';
+import { atTable } from '../src/core/bench/atTable';
+import { begunOf } from '../src/core/bench/begun';
 import { newMemo, planSet } from '../src/core/plan/planSet';
 import { median_ms as medianOf } from './median';
 

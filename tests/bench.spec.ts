@@ -175,6 +175,35 @@ test('by the pedal alone, typed and simulated, with the sound off and offline, t
   expect((await benches(page))[0]!.events.filter(({ what }) => what === 'done').length).toBeGreaterThan(10);
 });
 
+test('by the keyboard alone: what happens instead is asked for, planned and taken, and the work goes on', async ({
+  page,
+}) => {
+  const clock = await toBench(page);
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId(CLOCK)).toContainText('0 of');
+  await clock.press((p) => p.keyboard.press('ArrowRight'));
+  const goTo = async (name: string) => {
+    const button = page.getByRole('button', { name });
+    for (let i = 0; i < 60; i += 1) {
+      if (await button.evaluate((one) => one === document.activeElement)) return;
+      await page.keyboard.press('Tab');
+    }
+    throw new Error(`never came to ${name}`);
+  };
+  await goTo('Instead …');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('menuitem', { name: /On one nail/ })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await goTo('It broke: go on without it');
+  await page.keyboard.press('Enter');
+  await expect(rest(page).getByRole('button', { name: 'Go on so' })).toBeEnabled();
+  await goTo('Go on so');
+  await page.keyboard.press('Enter');
+  await expect(rest(page)).toBeHidden();
+  await clock.press((p) => p.keyboard.press('ArrowRight'));
+  await expect(page.getByTestId(CLOCK)).toContainText('2 of');
+});
+
 test.describe('by touch alone', () => {
   test.use({ hasTouch: true, viewport: { width: 390, height: 844 } });
 

@@ -4,7 +4,7 @@ import { consoleFaults, noViolations, openDemo, planned, titleOf } from './helpe
 
 test.use({ serviceWorkers: 'allow' });
 
-const VIEWS = ['Design', 'Plate to top', 'Timing', 'Card'];
+const VIEWS = ['Design', 'Plate to top', 'Timing', 'Card', 'Bench'];
 const goTo = (page: Page, view: string) =>
   page.getByRole('navigation', { name: 'Views of this set' }).getByRole('link', { name: view }).click();
 

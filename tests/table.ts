@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { parseSetText } from '../src/core/document/parse';
-import { begunOf } from '../src/core/bench/state';
+import { begunOf } from '../src/core/bench/begun';
 import type { Bench } from '../src/core/bench/log';
 import { planSet } from '../src/core/plan/planSet';
 import { factsOf } from '../src/core/testing/facts';

@@ -1,3 +1,5 @@
+import { signs } from './signs';
+
 /**
  * A caliper that sends what it reads. One that types like a keyboard needs no port: it types into the field at hand
  * and presses Enter.
@@ -15,17 +17,11 @@ export interface SimulatedCaliper extends Caliper {
 }
 
 export function simulatedCaliper(): SimulatedCaliper {
-  const listeners = new Set<(mm: number) => void>();
+  const { say, listen } = signs<[number]>();
   return {
     words: 'Simulated caliper',
-    onReading: (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
-    send: (mm) => {
-      // As fine as the display of a usual caliper.
-      const shown = Math.round(mm * 100) / 100;
-      for (const listener of listeners) listener(shown);
-    },
+    onReading: listen,
+    // As fine as the display of a usual caliper.
+    send: (mm) => say(Math.round(mm * 100) / 100),
   };
 }

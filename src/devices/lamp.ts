@@ -1,3 +1,6 @@
+import { shining } from './shining';
+import { signs } from './signs';
+
 /** What a lamp says of itself. */
 export type LampSign =
   | { kind: 'started'; seconds: number }
@@ -24,38 +27,23 @@ export interface SimulatedLamp extends Lamp {
 }
 
 /** `speed`: how much quicker than the clock it runs, for a practice run. */
-export function simulatedLamp(speed = 1, now: () => number = () => performance.now()): SimulatedLamp {
-  const listeners = new Set<(sign: LampSign) => void>();
-  let running: { from_ms: number; seconds: number; over: ReturnType<typeof setTimeout> } | undefined;
-  const say = (sign: LampSign) => {
-    for (const listener of listeners) listener(sign);
-  };
-  const given_s = () => (running ? Math.min(running.seconds, ((now() - running.from_ms) * speed) / 1000) : 0);
-  const end = (sign: (given: number) => LampSign) => {
-    if (!running) return;
-    const given = given_s();
-    clearTimeout(running.over);
-    running = undefined;
-    say(sign(given));
+export function simulatedLamp(speed = 1, now?: () => number): SimulatedLamp {
+  const { say, listen } = signs<[LampSign]>();
+  const light = shining(speed, now);
+  const stopped = (why: 'door' | 'fault') => {
+    const given_s = light.stop();
+    if (given_s !== undefined) say({ kind: 'stopped', why, given_s });
   };
   return {
     words: 'Simulated lamp',
     start: (seconds) => {
-      if (running) clearTimeout(running.over);
-      const over = setTimeout(
-        () => end(() => ({ kind: 'ended', given_s: seconds })),
-        (seconds * 1000) / speed,
-      );
-      running = { from_ms: now(), seconds, over };
+      light.start(seconds, () => say({ kind: 'ended', given_s: seconds }));
       say({ kind: 'started', seconds });
     },
-    openDoor: () => end((given) => ({ kind: 'stopped', why: 'door', given_s: given })),
-    fail: () => end((given) => ({ kind: 'stopped', why: 'fault', given_s: given })),
+    openDoor: () => stopped('door'),
+    fail: () => stopped('fault'),
     talkNonsense: () => say({ kind: 'stopped', why: 'fault', given_s: NaN }),
-    remaining_s: () => (running ? Math.max(0, running.seconds - given_s()) : 0),
-    onSign: (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
+    remaining_s: light.remaining_s,
+    onSign: listen,
   };
 }

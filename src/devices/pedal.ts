@@ -1,3 +1,5 @@
+import { signs } from './signs';
+
 /**
  * A pedal under the table. One that types like a keyboard needs no port: it sends a space, an Enter or an arrow, and those are the
  * keys of the table.
@@ -13,15 +15,6 @@ export interface SimulatedPedal extends Pedal {
 }
 
 export function simulatedPedal(): SimulatedPedal {
-  const listeners = new Set<() => void>();
-  return {
-    words: 'Simulated pedal',
-    onPress: (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
-    send: () => {
-      for (const listener of listeners) listener();
-    },
-  };
+  const { say, listen } = signs<[]>();
+  return { words: 'Simulated pedal', onPress: listen, send: say };
 }

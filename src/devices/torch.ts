@@ -1,3 +1,6 @@
+import { shining } from './shining';
+import { signs } from './signs';
+
 /** What a torch says of itself. */
 export type TorchSign =
   | { kind: 'on'; seconds: number }
@@ -19,32 +22,20 @@ export interface SimulatedTorch extends Torch {
 }
 
 /** `speed`: how much quicker than the clock it runs, for a practice run. */
-export function simulatedTorch(speed = 1, now: () => number = () => performance.now()): SimulatedTorch {
-  const listeners = new Set<(sign: TorchSign) => void>();
-  let running: { from_ms: number; seconds: number; over: ReturnType<typeof setTimeout> } | undefined;
-  const say = (sign: TorchSign) => {
-    for (const listener of listeners) listener(sign);
-  };
-  const given_s = () => (running ? Math.min(running.seconds, ((now() - running.from_ms) * speed) / 1000) : 0);
-  const end = (sign: TorchSign) => {
-    if (!running) return;
-    clearTimeout(running.over);
-    running = undefined;
-    say(sign);
-  };
+export function simulatedTorch(speed = 1, now?: () => number): SimulatedTorch {
+  const { say, listen } = signs<[TorchSign]>();
+  const light = shining(speed, now);
   return {
     words: 'Simulated torch',
     shine: (seconds) => {
-      if (running) clearTimeout(running.over);
-      const over = setTimeout(() => end({ kind: 'ended' }), (seconds * 1000) / speed);
-      running = { from_ms: now(), seconds, over };
+      light.start(seconds, () => say({ kind: 'ended' }));
       say({ kind: 'on', seconds });
     },
-    goOut: () => end({ kind: 'lost', given_s: given_s() }),
-    remaining_s: () => (running ? Math.max(0, running.seconds - given_s()) : 0),
-    onSign: (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
+    goOut: () => {
+      const given_s = light.stop();
+      if (given_s !== undefined) say({ kind: 'lost', given_s });
     },
+    remaining_s: light.remaining_s,
+    onSign: listen,
   };
 }

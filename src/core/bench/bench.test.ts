@@ -9,7 +9,8 @@ import { clockAt, looked, timeOf } from './clock';
 import { courseOf } from './course';
 import { Bench, type BenchEvent } from './log';
 import { again, cutShort, press, takeBack } from './presses';
-import { atTable, begunOf } from './state';
+import { atTable } from './atTable';
+import { begunOf } from './begun';
 
 const START_MS = 1_800_000_000_000;
 const set = matinee();

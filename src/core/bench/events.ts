@@ -1,5 +1,5 @@
 import { nailOf } from '../document/edits';
-import type { NailName } from '../model/names';
+import { HANDS, handOf, type Hand, type NailName } from '../model/names';
 import type { BenchEvent } from './log';
 
 /** The events that stand, each in its place of the log: what was taken back did not happen. */
@@ -16,4 +16,10 @@ export function nailIn(operation: string): NailName {
 /** The nails that some pieces of work are on. */
 export function nailsIn(pieces: readonly { operation: string }[]): NailName[] {
   return [...new Set(pieces.map(({ operation }) => nailIn(operation)))];
+}
+
+/** The hand of some nails, or both. */
+export function handsOf(nails: readonly NailName[]): Hand | 'both' {
+  const hands = HANDS.filter((hand) => nails.some((nail) => handOf(nail) === hand));
+  return hands.length === 1 ? hands[0]! : 'both';
 }

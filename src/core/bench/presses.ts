@@ -1,6 +1,7 @@
 import { standing } from './events';
 import type { Bench, BenchEvent } from './log';
-import { atTable, beganAt_ms, progressOf } from './state';
+import { atTable, beganAt_ms } from './atTable';
+import { progressOf } from './progress';
 
 /** Two presses nearer than this are one that slipped: nobody does work in so short a time. */
 const TWICE_MS = 400;

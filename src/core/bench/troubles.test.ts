@@ -8,32 +8,22 @@ import { newMemo, planSet, type Plan, type PlanMemo } from '../plan/planSet';
 import { factsOf } from '../testing/facts';
 import { randomSet } from '../testing/randomLooks';
 import { runs } from '../testing/runs';
-import { checkSitting, type Facts, type Fault } from '../testing/sittingChecker';
+import { checkSitting, TOLD_AS, type Facts } from '../testing/sittingChecker';
 import { againOn, leftOutOn, spillWiped } from './instead';
 import { clockAt } from './clock';
 import { courseOf } from './course';
 import type { Bench, BenchEvent } from './log';
 import { cutShort, press } from './presses';
-import { atTable, begunOf, couldBeFirst, progressOf } from './state';
+import { atTable } from './atTable';
+import { begunOf } from './begun';
+import { couldBeFirst, progressOf } from './progress';
 
 /* A sitting at the table, worked at any pace up to any moment; something happens, and the rest is planned from there. */
 
 const effort = { iterations: 120 };
 
-/** What each rule of the checker is called where the sitting tells itself that it could not be kept. */
-const TOLD: Partial<Record<Fault['rule'], string>> = {
-  dust: 'dust-beside-wet',
-  'waits-too-long': 'open-too-long',
-  'primed-too-long': 'primed-too-long',
-  'pinched-too-late': 'pinched-too-late',
-  'gone-dull': 'gone-dull',
-  'soaked-too-long': 'soaked-too-long',
-  'hand-at-work': 'hand-at-work',
-  cooled: 'cooled',
-  'spill-left': 'spill-left',
-  // Of a form that is never taken off the plan says that.
-  'forms-on-both': 'left-on',
-};
+/** And of a form that is never taken off the plan says that. */
+const TOLD: typeof TOLD_AS = { ...TOLD_AS, 'forms-on-both': 'left-on' };
 
 interface Table {
   set: SetDocument;

@@ -97,6 +97,19 @@ export interface Fault {
   id: string;
 }
 
+/** What each rule is called where a sitting tells itself that it could not be kept. */
+export const TOLD_AS: Partial<Record<Fault['rule'], string>> = {
+  dust: 'dust-beside-wet',
+  'waits-too-long': 'open-too-long',
+  'primed-too-long': 'primed-too-long',
+  'pinched-too-late': 'pinched-too-late',
+  'gone-dull': 'gone-dull',
+  'soaked-too-long': 'soaked-too-long',
+  'hand-at-work': 'hand-at-work',
+  cooled: 'cooled',
+  'spill-left': 'spill-left',
+};
+
 const EPS = 1e-3;
 
 export function checkSitting(facts: Facts): Fault[] {

@@ -2,7 +2,7 @@
 import { Button } from '@mantine/core';
 import { IconArrowBackUp, IconCamera, IconCoffee, IconDots } from '@tabler/icons-react';
 import { useRef } from 'react';
-import type { AtTable } from '@/core/bench/state';
+import type { AtTable } from '@/core/bench/atTable';
 import { FileInput } from '../kit/FileInput';
 import { MoreMenu, type MenuEntry } from '../kit/MoreMenu';
 import { clockWords, timeWords } from '../kit/words';

@@ -1,6 +1,6 @@
 'use client';
 import { Button } from '@mantine/core';
-import type { AtTable } from '@/core/bench/state';
+import type { AtTable } from '@/core/bench/atTable';
 import type { Operation } from '@/core/craft/operation';
 import { layersBefore } from '@/core/bench/shown';
 import type { SetDocument } from '@/core/document/document';

@@ -3,7 +3,7 @@ import { Button, Modal } from '@mantine/core';
 import { Fragment, useState } from 'react';
 import { againOn, leftOutOn, spillWiped } from '@/core/bench/instead';
 import type { CourseRound } from '@/core/bench/log';
-import type { Progress } from '@/core/bench/state';
+import type { Progress } from '@/core/bench/progress';
 import type { Change } from '@/core/document/changes';
 import { upperFirst } from '@/core/model/letters';
 import { fingerOf, handNails, HANDS, nailWords, type NailName } from '@/core/model/names';

@@ -1,5 +1,5 @@
 'use client';
-import type { Timer } from '@/core/bench/state';
+import type { Timer } from '@/core/bench/atTable';
 import type { NailName } from '@/core/model/names';
 import { lowerFirst } from '@/core/model/letters';
 import { clockWords } from '../kit/words';

@@ -1,6 +1,6 @@
 'use client';
 import { Button } from '@mantine/core';
-import type { ShortLight } from '@/core/bench/state';
+import type { ShortLight } from '@/core/bench/progress';
 import type { NailName } from '@/core/model/names';
 import { whoseWords } from '@/core/timing/rounds';
 import type { Table } from './useBench';

@@ -1,4 +1,4 @@
-import type { Progress } from '@/core/bench/state';
+import type { Progress } from '@/core/bench/progress';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS, nailWords } from '@/core/model/names';
 import { couldReplace, ranOut } from '@/core/plan/ranOut';

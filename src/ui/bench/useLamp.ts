@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { cutShort } from '@/core/bench/presses';
-import { atTable } from '@/core/bench/state';
+import { atTable } from '@/core/bench/atTable';
 import { simulatedLamp, type LampSign, type SimulatedLamp } from '@/devices/lamp';
 import { notify } from '../kit/notify';
 import type { Table } from './useBench';

@@ -6,7 +6,7 @@ import { helperList } from '@/core/plan/helperList';
 import type { Plan } from '@/core/plan/planSet';
 import { whoseOf } from '../kit/whose';
 import { clockWords, timeWords } from '../kit/words';
-import { PrintButton } from './PrintButton';
+import { Paper } from './Paper';
 import classes from './CardView.module.css';
 
 /** What a second pair of hands takes over, at its time. */
@@ -21,31 +21,24 @@ export function HelperList({ set, plan, choice }: { set: SetDocument; plan: Plan
     [plan],
   );
   return (
-    <div className={classes.scroll} tabIndex={0} role="region" aria-label="Helper’s list">
-      {choice}
-      <article className={classes.card} data-sheet="helper">
-        <header className={classes.head}>
-          <div>
-            <h2>{set.title}</h2>
-            <p>For whoever helps: soaking, dust and oil, from the beginning of the sitting.</p>
-          </div>
-          <div className={classes.actions}>
-            <PrintButton />
-          </div>
-        </header>
-        <ol className={classes.helps}>
-          {rounds.map((round) => (
-            <li key={round.number}>
-              <span className={classes.at}>{clockWords(round.start_s)}</span>
-              <span>
-                <b>{whoseOf(round, worked)}</b> {round.words}, {timeWords(round.end_s - round.start_s)}
-                {round.wait_s !== undefined && <i> – then {timeWords(round.wait_s)} of rest</i>}
-                {round.caution && <small className={classes.caution}>{round.caution}</small>}
-              </span>
-            </li>
-          ))}
-        </ol>
-      </article>
-    </div>
+    <Paper
+      label="Helper’s list"
+      choice={choice}
+      title={set.title}
+      says="For whoever helps: soaking, dust and oil, from the beginning of the sitting."
+    >
+      <ol className={classes.helps}>
+        {rounds.map((round) => (
+          <li key={round.number}>
+            <span className={classes.at}>{clockWords(round.start_s)}</span>
+            <span>
+              <b>{whoseOf(round, worked)}</b> {round.words}, {timeWords(round.end_s - round.start_s)}
+              {round.wait_s !== undefined && <i> – then {timeWords(round.wait_s)} of rest</i>}
+              {round.caution && <small className={classes.caution}>{round.caution}</small>}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </Paper>
   );
 }
