@@ -4,10 +4,11 @@ import type { Bench } from '../src/core/bench/log';
 import { press } from '../src/core/bench/presses';
 import { atTable } from '../src/core/bench/atTable';
 import { begunOf } from '../src/core/bench/begun';
+import { forecastOf } from '../src/core/plan/forecastOf';
 import { newMemo, planSet } from '../src/core/plan/planSet';
 import { median_ms as medianOf } from './median';
 
-/** Milliseconds of what the table is like, half-way through a sitting with its whole log, and of the plan of the rest from there. */
+/** Milliseconds of what the table is like, half-way through a sitting with its whole log, of the plan of the rest from there, and of a forecast of five thousand evenings. */
 const runs = Number(process.argv[2] ?? 9);
 const set = curtainUp();
 const memo = newMemo();
@@ -31,6 +32,7 @@ process.stdout.write(
     events: bench.events.length,
     table_ms: medianOf(() => atTable(bench, now_ms), runs),
     replan_ms: medianOf(() => planSet(set, { memo, fixes: false, begun, effort: { iterations: 800 } }), runs),
+    forecast_ms: medianOf(() => forecastOf(set, plan), runs),
     replan_at_length_ms: medianOf(() => planSet(set, { memo, fixes: false, begun }), runs),
   }),
 );

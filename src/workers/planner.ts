@@ -9,6 +9,7 @@ import type { WhyHere } from '@/core/plan/whyHere';
 import type { Shortening } from '@/core/plan/shorten';
 import type { Plan } from '@/core/plan/planSet';
 import type { Begun, HandWipe } from '@/core/timing/problem';
+import type { Forecast } from '@/core/timing/forecast';
 import { AT_LENGTH } from '@/core/timing/effort';
 import type { Found } from '@/core/timing/sitting';
 import { Desk, type Hire } from './desk';
@@ -106,6 +107,11 @@ function wait(ms: number): Promise<void> {
 
 export function shorteningsOf(set: SetDocument, begun?: Begun): Promise<Shortening[]> {
   return planner.ask((api) => api.shorten(set, begun), PLAN_LIMIT_S);
+}
+
+/** When a planned sitting will be over, of many evenings with these hands. */
+export function forecastFor(set: SetDocument, { operations, sitting }: Plan): Promise<Forecast> {
+  return planner.ask((api) => api.forecast(set, { operations, sitting }), PLAN_LIMIT_S);
 }
 
 export interface PictureAsked {

@@ -2,6 +2,8 @@ import { svgLine } from '@/core/files/svgLine';
 import type { Point } from '@/core/geometry/frame';
 import { transfer } from 'comlink';
 import { buildOf, frameOf } from '@/core/compile/prepare';
+import { forecastOf } from '@/core/plan/forecastOf';
+import type { Forecast } from '@/core/timing/forecast';
 import type { SetDocument } from '@/core/document/document';
 import { matchColour, type Match } from '@/core/colour/match';
 import { paletteOf } from '@/core/colour/palette';
@@ -127,6 +129,8 @@ export interface PlannerApi {
   whyHere: (set: SetDocument, name: NailName, id: string) => WhyHere;
   /** Of a sitting under way: of what is still to do. */
   shorten: (set: SetDocument, begun?: Begun) => Shortening[];
+  /** When a planned sitting will be over, of many evenings. */
+  forecast: (set: SetDocument, plan: Pick<Plan, 'operations' | 'sitting'>) => Forecast;
   /** One nail in its finished look, its finger turned so under the lamp. */
   picture: (set: SetDocument, name: NailName, px_per_mm: number, turn_deg: number) => NailPicture;
   /** The same while a hand moves something on it: only what has changed since the last is drawn anew. */
@@ -245,6 +249,7 @@ export function plannerApi(): PlannerApi {
       }));
       return ok({ colours, moves });
     },
+    forecast: (set, plan) => forecastOf(set, plan),
     photo: photoIn,
     matches: (colours, products) =>
       colours.map((colour) => ({ colour, ...matchColour(linearOf(colour), products) })),

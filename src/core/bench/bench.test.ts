@@ -158,7 +158,7 @@ describe('a sitting at the table', () => {
         );
         expect(later).toEqual([]);
       }),
-      { numRuns: runs(3, 20) },
+      { numRuns: runs(2, 20) },
     );
   });
 });

@@ -117,7 +117,7 @@ describe('any look, listed in any order', () => {
           if (finding.severity === 'stop') expect(listed).toContain(finding.element);
         }
       }),
-      { numRuns: runs(50, 200) },
+      { numRuns: runs(30, 200) },
     );
   });
 

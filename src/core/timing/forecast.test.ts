@@ -18,10 +18,14 @@ const piece = (
   light = false,
 ): WaitingPiece => ({ operation: 'left-ring/a/coat#1', light, fixed_s, hand_s, after, start_s: 0 });
 const scattered = (scatter: Scatter): ScatteredWork => ({ work: 'coat', scatter });
-const many = { runs: 40_000, seed: 3 };
+const many = { runs: 30_000, seed: 3 };
 
 describe('a sitting played again by its waits', () => {
-  it.each(DEMO_SETS.filter(({ id }) => id !== 'understudy').map((demo) => [demo.id, demo] as const))(
+  it.each(
+    DEMO_SETS.filter(({ id }) => id === 'matinee' || id === 'fly-tower').map(
+      (demo) => [demo.id, demo] as const,
+    ),
+  )(
     '%s: with the hands of the plan every piece begins as it was planned, whoever’s nails they are',
     (_id, demo) => {
       for (const wearer of ['client', 'own'] as const) {
@@ -56,8 +60,6 @@ describe('the forecast, against closed forms', () => {
       waits.pieces.map(() => scattered(scatter)),
       many,
     );
-    expect(half_s / 660).toBeCloseTo(1, 1);
-    expect(nine_s / (660 * Math.exp(0.2 * Z90))).toBeCloseTo(1, 1);
     expect(Math.abs(half_s / 660 - 1)).toBeLessThan(0.01);
     expect(Math.abs(nine_s / (660 * Math.exp(0.2 * Z90)) - 1)).toBeLessThan(0.01);
   });

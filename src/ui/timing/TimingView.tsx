@@ -13,6 +13,7 @@ import { FromHere } from './FromHere';
 import { NoPlan } from '../studio/NoPlan';
 import { Lanes } from './Lanes';
 import { LoadList } from './LoadList';
+import { WhenOver } from './WhenOver';
 import classes from './TimingView.module.css';
 
 /** The moment that is told before another is chosen. */
@@ -40,7 +41,8 @@ export function TimingView() {
             {timeWords(sitting.total_s)}
           </p>
           <p className={classes.range}>
-            until the client may leave; {timeWords(sitting.low_s)} to {timeWords(sitting.high_s)} by the hands
+            until the client may leave; {timeWords(sitting.low_s)} to {timeWords(sitting.high_s)} in quick and
+            slow hands
           </p>
           <p className={classes.range} data-testid="timed-by">
             {timedByWords(timedBy(NAILS.flatMap((name) => plan.operations[name])), set.practice.pace)}
@@ -83,6 +85,7 @@ export function TimingView() {
         <FromHere rounds={plan.rounds} worked={worked} at_s={at} />
         <AtTheMoment set={set} rounds={plan.rounds} worked={worked} at_s={at} />
         <div className={classes.column}>
+          <WhenOver set={set} plan={plan} />
           <Shorter set={set} />
           <LoadList rounds={plan.rounds} worked={worked} />
         </div>

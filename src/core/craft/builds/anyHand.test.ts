@@ -60,7 +60,7 @@ describe('every build on any hand', () => {
         );
         expect(stops.map((one) => [one.code, one.message])).toEqual([]);
       }),
-      { numRuns: runs(60, 150) },
+      { numRuns: runs(40, 150) },
     );
   });
 

@@ -1,0 +1,76 @@
+'use client';
+import { useEffect, useState } from 'react';
+import type { SetDocument } from '@/core/document/document';
+import { upperFirst } from '@/core/model/letters';
+import type { Plan } from '@/core/plan/planSet';
+import type { Forecast } from '@/core/timing/forecast';
+import { forecastFor } from '@/workers/planner';
+import { late } from '../kit/late';
+import { timeWords } from '../kit/words';
+import classes from './TimingView.module.css';
+
+const Evenings = late(() => import('./Evenings').then((one) => one.Evenings), 'The chart', {
+  instead: ({ again }) => (
+    <p className={classes.soft}>
+      The chart could not be loaded. <button onClick={again}>Try again</button>
+    </p>
+  ),
+});
+
+/** So many kinds of work are named as what makes it late. */
+const MOST_NAMED = 3;
+
+/** When it will be over: of many evenings with these hands, half and nine of ten, and what makes one late. */
+export function WhenOver({ set, plan }: { set: SetDocument; plan: Plan }) {
+  const made = useForecast(set, plan);
+  return (
+    <section className={classes.over} aria-label="When it will be over">
+      <h2>When it will be over</h2>
+      {made === undefined && <p className={classes.soft}>Many evenings are played …</p>}
+      {made === 'failed' && <p className={classes.soft}>It could not be worked out.</p>}
+      {typeof made === 'object' && (
+        <>
+          <p data-testid="forecast">
+            Of {made.runs.toLocaleString('en-GB')} evenings half are over in <b>{timeWords(made.half_s)}</b>,
+            nine of ten in <b>{timeWords(made.nine_s)}</b>.
+          </p>
+          <Evenings forecast={made} planned_s={plan.sitting.total_s} />
+          <p className={classes.soft}>
+            What makes it late or early:{' '}
+            {made.by
+              .slice(0, MOST_NAMED)
+              .map(({ work, share }) => `${work.replaceAll('-', ' ')} ${Math.round(share * 100)} %`)
+              .join(', ')}
+            . {upperFirst(sourceWords(set))}
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+function sourceWords({ practice }: SetDocument): string {
+  return practice.own_times
+    ? 'by your own times, where they are known.'
+    : 'by the guide: once your own times are known, it can be promised more closely.';
+}
+
+function useForecast(set: SetDocument, plan: Plan): Forecast | 'failed' | undefined {
+  const [made, setMade] = useState<{ of: Plan; forecast: Forecast | 'failed' }>();
+  useEffect(() => {
+    let stale = false;
+    forecastFor(set, plan).then(
+      (forecast) => {
+        if (!stale) setMade({ of: plan, forecast });
+      },
+      () => {
+        if (!stale) setMade({ of: plan, forecast: 'failed' });
+      },
+    );
+    return () => {
+      stale = true;
+    };
+  }, [set, plan]);
+  // What was said of the plan before is not true of this one.
+  return made?.of === plan ? made.forecast : undefined;
+}
