@@ -15,6 +15,8 @@ const locked = Object.entries(read('package-lock.json').packages as Record<strin
 
 /** Licences that were looked at: all let the program be given on, with their notice. */
 const KNOWN = [
+  // Of parts under each of them.
+  'MIT AND ISC AND BSD-3-Clause',
   'MIT',
   'ISC',
   '0BSD',

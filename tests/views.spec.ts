@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { readFileSync } from 'node:fs';
 import { EACH, goTo, noViolationsInEither, openDemo, pixels, planned, WAYS_OUT } from './helpers';
 
 test('axe finds nothing on any view, in light colours and in dark', EACH, async ({ page }) => {
@@ -197,4 +198,23 @@ test('Timing says when the client may leave and what happens at a moment', async
   await expect(over.getByRole('img', { name: /^Evenings by when they are over: half in 1 h/ })).toBeVisible();
   await shorter.getByRole('button', { name: 'Do it' }).first().click();
   await expect(shorter.getByRole('status')).toHaveText(/^(Done: it saves|It was to save) /);
+});
+
+test('with a day and a time it is over by the clock, past midnight too, and goes into a calendar', async ({
+  page,
+}) => {
+  await openDemo(page, 'Matinée', 'Hands');
+  await page.getByLabel('Day of the sitting').fill('2026-12-04');
+  await page.getByLabel('Time of the sitting').fill('23:10');
+  await goTo(page, 'Timing');
+  await expect(page.getByTestId('appointed')).toContainText(
+    /23:10: half are over by 00:\d\d, nine of ten by 00:\d\d/,
+  );
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Calendar file' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('Matinée.ics');
+  const text = readFileSync(await file.path(), 'utf8');
+  expect(text).toContain('DTSTART:20261204T231000');
+  expect(text).toMatch(/DTEND:20261205T00\d{4}/);
 });

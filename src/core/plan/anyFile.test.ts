@@ -23,7 +23,7 @@ describe('any file', () => {
   it('broken in its structure is refused with a path, or planned and drawn', () => {
     let planned = 0;
     let refused = 0;
-    for (let seed = 1; seed <= runs(40, 250); seed += 1) {
+    for (let seed = 1; seed <= runs(55, 250); seed += 1) {
       const by = chance(seed);
       const parsed = parseSet(brokenFile(by.pick(sources), by));
       if (!parsed.ok) {

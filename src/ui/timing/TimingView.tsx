@@ -83,10 +83,12 @@ export function TimingView() {
       <Lanes rounds={plan.rounds} total_s={sitting.total_s} worked={worked} at_s={at} onAt={setAt} />
       <div className={classes.lower}>
         <FromHere rounds={plan.rounds} worked={worked} at_s={at} />
-        <AtTheMoment set={set} rounds={plan.rounds} worked={worked} at_s={at} />
+        <div className={classes.column}>
+          <AtTheMoment set={set} rounds={plan.rounds} worked={worked} at_s={at} />
+          <Shorter set={set} />
+        </div>
         <div className={classes.column}>
           <WhenOver set={set} plan={plan} />
-          <Shorter set={set} />
           <LoadList rounds={plan.rounds} worked={worked} />
         </div>
       </div>

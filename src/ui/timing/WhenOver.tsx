@@ -1,10 +1,15 @@
 'use client';
+import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
+import { calendarFile } from '@/core/files/calendar';
+import { appointmentWords } from '@/core/model/appointment';
 import { upperFirst } from '@/core/model/letters';
+import { appointedTimes } from '@/core/plan/appointed';
 import type { Plan } from '@/core/plan/planSet';
 import type { Forecast } from '@/core/timing/forecast';
 import { forecastFor } from '@/workers/planner';
+import { downloadBlob, fileName } from '../kit/download';
 import { late } from '../kit/late';
 import { timeWords } from '../kit/words';
 import classes from './TimingView.module.css';
@@ -34,6 +39,7 @@ export function WhenOver({ set, plan }: { set: SetDocument; plan: Plan }) {
             Of {made.runs.toLocaleString('en-GB')} evenings half are over in <b>{timeWords(made.half_s)}</b>,
             nine of ten in <b>{timeWords(made.nine_s)}</b>.
           </p>
+          <Appointed set={set} forecast={made} />
           <Evenings forecast={made} planned_s={plan.sitting.total_s} />
           <p className={classes.soft}>
             What makes it late or early:{' '}
@@ -48,6 +54,36 @@ export function WhenOver({ set, plan }: { set: SetDocument; plan: Plan }) {
     </section>
   );
 }
+
+/** The same by the clock, where a day and a time are agreed; and as an event for a calendar. */
+function Appointed({ set, forecast }: { set: SetDocument; forecast: Forecast }) {
+  const times = appointedTimes(set.appointment, forecast);
+  if (!times || !set.appointment) return null;
+  const save = () => {
+    const text = calendarFile([
+      {
+        uid: `${set.id}@merry-lacquer`,
+        title: set.title,
+        note: set.note,
+        begins: times.begins,
+        ends: times.nine,
+        made_at: new Date(),
+      },
+    ]);
+    downloadBlob(`${fileName(set.title)}.ics`, new Blob([text], { type: 'text/calendar' }));
+  };
+  return (
+    <p data-testid="appointed">
+      {upperFirst(appointmentWords(set.appointment))}: half are over by <b>{CLOCK.format(times.half)}</b>,
+      nine of ten by <b>{CLOCK.format(times.nine)}</b>.{' '}
+      <Button variant="default" size="compact-md" onClick={save}>
+        Calendar file
+      </Button>
+    </p>
+  );
+}
+
+const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 
 function sourceWords({ practice }: SetDocument): string {
   return practice.own_times
