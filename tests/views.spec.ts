@@ -193,9 +193,11 @@ test('Timing says when the client may leave and what happens at a moment', async
   // When it will be over: nine of ten evenings later than half of them, drawn and said alike.
   const over = page.getByRole('region', { name: 'When it will be over' });
   await expect(over.getByTestId('forecast')).toContainText(
-    /half are over in 1 h \d+ min, nine of ten in [12] h/,
+    /half are over in [12] h.*, nine of ten in [12] h/,
   );
-  await expect(over.getByRole('img', { name: /^Evenings by when they are over: half in 1 h/ })).toBeVisible();
+  await expect(
+    over.getByRole('img', { name: /^Evenings by when they are over: half in [12] h/ }),
+  ).toBeVisible();
   await shorter.getByRole('button', { name: 'Do it' }).first().click();
   await expect(shorter.getByRole('status')).toHaveText(/^(Done: it saves|It was to save) /);
 });
