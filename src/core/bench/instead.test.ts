@@ -2,7 +2,7 @@ import { matinee } from '../demo/matinee';
 import { applyChange } from '../document/changes';
 import { planSet } from '../plan/planSet';
 import { begunAt } from '../timing/begun';
-import { leftOutOn, spillWiped } from './instead';
+import { againOn, leftOutOn, spillWiped } from './instead';
 import { layersBefore } from './shown';
 
 const set = matinee();
@@ -30,6 +30,32 @@ describe('what happens instead', () => {
     expect(gone.filter(({ lamp }) => lamp).length).toBeLessThanOrEqual(1);
     expect(on.sitting.missing).toEqual([]);
     expect(on.operations['right-ring'].length).toBe(plan.operations['right-ring'].length);
+  });
+
+  it('a film is laid again: wiped off while it is wet, one coat more once it is hard; of a part of the nail only the first', () => {
+    const upTo = (id: string, of = operations) =>
+      new Set(of.slice(0, of.findIndex((one) => one.id === id) + 1).map((one) => one.id));
+    const wet = againOn(operations, upTo(coat.id))!;
+    expect(wet.undone).toEqual([coat.id]);
+    const cure = operations[operations.indexOf(coat) + 1]!;
+    const hard = againOn(operations, upTo(cure.id))!;
+    expect(hard.undone).toEqual([]);
+    const next = applyChange(set, hard.change);
+    if (!next.ok) throw new Error(next.faults[0]!.message);
+    const more = planSet(next.value, { effort: { iterations: 60 }, fixes: false }).operations['left-ring'];
+    const own = more.filter(({ element }) => element === 'own');
+    expect(own.map(({ verb, product, lamp }) => [verb, product ?? lamp?.mode])).toEqual([
+      ['coat', coat.product],
+      ['cure', 'cure'],
+    ]);
+    // A French tip is a part of the nail: another coat over all of it would be another look.
+    const tip = plan.operations['left-index'];
+    const line = tip.find(({ deposit, place }) => deposit && place.region.kind !== 'whole')!;
+    const itsCure = tip.slice(tip.indexOf(line)).find(({ lamp }) => lamp?.mode === 'cure')!;
+    expect(againOn(tip, upTo(line.id, tip))!.undone).toEqual([line.id]);
+    expect(againOn(tip, upTo(itsCure.id, tip))).toBeUndefined();
+    // Nothing done, nothing again.
+    expect(againOn(operations, new Set())).toBeUndefined();
   });
 
   it('a spill is wiped before what comes next on its nail, and not on another', () => {

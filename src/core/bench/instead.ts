@@ -43,7 +43,9 @@ export function againOn(
       words: `Wiped off, and again: ${lowerFirst(film.words)}`,
     };
   const cure = operations.slice(laid + 1).find(({ lamp }) => lamp?.mode === 'cure');
-  if (!light || !cure || operations[last] !== cure || film.verb !== 'coat') return undefined;
+  // A coat that is put in lies on the whole nail: of what lies on a part of it there is none.
+  if (!light || !cure || operations[last] !== cure || film.verb !== 'coat' || !isWhole(film.place))
+    return undefined;
   const id = `again-${last}`;
   const own = operationId(film.nail, 'own', id, 1);
   return {
@@ -71,6 +73,10 @@ export function againOn(
     ]),
     words: `One more coat: ${lowerFirst(film.words)}`,
   };
+}
+
+function isWhole({ region, within, around, along_edge }: Operation['place']): boolean {
+  return region.kind === 'whole' && !within && !around && !along_edge;
 }
 
 /** A wipe before what comes next on a nail: what ran over is taken up while it is wet. */
