@@ -173,6 +173,8 @@ test('by the pedal alone, typed and simulated, with the sound off and offline, t
     await expect(page.getByTestId(CLOCK)).toContainText(`${2 * i} of`);
   }
   expect((await benches(page))[0]!.events.filter(({ what }) => what === 'done').length).toBeGreaterThan(10);
+  // What follows in this browser is not offline.
+  await context.setOffline(false);
 });
 
 test('by the keyboard alone: what happens instead is asked for, planned and taken, and the work goes on', async ({

@@ -97,7 +97,7 @@ function Shares({ times }: { times: readonly OwnTime[] }) {
         <Table.Tr>
           <Table.Th>Work</Table.Th>
           <Table.Th>Of the guide</Table.Th>
-          <Table.Th aria-label="Drawn beside the guide" />
+          <Table.Th>Beside the guide</Table.Th>
           <Table.Th>Times</Table.Th>
         </Table.Tr>
       </Table.Thead>
