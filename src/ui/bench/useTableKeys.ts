@@ -3,8 +3,8 @@ import { useEffect, useEffectEvent, useRef } from 'react';
 import { TYPING } from '../studio/useKey';
 
 const FORWARD = [' ', 'Enter', 'ArrowRight', 'PageDown'];
-/** What presses a button. */
-const PRESSES = [' ', 'Enter'];
+/** What a key presses where the keyboard has gone to it: a space presses no link. */
+const PRESSED_BY: Record<string, string> = { ' ': 'button, summary', Enter: 'button, a, summary' };
 const BACK = ['ArrowLeft', 'Backspace', 'PageUp'];
 /** A caliper that types sends its figure in one go, and Enter after it. */
 const TYPED_MS = 1500;
@@ -36,8 +36,7 @@ export function useTableKeys(keys: Keys): void {
     const forward = FORWARD.includes(event.key);
     if (event.key === 'Tab') pointed.current = false;
     // A button that the keyboard has gone to is pressed by it, and not the table; one that was only clicked is not in its way.
-    const onButton =
-      !pointed.current && PRESSES.includes(event.key) && target.closest('button, a, summary') !== null;
+    const onButton = !pointed.current && target.closest(PRESSED_BY[event.key] ?? 'no-such') !== null;
     const mm = event.key === 'Enter' && text !== '' ? Number(text.replace(',', '.')) : undefined;
     if (mm === undefined && ((!forward && !BACK.includes(event.key)) || onButton)) return;
     event.preventDefault();

@@ -87,7 +87,7 @@ export function TimingView() {
           <AtTheMoment set={set} rounds={plan.rounds} worked={worked} at_s={at} />
           <Shorter set={set} />
         </div>
-        <div className={classes.column}>
+        <div className={classes.column} tabIndex={0} role="group" aria-label="Its end, and its loads">
           <WhenOver set={set} plan={plan} />
           <LoadList rounds={plan.rounds} worked={worked} />
         </div>
