@@ -3,7 +3,7 @@ import { parseSetText } from '../src/core/document/parse';
 import { begunOf } from '../src/core/bench/begun';
 import type { Bench } from '../src/core/bench/log';
 import { planSet } from '../src/core/plan/planSet';
-import { factsOf } from '../src/core/testing/facts';
+import { factsOf, ofWornNails } from '../src/core/testing/facts';
 import { checkSitting } from '../src/core/testing/sittingChecker';
 import { exported } from './helpers';
 
@@ -116,17 +116,6 @@ export async function expectRestIsRight(page: Page): Promise<void> {
   expect(plan.sitting.missing).toEqual([]);
   const broken = plan.sitting.broken.map(({ kind }) => kind);
   for (const kind of broken) expect(TOO_LATE).toContain(kind);
-  const facts = factsOf(set.value, plan);
-  const worn = new Set(facts.nails.map(({ name }) => name));
-  const left = {
-    ...facts,
-    done: facts.done.filter(({ nail }) => worn.has(nail)),
-    loads: facts.loads.map((load) => ({
-      ...load,
-      nails: load.nails.filter((nail) => worn.has(nail)),
-      serves: load.serves.filter((id) => worn.has(id.split('/')[0]!)),
-    })),
-  };
-  const untold = checkSitting(left).filter(({ id }) => !done.has(id));
+  const untold = checkSitting(ofWornNails(factsOf(set.value, plan))).filter(({ id }) => !done.has(id));
   expect(untold.length).toBeLessThanOrEqual(broken.length);
 }

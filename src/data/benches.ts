@@ -2,7 +2,7 @@ import { liveQuery } from 'dexie';
 import type { Bench } from '@/core/bench/log';
 import { db, ReadOnly } from './database';
 import { atOnce } from './journal';
-import { goodRow, goodRows } from './rows';
+import { goodRow } from './rows';
 
 /** What happened at the table with a set, each time it changes, in this tab or another; undefined where it was never begun. */
 export function watchBench(
@@ -32,15 +32,6 @@ function tellTabs(set: string): void {
   const news = channel();
   news?.postMessage(set);
   news?.close();
-}
-
-/** The records of all sittings. */
-export function watchBenches(
-  onChange: (benches: Bench[]) => void,
-  onError: (error: unknown) => void,
-): () => void {
-  const subscription = liveQuery(() => goodRows('benches')).subscribe(onChange, onError);
-  return () => subscription.unsubscribe();
 }
 
 export async function benchOf(set: string): Promise<Bench | undefined> {

@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie';
 import type { Bench } from '@/core/bench/log';
 import { db } from './database';
-import { readRows } from './rows';
+import { goodRows } from './rows';
 
 const SINCE = 'own-times-since';
 
@@ -18,7 +18,7 @@ export function watchOwnLogs(
   onError: (error: unknown) => void,
 ): () => void {
   const query = async () => ({
-    benches: readRows('benches', await db().benches.toArray()).good,
+    benches: await goodRows('benches'),
     since_ms: Number((await db().facts.get(SINCE))?.value ?? 0),
   });
   const subscription = liveQuery(query).subscribe(onChange, onError);

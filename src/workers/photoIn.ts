@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '@/core/model/result';
-import { drawnSmall, openPicture } from './pictureIn';
+import { BROKEN, drawnSmall, openPicture } from './pictureIn';
 
 /** A photo as it is kept. */
 export interface SmallPhoto {
@@ -30,6 +30,8 @@ export async function photoIn(file: Blob): Promise<Result<SmallPhoto>> {
       }
     }
     return fail('the picture', 'cannot be made small enough to be kept');
+  } catch {
+    return BROKEN;
   } finally {
     bitmap.close();
   }

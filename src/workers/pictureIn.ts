@@ -43,7 +43,7 @@ export async function openPicture(file: Blob): Promise<Result<OpenPicture>> {
     return BROKEN;
   }
 }
-const BROKEN = fail('the picture', 'is broken: it cannot be opened');
+export const BROKEN = fail('the picture', 'is broken: it cannot be opened');
 const NO_CANVAS = fail('the picture', 'cannot be drawn: this browser gives no canvas');
 
 /** A picture's colours, small enough to be read at once. */
@@ -51,11 +51,16 @@ export async function pictureIn(file: Blob): Promise<Result<PictureIn>> {
   const open = await openPicture(file);
   if (!open.ok) return open;
   const { bitmap, moves } = open.value;
-  const context = drawnSmall(bitmap, READ_PX);
-  bitmap.close();
-  if (!context) return NO_CANVAS;
-  const { width, height } = context.canvas;
-  return ok({ moves, pixels: context.getImageData(0, 0, width, height).data });
+  try {
+    const context = drawnSmall(bitmap, READ_PX);
+    if (!context) return NO_CANVAS;
+    const { width, height } = context.canvas;
+    return ok({ moves, pixels: context.getImageData(0, 0, width, height).data });
+  } catch {
+    return BROKEN;
+  } finally {
+    bitmap.close();
+  }
 }
 
 /** A picture no longer than so much on its longer side, on a canvas; undefined where there is none. */

@@ -13,9 +13,14 @@ export function nailIn(operation: string): NailName {
   return nailOf(operation) as NailName;
 }
 
+/** The nails that some operations are on. */
+export function nailsOf(operations: readonly string[]): NailName[] {
+  return [...new Set(operations.map(nailIn))];
+}
+
 /** The nails that some pieces of work are on. */
 export function nailsIn(pieces: readonly { operation: string }[]): NailName[] {
-  return [...new Set(pieces.map(({ operation }) => nailIn(operation)))];
+  return nailsOf(pieces.map(({ operation }) => operation));
 }
 
 /** The hand of some nails, or both. */

@@ -1,6 +1,6 @@
 import type { Change } from '../document/changes';
 import type { Edit } from '../document/edits';
-import { operationId, type Operation } from '../craft/operation';
+import { liesAllOver, operationId, type Operation } from '../craft/operation';
 import { lowerFirst } from '../model/letters';
 import { MOST_WORDS } from '../model/primitives';
 
@@ -44,7 +44,7 @@ export function againOn(
     };
   const cure = operations.slice(laid + 1).find(({ lamp }) => lamp?.mode === 'cure');
   // A coat that is put in lies on the whole nail: of what lies on a part of it there is none.
-  if (!light || !cure || operations[last] !== cure || film.verb !== 'coat' || !isWhole(film.place))
+  if (!light || !cure || operations[last] !== cure || film.verb !== 'coat' || !liesAllOver(film.place))
     return undefined;
   const id = `again-${last}`;
   const own = operationId(film.nail, 'own', id, 1);
@@ -73,10 +73,6 @@ export function againOn(
     ]),
     words: `One more coat: ${lowerFirst(film.words)}`,
   };
-}
-
-function isWhole({ region, within, around, along_edge }: Operation['place']): boolean {
-  return region.kind === 'whole' && !within && !around && !along_edge;
 }
 
 /** A wipe before what comes next on a nail: what ran over is taken up while it is wet. */

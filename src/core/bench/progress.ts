@@ -1,5 +1,5 @@
 import type { NailName } from '../model/names';
-import { handsOf, nailIn } from './events';
+import { handsOf, nailIn, nailsOf } from './events';
 import type { Bench, BenchEvent, CourseRound } from './log';
 import { givenLights, standingWork } from './standingWork';
 
@@ -80,7 +80,7 @@ function leftOf(round: CourseRound, ended: ReadonlyMap<string, number>): CourseR
   const left = own.filter((id) => !ended.has(id));
   if (left.length === 0) return [];
   if (left.length === own.length) return [round];
-  const nails = [...new Set(left.map(nailIn))];
+  const nails = nailsOf(left);
   return [
     {
       ...round,

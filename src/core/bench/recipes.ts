@@ -4,7 +4,7 @@ import type { RecalledFigure } from '../craft/recalled';
 import { techniqueOf, type Element } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
 import type { NailName } from '../model/names';
-import { nailIn } from './events';
+import { nailIn, nailsOf } from './events';
 import type { BenchEvent } from './log';
 
 /** A recipe as it was planned, on the nails of a round that have it. */
@@ -22,11 +22,12 @@ export function recipesOf(
   round: readonly string[],
 ): AskedRecipe[] {
   const names = new Map(set.kit.products.map(({ id, name }) => [id, name]));
+  const worn = new Map(nailsOf(round).map((nail) => [nail, wornElements(set, set.nails[nail])]));
   const asked = new Map<string, AskedRecipe>();
   for (const id of round) {
     const nail = nailIn(id);
     const operation = operations[nail].find((one) => one.id === id);
-    const element = operation && recalledBy(wornElements(set, set.nails[nail]), operation);
+    const element = operation && recalledBy(worn.get(nail)!, operation);
     if (!element) continue;
     const { recalled, words } = techniqueOf(element.kind);
     const figures = recalled!.figures(element, (product) => names.get(product) ?? product);

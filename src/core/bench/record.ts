@@ -1,7 +1,8 @@
 import { lowerFirst } from '../model/letters';
 import type { NailName } from '../model/names';
 import { rounded } from '../model/rounded';
-import { nailIn, nailsIn, standing } from './events';
+import { nailIn, nailsIn, standing, nailsOf } from './events';
+import { figureWords } from '../craft/recalled';
 import type { Bench, BenchEvent } from './log';
 
 /** One line of what was done: when, on which nails, how long it took and was to take. */
@@ -57,13 +58,13 @@ export function recordOf({ events }: Pick<Bench, 'events'>): RecordLine[] {
         ];
       }
       case 'undone':
-        return [{ ...line, nails: [...new Set(one.operations.map(nailIn))], words: one.words }];
+        return [{ ...line, nails: nailsOf(one.operations), words: one.words }];
       case 'paused':
         return [{ ...line, nails: [], words: 'A break' }];
       case 'resumed':
         return [{ ...line, nails: [], words: 'Gone on' }];
       case 'recipe':
-        return [{ ...line, nails: [...new Set(one.operations.map(nailIn))], words: recipeWords(one) }];
+        return [{ ...line, nails: nailsOf(one.operations), words: recipeWords(one) }];
       case 'measured':
         return [{ ...line, nails: one.nail ? [one.nail] : [], words: `Measured ${one.mm} mm` }];
       case 'pictured':
@@ -82,6 +83,6 @@ export function recordOf({ events }: Pick<Bench, 'events'>): RecordLine[] {
 
 /** "As planned: magnet off 4 mm, held 8 s": what a magnet, a marble or a mix was. */
 function recipeWords({ kept, figures }: Extract<BenchEvent, { what: 'recipe' }>): string {
-  const said = figures.map(({ words, unit, value }) => `${lowerFirst(words)} ${value}${unit && ` ${unit}`}`);
+  const said = figures.map((one) => lowerFirst(figureWords(one)));
   return `${kept ? 'As planned' : 'Really'}: ${said.join(', ')}`;
 }

@@ -5,10 +5,10 @@ import { chance, type Chance } from '../model/chance';
 import { NAILS } from '../model/names';
 import { ranOut } from '../plan/ranOut';
 import { newMemo, planSet, type Plan, type PlanMemo } from '../plan/planSet';
-import { factsOf } from '../testing/facts';
+import { factsOf, ofWornNails } from '../testing/facts';
 import { randomSet } from '../testing/randomLooks';
 import { runs } from '../testing/runs';
-import { checkSitting, TOLD_AS, type Facts } from '../testing/sittingChecker';
+import { checkSitting, TOLD_AS } from '../testing/sittingChecker';
 import { againOn, leftOutOn, spillWiped } from './instead';
 import { clockAt } from './clock';
 import { courseOf } from './course';
@@ -127,23 +127,6 @@ const TROUBLES: Record<string, (table: Table, by: Chance) => Trouble> = {
   },
 };
 
-/** Without what was done on a nail that is left out since: it needs nothing any more. */
-function worn(facts: Facts): Facts {
-  const names = new Set(facts.nails.map(({ name }) => name));
-  const isWorn = (id: string) => names.has(id.split('/')[0]!);
-  return {
-    ...facts,
-    done: facts.done.filter(({ id }) => isWorn(id)),
-    loads: facts.loads
-      .map((load) => ({
-        ...load,
-        serves: load.serves.filter(isWorn),
-        nails: load.nails.filter((nail) => names.has(nail)),
-      }))
-      .filter(({ serves }) => serves.length > 0),
-  };
-}
-
 const DEMOS = DEMO_SETS.filter(({ id }) => id !== 'understudy').map((demo) => demo.make());
 
 function anySitting(by: Chance, seed: number): SetDocument {
@@ -208,7 +191,7 @@ it(`from ${moments} moments of any sitting, whatever happens: what is done stand
       ...sitting.broken.map(({ kind }) => kind),
       ...on.findings.map(({ code }) => code),
     ]);
-    const untold = checkSitting(worn(factsOf(after, on))).filter(
+    const untold = checkSitting(ofWornNails(factsOf(after, on))).filter(
       ({ id, rule }) => !past.has(id) && !told.has(TOLD[rule] ?? ''),
     );
     expect([tell, untold]).toEqual([tell, []]);

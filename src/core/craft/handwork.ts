@@ -100,6 +100,9 @@ export function workSeconds(verb: Verb, guide_s: number, area_mm2: number, pace:
 /** Factor on the guide times (common practice, rough), until the artist's own are known. */
 export const PACE = { new: 1.5, usual: 1, practised: 0.75 } as const;
 
+/** Quick and slow hands about the guide times (common practice). */
+export const REACH = { quick: 0.9, slow: 1.3 } as const;
+
 export const SKIN = 'Keep uncured gel off the skin; wipe any that touches it before the lamp.';
 export const DUST = 'Use extraction and a mask; dust from the file irritates skin and lungs.';
 

@@ -49,6 +49,11 @@ export interface Place {
   along_edge?: { width_mm: number; off_mm?: number };
 }
 
+/** Whether something lies on the whole of its nail, and not on a part of it. */
+export function liesAllOver({ region, within, around, along_edge }: Place): boolean {
+  return region.kind === 'whole' && !within && !around && !along_edge;
+}
+
 export interface Removal {
   /** How much the file takes off the surface. */
   allowance_um: number;

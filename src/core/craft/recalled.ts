@@ -14,6 +14,15 @@ export interface Recalled<E> {
   figures: (element: E, nameOf: (product: string) => string) => RecalledFigure[];
 }
 
+/** "Held 8 s". */
+export function figureWords({
+  words,
+  unit,
+  value,
+}: Pick<RecalledFigure, 'words' | 'unit' | 'value'>): string {
+  return [words, value, unit].filter((one) => one !== undefined && one !== '').join(' ');
+}
+
 /** Figures of a schema with the values that an element has; `words` by dotted path. */
 export function recalledFigures(
   schema: z.ZodMiniType,

@@ -3,7 +3,7 @@ import { buildOf, frameOf } from '../compile/prepare';
 import type { PlacedPiece } from '../craft/matter';
 import type { Operation } from '../craft/operation';
 import type { SetDocument } from '../document/document';
-import { outlinePolygon, type Point } from '../geometry/frame';
+import { outlinePolygon, type NailFrame, type Point } from '../geometry/frame';
 import { NAILS, type NailName } from '../model/names';
 import { rounded } from '../model/rounded';
 
@@ -41,6 +41,17 @@ export function placedAt(piece: PlacedPiece): Mapped {
   };
 }
 
+/** A nail with nothing on it yet. */
+export function emptyMap(nail: NailName, frame: NailFrame): Omit<NailMap, 'items'> {
+  return {
+    nail,
+    width_mm: frame.arc_mm,
+    length_mm: frame.length_mm,
+    bed_mm: frame.bed_mm,
+    outline: outlinePolygon(frame, 24),
+  };
+}
+
 /** Maps of the nails that carry pieces, stones or charms. Nails that are mapped alike share one, by their first. */
 export function nailMaps(set: SetDocument, operations: Record<NailName, readonly Operation[]>): NailMap[] {
   return NAILS.flatMap((nail): NailMap[] => {
@@ -49,15 +60,6 @@ export function nailMaps(set: SetDocument, operations: Record<NailName, readonly
     );
     if (items.length === 0) return [];
     const frame = frameOf(set.nails[nail], buildOf(set, set.nails[nail]));
-    return [
-      {
-        nail,
-        width_mm: frame.arc_mm,
-        length_mm: frame.length_mm,
-        bed_mm: frame.bed_mm,
-        outline: outlinePolygon(frame, 24),
-        items,
-      },
-    ];
+    return [{ ...emptyMap(nail, frame), items }];
   });
 }

@@ -1,13 +1,13 @@
 import { areaOf } from '../craft/area';
 import { placeWords } from '../craft/placeWords';
-import type { Operation } from '../craft/operation';
+import { liesAllOver, type Operation } from '../craft/operation';
 import { buildOf, frameOf } from '../compile/prepare';
 import type { SetDocument } from '../document/document';
-import { outlinePolygon, type Point } from '../geometry/frame';
+import type { Point } from '../geometry/frame';
 import { mostOf, leastOf } from '../model/extent';
 import { upperFirst } from '../model/letters';
 import { rounded } from '../model/rounded';
-import { placedAt, type NailMap } from './nailMap';
+import { emptyMap, placedAt, type NailMap } from './nailMap';
 
 /** So many places of one step are told each; a net of dots is one thing. */
 const MOST_PLACES = 6;
@@ -16,16 +16,10 @@ const MOST_PLACES = 6;
 export function stepMap(set: SetDocument, operation: Operation): NailMap | undefined {
   const { nail, deposit, place } = operation;
   const frame = frameOf(set.nails[nail], buildOf(set, set.nails[nail]));
-  const on = {
-    nail,
-    width_mm: frame.arc_mm,
-    length_mm: frame.length_mm,
-    bed_mm: frame.bed_mm,
-    outline: outlinePolygon(frame, 24),
-  };
+  const on = emptyMap(nail, frame);
   if (deposit?.kind === 'pieces') return { ...on, items: deposit.pieces.map(placedAt) };
-  if (place.region.kind === 'whole' && !place.around && !place.within && !place.along_edge) return undefined;
-  const all = areaOf(frame, place).polygons;
+  if (liesAllOver(place)) return undefined;
+  const drawn = areaOf(frame, place).polygons.filter((outline) => outline.length > 2);
   const words = upperFirst(placeWords(place.region, place.mirror, nail) || 'part of the nail');
   const item = (outlines: readonly Point[][]) => {
     const all = outlines.flat();
@@ -42,7 +36,6 @@ export function stepMap(set: SetDocument, operation: Operation): NailMap | undef
       y_mm: (low + high) / 2,
     };
   };
-  const drawn = all.filter((outline) => outline.length > 2);
   if (drawn.length === 0) return undefined;
   if (drawn.length <= MOST_PLACES) return { ...on, items: drawn.map((outline) => item([outline])) };
   return { ...on, items: [item(drawn)], also: drawn.slice(1) };

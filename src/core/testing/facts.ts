@@ -136,3 +136,20 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
 function isHold(words: string): boolean {
   return words.startsWith('Hold until');
 }
+
+/** Without what was done on a nail that is left out since: it needs nothing any more. */
+export function ofWornNails(facts: Facts): Facts {
+  const names = new Set(facts.nails.map(({ name }) => name));
+  const isWorn = (id: string) => names.has(id.split('/')[0]!);
+  return {
+    ...facts,
+    done: facts.done.filter(({ id }) => isWorn(id)),
+    loads: facts.loads
+      .map((load) => ({
+        ...load,
+        serves: load.serves.filter(isWorn),
+        nails: load.nails.filter((nail) => names.has(nail)),
+      }))
+      .filter(({ serves }) => serves.length > 0),
+  };
+}

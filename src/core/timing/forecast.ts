@@ -1,3 +1,4 @@
+import { REACH } from '../craft/handwork';
 import { chance, type Chance } from '../model/chance';
 import { played, type SittingWaits } from './waits';
 
@@ -28,9 +29,6 @@ export interface Forecast {
   runs: number;
 }
 
-/** Quick and slow hands about the guide (common practice): taken as one in twenty on either side. */
-const QUICK = 0.9;
-const SLOW = 1.3;
 /** Standard normal quantiles (NIST/SEMATECH e-Handbook 1.3.6.7.1): 0.95, and 0.75. */
 const Z95 = 1.6449;
 const Z75 = 0.6745;
@@ -39,10 +37,10 @@ const KNOWN_EVENING = 0.05;
 /** One coat differs from the next by so much (common practice, rough). */
 const PIECE = 0.2;
 
-/** Work that only the guide is known of: nobody knows yet how quick these hands are. */
+/** Work that only the guide is known of: nobody knows yet how quick these hands are. One in twenty is quicker, one slower than is said. */
 export const BY_GUIDE: Scatter = {
-  middle: Math.sqrt(QUICK * SLOW),
-  evening: Math.log(SLOW / QUICK) / (2 * Z95),
+  middle: Math.sqrt(REACH.quick * REACH.slow),
+  evening: Math.log(REACH.slow / REACH.quick) / (2 * Z95),
   piece: PIECE,
 };
 

@@ -137,7 +137,7 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
 }
 
 /** By operation: what only passes time right after it on its nail, and so leaves no stroke of its own. */
-function restsAfter(operations: readonly Operation[]): Map<string, Operation[]> {
+export function restsAfter(operations: readonly Operation[]): Map<string, Operation[]> {
   const rests = new Map<string, Operation[]>();
   let last: Operation | undefined;
   for (const one of operations) {

@@ -1,3 +1,4 @@
+import { REACH } from '../craft/handwork';
 import { HANDS } from '../model/names';
 import { boardOf } from './board';
 import { leastLoads } from './leastLoads';
@@ -24,7 +25,6 @@ export interface Sitting extends Schedule {
   lamp_s: number;
 }
 
-const USUAL = { quick: 0.9, slow: 1.3 };
 /** One hand alone is compared with, not worked by. */
 const COMPARED = 200;
 
@@ -135,7 +135,7 @@ function reach({ chains, begun }: Problem, { strokes }: Schedule): { quick_s: nu
   const sum = { quick_s: 0, slow_s: 0 };
   for (const { operation, start_s, end_s, changeover_s } of strokes) {
     if (begun && start_s < begun.now_s) continue;
-    const { quick, slow } = own.get(operation) ?? USUAL;
+    const { quick, slow } = own.get(operation) ?? REACH;
     sum.quick_s += (1 - quick) * (end_s - start_s + changeover_s);
     sum.slow_s += (slow - 1) * (end_s - start_s + changeover_s);
   }

@@ -1,7 +1,10 @@
 import type { Precedence } from '../compile/acrossNails';
 import type { Operation } from '../craft/operation';
-import { handOf, type Hand } from '../model/names';
+import { nailOf } from '../document/edits';
+import { mostOf } from '../model/extent';
+import { handOf, type Hand, type NailName } from '../model/names';
 import type { Load, Schedule } from './problem';
+import { restsAfter } from './rounds';
 
 /** Something of a sitting that takes time, and what it waits for. Seconds throughout. */
 export interface WaitingPiece {
@@ -29,7 +32,7 @@ interface Event {
   start_s: number;
   end_s: number;
   operations: string[];
-  nails: string[];
+  nails: NailName[];
   changeover_s: number;
   /** The artist is at it. */
   hands: boolean;
@@ -50,20 +53,31 @@ export function waitsOf(
   own = false,
 ): SittingWaits {
   const byId = new Map(operations.map((one) => [one.id, one]));
-  const rests = restAfter(operations);
-  const first = new Map(precedences.map(({ first: a, then }) => [then, a]));
+  const rests = restsAfter(operations);
+  /** How long a nail rests after an operation, with the rests that leave no stroke of their own. */
+  const rest_s = (id: string) =>
+    [byId.get(id), ...(rests.get(id) ?? [])].reduce((sum, one) => sum + (one?.wait_s ?? 0), 0);
+  const needs = new Map<string, string[]>();
+  for (const { first, then } of precedences) needs.set(then, [...(needs.get(then) ?? []), first]);
   const events: Event[] = [
     ...strokes.map((stroke) => ({
       ...stroke,
       operations: [stroke.operation],
-      nails: [stroke.nail],
+      nails: [stroke.nail as NailName],
       hands: true,
     })),
-    ...loads.map((load) => ({ ...load, changeover_s: 0, hands: load.held === true, load })),
+    ...loads.map((load) => ({
+      ...load,
+      nails: load.nails as NailName[],
+      changeover_s: 0,
+      hands: load.held === true,
+      load,
+    })),
   ].sort((a, b) => a.start_s - b.start_s || a.end_s - b.end_s);
   const last = {
     artist: -1,
-    nail: new Map<string, number>(),
+    /** The last operation of a nail. */
+    onNail: new Map<string, string>(),
     lamp: new Map<string, number>(),
     /** Of a hand: its last load, and what was last done on it. */
     lit: new Map<Hand, number>(),
@@ -76,15 +90,13 @@ export function waitsOf(
     const wait = (piece: number | undefined, lag_s = 0) => {
       if (piece !== undefined && piece >= 0) after.push({ piece, lag_s });
     };
-    const handsOf = [...new Set(event.nails.map((nail) => handOf(nail as Parameters<typeof handOf>[0])))];
+    const handsOf = [...new Set(event.nails.map(handOf))];
     const hands: Hand[] = own ? ['left', 'right'] : handsOf;
     if (event.hands) wait(last.artist, event.changeover_s);
     for (const operation of event.operations) {
-      const nail = operation.slice(0, operation.indexOf('/'));
-      const before = last.nail.get(nail);
-      if (before !== undefined) wait(before, rests.get(`${nail} ${pieceKey(events[before]!, nail)}`) ?? 0);
-      const needed = first.get(operation);
-      if (needed !== undefined) wait(pieceOf.get(needed));
+      const before = last.onNail.get(nailOf(operation));
+      if (before !== undefined) wait(pieceOf.get(before), rest_s(before));
+      for (const needed of needs.get(operation) ?? []) wait(pieceOf.get(needed));
     }
     if (event.load) {
       wait(last.lamp.get(event.load.lamp));
@@ -101,7 +113,7 @@ export function waitsOf(
     } else for (const hand of handsOf) last.lit.set(hand, i);
     if (event.load) last.lamp.set(event.load.lamp, i);
     for (const operation of event.operations) {
-      last.nail.set(operation.slice(0, operation.indexOf('/')), i);
+      last.onNail.set(nailOf(operation), operation);
       pieceOf.set(operation, i);
     }
     const took_s = event.end_s - event.start_s;
@@ -115,26 +127,7 @@ export function waitsOf(
       start_s: event.start_s,
     };
   });
-  const end_s = ends.reduce((most, one) => Math.max(most, one), 0);
-  return { pieces, tail_s: Math.max(0, total_s - end_s) };
-}
-
-/** The operation of an event on a nail. */
-function pieceKey({ operations }: Event, nail: string): string {
-  return operations.find((id) => id.startsWith(`${nail}/`))!;
-}
-
-/** How long a nail rests after each of its operations, with the rests that leave no stroke of their own. */
-function restAfter(operations: readonly Operation[]): Map<string, number> {
-  const rests = new Map<string, number>();
-  let last: Operation | undefined;
-  for (const one of operations) {
-    const passes = one.hand_s === 0 && !one.lamp;
-    if (!passes || last?.nail !== one.nail) last = one;
-    const key = `${last.nail} ${last.id}`;
-    rests.set(key, (rests.get(key) ?? 0) + (one.wait_s ?? 0));
-  }
-  return rests;
+  return { pieces, tail_s: Math.max(0, total_s - Math.max(0, mostOf(ends))) };
 }
 
 /** The gap is kept after what ends last of all it waits for; what waits for nothing waits for the beginning. */

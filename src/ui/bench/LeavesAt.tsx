@@ -5,7 +5,7 @@ import type { Begun } from '@/core/timing/problem';
 import type { SetDocument } from '@/core/document/document';
 import type { Shortening } from '@/core/plan/shorten';
 import { shorteningsOf } from '@/workers/planner';
-import { timeWords } from '../kit/words';
+import { hourWords, timeWords } from '../kit/words';
 import { notDrawn } from '../kit/notDrawn';
 import type { Going } from './GoOn';
 import classes from './BenchView.module.css';
@@ -21,7 +21,7 @@ interface Props {
 
 /** When the client has to leave, beside when the sitting ends; what of the rest could go or be simpler, each planned. */
 export function LeavesAt({ set, begun, ends, going, onClose }: Props) {
-  const [at, setAt] = useState(hourOf(ends));
+  const [at, setAt] = useState(hourWords(ends));
   const [asked] = useState({ set, begun });
   const [list, setList] = useState<Shortening[]>();
   useEffect(() => {
@@ -53,7 +53,7 @@ export function LeavesAt({ set, begun, ends, going, onClose }: Props) {
         onChange={({ currentTarget }) => setAt(currentTarget.value)}
       />
       <p role="status">
-        As it is planned it ends at {hourOf(ends)}
+        As it is planned it ends at {hourWords(ends)}
         {over_s > 30 ? `, ${timeWords(over_s)} too late.` : ': in time.'}
       </p>
       <h3>What would save time from here</h3>
@@ -79,10 +79,6 @@ export function LeavesAt({ set, begun, ends, going, onClose }: Props) {
       </ul>
     </Modal>
   );
-}
-
-function hourOf(date: Date): string {
-  return `${String(date.getHours()).padStart(2, '0')}:${String(date.getMinutes()).padStart(2, '0')}`;
 }
 
 /** The next such hour that is not long before another: an evening may go past midnight. */

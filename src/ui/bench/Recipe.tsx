@@ -2,6 +2,7 @@
 import { Button, Modal } from '@mantine/core';
 import { useState } from 'react';
 import { recipeEvent, type AskedRecipe } from '@/core/bench/recipes';
+import { figureWords } from '@/core/craft/recalled';
 import type { BenchEvent } from '@/core/bench/log';
 import { lowerFirst } from '@/core/model/letters';
 import type { NailName } from '@/core/model/names';
@@ -20,7 +21,7 @@ interface Props {
 export function Recipe({ asked, worked, time, onSay }: Props) {
   const [open, setOpen] = useState(false);
   const [values, setValues] = useState<Record<string, number>>({});
-  const said = asked.figures.map(({ words, unit, value }) => `${words} ${value}${unit ? ` ${unit}` : ''}`);
+  const said = asked.figures.map(figureWords);
   const whose = whoseNails(asked.nails, worked);
   return (
     <section className={classes.recipe} aria-label="What it really was">

@@ -42,3 +42,9 @@ export function clockWords(seconds: number): string {
   const two = (n: number) => String(n).padStart(2, '0');
   return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`;
 }
+
+/** "21:05": a moment by the clock on the wall. */
+export function hourWords(at: Date): string {
+  return HOUR.format(at);
+}
+const HOUR = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });

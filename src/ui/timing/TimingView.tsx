@@ -1,11 +1,12 @@
 'use client';
 import { Button } from '@mantine/core';
-import { useEffect, useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS } from '@/core/model/names';
 import type { Shortening } from '@/core/plan/shorten';
 import { timedBy } from '@/core/plan/timedBy';
 import { shorteningsOf } from '@/workers/planner';
+import { useAnswer } from '../kit/useAnswer';
 import { timeWords } from '../kit/words';
 import { useStudio, useStudioStore } from '../studio/studio';
 import { AtTheMoment } from './AtTheMoment';
@@ -129,24 +130,8 @@ function keptWords({ one, before_s }: Taken, total_s: number): string {
 
 /** What would shorten it, most first; each can be taken at once and undone. */
 function Shorter({ set }: { set: SetDocument }) {
-  const [tried, setTried] = useState<{ set: SetDocument; list: Shortening[] | 'failed' }>();
-  // What was offered for the set before is not true of this one.
-  const list = tried?.set === set ? tried.list : undefined;
+  const list = useAnswer(useCallback(() => shorteningsOf(set), [set]));
   const store = useStudioStore();
-  useEffect(() => {
-    let stale = false;
-    shorteningsOf(set).then(
-      (made) => {
-        if (!stale) setTried({ set, list: made });
-      },
-      () => {
-        if (!stale) setTried({ set, list: 'failed' });
-      },
-    );
-    return () => {
-      stale = true;
-    };
-  }, [set]);
   const found = Array.isArray(list) ? list : [];
   const plan = useStudio((s) => (s.planning === 'fresh' ? s.plan : undefined));
   const settled = useStudio((s) => s.settled || s.searchFailed);

@@ -1,6 +1,6 @@
 'use client';
 import { Button } from '@mantine/core';
-import { useEffect, useState } from 'react';
+import { useCallback } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { calendarFile } from '@/core/files/calendar';
 import { appointmentWords } from '@/core/model/appointment';
@@ -11,13 +11,17 @@ import type { Forecast } from '@/core/timing/forecast';
 import { forecastFor } from '@/workers/planner';
 import { downloadBlob, fileName } from '../kit/download';
 import { late } from '../kit/late';
-import { timeWords } from '../kit/words';
+import { useAnswer } from '../kit/useAnswer';
+import { hourWords, timeWords } from '../kit/words';
 import classes from './TimingView.module.css';
 
 const Evenings = late(() => import('./Evenings').then((one) => one.Evenings), 'The chart', {
   instead: ({ again }) => (
     <p className={classes.soft}>
-      The chart could not be loaded. <button onClick={again}>Try again</button>
+      The chart could not be loaded.{' '}
+      <Button variant="default" onClick={again}>
+        Try again
+      </Button>
     </p>
   ),
 });
@@ -27,7 +31,7 @@ const MOST_NAMED = 3;
 
 /** When it will be over: of many evenings with these hands, half and nine of ten, and what makes one late. */
 export function WhenOver({ set, plan }: { set: SetDocument; plan: Plan }) {
-  const made = useForecast(set, plan);
+  const made = useAnswer(useCallback(() => forecastFor(set, plan), [set, plan]));
   return (
     <section className={classes.over} aria-label="When it will be over">
       <h2>When it will be over</h2>
@@ -74,8 +78,8 @@ function Appointed({ set, forecast }: { set: SetDocument; forecast: Forecast }) 
   };
   return (
     <p data-testid="appointed">
-      {upperFirst(appointmentWords(set.appointment))}: half are over by <b>{CLOCK.format(times.half)}</b>,
-      nine of ten by <b>{CLOCK.format(times.nine)}</b>.{' '}
+      {upperFirst(appointmentWords(set.appointment))}: half are over by <b>{hourWords(times.half)}</b>, nine
+      of ten by <b>{hourWords(times.nine)}</b>.{' '}
       <Button variant="default" size="compact-md" onClick={save}>
         Calendar file
       </Button>
@@ -83,30 +87,8 @@ function Appointed({ set, forecast }: { set: SetDocument; forecast: Forecast }) 
   );
 }
 
-const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
-
 function sourceWords({ practice }: SetDocument): string {
   return practice.own_times
     ? 'by your own times, where they are known.'
     : 'by the guide: once your own times are known, it can be promised more closely.';
-}
-
-function useForecast(set: SetDocument, plan: Plan): Forecast | 'failed' | undefined {
-  const [made, setMade] = useState<{ of: Plan; forecast: Forecast | 'failed' }>();
-  useEffect(() => {
-    let stale = false;
-    forecastFor(set, plan).then(
-      (forecast) => {
-        if (!stale) setMade({ of: plan, forecast });
-      },
-      () => {
-        if (!stale) setMade({ of: plan, forecast: 'failed' });
-      },
-    );
-    return () => {
-      stale = true;
-    };
-  }, [set, plan]);
-  // What was said of the plan before is not true of this one.
-  return made?.of === plan ? made.forecast : undefined;
 }
