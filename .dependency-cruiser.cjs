@@ -27,7 +27,8 @@ const TOWER = [
 const BESIDE = {
   picture: ['model', 'geometry', 'regions', 'colour', 'craft', 'document', 'compile', 'simulate'],
   compose: ['model', 'colour', 'craft', 'document', 'compile', 'simulate', 'judge', 'plan'],
-  files: ['model', 'craft', 'document', 'bench'],
+  stock: ['model', 'craft', 'document', 'compile', 'timing', 'judge', 'plan'],
+  files: ['model', 'craft', 'document', 'bench', 'stock'],
   starter: ['model', 'geometry', 'colour', 'craft', 'document'],
   demo: ['model', 'craft', 'document', 'starter'],
   bench: ['model', 'craft', 'document', 'compile', 'timing'],

@@ -2,25 +2,31 @@ import { readFileSync, statSync } from 'node:fs';
 import { MAX_FILE_BYTES, parseSetText, tooLarge } from '../core/document/parse';
 import { decodeText } from '../core/files/decodeText';
 import { fail, faultLine } from '../core/model/result';
+import { without } from '../core/model/without';
+import { forecastOf } from '../core/plan/forecastOf';
+import { needsOf } from '../core/stock/needs';
 import { hasStop, planSet } from '../core/plan/planSet';
 import { AT_LENGTH } from '../core/timing/effort';
 
 /**
- * `plan FILE [--pretty] [--iterations=N]`: the plan of a set file as JSON on standard output; N shortens the search
- * for a good sitting.
+ * `plan FILE [--pretty] [--iterations=N] [--forecast] [--supplies]`: the plan of a set file as JSON on standard output; N
+ * shortens the search for a good sitting. With `--forecast` when it will be over, with `--supplies` what it takes, in their
+ * own words, in the plan's place.
  * Exit 0: nothing stops it. 1: something does. 2: the file cannot be read; faults with their path on standard
  * error. 3: a fault of the program itself, with one line on standard error.
  */
+const SWITCHES: readonly string[] = ['--pretty', '--forecast', '--supplies'];
+
 function run(args: readonly string[]): number {
   const pretty = args.includes('--pretty');
   const asked = args.map((arg) => /^--iterations=([0-9]{1,5})$/.exec(arg)?.[1]).find((n) => n !== undefined);
   const unknown = args.find(
-    (arg) => arg.startsWith('--') && arg !== '--pretty' && !/^--iterations=[0-9]{1,5}$/.test(arg),
+    (arg) => arg.startsWith('--') && !SWITCHES.includes(arg) && !/^--iterations=[0-9]{1,5}$/.test(arg),
   );
   const files = args.filter((arg) => !arg.startsWith('--'));
   if (unknown || files.length !== 1) {
     process.stderr.write(
-      `${unknown ? `unknown option ${unknown}\n` : ''}usage: plan FILE [--pretty] [--iterations=N]\n`,
+      `${unknown ? `unknown option ${unknown}\n` : ''}usage: plan FILE [--pretty] [--iterations=N] [--forecast] [--supplies]\n`,
     );
     return 2;
   }
@@ -32,7 +38,14 @@ function run(args: readonly string[]): number {
   const plan = planSet(parsed.value, {
     effort: { iterations: Math.min(Number(asked ?? Infinity), AT_LENGTH.iterations) },
   });
-  process.stdout.write(`${JSON.stringify(plan, null, pretty ? 2 : 0)}\n`);
+  const asked_for = {
+    ...(args.includes('--forecast') ? { forecast: forecastOf(parsed.value, plan) } : {}),
+    ...(args.includes('--supplies')
+      ? { supplies: needsOf(parsed.value, plan).map((need) => without(need, 'of', 'parts')) }
+      : {}),
+  };
+  const said = Object.keys(asked_for).length > 0 ? asked_for : plan;
+  process.stdout.write(`${JSON.stringify(said, null, pretty ? 2 : 0)}\n`);
   return hasStop(plan) ? 1 : 0;
 }
 

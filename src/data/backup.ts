@@ -7,7 +7,9 @@ import type { Client } from '@/core/model/client';
 import type { KeptMotif } from '@/core/craft/keptMotif';
 import { leastOf } from '@/core/model/extent';
 import type { ShelfItem } from '@/core/model/shelf';
+import type { Pricing } from '@/core/model/pricing';
 import type { Supply } from '@/core/model/supply';
+import type { Taking } from '@/core/stock/taking';
 import { without } from '@/core/model/without';
 import { wordsWith } from '@/core/model/primitives';
 import { rowToBin, toBin } from './bin';
@@ -15,7 +17,8 @@ import { newClientId, putClients } from './clients';
 import { db } from './database';
 import { changedAt, listed } from './listed';
 import { goodRows, readRows } from './rows';
-import { putOnShelf } from './shelf';
+import { putBackOnShelf } from './shelf';
+import { PRICING, readPricing } from './pricing';
 import { putMotifs } from './motifs';
 import { putSupplies } from './supplies';
 import { addSet, lastSeen, storeAgain } from './sets';
@@ -27,6 +30,8 @@ export async function collectBackup(now = new Date()): Promise<Backup> {
   const supplies = readRows('supplies', await db().supplies.toArray());
   const motifs = readRows('motifs', await db().motifs.toArray());
   const benches = readRows('benches', await db().benches.toArray());
+  const takings = readRows('takings', await db().takings.toArray());
+  const pricing = (await db().facts.get(PRICING))?.value;
   const backup: Backup = {
     made_at: now.toISOString(),
     sets: [],
@@ -36,6 +41,7 @@ export async function collectBackup(now = new Date()): Promise<Backup> {
       ...supplies.broken,
       ...motifs.broken,
       ...benches.broken,
+      ...takings.broken,
     ].map(({ title, record }) => ({
       title,
       text: asText(record),
@@ -45,6 +51,8 @@ export async function collectBackup(now = new Date()): Promise<Backup> {
     supplies: supplies.good,
     motifs: motifs.good,
     benches: benches.good,
+    takings: takings.good,
+    pricing: pricing === undefined ? null : readPricing(pricing),
   };
   for (const record of await db().sets.toArray()) {
     const shown = listed(record);
@@ -74,6 +82,8 @@ export async function backupOfOne(
     supplies: [],
     motifs: [],
     benches: bench ? [bench] : [],
+    takings: [],
+    pricing: null,
   };
 }
 
@@ -107,6 +117,10 @@ export interface Preview {
   motifs: Sides<KeptMotif>;
   /** Records of sittings of sets that have none here. */
   benches: Bench[];
+  /** What sets took that are not known here to have taken anything. */
+  takings: Taking[];
+  /** Prices, where there are none here. */
+  pricing: Pricing | null;
 }
 
 /** Whether two records hold the same, however their keys are ordered. */
@@ -142,6 +156,11 @@ async function missingBenches(benches: readonly Bench[]): Promise<Bench[]> {
   return benches.filter(({ set }) => !here.has(set));
 }
 
+async function missingTakings(takings: readonly Taking[]): Promise<Taking[]> {
+  const here = new Set(await db().takings.toCollection().primaryKeys());
+  return takings.filter(({ set }) => !here.has(set));
+}
+
 export async function previewBackup(backup: Backup): Promise<Preview> {
   const items = (await goodRows('shelf')).map((one) => without(one, 'id'));
   const preview: Preview = {
@@ -151,6 +170,8 @@ export async function previewBackup(backup: Backup): Promise<Preview> {
     supplies: sidesOf(backup.supplies, await goodRows('supplies'), idOf),
     motifs: sidesOf(backup.motifs, await goodRows('motifs'), idOf),
     benches: await missingBenches(backup.benches),
+    takings: await missingTakings(backup.takings),
+    pricing: (await db().facts.get(PRICING)) ? null : backup.pricing,
   };
   const { sets } = preview;
   for (const one of backup.sets) {
@@ -172,7 +193,8 @@ export async function previewBackup(backup: Backup): Promise<Preview> {
  */
 export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Promise<void> {
   await db().transaction('rw', db().tables, async () => {
-    const { sets, clients, products, supplies, motifs, benches } = await previewBackup(backup);
+    const { sets, clients, products, supplies, motifs, benches, takings, pricing } =
+      await previewBackup(backup);
     for (const { there } of sets.differing) {
       if (differing === 'backup') {
         await toBin(there.document.id);
@@ -197,7 +219,7 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
       ];
       for (const row of replaced) await rowToBin(row);
       await putClients(clients.differing.map(({ there }) => there));
-      await putOnShelf(products.differing.map(({ there }) => there));
+      await putBackOnShelf(products.differing.map(({ there }) => there));
       await putSupplies(supplies.differing.map(({ there }) => there));
       await putMotifs(motifs.differing.map(({ there }) => there));
     } else {
@@ -218,11 +240,14 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
     ] as const)
       // A broken row may stand in their place.
       for (const key of keys) await rowToBin({ table, key, title: key });
-    await putOnShelf(products.fresh);
+    await putBackOnShelf(products.fresh);
     await putClients(clients.fresh);
     await putSupplies(supplies.fresh);
     await putMotifs(motifs.fresh);
     await db().benches.bulkPut(benches);
+    await db().takings.bulkPut(takings);
+    const prices = differing === 'backup' ? (backup.pricing ?? pricing) : pricing;
+    if (prices) await db().facts.put({ key: PRICING, value: JSON.stringify(prices) });
   });
 }
 

@@ -6,6 +6,7 @@ import type { SetDocument } from '@/core/document/document';
 import type { Client } from '@/core/model/client';
 import type { KeptMotif } from '@/core/craft/keptMotif';
 import type { ShelfItem } from '@/core/model/shelf';
+import type { Taking } from '@/core/stock/taking';
 import type { Supply } from '@/core/model/supply';
 
 /** A stored set. `revision` counts saves, so that two tabs notice each other. */
@@ -95,7 +96,7 @@ export interface StoredFact {
 
 export const STORE_NAME = 'merry-lacquer';
 /** The version of the store's tables that this program writes. */
-export const STORE_VERSION = 9;
+export const STORE_VERSION = 10;
 
 /** Why nothing is written: the store is of a newer program. */
 export class ReadOnly extends Error {
@@ -132,7 +133,8 @@ export class LacquerDatabase extends Dexie {
     this.version(6).stores({ references: 'set' });
     this.version(7).stores({ motifs: 'id' });
     this.version(8).stores({ benches: 'set' });
-    this.version(STORE_VERSION).stores({ photos: 'id, set' });
+    this.version(9).stores({ photos: 'id, set' });
+    this.version(STORE_VERSION).stores({ takings: 'set' });
   }
 
   get sets(): Table<StoredSet, string> {
@@ -170,6 +172,9 @@ export class LacquerDatabase extends Dexie {
   }
   get photos(): Table<Photo, string> {
     return this.table('photos');
+  }
+  get takings(): Table<Taking, string> {
+    return this.table('takings');
   }
   get gone(): Table<GoneId, string> {
     return this.table('gone');

@@ -57,6 +57,12 @@ async function furnished() {
     },
   ]);
   await db().references.add({ set: DEMO, name: 'moon.png', picture: new Blob(['x']) });
+  await db().takings.add({
+    set: DEMO,
+    title: 'Curtain Up',
+    at: '2026-05-01T20:00:00.000Z',
+    lines: [{ table: 'shelf', id: 'base-a', unit: 'ul', amount: 140 }],
+  });
   await putPhoto({
     id: 'photo-1',
     set: DEMO,

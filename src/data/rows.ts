@@ -7,6 +7,7 @@ import { fail, ok, type Fault, type Result } from '@/core/model/result';
 import { ShelfItem } from '@/core/model/shelf';
 import { KeptMotif } from '@/core/craft/keptMotif';
 import { Supply } from '@/core/model/supply';
+import { Taking } from '@/core/stock/taking';
 import { without } from '@/core/model/without';
 import {
   db,
@@ -37,6 +38,7 @@ export interface Rows {
   motifs: KeptMotif;
   benches: Bench;
   photos: Photo;
+  takings: Taking;
 }
 export type TableName = keyof Rows;
 
@@ -142,6 +144,12 @@ export const TABLES: { [K in TableName]: TableKind<Rows[K]> } = {
   motifs: { key: 'id', words: 'motif', read: by(KeptMotif), nameIn: ({ name }) => name },
   benches: { key: 'set', words: 'record of a sitting', read: by(Bench), nameIn: ({ set }) => set },
   photos: { key: 'id', words: 'photo of a sitting', read: by(PhotoRow), nameIn: ({ id }) => id },
+  takings: {
+    key: 'set',
+    words: 'note of what a set took off the shelf',
+    read: by(Taking),
+    nameIn: ({ title }) => title,
+  },
   references: {
     key: 'set',
     words: 'picture beside a set',

@@ -5,11 +5,12 @@ import { fail, ok, type Result } from '@/core/model/result';
 import { nameApart } from '@/core/document/naming';
 import { wordsWith } from '@/core/model/primitives';
 import { binned, clearOldBin } from './bin';
-import { db, type JournalEntry, type StoredHistory, type StoredSet } from './database';
+import { db, ReadOnly, type JournalEntry, type StoredHistory, type StoredSet } from './database';
 import { openSets, type OpenSets } from './held';
 import { changedAt, listed, type Listed } from './listed';
 import { bringLate, laidOver, madeAt, newKey, readJournal, TAB, tabOf, takeOut } from './journal';
 import { goodRow, readRows } from './rows';
+import { noteState } from './takings';
 import { packHistory, unpackHistory, type Trail } from './undoHistory';
 
 export interface OpenedSet {
@@ -39,6 +40,31 @@ export function watchSets(onChange: (sets: Listed[]) => void, onError: (error: u
   };
   const subscription = liveQuery(all).subscribe(onChange, onError);
   return () => subscription.unsubscribe();
+}
+
+/** A set that is still to be made, by its last save. */
+export interface PlannedSet {
+  /** Another for every save. */
+  key: string;
+  document: SetDocument;
+}
+
+/** Every set that is not done yet, each time one changes. */
+export function watchPlanned(
+  onChange: (planned: PlannedSet[]) => void,
+  onError: (error: unknown) => void,
+): () => void {
+  return watchSets(
+    (all) =>
+      onChange(
+        all.flatMap((one): PlannedSet[] =>
+          one.kind === 'set' && one.stored.document.state !== 'done'
+            ? [{ key: `${one.id} ${one.stored.revision}`, document: one.stored.document }]
+            : [],
+        ),
+      ),
+    onError,
+  );
 }
 
 function asLastSeen(one: Extract<Listed, { kind: 'set' }>, entries: readonly JournalEntry[]): Listed {
@@ -203,7 +229,8 @@ export function saveSet(set: SetDocument, basis: number, folding?: Folding): Pro
 const saves = new Map<string, Promise<unknown>>();
 
 async function saving(set: SetDocument, basis: number, folding?: Folding): Promise<SaveOutcome> {
-  const tables = [db().sets, db().history, db().bin];
+  if (db().onlyRead) throw new ReadOnly();
+  const tables = [db().sets, db().history, db().bin, db().takings];
   const outcome = await db().transaction('rw', tables, async (): Promise<SaveOutcome> => {
     const stored = await db().sets.get(set.id);
     if (!stored) return { kind: 'gone' };
@@ -224,6 +251,7 @@ async function saving(set: SetDocument, basis: number, folding?: Folding): Promi
       ...(mark ? { mark } : {}),
       ...(last ? { last } : {}),
     });
+    await noteState(theirs.ok ? theirs.value.set : undefined, set);
     if (folding?.history)
       await db().history.put({ set: set.id, revision, version: VERSION, ...folding.history });
     return { kind: 'saved', revision };
@@ -272,5 +300,6 @@ export async function addCopy(set: SetDocument): Promise<string> {
     title: nameApart(plain, [...titles, plain]),
     appointment: null,
     state: 'planned',
+    offered: null,
   });
 }

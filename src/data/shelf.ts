@@ -29,9 +29,24 @@ export function watchShelf(
   return () => subscription.unsubscribe();
 }
 
+/** What is counted anew is counted now: what was taken before is in the count. */
+function counted(before: ShelfItem | undefined, next: ShelfItem, now = new Date()): ShelfItem {
+  const said = (one: ShelfItem) => JSON.stringify([one.count, one.holds, one.holds_in, one.counted_at]);
+  const stands = before === undefined || said(before) === said(next) || next.counted_at !== before.counted_at;
+  return stands ? next : { ...next, counted_at: now.toISOString() };
+}
+
+/** The same with their counts as they are noted: out of a backup. */
+export async function putBackOnShelf(items: readonly ShelfItem[]): Promise<void> {
+  await db().shelf.bulkPut(items.map(shelved));
+}
+
 /** Puts products on the shelf, each in the place of the one of its id; all or none. */
 export async function putOnShelf(items: readonly ShelfItem[]): Promise<void> {
-  await db().transaction('rw', db().shelf, () => db().shelf.bulkPut(items.map(shelved)));
+  await db().transaction('rw', db().shelf, async () => {
+    const before = new Map((await goodRows('shelf')).map((one) => [one.id, one]));
+    await db().shelf.bulkPut(items.map((item) => shelved(counted(before.get(item.product.id), item))));
+  });
 }
 
 /** Changes a product as it is now, whatever was made of it meanwhile. What comes out wrong is not kept. */
@@ -39,7 +54,7 @@ export async function changeOnShelf(id: string, change: (item: ShelfItem) => unk
   await db().transaction('rw', db().shelf, async () => {
     const now = await goodRow('shelf', id);
     const next = now && ShelfItem.safeParse(change(without(now, 'id')));
-    if (next?.success) await db().shelf.put(shelved(next.data));
+    if (next?.success) await db().shelf.put(shelved(counted(now, next.data)));
   });
 }
 

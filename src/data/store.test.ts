@@ -1,6 +1,11 @@
 import { IDBFactory, IDBKeyRange } from 'fake-indexeddb';
 import { curtainUp } from '@/core/demo/curtainUp';
 
+import { STORE_VERSION } from './database';
+
+/** Of a program that is not written yet. */
+const NEWER = STORE_VERSION + 1;
+
 type Store = typeof import('./store');
 type Tables = typeof import('./database');
 
@@ -55,7 +60,7 @@ describe('the browser’s store', () => {
   });
 
   it('of a newer program is read and never written', async () => {
-    const factory = await leftBy(10);
+    const factory = await leftBy(NEWER);
     const page = await opened(factory);
     await page.openStore();
     expect(page.storeState()).toEqual({ kind: 'newer' });
@@ -67,7 +72,7 @@ describe('the browser’s store', () => {
       page.append({ set: 'curtain-up', basis: 1, step: { change: { kind: 'rename', title: 'X' } } }),
     ).toThrow(/only read/);
     await page.foldLeft();
-    expect(page.db().backendDB().version).toBe(100);
+    expect(page.db().backendDB().version).toBe(NEWER * 10);
     expect([...page.db().backendDB().objectStoreNames]).toContain('later');
   });
 
@@ -115,7 +120,7 @@ describe('the browser’s store', () => {
     const told: string[] = [];
     page.watchStore(() => told.push(page.storeState().kind));
     await new Promise<void>((done) => {
-      factory.open('merry-lacquer', 100).onsuccess = () => done();
+      factory.open('merry-lacquer', NEWER * 10).onsuccess = () => done();
     });
     expect(told).toEqual(['superseded']);
     await expect(page.addSet(curtainUp())).rejects.toThrow();

@@ -27,6 +27,15 @@ export function watchSupplies(
   return () => subscription.unsubscribe();
 }
 
+/** What is counted anew is counted now: what was taken before is in the count. */
+function counted(before: Supply, next: Supply, now = new Date()): Supply {
+  const said = (one: Supply) =>
+    JSON.stringify('sizes' in one ? one.sizes : 'count' in one ? one.count : null);
+  return said(before) === said(next) || !('count' in next || 'sizes' in next)
+    ? next
+    : { ...next, counted_at: now.toISOString() };
+}
+
 /** Puts supplies on the shelf, each in the place of the one of its id; all or none. */
 export async function putSupplies(supplies: readonly Supply[]): Promise<void> {
   await db().transaction('rw', db().supplies, () => db().supplies.bulkPut([...supplies]));
@@ -41,6 +50,6 @@ export async function changeSupply(id: string, change: (supply: Supply) => unkno
   await db().transaction('rw', db().supplies, async () => {
     const now = await goodRow('supplies', id);
     const next = now && Supply.safeParse(change(now));
-    if (next?.success) await db().supplies.put(next.data);
+    if (now && next?.success) await db().supplies.put(counted(now, next.data));
   });
 }

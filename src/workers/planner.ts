@@ -6,7 +6,10 @@ import type { Contrast } from '@/core/picture/contrast';
 import type { NailPicture } from '@/core/picture/nailPicture';
 import type { Raster } from '@/core/picture/raster';
 import type { WhyHere } from '@/core/plan/whyHere';
-import type { Shortening } from '@/core/plan/shorten';
+import type { Bundle, Shortening } from '@/core/plan/shorten';
+import type { WayMeasured } from '@/core/plan/waysOfWorking';
+import type { Accent } from '@/core/stock/accents';
+import type { Need } from '@/core/stock/needs';
 import type { Plan } from '@/core/plan/planSet';
 import type { Begun, HandWipe } from '@/core/timing/problem';
 import type { Forecast } from '@/core/timing/forecast';
@@ -107,6 +110,30 @@ function wait(ms: number): Promise<void> {
 
 export function shorteningsOf(set: SetDocument, begun?: Begun): Promise<Shortening[]> {
   return planner.ask((api) => api.shorten(set, begun), PLAN_LIMIT_S);
+}
+
+/** What of these to take up so that the set takes no longer; undefined where nothing has to go. */
+export function withinTime(
+  set: SetDocument,
+  goal_s: number,
+  list: readonly Shortening[],
+): Promise<Bundle | undefined> {
+  return planner.ask((api) => api.within(set, goal_s, list), PLAN_LIMIT_S);
+}
+
+/** What a set comes to as it is worked now. */
+export function wayMeasured(set: SetDocument): Promise<WayMeasured> {
+  return planner.ask((api) => api.measuredWay(set), PLAN_LIMIT_S);
+}
+
+/** What a set takes, whatever its order. */
+export function needsFor(set: SetDocument): Promise<Need[]> {
+  return planner.ask((api) => api.needs(set), PLAN_LIMIT_S);
+}
+
+/** What each accent of a set costs. */
+export function accentsFor(set: SetDocument): Promise<Accent[]> {
+  return planner.ask((api) => api.accents(set), PLAN_LIMIT_S);
 }
 
 /** When a planned sitting will be over, of many evenings with these hands. */

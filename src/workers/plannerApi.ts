@@ -32,7 +32,10 @@ import { whyHere, type WhyHere } from '@/core/plan/whyHere';
 import { puttingRight, type PutRight } from '@/core/plan/putRight';
 import { heldNail, planNail } from '@/core/plan/nailPlan';
 import { newMemo, planning, planSet, recall, type Plan } from '@/core/plan/planSet';
-import { shorten, type Shortening } from '@/core/plan/shorten';
+import { shorten, within, type Bundle, type Shortening } from '@/core/plan/shorten';
+import { measuredWay, type WayMeasured } from '@/core/plan/waysOfWorking';
+import { accentsOf, bareNeeds, type Accent } from '@/core/stock/accents';
+import type { Need } from '@/core/stock/needs';
 import type { NailField } from '@/core/simulate/field';
 import type { Rerun } from '@/core/simulate/rerun';
 import { nominalSteps, simulateNail } from '@/core/simulate/simulate';
@@ -129,6 +132,14 @@ export interface PlannerApi {
   whyHere: (set: SetDocument, name: NailName, id: string) => WhyHere;
   /** Of a sitting under way: of what is still to do. */
   shorten: (set: SetDocument, begun?: Begun) => Shortening[];
+  /** What of these to take up so that a set takes no longer; undefined where nothing has to go. */
+  within: (set: SetDocument, goal_s: number, list: readonly Shortening[]) => Bundle | undefined;
+  /** What a set comes to as it is worked now. */
+  measuredWay: (set: SetDocument) => WayMeasured;
+  /** What a set takes, whatever its order. */
+  needs: (set: SetDocument) => Need[];
+  /** What each accent of a set costs. */
+  accents: (set: SetDocument) => Accent[];
   /** When a planned sitting will be over, of many evenings. */
   forecast: (set: SetDocument, plan: Pick<Plan, 'operations' | 'sitting'>) => Forecast;
   /** One nail in its finished look, its finger turned so under the lamp. */
@@ -213,7 +224,11 @@ export function plannerApi(): PlannerApi {
     },
     stopPuttingRight: () => void (rightings += 1),
     whyHere,
-    shorten,
+    shorten: (set, begun) => shorten(set, begun, memo),
+    within: (set, goal_s, list) => within(set, goal_s, list, memo),
+    measuredWay: (set) => measuredWay(set, memo),
+    needs: (set) => bareNeeds(set, memo),
+    accents: (set) => accentsOf(set, memo),
     picture: (set, name, px_per_mm, turn_deg) => {
       const picture = drawNail(planned(set, name).nominal.field, productIn(set), px_per_mm, turn_deg);
       // Pixels are moved, not copied.

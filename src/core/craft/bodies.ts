@@ -2,7 +2,7 @@ import { leastOf, mostOf } from '../model/extent';
 import { rounded } from '../model/rounded';
 import type { Supply } from '../model/supply';
 import type { PlacedPiece } from './matter';
-import { manyOf } from './pieceCuts';
+import { manyOf, PIECE_CUTS } from './pieceCuts';
 import { STONE_SIZES_MM } from './stoneSizes';
 
 /** What the trade knows of one kind of body that is laid on a nail. */
@@ -32,7 +32,10 @@ export const BODY_KINDS: Record<PlacedPiece['kind'], BodyKind> = {
       };
     },
     judged: ['piece', 'pieces'],
-    isSupply: () => false,
+    isSupply: (piece, supply) =>
+      supply.kind === 'piece' &&
+      PIECE_CUTS[supply.shape].words === piece.words &&
+      supply.colour.toLowerCase() === piece.colour.toLowerCase(),
   },
   stone: {
     stands: true,

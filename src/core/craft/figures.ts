@@ -9,3 +9,9 @@ export function readFigures(
     figures.length <= most && figures.every((one) => Number.isInteger(one) && one >= min && one <= max);
   return good ? figures : undefined;
 }
+
+/** A figure as it is typed, with a decimal point or comma: "9.5", "9,5". Undefined where it is none, or could be two things. */
+export function readFigure(text: string): number | undefined {
+  const plain = text.trim().replace(/^\+/, '');
+  return /^\d+([.,]\d*)?$|^[.,]\d+$/.test(plain) ? Number(plain.replace(',', '.')) : undefined;
+}

@@ -1,4 +1,4 @@
-import { STONE_NUMBERS, Supply, TOOL_USES, type SupplyOf } from '../model/supply';
+import { STONE_NUMBERS, SUNDRY_USES, Supply, TOOL_USES, type SupplyOf } from '../model/supply';
 import { CHARM_CHOICES } from './charmForms';
 import { PIECE_CHOICES } from './pieceCuts';
 import { CURVES, LIGHTS, TipSize, type Lamp, type TipBox } from '../model/product';
@@ -21,10 +21,24 @@ export interface SupplyKind<S extends Supply> {
   says: (supply: S) => string;
 }
 
-const COUNT: readonly Field[] = [
-  { kind: 'optional', path: 'count', words: 'Counted', fresh: () => 10 },
-  numberField(ofKind(Supply, 'stone'), 'count', 'Left'),
-];
+/** What is counted, and what a pack of it held and cost. `of`: what schema says how it is counted. */
+function counted(of: Supply['kind'], left: string): readonly Field[] {
+  const schema = ofKind(Supply, of);
+  return [
+    { kind: 'optional', path: 'count', words: 'Counted', fresh: () => 10 },
+    numberField(schema, 'count', left),
+    ...bought(of),
+  ];
+}
+function bought(of: Supply['kind']): readonly Field[] {
+  const schema = ofKind(Supply, of);
+  return [
+    { kind: 'optional', path: 'pack', words: 'Pack noted', fresh: () => 10 },
+    numberField(schema, 'pack', 'A pack holds'),
+    { kind: 'optional', path: 'price', words: 'Price noted', fresh: () => 5 },
+    numberField(schema, 'price', 'Price of it'),
+  ];
+}
 const COLOUR: Field = { kind: 'shade', path: 'colour', words: 'Colour' };
 const METALLIC: Field = { kind: 'switch', path: 'metallic', words: 'Metal' };
 const choices = (values: readonly string[]) => values.map((value) => ({ value, words: upperFirst(value) }));
@@ -94,6 +108,7 @@ const tips: SupplyKind<SupplyOf<'tips'>> = {
       min: 1,
       max: 20,
     },
+    ...bought('tips'),
   ],
   fresh: (id) => ({ kind: 'tips', ...tipBox(id, 'Tips', 'normal'), half: false }),
   says: ({ curve, sizes, half }) =>
@@ -119,7 +134,7 @@ const piece: SupplyKind<SupplyOf<'piece'>> = {
     numberField(PIECE, 'thickness_mm', 'Thickness'),
     numberField(PIECE, 'stiffness', 'Stiffness, 0 to 1'),
     METALLIC,
-    ...COUNT,
+    ...counted('piece', 'Left'),
   ],
   fresh: (id) => ({
     kind: 'piece',
@@ -150,7 +165,7 @@ const stone: SupplyKind<SupplyOf<'stone'>> = {
       choices: STONE_NUMBERS.map((value) => ({ value, words: `${value}, ${STONE_SIZES_MM[value]} mm` })),
     },
     COLOUR,
-    ...COUNT,
+    ...counted('stone', 'Left'),
   ],
   fresh: (id) => ({ kind: 'stone', id, name: 'Stones', count: 100, size: 'SS5', colour: '#eef3f6' }),
   says: ({ size, count }) => `${size}, ${STONE_SIZES_MM[size]} mm${left(count)}`,
@@ -169,7 +184,7 @@ const charm: SupplyKind<SupplyOf<'charm'>> = {
     numberField(CHARM, 'width_mm', 'Width'),
     numberField(CHARM, 'height_mm', 'Height'),
     METALLIC,
-    ...COUNT,
+    ...counted('charm', 'Left'),
   ],
   fresh: (id) => ({
     kind: 'charm',
@@ -187,6 +202,36 @@ const charm: SupplyKind<SupplyOf<'charm'>> = {
     `${length_mm} × ${width_mm} mm, ${height_mm} high${left(count)}`,
 };
 
+const sheet: SupplyKind<SupplyOf<'sheet'>> = {
+  kind: 'sheet',
+  words: 'Foil or sheet',
+  many: 'Foils and sheets',
+  fields: [COLOUR, ...counted('sheet', 'Left, cm²')],
+  fresh: (id) => ({ kind: 'sheet', id, name: 'Transfer foil', count: null, colour: '#d9b45b' }),
+  says: ({ count }) => (count === null ? 'not counted' : `${count} cm² left`),
+};
+
+const grain: SupplyKind<SupplyOf<'grain'>> = {
+  kind: 'grain',
+  words: 'Glitter or grains',
+  many: 'Glitters and grains',
+  fields: [COLOUR, ...counted('grain', 'Left, g')],
+  fresh: (id) => ({ kind: 'grain', id, name: 'Glitter', count: null, colour: '#d9b45b' }),
+  says: ({ count }) => (count === null ? 'not counted' : `${count} g left`),
+};
+
+const sundry: SupplyKind<SupplyOf<'sundry'>> = {
+  kind: 'sundry',
+  words: 'Thing used up',
+  many: 'Used up',
+  fields: [
+    { kind: 'choice', path: 'use', words: 'What it is', choices: choices(SUNDRY_USES) },
+    ...counted('sundry', 'Left'),
+  ],
+  fresh: (id) => ({ kind: 'sundry', id, name: 'Lint-free wipes', use: 'wipe', count: null }),
+  says: ({ use, count }) => `${use}${left(count)}`,
+};
+
 const tool: SupplyKind<SupplyOf<'tool'>> = {
   kind: 'tool',
   words: 'Tool',
@@ -200,7 +245,17 @@ const tool: SupplyKind<SupplyOf<'tool'>> = {
 };
 
 /** Every kind of supply, one entry each. */
-export const SUPPLIES = [lamp, tips, piece, stone, charm, tool] as unknown as readonly SupplyKind<Supply>[];
+export const SUPPLIES = [
+  lamp,
+  tips,
+  piece,
+  stone,
+  charm,
+  sheet,
+  grain,
+  sundry,
+  tool,
+] as unknown as readonly SupplyKind<Supply>[];
 
 const BY_KIND = new Map(SUPPLIES.map((one) => [one.kind, one]));
 
@@ -213,5 +268,5 @@ export function lampOfSupply(supply: SupplyOf<'lamp'>): Lamp {
   return without(supply, 'kind');
 }
 export function boxOfSupply(supply: SupplyOf<'tips'>): TipBox {
-  return without(supply, 'kind');
+  return without(supply, 'kind', 'pack', 'price', 'currency', 'counted_at');
 }

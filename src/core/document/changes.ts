@@ -5,6 +5,7 @@ import { referenceFaults, SetShape, type Look, type SetDocument } from './docume
 import type { Edit } from './edits';
 import { fingerOf, NAILS, handNails, mirrorOf, type Finger, type Hand, type NailName } from '../model/names';
 import type { Appointment, SetState } from '../model/appointment';
+import type { Offered } from '../model/pricing';
 import type { Nail, NailChange, Plate } from '../model/nail';
 import type { Practice } from '../model/practice';
 import { tidyWords } from '../model/primitives';
@@ -17,6 +18,9 @@ export type Change =
   | { kind: 'rename'; title: string }
   | { kind: 'appoint'; appointment: Appointment | null }
   | { kind: 'state'; state: SetState }
+  | { kind: 'offer'; offered: Offered | null }
+  /** Keeps something from being made simpler, or lets it go. */
+  | { kind: 'keep'; key: string; keeps: boolean }
   | { kind: 'wear'; nails: NailName[]; look: string | null }
   /** Every nail its look at once; what they had otherwise goes with the look it was of. */
   | { kind: 'dress'; looks: Record<NailName, string> }
@@ -69,6 +73,11 @@ type Apply<K extends Change['kind']> = (
 const APPLY: { [K in Change['kind']]: Apply<K> } = {
   rename: (set, { title }) => ({ ...set, title: tidyWords(title) ?? title }),
   appoint: (set, { appointment }) => ({ ...set, appointment }),
+  offer: (set, { offered }) => ({ ...set, offered }),
+  keep: (set, { key, keeps }) => {
+    const others = (set.keeps ?? []).filter((one) => one !== key);
+    return { ...set, keeps: keeps ? [...others, key] : others };
+  },
   state: (set, { state }) => ({ ...set, state }),
   wear: (set, { nails, look }) => mapNails(set, nails, (nail) => ({ ...nail, look, changes: [] })),
   dress: (set, { looks }) =>

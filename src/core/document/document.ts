@@ -9,11 +9,12 @@ import { NAILS, type NailName } from '../model/names';
 import { Appointed, SET_STATES } from '../model/appointment';
 import { Nail } from '../model/nail';
 import { Practice } from '../model/practice';
+import { Offered } from '../model/pricing';
 import { Colour, Id, Words } from '../model/primitives';
 import { Kit } from '../model/product';
 
 export const FORMAT = 'merry-lacquer-set';
-export const VERSION = 17;
+export const VERSION = 18;
 
 /** No real look comes near this; a file that does is a mistake or worse. */
 export const MAX_ELEMENTS = 40;
@@ -41,6 +42,10 @@ export const SetShape = z.strictObject({
   note: z.string().check(z.maxLength(2000)),
   appointment: Appointed,
   state: z.enum(SET_STATES),
+  /** What was quoted for it. */
+  offered: z.optional(z.nullable(Offered)),
+  /** What the artist keeps, whatever would be shorter: looks and elements by id, and ways of working. */
+  keeps: z.optional(z.array(z.string().check(z.maxLength(120))).check(z.maxLength(100))),
   nails: z.strictObject(nails),
   /** Skin tone of the wearer's hands, for the pictures. */
   skin: Colour,

@@ -314,6 +314,9 @@ const fromVersion11: Migration = (file) => {
 /** All that version 16 knew reads the same: since then a practice may know its artist's own times. */
 const fromVersion16: Migration = (file) => ok(file);
 
+/** All that version 17 knew reads the same: since then a set may hold what was quoted, and an appointment its end. */
+const fromVersion17: Migration = (file) => ok(file);
+
 /** The step that leads away from each version; where there is none, only parts have changed. */
 const STEPS: Readonly<Record<number, Migration>> = {
   0: fromVersion0,
@@ -329,6 +332,7 @@ const STEPS: Readonly<Record<number, Migration>> = {
   10: fromVersion10,
   11: fromVersion11,
   16: fromVersion16,
+  17: fromVersion17,
 };
 
 /** The version that files are written in: that of the whole, or of the part that changed last. */

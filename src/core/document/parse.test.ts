@@ -421,8 +421,8 @@ describe('older files', () => {
     },
   );
 
-  it('of version 16 open as they are', () => {
-    const kept = join(process.cwd(), 'tests/files/v16');
+  it.each(['v16', 'v17'])('of %s open as they are', (version) => {
+    const kept = join(process.cwd(), 'tests/files', version);
     expect(readdirSync(kept)).toHaveLength(5);
     for (const name of readdirSync(kept)) {
       const text = readFileSync(join(kept, name), 'utf8');

@@ -4,6 +4,7 @@ import { DEMO_SETS } from '../demo';
 import { faultLine } from '../model/result';
 import { paths } from '../regions/paths';
 import { newClient, platesOf, withMeasures } from '../model/client';
+import { NO_PRICING } from '../model/pricing';
 import { genericShelf, onShelf } from '../starter/shelf';
 import { genericSupplies } from '../starter/supplies';
 import { readBackup, writeBackup, type Backup } from './backup';
@@ -35,6 +36,15 @@ const backup = (): Backup => ({
       clock: { shift_ms: 0, seen_ms: 2000 },
     },
   ],
+  takings: [
+    {
+      set: 'matinee',
+      title: 'Matinée',
+      at: '2026-02-28T21:00:00.000Z',
+      lines: [{ table: 'shelf', id: 'base-a', unit: 'ul', amount: 147 }],
+    },
+  ],
+  pricing: { ...NO_PRICING, rate_cents: 4200, fixed: [{ words: 'Laundry', cents: 150 }] },
   clients: [withMeasures(newClient('c', 'Robin Vale'), { on: '2026-02-03', plates })],
 });
 /** The backup with some of its files changed, or taken out where the text is undefined. */
@@ -65,6 +75,7 @@ describe('a backup', () => {
       'backup.json',
       'clients.json',
       'motifs.json',
+      'prices.json',
       'sets/curtain-up.lacquer.json',
       'sets/fly-tower.lacquer.json',
       'sets/matinee.lacquer.json',
@@ -73,6 +84,7 @@ describe('a backup', () => {
       'shelf.csv',
       'sittings.json',
       'supplies.json',
+      'taken.json',
       'unreadable/1.json',
     ]);
   });

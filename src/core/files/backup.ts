@@ -8,7 +8,9 @@ import { Client } from '../model/client';
 import { messageOf } from '../model/messageOf';
 import { fail, ok, type Fault, type Result } from '../model/result';
 import type { ShelfItem } from '../model/shelf';
+import { Pricing } from '../model/pricing';
 import { Supply } from '../model/supply';
+import { Taking } from '../stock/taking';
 import { readShelfCsv, writeShelfCsv } from './shelfCsv';
 import { sealed, sumFault } from './zipSums';
 
@@ -20,10 +22,14 @@ const CLIENTS = 'clients.json';
 const SUPPLIES = 'supplies.json';
 const MOTIFS = 'motifs.json';
 const BENCHES = 'sittings.json';
+const TAKINGS = 'taken.json';
+const PRICING = 'prices.json';
 const Clients = z.array(Client).check(z.maxLength(5000));
 const Supplies = z.array(Supply).check(z.maxLength(5000));
 const Motifs = z.array(KeptMotif).check(z.maxLength(5000));
 const Benches = z.array(Bench).check(z.maxLength(5000));
+const Takings = z.array(Taking).check(z.maxLength(5000));
+const Pricings = z.array(Pricing).check(z.maxLength(1));
 /** Beyond these no backup of a working artist comes; a file that does is a mistake or worse. */
 const MAX_FILES = 5000;
 const MAX_BYTES = 256 * 1024 * 1024;
@@ -41,11 +47,26 @@ export interface Backup {
   motifs: KeptMotif[];
   /** What happened at the table, of the sets that were begun. */
   benches: Bench[];
+  /** What sets that are done took off the shelf. */
+  takings: Taking[];
+  /** What the artist asks, where she has said so. */
+  pricing: Pricing | null;
 }
 
 /** A backup with nothing in it yet. */
 export function emptyBackup(made_at: string): Backup {
-  return { made_at, sets: [], records: [], shelf: [], clients: [], supplies: [], motifs: [], benches: [] };
+  return {
+    made_at,
+    sets: [],
+    records: [],
+    shelf: [],
+    clients: [],
+    supplies: [],
+    motifs: [],
+    benches: [],
+    takings: [],
+    pricing: null,
+  };
 }
 
 export interface BackedUp {
@@ -71,7 +92,7 @@ function zipTime(made_at: string): Date {
 
 /**
  * A backup as one zip file: `backup.json` names what is in it, each set is the file that Export writes, the shelf is
- * its CSV, the clients' cards, the supplies, the motifs and the records of sittings are a file each; sealed, so that no byte changes unseen.
+ * its CSV, the clients' cards, the supplies, the motifs, the records of sittings, what was taken off the shelf and the prices are a file each; sealed, so that no byte changes unseen.
  */
 export function writeBackup(backup: Backup): Uint8Array {
   const sets = backup.sets.map(({ changed_at, document }) => ({
@@ -100,6 +121,8 @@ export function writeBackup(backup: Backup): Uint8Array {
       [SUPPLIES]: strToU8(`${JSON.stringify(backup.supplies, null, 2)}\n`),
       [MOTIFS]: strToU8(`${JSON.stringify(backup.motifs, null, 2)}\n`),
       [BENCHES]: strToU8(`${JSON.stringify(backup.benches)}\n`),
+      [TAKINGS]: strToU8(`${JSON.stringify(backup.takings)}\n`),
+      [PRICING]: strToU8(`${JSON.stringify(backup.pricing ? [backup.pricing] : [])}\n`),
       ...files,
     },
     // The day it was made, so that the same backup gives the same bytes.
@@ -148,6 +171,12 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
   const benches = list(BENCHES, Benches);
   if (benches.ok) backup.benches = benches.value;
   else faults.push(inFile(BENCHES, benches.faults[0]!));
+  const takings = list(TAKINGS, Takings);
+  if (takings.ok) backup.takings = takings.value;
+  else faults.push(inFile(TAKINGS, takings.faults[0]!));
+  const pricing = list(PRICING, Pricings);
+  if (pricing.ok) backup.pricing = pricing.value[0] ?? null;
+  else faults.push(inFile(PRICING, pricing.faults[0]!));
   return ok({ backup, faults });
 }
 

@@ -35,6 +35,13 @@ export const COLUMNS = [
   'count',
   'price',
   'opened_on',
+  'currency',
+  'holds',
+  'holds_in',
+  'density_g_ml',
+  'good_for_months',
+  'use_by',
+  'counted_at',
 ] as const;
 export type Column = (typeof COLUMNS)[number];
 const NEEDED: readonly Column[] = ['id', 'name', 'family'];
@@ -51,6 +58,9 @@ const NUMBERS: ReadonlySet<Column> = new Set([
   'grains_per_cm2',
   'count',
   'price',
+  'holds',
+  'density_g_ml',
+  'good_for_months',
 ]);
 const SWITCHES: ReadonlySet<Column> = new Set(['runny', 'grain_metallic']);
 const LAMP: readonly Column[] = ['cure_s', 'flash_s', 'depth_um', 'light'];
@@ -62,7 +72,17 @@ const GRAINS: Partial<Record<Column, keyof PotGrains>> = {
   grain_metallic: 'metallic',
   grains_per_cm2: 'per_cm2',
 };
-const OWN: ReadonlySet<Column> = new Set(['count', 'price', 'opened_on']);
+/** What is noted of a product as it stands on the shelf, besides what every shelf says of one. */
+const NOTED = [
+  'currency',
+  'holds',
+  'holds_in',
+  'density_g_ml',
+  'good_for_months',
+  'use_by',
+  'counted_at',
+] as const satisfies readonly (Column & keyof ShelfItem)[];
+const OWN: ReadonlySet<Column> = new Set(['count', 'price', 'opened_on', ...NOTED]);
 
 /** No shelf holds more. */
 const MAX_ROWS = 5000;
@@ -149,6 +169,9 @@ function readRow(cells: readonly string[], columns: readonly Column[], line: num
       values[column] = text === 'true';
     } else values[column] = text;
   }
+  const noted = Object.fromEntries(
+    NOTED.flatMap((one) => (values[one] === undefined ? [] : [[one, values[one]]])),
+  );
   const {
     count = null,
     price = null,
@@ -162,8 +185,9 @@ function readRow(cells: readonly string[], columns: readonly Column[], line: num
     grain_colour,
     grain_metallic,
     grains_per_cm2,
-    ...product
+    ...rest
   } = values;
+  const product = Object.fromEntries(Object.entries(rest).filter(([one]) => !OWN.has(one as Column)));
   const grains = {
     shape: grain_shape,
     size_mm: grain_mm,
@@ -178,6 +202,7 @@ function readRow(cells: readonly string[], columns: readonly Column[], line: num
     count,
     price,
     opened_on,
+    ...noted,
   });
   if (parsed.success) return ok(parsed.data);
   const fault = issueFault(parsed.error.issues[0]!);

@@ -7,6 +7,10 @@ export const Appointment = z.strictObject({
   on: z.iso.date('must be a day such as 2026-11-25'),
   /** ISO 8601, hours and minutes. */
   at: z.nullable(z.iso.time({ precision: -1, error: 'must be a time such as 19:30' })),
+  /** When it has to be over; before the time it begins at, it is of the next day. */
+  until: z.optional(z.nullable(z.iso.time({ precision: -1, error: 'must be a time such as 22:00' }))),
+  /** So many minutes after that time she came. */
+  late_min: z.optional(z.nullable(z.int().check(z.gte(0), z.lte(600, 'must be at most 600 minutes')))),
 });
 export type Appointment = z.infer<typeof Appointment>;
 

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { CHARM_SHAPES } from './charmShapes';
 import { PIECE_SHAPES } from './pieceShapes';
+import { Currency } from './money';
 import { Colour, count, Id, mm, share, Words } from './primitives';
 import { Lamp, TipBox } from './product';
 
@@ -20,7 +21,27 @@ export const MagnetPull = z.strictObject({
 });
 export type MagnetPull = z.infer<typeof MagnetPull>;
 
+/** What an artist uses up that no film is made of. */
+export const SUNDRY_USES = [
+  'wipe',
+  'file',
+  'buffer',
+  'form',
+  'foil wrap',
+  'wood stick',
+  'applicator',
+] as const;
+export type SundryUse = (typeof SUNDRY_USES)[number];
+
 const left = z.nullable(count(0, 99999));
+const measured = z.nullable(z.number().check(z.gte(0), z.lte(99999), z.meta({ step: 0.1 })));
+/** What one pack held and cost, and when what is left was counted last (ISO 8601); none of it where not noted. */
+const bought = {
+  pack: z.optional(z.nullable(z.number().check(z.gte(0.1), z.lte(99999), z.meta({ step: 1 })))),
+  price: z.optional(z.nullable(z.number().check(z.gte(0), z.lte(99999), z.meta({ step: 0.5 })))),
+  currency: z.optional(z.nullable(Currency)),
+  counted_at: z.optional(z.nullable(z.iso.datetime('must be a moment such as 2026-03-01T09:00:00Z'))),
+} as const;
 const body = {
   length_mm: mm(0.2, 40),
   width_mm: mm(0.1, 30),
@@ -31,12 +52,13 @@ const body = {
 /** What an artist has besides products; `count` is how many are left, null where nobody counts them. */
 export const Supply = z.discriminatedUnion('kind', [
   z.extend(Lamp, { kind: z.literal('lamp') }),
-  z.extend(TipBox, { kind: z.literal('tips') }),
+  z.extend(TipBox, { kind: z.literal('tips'), ...bought }),
   z.strictObject({
     kind: z.literal('piece'),
     id: Id,
     name: Words,
     count: left,
+    ...bought,
     ...body,
     shape: z.enum(PIECE_SHAPES),
     thickness_mm: mm(0.005, 3, 0.005),
@@ -48,6 +70,7 @@ export const Supply = z.discriminatedUnion('kind', [
     id: Id,
     name: Words,
     count: left,
+    ...bought,
     size: z.enum(STONE_NUMBERS),
     colour: Colour,
   }),
@@ -56,9 +79,36 @@ export const Supply = z.discriminatedUnion('kind', [
     id: Id,
     name: Words,
     count: left,
+    ...bought,
     ...body,
     shape: z.enum(CHARM_SHAPES),
     height_mm: mm(0.1, 12),
+  }),
+  z.strictObject({
+    kind: z.literal('sheet'),
+    id: Id,
+    name: Words,
+    /** In cm². */
+    count: measured,
+    ...bought,
+    colour: Colour,
+  }),
+  z.strictObject({
+    kind: z.literal('grain'),
+    id: Id,
+    name: Words,
+    /** In g. */
+    count: measured,
+    ...bought,
+    colour: Colour,
+  }),
+  z.strictObject({
+    kind: z.literal('sundry'),
+    id: Id,
+    name: Words,
+    use: z.enum(SUNDRY_USES),
+    count: left,
+    ...bought,
   }),
   z.strictObject({
     kind: z.literal('tool'),

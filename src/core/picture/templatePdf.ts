@@ -1,4 +1,5 @@
 import { PDFDocument, rgb, StandardFonts } from 'pdf-lib';
+import { written } from './latin';
 import { pathOf, strokeOf, type Sheet } from './templateSheet';
 
 /** Points of a PDF (ISO 32000: 1/72 inch) in a mm. */
@@ -35,18 +36,4 @@ export async function sheetPdf(sheet: Sheet, title: string): Promise<Uint8Array>
 function colourOf(hex: string) {
   const part = (at: number) => parseInt(hex.slice(at, at + 2), 16) / 255;
   return rgb(part(1), part(3), part(5));
-}
-
-/** The built-in font of a PDF has only Latin letters: any other sign is shown as a question mark. */
-function written(words: string, encode: (sign: string) => unknown): string {
-  return [...words]
-    .map((sign) => {
-      try {
-        encode(sign);
-        return sign;
-      } catch {
-        return '?';
-      }
-    })
-    .join('');
 }

@@ -18,53 +18,70 @@ export interface MeasuredOut {
   said: string;
 }
 
-interface Measured {
+/** What of grains or of a sheet is laid by one operation: mg or mm². */
+export interface Measured {
+  operation: string;
+  kind: 'grains' | 'sheet';
   words: string;
   colour: string;
   amount: number;
-  say: (amount: number) => string;
 }
 
 type Measures = {
-  [K in Deposit['kind']]?: (deposit: Extract<Deposit, { kind: K }>, area_mm2: number) => Measured;
+  [K in Deposit['kind']]?: (
+    deposit: Extract<Deposit, { kind: K }>,
+    area_mm2: number,
+  ) => Omit<Measured, 'operation'>;
 };
 
 /** What is measured of a deposit by the area that is laid in full; what is poured or counted is not. */
 const MEASURES: Measures = {
   grains: ({ grains }, area_mm2) => ({
+    kind: 'grains',
     words: grains.words,
     colour: grains.colour,
     amount: (grains.per_cm2 / 100) * area_mm2 * grainMass_mg(grains),
-    say: mass,
   }),
-  sheet: ({ sheet: { words, colour } }, area_mm2) => ({ words, colour, amount: area_mm2, say: area }),
+  sheet: ({ sheet: { words, colour } }, area_mm2) => ({ kind: 'sheet', words, colour, amount: area_mm2 }),
 };
 
-/** Grains by what they weigh and sheets by the area they are laid over, of all nails, in the order they are used. */
+const SAY: Record<Measured['kind'], (amount: number) => string> = { grains: mass, sheet: area };
+
+/** Grains by what they weigh and sheets by the area they are laid over, operation by operation. */
+export function measures(
+  set: SetDocument,
+  operations: Readonly<Record<NailName, readonly Operation[]>>,
+): Measured[] {
+  return NAILS.flatMap((name) => {
+    const nail = set.nails[name];
+    const frame = frameOf(nail, buildOf(set, nail));
+    return operations[name].flatMap(({ id, deposit, place }): Measured[] => {
+      const measure =
+        deposit &&
+        (MEASURES[deposit.kind] as
+          | ((of: Deposit, area_mm2: number) => Omit<Measured, 'operation'>)
+          | undefined);
+      if (!measure) return [];
+      const over_mm2 = laidOver_mm2(frame, place, 'profile' in deposit ? deposit.profile : undefined);
+      return [{ operation: id, ...measure(deposit, over_mm2) }];
+    });
+  });
+}
+
+/** The same of all nails together, in the order they are used. */
 export function measuredOut(
   set: SetDocument,
   operations: Readonly<Record<NailName, readonly Operation[]>>,
 ): MeasuredOut[] {
   const all = new Map<string, Measured>();
-  for (const name of NAILS) {
-    const nail = set.nails[name];
-    const frame = frameOf(nail, buildOf(set, nail));
-    for (const { deposit, place } of operations[name]) {
-      const measure =
-        deposit && (MEASURES[deposit.kind] as ((of: Deposit, area_mm2: number) => Measured) | undefined);
-      if (!measure) continue;
-      const one = measure(
-        deposit,
-        laidOver_mm2(frame, place, 'profile' in deposit ? deposit.profile : undefined),
-      );
-      const key = `${one.words}|${one.colour.toLowerCase()}`;
-      const before = all.get(key);
-      all.set(key, before ? { ...before, amount: before.amount + one.amount } : one);
-    }
+  for (const one of measures(set, operations)) {
+    const key = `${one.words}|${one.colour.toLowerCase()}`;
+    const before = all.get(key);
+    all.set(key, before ? { ...before, amount: before.amount + one.amount } : one);
   }
   return [...all.values()]
     .filter(({ amount }) => amount > 0)
-    .map(({ words, colour, amount, say }) => ({ words, colour, said: say(amount) }));
+    .map(({ kind, words, colour, amount }) => ({ words, colour, said: SAY[kind](amount) }));
 }
 
 const STEP_MM = 0.1;
@@ -80,7 +97,6 @@ export function laidOver_mm2(frame: NailFrame, place: Place, profile?: Profile):
   return sum * STEP_MM * STEP_MM;
 }
 
-/** Less than a milligram is a pinch. */
 /** Less is taken between two fingers, and weighed by nobody (common practice). */
 const PINCH_MG = 10;
 

@@ -2,13 +2,16 @@ import type { SetDocument } from '../document/document';
 import { editNail } from '../document/edits';
 import { NAILS, type NailName } from '../model/names';
 import { hasTorch } from '../model/product';
+import { without } from '../model/without';
 import { buildOf, lookOf } from '../compile/prepare';
 
 /** All of a document that one nail's plan depends on, as text: equal text, equal plan. */
 export function nailKey(set: SetDocument, name: NailName, kit: string): string {
   const nail = set.nails[name];
   const edits = set.edits.filter((edit) => editNail(edit) === name);
-  return JSON.stringify([name, nail, lookOf(set, nail), buildOf(set, nail), set.practice, edits]) + kit;
+  // How the lamp is shared and how the work flows is of the sitting alone.
+  const practice = without(set.practice, 'thumbs', 'flow');
+  return JSON.stringify([name, nail, lookOf(set, nail), buildOf(set, nail), practice, edits]) + kit;
 }
 
 export function kitKey(set: SetDocument): string {

@@ -33,6 +33,8 @@ export interface Plan {
   bodies: Record<NailName, NailBody | null>;
   findings: Finding[];
   sitting: Sitting;
+  /** What the films of an operation hold as they are laid, in mm³; operations that lay none are left out. */
+  laid_mm3: Record<string, number>;
   /** The sitting in rounds, as it is worked. */
   rounds: Round[];
   /** What a step leaves for what must follow it, by operation. */
@@ -97,6 +99,7 @@ export function* planning(set: SetDocument, options: PlanOptions = {}): InSlices
     bodies: record((name) => (set.nails[name].in_work ? bodyOf(drawn.judged[name].replayed.field) : null)),
     findings: sortFindings(oneWayOut(list, fixes), drawn.all),
     sitting,
+    laid_mm3: laidBy(drawn.planned),
     rounds: roundsOf(sitting, drawn.all),
     windows: windowsOf(problem, sitting),
   };
@@ -105,6 +108,25 @@ export function* planning(set: SetDocument, options: PlanOptions = {}): InSlices
 /** All that the rules tell of a set, its sitting hardly searched for; their ways out untried. */
 export function tellSet(set: SetDocument, memo: PlanMemo): Told[] {
   return inOneGo(draw(set, memo, TRYING)).told;
+}
+
+/** What is done on each nail and what it lays, without a sitting: no wipes that only the sitting asks for. */
+export function workOf(set: SetDocument, memo: PlanMemo): Pick<Plan, 'operations' | 'laid_mm3'> {
+  const keys = nailKeys(set);
+  const planned = record((name) => recall(memo.nails, keys[name], () => planNail(set, name)));
+  return { operations: record((name) => planned[name].compiled.operations), laid_mm3: laidBy(planned) };
+}
+
+function laidBy(planned: Readonly<Record<NailName, NailPlan>>): Record<string, number> {
+  const out: Record<string, number> = {};
+  for (const name of NAILS) {
+    const { compiled, nominal } = planned[name];
+    compiled.operations.forEach(({ id }, i) => {
+      const mm3 = rounded(nominal.states[i]!.laid_mm3 ?? 0);
+      if (mm3 > 0) out[id] = mm3;
+    });
+  }
+  return out;
 }
 
 interface Drawn {

@@ -20,6 +20,8 @@ export interface StateAfter {
   tacky: boolean;
   /** The surface that most of the nail then has, in words. */
   surface: string;
+  /** What its films hold as they are laid, before any file, in mm³; nothing where it lays none. */
+  laid_mm3?: number;
 }
 
 /**
@@ -74,12 +76,12 @@ export function goOn(run: Run, step: Step): void {
     const pass = (seconds: number) => {
       for (const one of [field, ...(run.tip ? [run.tip] : [])]) passTime(one, seconds, product);
     };
-    apply(run, step.operation, step.light_s);
+    const laid_mm3 = apply(run, step.operation, step.light_s);
     if (laid) {
       // What is laid begins to set when the hand leaves it, and is wet until then; what lies below goes on meanwhile.
       const fresh = laidBy(step.operation, product) === 'nothing' ? undefined : step.operation.id;
       for (const one of [field, ...(run.tip ? [run.tip] : [])]) passTime(one, hand_s, product, fresh);
-      states.push(stateOf(run));
+      states.push({ ...stateOf(run), laid_mm3 });
       pass(elapsed_s - hand_s);
     } else {
       pass(elapsed_s);
@@ -117,7 +119,8 @@ function insideTip(run: Run): Run {
   return { ...run, field: run.tip, lengthened: true };
 }
 
-function apply(all: Run, operation: Operation, light_s?: number): void {
+/** Returns the volume of what it lays, in mm³. */
+function apply(all: Run, operation: Operation, light_s?: number): number {
   const run = operation.in_tip ? insideTip(all) : all;
   const { field } = run;
   const { lengthens, bares } = rowOf(operation.verb);
@@ -136,10 +139,25 @@ function apply(all: Run, operation: Operation, light_s?: number): void {
     field.surface[cell] = leaves[field.surface[cell]!]!;
   }
   if (bares) bareOfOld(field, cover);
+  const laid_mm3 = operation.deposit ? volumeLaid_mm3(field, operation.id) : 0;
   if (lengthens === 'tip') standFree(field, cover);
   if (operation.verb === 'activate') activate(field, cover, run.product);
   if (operation.removal) fileDown(run, operation, cover);
   if (operation.lamp) shine(field, light_s ?? operation.lamp.seconds, run.product);
+  return laid_mm3;
+}
+
+/** What comes out of a bottle, a pot or off a sheet. */
+const POURED: ReadonlySet<Film['kind']> = new Set(['film', 'grains', 'sheet'] as const);
+
+/** Of the films, grains or sheets that an operation has just laid. */
+function volumeLaid_mm3({ films, grid }: NailField, id: string): number {
+  let um = 0;
+  for (const film of films) {
+    if (film.operation !== id || !POURED.has(film.kind)) continue;
+    for (const t_um of film.t_um) um += t_um;
+  }
+  return (um / 1000) * grid.cell_mm2;
 }
 
 function bareOfOld({ films }: NailField, cover: Cover): void {

@@ -47,6 +47,19 @@ export function genericSupplies(): Supply[] {
       height_mm: 1.4,
       metallic: true,
     },
+    { kind: 'sheet', id: 'transfer-foil-gold', name: 'Transfer foil, gold', count: null, colour: '#d9b45b' },
+    { kind: 'grain', id: 'sugar-clear', name: 'Clear powder', count: null, colour: '#f4f6f8' },
+    ...(
+      [
+        ['wipes', 'Lint-free wipes', 'wipe'],
+        ['files', 'Files 100/180', 'file'],
+        ['buffers', 'Buffers', 'buffer'],
+        ['wood-sticks', 'Wood sticks', 'wood stick'],
+        ['forms', 'Paper forms', 'form'],
+        ['foil-wraps', 'Foil wraps', 'foil wrap'],
+        ['applicators', 'Powder applicators', 'applicator'],
+      ] as const
+    ).map(([id, name, use]): Supply => ({ kind: 'sundry', id, name, use, count: null })),
     ...(
       [
         ['liner-brush', 'Liner brush', 'brush'],

@@ -4,6 +4,7 @@ import { lowerFirst } from '../model/letters';
 import { rounded } from '../model/rounded';
 import {
   fingerOf,
+  fingersWords,
   FINGERS,
   fingerWords,
   handOf,
@@ -261,7 +262,7 @@ export function whoseWords(nails: readonly NailName[], worked: readonly NailName
       return 'four fingers';
   }
   if (hands.size === 1) return nails.map(fingerOf).join(', ');
-  if (nails.length === 2 && fingers.length === 1) return `both ${fingers[0]!}s`;
+  if (nails.length === 2 && fingers.length === 1) return `both ${fingersWords(nails[0]!)}`;
   const left = worked.filter((nail) => !nails.includes(nail));
   if (left.length <= MOST_LEFT_OUT && nails.length > left.length)
     return `all but the ${left.map(nailWords).join(' and ')}`;

@@ -34,6 +34,18 @@ const ClientsView = late(
   { instead: Lost, meanwhile: Opening },
 );
 
+const ShoppingView = late(
+  () => import('../shelf/ShoppingView').then((module) => module.ShoppingView),
+  'What to buy',
+  { instead: Lost, meanwhile: Opening },
+);
+
+/** Works beside whatever view is open. */
+const SettleShelf = late(() => import('./SettleShelf').then((module) => module.SettleShelf), 'The shelf', {
+  instead: () => null,
+  meanwhile: () => null,
+});
+
 const OPENING: StoreState = { kind: 'opening' };
 
 // What the address names comes, and the store opens, while React takes the page over. What fails is told where it is needed.
@@ -61,6 +73,7 @@ export function App() {
         <NewVersion />
       </div>
       <div className={classes.view}>{view(route, store)}</div>
+      {(store.kind === 'ready' || store.kind === 'memory') && <SettleShelf />}
     </div>
   );
 }
@@ -73,6 +86,7 @@ function view(route: Route | undefined, store: StoreState) {
     <ViewBoundary key={route.kind === 'set' ? route.id : route.kind}>
       {route.kind === 'sets' && <SetsView />}
       {route.kind === 'shelf' && <ShelfView />}
+      {route.kind === 'shopping' && <ShoppingView />}
       {route.kind === 'clients' && <ClientsView {...(route.id ? { id: route.id } : {})} />}
       {route.kind === 'set' && <StudioShell id={route.id} view={route.view} />}
     </ViewBoundary>
@@ -87,5 +101,6 @@ function bringFor(route: Route | undefined): void {
     return;
   }
   if (route?.kind === 'clients') comes(ClientsView.bring());
+  else if (route?.kind === 'shopping') comes(ShoppingView.bring());
   else comes(route?.kind === 'shelf' ? ShelfView.bring() : SetsView.bring());
 }

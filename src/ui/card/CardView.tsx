@@ -10,6 +10,7 @@ import { appointmentWords } from '@/core/model/appointment';
 import { lowerFirst, upperFirst } from '@/core/model/letters';
 import { NAILS, nailWords } from '@/core/model/names';
 import { nailMaps } from '@/core/picture/nailMap';
+import { beginsAt, mustEndAt } from '@/core/plan/appointed';
 import { countedOut, type CountedOut } from '@/core/plan/countedOut';
 import { measuredOut, type MeasuredOut } from '@/core/plan/measuredOut';
 import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
@@ -20,7 +21,7 @@ import { downloadText, fileName } from '../kit/download';
 import { HandsSpread } from '../kit/HandsSpread';
 import { MapOf } from '../kit/MapOf';
 import { FINENESS, usePictures } from '../kit/usePictures';
-import { clockWords, countWords, handWords, timeWords } from '../kit/words';
+import { countWords, handWords, hourWords, momentWords, timeWords } from '../kit/words';
 import { useSupplies } from '../shelf/useShelf';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio } from '../studio/studio';
@@ -54,6 +55,8 @@ function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: Re
   const { isTicked, tick } = useTicks(set.id);
   const worked = NAILS.filter((name) => set.nails[name].in_work);
   const operations = NAILS.flatMap((name) => plan.operations[name]);
+  const begins = beginsAt(set.appointment);
+  const ends = mustEndAt(set.appointment);
   const lines = benchCard(plan.rounds, worked, plan.windows);
   const maps = nailMaps(set, plan.operations);
   const products = inOrderOfUse(plan.rounds, operations, set.kit.products);
@@ -86,6 +89,8 @@ function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: Re
             <p>
               {client ? `${client.name} · ` : ''}
               {set.appointment ? upperFirst(appointmentWords(set.appointment)) : today}
+              {set.appointment?.late_min ? `, ${set.appointment.late_min} minutes late` : ''}
+              {ends ? `, over by ${hourWords(ends)}` : ''}
               <br />
               {timeWords(plan.sitting.total_s)}, between {timeWords(plan.sitting.low_s)} and{' '}
               {timeWords(plan.sitting.high_s)}
@@ -145,7 +150,13 @@ function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: Re
         </section>
         <ol className={classes.lines} aria-label="In order">
           {lines.map((line) => (
-            <Line key={line.number} line={line} ticked={isTicked(line.id)} tick={() => ticked(line.id)} />
+            <Line
+              key={line.number}
+              line={line}
+              begins={begins}
+              ticked={isTicked(line.id)}
+              tick={() => ticked(line.id)}
+            />
           ))}
         </ol>
         <section className={classes.foot}>
@@ -233,7 +244,16 @@ function useTicks(set: string) {
   };
 }
 
-function Line({ line, ticked, tick }: { line: CardLine; ticked: boolean; tick: () => void }) {
+interface LineProps {
+  line: CardLine;
+  /** When she sits down, where that is known. */
+  begins: Date | undefined;
+  ticked: boolean;
+  tick: () => void;
+}
+
+function Line({ line, begins, ticked, tick }: LineProps) {
+  const at = momentWords(begins, line.start_s);
   return (
     <li
       className={classes.line}
@@ -243,14 +263,9 @@ function Line({ line, ticked, tick }: { line: CardLine; ticked: boolean; tick: (
     >
       <label className={classes.tick}>
         <span className={classes.box}>
-          <input
-            type="checkbox"
-            checked={ticked}
-            onChange={tick}
-            aria-label={`Done: ${line.words}, ${clockWords(line.start_s)}`}
-          />
+          <input type="checkbox" checked={ticked} onChange={tick} aria-label={`Done: ${line.words}, ${at}`} />
         </span>
-        <span className={classes.at}>{clockWords(line.start_s)}</span>
+        <span className={classes.at}>{at}</span>
       </label>
       <span className={classes.what}>
         <b>

@@ -2,16 +2,18 @@
 import { useMemo, type ReactNode } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS } from '@/core/model/names';
+import { beginsAt } from '@/core/plan/appointed';
 import { helperList } from '@/core/plan/helperList';
 import type { Plan } from '@/core/plan/planSet';
 import { whoseOf } from '../kit/whose';
-import { clockWords, timeWords } from '../kit/words';
+import { momentWords, timeWords } from '../kit/words';
 import { Paper } from './Paper';
 import classes from './CardView.module.css';
 
 /** What a second pair of hands takes over, at its time. */
 export function HelperList({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: ReactNode }) {
   const worked = NAILS.filter((name) => set.nails[name].in_work);
+  const begins = beginsAt(set.appointment);
   const rounds = useMemo(
     () =>
       helperList(
@@ -30,7 +32,7 @@ export function HelperList({ set, plan, choice }: { set: SetDocument; plan: Plan
       <ol className={classes.helps}>
         {rounds.map((round) => (
           <li key={round.number}>
-            <span className={classes.at}>{clockWords(round.start_s)}</span>
+            <span className={classes.at}>{momentWords(begins, round.start_s)}</span>
             <span>
               <b>{whoseOf(round, worked)}</b> {round.words}, {timeWords(round.end_s - round.start_s)}
               {round.wait_s !== undefined && <i> – then {timeWords(round.wait_s)} of rest</i>}

@@ -5,7 +5,7 @@ import { useGesture } from '../kit/useGesture';
 import { useStudio } from '../studio/studio';
 import classes from './HandsView.module.css';
 
-/** The day the client comes, and the time once there is a day. */
+/** The day the client comes, the time once there is a day, and when it has to be over. */
 export function When() {
   const appointment = useStudio((s) => s.set.appointment);
   const change = useStudio((s) => s.change);
@@ -26,7 +26,7 @@ export function When() {
         value={appointment?.on ?? ''}
         onFocus={gesture.begin}
         onChange={({ currentTarget: { value } }) =>
-          put(value === '' ? null : { on: value, at: appointment?.at ?? null })
+          put(value === '' ? null : { at: null, ...appointment, on: value })
         }
       />
       {appointment && (
@@ -40,6 +40,19 @@ export function When() {
             onFocus={gesture.begin}
             onChange={({ currentTarget: { value } }) => put({ ...appointment, at: value || null })}
           />
+          {appointment.at !== null && (
+            <>
+              <span aria-hidden>to</span>
+              <TextInput
+                type="time"
+                aria-label="When it has to be over"
+                w={130}
+                value={appointment.until ?? ''}
+                onFocus={gesture.begin}
+                onChange={({ currentTarget: { value } }) => put({ ...appointment, until: value || null })}
+              />
+            </>
+          )}
         </>
       )}
     </span>

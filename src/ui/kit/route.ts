@@ -1,11 +1,21 @@
 /** The views of one set, in the order the work goes. */
-export const SET_VIEWS = ['hands', 'practice', 'design', 'layers', 'timing', 'card', 'bench'] as const;
+export const SET_VIEWS = [
+  'hands',
+  'practice',
+  'design',
+  'layers',
+  'timing',
+  'table',
+  'card',
+  'bench',
+] as const;
 export type SetView = (typeof SET_VIEWS)[number];
 
 /** Where in the program an address leads. */
 export type Route =
   | { kind: 'sets' }
   | { kind: 'shelf' }
+  | { kind: 'shopping' }
   | { kind: 'clients'; id?: string }
   | { kind: 'set'; id: string; view: SetView };
 
@@ -15,6 +25,7 @@ export function routeOf(parts: readonly string[]): Route | undefined {
   const [first, id, view = 'design', ...more] = named;
   if (first === undefined) return { kind: 'sets' };
   if (first === 'shelf') return id === undefined ? { kind: 'shelf' } : undefined;
+  if (first === 'shopping') return id === undefined ? { kind: 'shopping' } : undefined;
   if (first === 'clients') return named.length > 2 ? undefined : { kind: 'clients', ...(id ? { id } : {}) };
   if (first !== 'set' || !id || more.length > 0) return undefined;
   const known = SET_VIEWS.find((one) => one === view);
@@ -33,6 +44,6 @@ export function routeOfPath(path: string): Route | undefined {
 
 export function pathOf(route: Route): string {
   if (route.kind === 'clients') return route.id ? `/clients/${encodeURIComponent(route.id)}` : '/clients';
-  if (route.kind !== 'set') return route.kind === 'sets' ? '/' : '/shelf';
+  if (route.kind !== 'set') return route.kind === 'sets' ? '/' : `/${route.kind}`;
   return `/set/${encodeURIComponent(route.id)}/${route.view}`;
 }

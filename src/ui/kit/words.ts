@@ -48,3 +48,8 @@ export function hourWords(at: Date): string {
   return HOUR.format(at);
 }
 const HOUR = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** A moment of a sitting: by the clock on the wall where it is known when she sits down, else from the begin on. */
+export function momentWords(begins: Date | undefined, at_s: number): string {
+  return begins ? hourWords(new Date(begins.getTime() + at_s * 1000)) : clockWords(at_s);
+}

@@ -1,5 +1,5 @@
 'use client';
-import { Button, ColorInput, NumberInput, TextInput } from '@mantine/core';
+import { Button, ColorInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { lampOf } from '@/core/craft/families';
 import { readPath, writePath } from '@/core/craft/fieldPath';
@@ -11,6 +11,8 @@ import { LIGHTS, type Light, type Product } from '@/core/model/product';
 import type { ShelfItem } from '@/core/model/shelf';
 import { FieldInput } from '../kit/fields/FieldInput';
 import { Pick } from '../kit/Pick';
+import { StoredFigure } from '../kit/StoredFigure';
+import { StockOfProduct } from './StockOfProduct';
 import classes from './ShelfView.module.css';
 
 interface Props {
@@ -52,25 +54,24 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
         />
       )}
       {product.coats_to_cover !== undefined && (
-        <Figure
+        <StoredFigure
           label="Coats to cover"
           value={product.coats_to_cover}
           min={0.5}
           max={8}
-          step={0.5}
           onPut={(coats_to_cover) => putProduct({ coats_to_cover })}
         />
       )}
       {lamp && (
         <>
-          <Figure
+          <StoredFigure
             label="Cure, s"
             value={lamp.cure_s}
             min={5}
             max={600}
             onPut={(cure_s) => putLamp({ cure_s })}
           />
-          <Figure
+          <StoredFigure
             label="Flash, s"
             value={lamp.flash_s}
             min={1}
@@ -81,7 +82,7 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
       )}
       {lamp && (
         <>
-          <Figure
+          <StoredFigure
             label="Open time, s"
             value={product.open_s ?? ''}
             min={5}
@@ -102,7 +103,7 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
         </>
       )}
       {product.coat_um !== undefined && (
-        <Figure
+        <StoredFigure
           label="One coat, µm"
           value={product.coat_um}
           min={1}
@@ -111,27 +112,13 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
         />
       )}
       {product.coat_um !== undefined && <GrainFields product={product} onPut={putProduct} />}
-      <Figure label="Left" value={item.count ?? ''} min={0} max={9999} onPut={(count) => put({ count })} />
+      <StockOfProduct item={item} onPut={put} />
       {lamp && <Said label="System" value={product.system} onPut={(system) => putProduct({ system })} />}
       <Said
         label="Contains"
         title="What some hands do not bear: a client’s card that names it is told in the plan"
         value={product.contains}
         onPut={(contains) => putProduct({ contains })}
-      />
-      <Figure
-        label="Price"
-        value={item.price ?? ''}
-        min={0}
-        max={99999}
-        step={0.5}
-        onPut={(price) => put({ price })}
-      />
-      <TextInput
-        type="date"
-        label="Opened"
-        defaultValue={item.opened_on ?? ''}
-        onBlur={(event) => put({ opened_on: event.currentTarget.value || null })}
       />
       <Button variant="subtle" color="red" onClick={onRemove}>
         Take off the shelf
@@ -183,36 +170,6 @@ function Said({ label, value = '', title, onPut }: SaidProps) {
       maxLength={MOST_WORDS}
       defaultValue={value}
       onBlur={(event) => onPut(tidyWords(event.currentTarget.value))}
-      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-    />
-  );
-}
-
-interface FigureProps {
-  label: string;
-  value: number | '';
-  min: number;
-  max: number;
-  step?: number;
-  onPut: (value: number) => void;
-}
-
-/** A figure of a product: kept when the field is left or Enter is pressed, not at each key. */
-function Figure({ label, value, min, max, step = 1, onPut }: FigureProps) {
-  const [typed, setTyped] = useState<number | string>(value);
-  const good = typeof typed === 'number' && typed >= min && typed <= max;
-  return (
-    <NumberInput
-      label={label}
-      value={typed}
-      min={min}
-      max={max}
-      step={step}
-      clampBehavior="none"
-      allowNegative={false}
-      error={good || typed === value ? undefined : `${min} to ${max}`}
-      onChange={setTyped}
-      onBlur={() => (good ? typed !== value && onPut(typed) : setTyped(value))}
       onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
     />
   );

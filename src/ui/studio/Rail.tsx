@@ -1,6 +1,7 @@
 'use client';
 import {
   IconAdjustments,
+  IconBasket,
   IconClock,
   IconHandClick,
   IconHandStop,
@@ -20,6 +21,7 @@ export const VIEWS: readonly { view: SetView; words: string; Icon: typeof IconCl
   { view: 'design', words: 'Design', Icon: IconPalette },
   { view: 'layers', words: 'Plate to top', Icon: IconStack2 },
   { view: 'timing', words: 'Timing', Icon: IconClock },
+  { view: 'table', words: 'Table', Icon: IconBasket },
   { view: 'card', words: 'Card', Icon: IconListCheck },
   { view: 'bench', words: 'Bench', Icon: IconHandClick },
 ];

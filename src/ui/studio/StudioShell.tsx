@@ -50,6 +50,7 @@ const VIEW = {
   design: viewPart('design', 'Design'),
   layers: viewPart('layers', 'Plate to top'),
   timing: viewPart('timing', 'Timing'),
+  table: viewPart('table', 'The table'),
   card: viewPart('card', 'Card'),
   bench: viewPart('bench', 'Bench'),
 };

@@ -8,6 +8,7 @@ export const VIEW_PARTS: Record<SetView, () => Promise<ComponentType>> = {
   design: () => import('../design/DesignView').then((m) => m.DesignView),
   layers: () => import('../layers/LayersView').then((m) => m.LayersView),
   timing: () => import('../timing/TimingView').then((m) => m.TimingView),
+  table: () => import('../table/TableView').then((m) => m.TableView),
   card: () => import('../card/CardView').then((m) => m.CardView),
   bench: () => import('../bench/BenchView').then((m) => m.BenchView),
 };

@@ -32,14 +32,17 @@ export function Lanes({
   rounds,
   total_s,
   worked,
-  at_s,
+  at_s = 0,
   onAt,
+  label = 'Lanes of the sitting',
 }: {
   rounds: readonly Round[];
   total_s: number;
   worked: readonly NailName[];
-  at_s: number;
-  onAt: (at_s: number) => void;
+  /** Where a moment is looked at. */
+  at_s?: number;
+  onAt?: (at_s: number) => void;
+  label?: string;
 }) {
   const [step, setStep] = useState(0);
   const scroller = useRef<HTMLDivElement>(null);
@@ -91,7 +94,7 @@ export function Lanes({
       </div>
       <div ref={useMergedRef(scroller, sized)} className={classes.scroller}>
         <div style={{ width }}>
-          <svg width={width} height={height} display="block" role="img" aria-label="Lanes of the sitting">
+          <svg width={width} height={height} display="block" role="img" aria-label={label}>
             <defs>
               <pattern
                 id="light"
@@ -141,8 +144,8 @@ export function Lanes({
                     width={long}
                     height={LANE - 12}
                     fill={light ? 'url(#light)' : lane === 1 ? 'var(--soft)' : 'var(--accent)'}
-                    className={classes.bar}
-                    onClick={() => onAt(Math.round((round.start_s + round.end_s) / 2))}
+                    className={onAt && classes.bar}
+                    onClick={() => onAt?.(Math.round((round.start_s + round.end_s) / 2))}
                   >
                     <title>{`${clockWords(round.start_s)}, ${handWords(round.hand)}${whoseWords(round.nails, worked)}: ${lowerFirst(round.words)}`}</title>
                   </rect>
@@ -154,22 +157,24 @@ export function Lanes({
                 </g>
               );
             })}
-            <line x1={x(at_s)} x2={x(at_s)} y1={TOP - 6} y2={height} className={classes.now} />
+            {onAt && <line x1={x(at_s)} x2={x(at_s)} y1={TOP - 6} y2={height} className={classes.now} />}
           </svg>
-          <div style={{ paddingRight: `${(RIGHT / width) * 100}%` }}>
-            <Slider
-              value={at_s}
-              onChange={onAt}
-              min={0}
-              max={Math.max(1, Math.round(total_s) - 1)}
-              step={10}
-              label={null}
-              size={6}
-              thumbLabel="Moment of the sitting"
-              thumbSize={22}
-              styles={{ track: { '--slider-track-bg': 'var(--line)' } as React.CSSProperties }}
-            />
-          </div>
+          {onAt && (
+            <div style={{ paddingRight: `${(RIGHT / width) * 100}%` }}>
+              <Slider
+                value={at_s}
+                onChange={onAt}
+                min={0}
+                max={Math.max(1, Math.round(total_s) - 1)}
+                step={10}
+                label={null}
+                size={6}
+                thumbLabel="Moment of the sitting"
+                thumbSize={22}
+                styles={{ track: { '--slider-track-bg': 'var(--line)' } as React.CSSProperties }}
+              />
+            </div>
+          )}
         </div>
       </div>
     </figure>

@@ -1,24 +1,33 @@
 'use client';
-import { Button } from '@mantine/core';
-import { useCallback, useState } from 'react';
-import type { SetDocument } from '@/core/document/document';
+import { SegmentedControl } from '@mantine/core';
+import { useState } from 'react';
 import { NAILS } from '@/core/model/names';
-import type { Shortening } from '@/core/plan/shorten';
 import { timedBy } from '@/core/plan/timedBy';
-import { shorteningsOf } from '@/workers/planner';
-import { useAnswer } from '../kit/useAnswer';
 import { timeWords } from '../kit/words';
-import { useStudio, useStudioStore } from '../studio/studio';
+import { useStudio } from '../studio/studio';
 import { AtTheMoment } from './AtTheMoment';
+import { Costs } from './Costs';
 import { FromHere } from './FromHere';
 import { NoPlan } from '../studio/NoPlan';
 import { Lanes } from './Lanes';
 import { LoadList } from './LoadList';
+import { Shorter } from './Shorter';
+import { Ways } from './Ways';
 import { WhenOver } from './WhenOver';
 import classes from './TimingView.module.css';
 
 /** The moment that is told before another is chosen. */
 const LOOKED_AT_S = 2400;
+
+const PART_WORDS = {
+  moment: 'At the moment',
+  over: 'When it is over',
+  shorter: 'I have less time',
+  costs: 'What costs most',
+  ways: 'Worked otherwise',
+} as const;
+type Part = keyof typeof PART_WORDS;
+const PARTS = Object.entries(PART_WORDS).map(([value, label]) => ({ value, label }));
 
 /** How long, and who waits? */
 export function TimingView() {
@@ -28,6 +37,7 @@ export function TimingView() {
   const planning = useStudio((s) => s.planning);
   const searchFailed = useStudio((s) => s.searchFailed);
   const [chosen, setAt] = useState(LOOKED_AT_S);
+  const [part, setPart] = useState<Part>('moment');
   if (!plan) return <NoPlan />;
   const { sitting } = plan;
   const at = Math.min(chosen, Math.max(0, Math.round(sitting.total_s) - 1));
@@ -41,10 +51,7 @@ export function TimingView() {
           <p className={classes.total} data-testid="total">
             {timeWords(sitting.total_s)}
           </p>
-          <p className={classes.range}>
-            until the client may leave; {timeWords(sitting.low_s)} to {timeWords(sitting.high_s)} in quick and
-            slow hands
-          </p>
+          <p className={classes.range}>until the client may leave</p>
           <p className={classes.range} data-testid="timed-by">
             {timedByWords(timedBy(NAILS.flatMap((name) => plan.operations[name])), set.practice.pace)}
           </p>
@@ -82,17 +89,30 @@ export function TimingView() {
         </dl>
       </header>
       <Lanes rounds={plan.rounds} total_s={sitting.total_s} worked={worked} at_s={at} onAt={setAt} />
-      <div className={classes.lower}>
-        <FromHere rounds={plan.rounds} worked={worked} at_s={at} />
-        <div className={classes.column}>
+      <SegmentedControl
+        aria-label="What is asked of it"
+        className={classes.asked}
+        data={PARTS}
+        value={part}
+        onChange={(next) => setPart(next as Part)}
+      />
+      {part === 'moment' && (
+        <div className={classes.lower}>
+          <FromHere plan={plan} set={set} worked={worked} at_s={at} />
           <AtTheMoment set={set} rounds={plan.rounds} worked={worked} at_s={at} />
-          <Shorter set={set} />
+          <div className={classes.column} tabIndex={0} role="group" aria-label="Its loads">
+            <LoadList rounds={plan.rounds} worked={worked} />
+          </div>
         </div>
-        <div className={classes.column} tabIndex={0} role="group" aria-label="Its end, and its loads">
-          <WhenOver set={set} plan={plan} />
-          <LoadList rounds={plan.rounds} worked={worked} />
+      )}
+      {part !== 'moment' && (
+        <div className={classes.one} tabIndex={0} role="group" aria-label={PART_WORDS[part]}>
+          {part === 'over' && <WhenOver set={set} plan={plan} />}
+          {part === 'shorter' && <Shorter set={set} plan={plan} />}
+          {part === 'costs' && <Costs set={set} plan={plan} />}
+          {part === 'ways' && <Ways set={set} plan={plan} worked={worked} />}
         </div>
-      </div>
+      )}
     </div>
   );
 }
@@ -108,59 +128,3 @@ function timedByWords({ own_s, guide_s }: ReturnType<typeof timedBy>, pace: keyo
 }
 
 const PACE_WORDS = { new: 'new', usual: 'usual', practised: 'practised' } as const;
-
-/** What was taken up: the set it led to, and how long the sitting was before. */
-interface Taken {
-  of: SetDocument;
-  one: Shortening;
-  before_s: number;
-}
-
-/** Figures that differ by less than this are one figure. */
-const ALIKE_S = 30;
-
-/** What a shortening has brought, beside what it was said to bring: the long search may find more, or less. */
-function keptWords({ one, before_s }: Taken, total_s: number): string {
-  const saved_s = before_s - total_s;
-  const found = saved_s > 0 ? `it saves ${timeWords(saved_s)}` : 'it saves nothing';
-  return Math.abs(saved_s - one.saves_s) <= ALIKE_S
-    ? `Done: ${found}.`
-    : `It was to save ${timeWords(one.saves_s)}; with all searched for, ${found}. Undo takes it back.`;
-}
-
-/** What would shorten it, most first; each can be taken at once and undone. */
-function Shorter({ set }: { set: SetDocument }) {
-  const list = useAnswer(useCallback(() => shorteningsOf(set), [set]));
-  const store = useStudioStore();
-  const found = Array.isArray(list) ? list : [];
-  const plan = useStudio((s) => (s.planning === 'fresh' ? s.plan : undefined));
-  const settled = useStudio((s) => s.settled || s.searchFailed);
-  const [taken, setTaken] = useState<Taken>();
-  function take(one: Shortening) {
-    const before = store.getState();
-    before.change(one.change);
-    if (before.plan) setTaken({ of: store.getState().set, one, before_s: before.plan.sitting.total_s });
-  }
-  const kept =
-    taken && taken.of === set && plan && settled ? keptWords(taken, plan.sitting.total_s) : undefined;
-  return (
-    <section className={classes.shorter} aria-label="What would shorten it">
-      <h2>What would shorten it</h2>
-      {kept && <p role="status">{kept}</p>}
-      {!list && <p className={classes.soft}>Trying it without …</p>}
-      {list === 'failed' && <p className={classes.soft}>It could not be tried.</p>}
-      {list?.length === 0 && <p className={classes.soft}>Nothing that saves half a minute.</p>}
-      <ul>
-        {found.map((one) => (
-          <li key={one.words}>
-            <span className={classes.saves}>{timeWords(one.saves_s)}</span>
-            <span>{one.words}</span>
-            <Button variant="default" onClick={() => take(one)}>
-              Do it
-            </Button>
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}

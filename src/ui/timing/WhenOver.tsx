@@ -12,7 +12,9 @@ import { forecastFor } from '@/workers/planner';
 import { downloadBlob, fileName } from '../kit/download';
 import { late } from '../kit/late';
 import { useAnswer } from '../kit/useAnswer';
+import { Pick } from '../kit/Pick';
 import { hourWords, timeWords } from '../kit/words';
+import { useStudio } from '../studio/studio';
 import classes from './TimingView.module.css';
 
 const Evenings = late(() => import('./Evenings').then((one) => one.Evenings), 'The chart', {
@@ -44,6 +46,7 @@ export function WhenOver({ set, plan }: { set: SetDocument; plan: Plan }) {
             nine of ten in <b>{timeWords(made.nine_s)}</b>.
           </p>
           <Appointed set={set} forecast={made} />
+          <Late set={set} />
           <Evenings forecast={made} planned_s={plan.sitting.total_s} />
           <p className={classes.soft}>
             What makes it late or early:{' '}
@@ -80,10 +83,54 @@ function Appointed({ set, forecast }: { set: SetDocument; forecast: Forecast }) 
     <p data-testid="appointed">
       {upperFirst(appointmentWords(set.appointment))}: half are over by <b>{hourWords(times.half)}</b>, nine
       of ten by <b>{hourWords(times.nine)}</b>.{' '}
+      {times.until && <Until until={times.until} over_s={times.over_s ?? 0} />}{' '}
       <Button variant="default" size="compact-md" onClick={save}>
         Calendar file
       </Button>
     </p>
+  );
+}
+
+/** Whether it is over when it has to be. */
+function Until({ until, over_s }: { until: Date; over_s: number }) {
+  if (over_s <= 0)
+    return (
+      <>
+        It has to be over by {hourWords(until)}:{' '}
+        {over_s < 0 ? `${timeWords(-over_s)} to spare` : 'just in time'}.
+      </>
+    );
+  return (
+    <span className={classes.bad}>
+      ■ It has to be over by {hourWords(until)}: {timeWords(over_s)} too long. What could go stands under “I
+      have less time”.
+    </span>
+  );
+}
+
+const LATE_MIN = [0, 5, 10, 15, 20, 30, 45, 60];
+
+/** She comes later than agreed: every round and the end move with her. */
+function Late({ set: { appointment } }: { set: SetDocument }) {
+  const change = useStudio((s) => s.change);
+  if (!appointment || appointment.at === null) return null;
+  const late_min = appointment.late_min ?? 0;
+  return (
+    <div className={classes.late}>
+      <Pick
+        label="She is late by"
+        value={String(late_min)}
+        data={[...new Set([...LATE_MIN, late_min])]
+          .sort((a, b) => a - b)
+          .map((min) => ({ value: String(min), label: min === 0 ? 'nothing' : `${min} minutes` }))}
+        onChange={({ currentTarget }) =>
+          change({
+            kind: 'appoint',
+            appointment: { ...appointment, late_min: Number(currentTarget.value) },
+          })
+        }
+      />
+    </div>
   );
 }
 

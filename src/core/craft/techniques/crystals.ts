@@ -172,6 +172,12 @@ export const crystals = defineTechnique({
     bedding: 'practice' as const,
     moved: [],
   }),
+  ways: {
+    quicker: ({ sizes }) =>
+      sizes.length > 2
+        ? [{ words: 'in a shorter row', options: { sizes: sizes.slice(0, Math.ceil(sizes.length / 2)) } }]
+        : [],
+  },
   products: () => [],
   called: ({ sizes }) => counted(2 * sizes.length - 1, 'crystal'),
   stands: (element, context) => standing(layStones(element, context), context),

@@ -147,7 +147,14 @@ export const french = defineTechnique({
     })),
   ],
   handles: (element, context) => [...fadeHandles(element, context), ...partHandles(element, context)],
-  ways: COVERED,
+  ways: {
+    ...COVERED,
+    quicker: ({ liner, second, region }) => [
+      ...(second ? [{ words: 'without its second line', options: { second: null } }] : []),
+      // An outline is all line.
+      ...(liner && region.kind !== 'rim' ? [{ words: 'without its liner', options: { liner: null } }] : []),
+    ],
+  },
   products: ({ product, liner, second }) => [
     product,
     ...(liner ? [liner.product] : []),

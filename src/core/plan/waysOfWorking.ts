@@ -1,0 +1,126 @@
+import type { Change } from '../document/changes';
+import type { SetDocument } from '../document/document';
+import { freeId } from '../model/freeId';
+import { hasTorch } from '../model/product';
+import type { Practice } from '../model/practice';
+import { FLOWS } from '../timing/effort';
+import type { Round } from '../timing/rounds';
+import { forecastOf } from './forecastOf';
+import { planSet, type Plan, type PlanMemo } from './planSet';
+
+/** Another way to work the same set; the looks stay as they are. */
+export interface WayOfWorking {
+  key: string;
+  words: string;
+  change: Change;
+}
+
+const FLOW_WORDS: Record<(typeof FLOWS)[number], string> = {
+  quick: 'Quick: every second saved',
+  balanced: 'Balanced',
+  calm: 'Calm: fewer changes of hand, brush and lamp',
+};
+const THUMB_WORDS: Record<Practice['thumbs'], string> = {
+  apart: 'Each thumb in a load of its own',
+  together: 'Both thumbs in one load',
+  'with-fingers': 'Thumbs with the fingers, turned to the light',
+};
+
+/** The ways a set could be worked otherwise than it is. */
+export function waysOfWorking(set: SetDocument): WayOfWorking[] {
+  const { practice, kit } = set;
+  const lamp = kit.lamps.find((one) => one.torch !== true);
+  const torch = kit.lamps.find((one) => one.torch === true);
+  const roomy = kit.lamps.length < 6;
+  return [
+    ...FLOWS.filter((flow) => flow !== practice.flow).map((flow): WayOfWorking => ({
+      key: `flow ${flow}`,
+      words: FLOW_WORDS[flow],
+      change: { kind: 'practice', practice: { flow } },
+    })),
+    ...(Object.keys(THUMB_WORDS) as Practice['thumbs'][])
+      .filter((thumbs) => thumbs !== practice.thumbs)
+      .map((thumbs): WayOfWorking => ({
+        key: `thumbs ${thumbs}`,
+        words: THUMB_WORDS[thumbs],
+        change: { kind: 'practice', practice: { thumbs } },
+      })),
+    ...(lamp && roomy
+      ? [
+          {
+            key: 'second lamp',
+            words: 'One lamp more',
+            change: {
+              kind: 'put-lamp',
+              lamp: { ...lamp, id: freeId(lamp.id, kit.lamps), name: `${lamp.name}, one more` },
+            },
+          } satisfies WayOfWorking,
+        ]
+      : []),
+    ...(torch
+      ? [
+          {
+            key: 'no torch',
+            words: 'Without the torch',
+            change: { kind: 'remove-lamp', lamp: torch.id },
+          } satisfies WayOfWorking,
+        ]
+      : []),
+    ...(!hasTorch(kit) && roomy
+      ? [
+          {
+            key: 'torch',
+            words: 'With a hand torch for single nails',
+            change: {
+              kind: 'put-lamp',
+              lamp: {
+                id: freeId('torch', kit.lamps),
+                name: 'Hand torch',
+                programmes_s: [],
+                light: 'led',
+                torch: true,
+                low_heat: false,
+              },
+            },
+          } satisfies WayOfWorking,
+        ]
+      : []),
+  ];
+}
+
+/** What a way of working comes to. */
+export interface WayMeasured {
+  total_s: number;
+  half_s: number;
+  nine_s: number;
+  loads: number;
+  hand_changes: number;
+  brush_changes: number;
+  /** With nothing in hand. */
+  idle_s: number;
+  rounds: Round[];
+}
+
+/** Enough evenings to compare by. */
+const EVENINGS = 1000;
+
+/** A set planned as it is worked now. Searched as while editing, so that ways are compared alike. */
+export function measuredWay(set: SetDocument, memo?: PlanMemo): WayMeasured {
+  const plan = planSet(set, { fixes: false, ...(memo ? { memo } : {}) });
+  const { half_s, nine_s } = forecastOf(set, plan, { runs: EVENINGS });
+  return { ...figuresOf(plan), half_s, nine_s };
+}
+
+/** What of a plan's work can be counted. */
+export function figuresOf({ sitting, rounds }: Plan): Omit<WayMeasured, 'half_s' | 'nine_s'> {
+  const strokes = sitting.strokes.toSorted((a, b) => a.start_s - b.start_s);
+  const changes = strokes.slice(1).filter((one, i) => one.hand !== strokes[i]!.hand).length;
+  return {
+    total_s: sitting.total_s,
+    loads: rounds.filter((round) => round.kind === 'load').length,
+    hand_changes: changes,
+    brush_changes: strokes.filter((one) => one.changeover_s > 0).length,
+    idle_s: Math.max(0, sitting.total_s - sitting.hand_work_s),
+    rounds,
+  };
+}
