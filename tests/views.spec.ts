@@ -189,7 +189,8 @@ test('Timing says when the client may leave and what happens at a moment', async
   await page.getByRole('button', { name: 'Lanes larger' }).click();
   await expect(page.getByRole('slider', { name: 'Moment of the sitting' })).toBeInViewport();
   // What is taken up says what it has brought, beside what it was said to bring.
-  const shorter = page.getByRole('region', { name: 'What would shorten it' });
+  const asked = page.getByRole('radiogroup', { name: 'What is asked of it' });
+  await asked.getByText('When it is over', { exact: true }).click();
   // When it will be over: nine of ten evenings later than half of them, drawn and said alike.
   const over = page.getByRole('region', { name: 'When it will be over' });
   await expect(over.getByTestId('forecast')).toContainText(
@@ -198,6 +199,8 @@ test('Timing says when the client may leave and what happens at a moment', async
   await expect(
     over.getByRole('img', { name: /^Evenings by when they are over: half in [12] h/ }),
   ).toBeVisible();
+  await asked.getByText('I have less time', { exact: true }).click();
+  const shorter = page.getByRole('region', { name: 'What would shorten it' });
   await shorter.getByRole('button', { name: 'Do it' }).first().click();
   await expect(shorter.getByRole('status')).toHaveText(/^(Done: it saves|It was to save) /);
 });
@@ -209,6 +212,7 @@ test('with a day and a time it is over by the clock, past midnight too, and goes
   await page.getByLabel('Day of the sitting').fill('2026-12-04');
   await page.getByLabel('Time of the sitting').fill('23:10');
   await goTo(page, 'Timing');
+  await page.getByRole('radiogroup').getByText('When it is over', { exact: true }).click();
   await expect(page.getByTestId('appointed')).toContainText(
     /23:10: half are over by 00:\d\d, nine of ten by 00:\d\d/,
   );

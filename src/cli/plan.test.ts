@@ -10,7 +10,9 @@ import { writeSetText } from '@/core/document/parse';
 import { AT_LENGTH } from '../core/timing/effort';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS, type NailName } from '@/core/model/names';
+import { forecastOf } from '@/core/plan/forecastOf';
 import { planSet } from '@/core/plan/planSet';
+import { needsOf } from '@/core/stock/needs';
 
 const folder = mkdtempSync(join(tmpdir(), 'lacquer-'));
 function put(name: string, text: string | Buffer): string {
@@ -48,6 +50,24 @@ describe('plan FILE', () => {
     // At length is not as while editing, or this would show nothing.
     expect(plan.sitting).not.toEqual(planSet(set, { effort: { iterations: 1 } }).sitting);
     expect(result.stdout.trim().split('\n')).toHaveLength(1);
+  });
+
+  it('prints when it will be over and what it takes, as the page shows them', () => {
+    const set = only(matinee(), 'left-ring', 'left-middle', 'right-ring');
+    const file = put('asked.json', writeSetText(set));
+    const result = run(file, '--forecast', '--supplies', '--iterations=200');
+    expect(result.status).toBe(0);
+    const plan = planSet(set, { effort: { iterations: 200 } });
+    const said = JSON.parse(result.stdout) as {
+      forecast: unknown;
+      supplies: { key: string; amount: number }[];
+    };
+    expect(Object.keys(said)).toEqual(['forecast', 'supplies']);
+    expect(said.forecast).toEqual(forecastOf(set, plan));
+    expect(said.supplies.map(({ key, amount }) => [key, amount])).toEqual(
+      needsOf(set, plan).map(({ key, amount }) => [key, amount]),
+    );
+    expect(run(file, '--price').status).toBe(2);
   });
 
   it('exits 1 when something is at stop, pretty or not, searched as long as it is told', () => {

@@ -8,6 +8,8 @@ import { needsOf } from '../core/stock/needs';
 import { hasStop, planSet } from '../core/plan/planSet';
 import { AT_LENGTH } from '../core/timing/effort';
 
+const SWITCHES: readonly string[] = ['--pretty', '--forecast', '--supplies'];
+
 /**
  * `plan FILE [--pretty] [--iterations=N] [--forecast] [--supplies]`: the plan of a set file as JSON on standard output; N
  * shortens the search for a good sitting. With `--forecast` when it will be over, with `--supplies` what it takes, in their
@@ -15,8 +17,6 @@ import { AT_LENGTH } from '../core/timing/effort';
  * Exit 0: nothing stops it. 1: something does. 2: the file cannot be read; faults with their path on standard
  * error. 3: a fault of the program itself, with one line on standard error.
  */
-const SWITCHES: readonly string[] = ['--pretty', '--forecast', '--supplies'];
-
 function run(args: readonly string[]): number {
   const pretty = args.includes('--pretty');
   const asked = args.map((arg) => /^--iterations=([0-9]{1,5})$/.exec(arg)?.[1]).find((n) => n !== undefined);

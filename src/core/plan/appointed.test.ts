@@ -1,4 +1,5 @@
-import { appointedTimes } from './appointed';
+import type { Appointment } from '../model/appointment';
+import { appointedTimes, beginsAt, mustEndAt } from './appointed';
 
 const times = (on: string, at: string | null, s: number) =>
   appointedTimes({ on, at }, { half_s: s, nine_s: s + 600 });
@@ -18,6 +19,21 @@ describe('an appointment by the clock', () => {
       const one = times(on, '00:30', 7200)!;
       expect(one.half.getTime() - one.begins.getTime()).toBe(7_200_000);
     }
+  });
+
+  it('has to be over on the day, or on the next where that hour is past; lateness moves the begin and not that end', () => {
+    const at = (over: Partial<Appointment>) => ({ on: '2026-12-31', at: '19:30', ...over });
+    const s = { half_s: 5400, nine_s: 7200 };
+    const same = appointedTimes(at({ until: '22:00' }), s)!;
+    expect([said(same.until!), same.over_s]).toEqual(['31. 22:00', -1800]);
+    const next = appointedTimes(at({ at: '23:00', until: '00:45', late_min: 15 }), s)!;
+    expect([next.begins, next.nine, next.until!].map(said)).toEqual(['31. 23:15', '1. 01:15', '1. 00:45']);
+    expect(next.over_s).toBe(1800);
+    expect(mustEndAt(at({}))).toBeUndefined();
+    // Over the change of the clock it is the hour on the wall that counts.
+    const spring = appointedTimes({ on: '2026-03-28', at: '23:30', until: '03:30' }, s)!;
+    expect(said(spring.until!)).toBe('29. 03:30');
+    expect(beginsAt(at({ late_min: 20 }))!.getTime() - beginsAt(at({}))!.getTime()).toBe(20 * 60_000);
   });
 
   it('without a day or a time says nothing', () => {

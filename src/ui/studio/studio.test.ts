@@ -3,6 +3,7 @@ import { curtainUp } from '@/core/demo/curtainUp';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Change } from '@/core/document/changes';
 import { NAILS, type NailName } from '@/core/model/names';
+import { simplifications } from '@/core/plan/simplifications';
 import { newSet } from '@/core/starter/newSet';
 import { putBack, toBin } from '@/data/bin';
 import { db } from '@/data/database';
@@ -14,7 +15,7 @@ import { unpackHistory } from '@/data/undoHistory';
 const listeners = { addEventListener: () => undefined, removeEventListener: () => undefined };
 Object.assign(globalThis, { window: listeners });
 
-const until = async (check: () => boolean | Promise<boolean>, turns = 100) => {
+const until = async (check: () => boolean | Promise<boolean>, turns = 1500) => {
   for (let i = 0; i < turns; i += 1) {
     if (await check()) return;
     await new Promise((done) => setTimeout(done, 20));
@@ -38,6 +39,16 @@ describe('an open set', () => {
     store.temporal.getState().redo();
     expect(store.getState().set.title).toBe('One');
     expect(store.getState().set.nails['left-thumb'].look).toBe('velvet');
+  });
+
+  it('several simplifications at once are one step, and taken back to the letter', () => {
+    const store = createStudio(curtainUp());
+    const changes = simplifications(curtainUp()).map(({ change }) => change);
+    expect(changes.length).toBeGreaterThan(3);
+    store.getState().change({ kind: 'many', changes });
+    expect(store.getState().set).not.toEqual(curtainUp());
+    store.temporal.getState().undo();
+    expect(store.getState().set).toEqual(curtainUp());
   });
 
   it('takes back what was done in one go as one step, and what was done in two as two', () => {

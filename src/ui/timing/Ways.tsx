@@ -53,9 +53,7 @@ export function Ways({ set, plan, worked }: { set: SetDocument; plan: Plan; work
             <th scope="col" className={classes.number}>
               Waits
             </th>
-            <th scope="col">
-              <span aria-hidden />
-            </th>
+            <td />
           </tr>
         </thead>
         <tbody>
