@@ -1,6 +1,8 @@
 import { leastOf, mostOf } from '../model/extent';
 import { rounded } from '../model/rounded';
-import type { Supply } from '../model/supply';
+import { CHARM_SHAPES } from '../model/charmShapes';
+import { PIECE_SHAPES } from '../model/pieceShapes';
+import { STONE_NUMBERS, type Supply } from '../model/supply';
 import type { PlacedPiece } from './matter';
 import { manyOf, PIECE_CUTS } from './pieceCuts';
 import { STONE_SIZES_MM } from './stoneSizes';
@@ -17,6 +19,8 @@ export interface BodyKind {
   judged?: readonly [string, string];
   /** Whether the shelf's supply is just this. */
   isSupply: (piece: PlacedPiece, supply: Supply) => boolean;
+  /** The same as a supply, with nothing of it counted yet. */
+  asSupply: (piece: PlacedPiece, own: { id: string; name: string }) => Supply | undefined;
 }
 
 export const BODY_KINDS: Record<PlacedPiece['kind'], BodyKind> = {
@@ -36,6 +40,14 @@ export const BODY_KINDS: Record<PlacedPiece['kind'], BodyKind> = {
       supply.kind === 'piece' &&
       PIECE_CUTS[supply.shape].words === piece.words &&
       supply.colour.toLowerCase() === piece.colour.toLowerCase(),
+    asSupply: ({ words, height_mm, stiffness, ...piece }, own) => ({
+      kind: 'piece',
+      ...own,
+      ...measured(piece),
+      shape: PIECE_SHAPES.find((shape) => PIECE_CUTS[shape].words === words) ?? 'sliver',
+      thickness_mm: height_mm,
+      stiffness,
+    }),
   },
   stone: {
     stands: true,
@@ -49,6 +61,10 @@ export const BODY_KINDS: Record<PlacedPiece['kind'], BodyKind> = {
       supply.kind === 'stone' &&
       supply.size === stoneNumber(piece) &&
       supply.colour.toLowerCase() === piece.colour.toLowerCase(),
+    asSupply: (piece, own) => {
+      const size = STONE_NUMBERS.find((one) => one === stoneNumber(piece));
+      return size && { kind: 'stone', ...own, count: null, size, colour: piece.colour };
+    },
   },
   charm: {
     stands: true,
@@ -58,8 +74,26 @@ export const BODY_KINDS: Record<PlacedPiece['kind'], BodyKind> = {
       words: pieces[0]!.words,
     }),
     isSupply: (piece, supply) => supply.kind === 'charm' && supply.name === piece.words,
+    asSupply: ({ words, height_mm, ...piece }, { id }) => ({
+      kind: 'charm',
+      id,
+      name: words,
+      ...measured(piece),
+      shape: CHARM_SHAPES.find((shape) => shape === piece.shape) ?? 'oval',
+      height_mm,
+    }),
   },
 };
+
+/** What every body is as a supply. */
+function measured({
+  length_mm,
+  width_mm,
+  colour,
+  metallic,
+}: Pick<PlacedPiece, 'length_mm' | 'width_mm' | 'colour' | 'metallic'>) {
+  return { count: null, length_mm, width_mm, colour, metallic };
+}
 
 /** Whether a piece stands on the nail. */
 export function isStanding(piece: Pick<PlacedPiece, 'kind'>): boolean {

@@ -13,20 +13,27 @@ export const BULK = [
   { key: 'open_s', words: 'Open time, s', like: '120' },
   { key: 'count', words: 'Left', like: '1' },
   { key: 'price', words: 'Price', like: '12.5' },
+  { key: 'holds', words: 'A full one holds', like: '8' },
+  { key: 'holds_in', words: 'Held in', like: 'mL or g' },
+  { key: 'good_for_months', words: 'Good for, months', like: '24' },
   { key: 'opened_on', words: 'Opened', like: '2026-03-01' },
 ] as const;
 export type BulkKey = (typeof BULK)[number]['key'];
 
 const LAMP_KEYS: readonly BulkKey[] = ['cure_s', 'flash_s', 'light'];
-const OWN_KEYS: readonly BulkKey[] = ['count', 'price', 'opened_on'];
-const TEXTS: readonly BulkKey[] = ['light', 'opened_on'];
+const OWN_KEYS: readonly BulkKey[] = ['count', 'price', 'holds', 'holds_in', 'good_for_months', 'opened_on'];
+const TEXTS: readonly BulkKey[] = ['light', 'holds_in', 'opened_on'];
 
 /**
  * The products with one figure set alike, without those that have no use for it; a decimal comma is read. A value that no
  * product can have is refused with what it must be.
  */
 export function changeAll(items: readonly ShelfItem[], key: BulkKey, text: string): Result<ShelfItem[]> {
-  const value = TEXTS.includes(key) ? text.toLowerCase() : Number(text.replace(',', '.'));
+  const value = TEXTS.includes(key)
+    ? key === 'holds_in' && /^ml$/i.test(text)
+      ? 'mL'
+      : text.toLowerCase()
+    : Number(text.replace(',', '.'));
   if (Number.isNaN(value)) return fail('', 'must be a number');
   const changed: ShelfItem[] = [];
   for (const item of items) {

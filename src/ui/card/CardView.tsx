@@ -7,6 +7,8 @@ import type { SetDocument } from '@/core/document/document';
 import { tipWords } from '@/core/craft/tipFit';
 import { tipsOf } from '@/core/judge/rules/tipSize';
 import { appointmentWords } from '@/core/model/appointment';
+import { dayWords, today as isoToday } from '@/core/model/days';
+import type { Product } from '@/core/model/product';
 import { lowerFirst, upperFirst } from '@/core/model/letters';
 import { NAILS, nailWords } from '@/core/model/names';
 import { nailMaps } from '@/core/picture/nailMap';
@@ -15,6 +17,9 @@ import { countedOut, type CountedOut } from '@/core/plan/countedOut';
 import { measuredOut, type MeasuredOut } from '@/core/plan/measuredOut';
 import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
 import type { Plan } from '@/core/plan/planSet';
+import type { Stock } from '@/core/stock/held';
+import { suppliesNow } from '@/core/stock/now';
+import { pastOf } from '@/core/stock/pastDate';
 import { benchCard, type CardLine } from '@/core/timing/benchCard';
 import { useRuledOut } from '../clients/useRuledOut';
 import { downloadText, fileName } from '../kit/download';
@@ -22,7 +27,7 @@ import { HandsSpread } from '../kit/HandsSpread';
 import { MapOf } from '../kit/MapOf';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { countWords, handWords, hourWords, momentWords, timeWords } from '../kit/words';
-import { useSupplies } from '../shelf/useShelf';
+import { useStock } from '../shelf/useStock';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio } from '../studio/studio';
 import { ClientSheet } from './ClientSheet';
@@ -60,8 +65,9 @@ function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: Re
   const lines = benchCard(plan.rounds, worked, plan.windows);
   const maps = nailMaps(set, plan.operations);
   const products = inOrderOfUse(plan.rounds, operations, set.kit.products);
-  const { supplies = [] } = useSupplies();
-  const counted = countedOut(operations, supplies);
+  const { stock } = useStock();
+  const counted = countedOut(operations, stock ? suppliesNow(stock) : []);
+  const past = pastDates(products, stock, set.appointment?.on);
   const measured = useMemo(() => measuredOut(set, plan.operations), [set, plan]);
   const pictures = usePictures(set, PICTURE_PX_PER_MM * FINENESS);
   const change = useStudio((s) => s.change);
@@ -142,7 +148,10 @@ function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: Re
           <h3>On the table, in order of use</h3>
           <ol className={classes.products}>
             {products.map((product) => (
-              <li key={product.id}>{upperFirst(product.name)}</li>
+              <li key={product.id}>
+                {upperFirst(product.name)}
+                {past.has(product.id) && <b> · past its date, {past.get(product.id)}</b>}
+              </li>
             ))}
           </ol>
           <TipsList set={set} />
@@ -174,6 +183,21 @@ function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: Re
         </section>
       </article>
     </div>
+  );
+}
+
+/** Products that are no longer good on the day, each with the last day it was. */
+function pastDates(
+  products: readonly Product[],
+  stock: Stock | undefined,
+  on = isoToday(),
+): ReadonlyMap<string, string> {
+  const used = new Set(products.map(({ id }) => id));
+  return new Map(
+    (stock?.shelf ?? []).flatMap((item) => {
+      const past = used.has(item.product.id) ? pastOf(item, on) : undefined;
+      return past?.gone ? [[item.product.id, dayWords(past.good_until)] as const] : [];
+    }),
   );
 }
 

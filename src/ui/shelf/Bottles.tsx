@@ -13,6 +13,8 @@ import classes from './Bottles.module.css';
 
 interface Props {
   items: readonly ShelfItem[];
+  /** How many are left of one, where they are counted. */
+  leftOf: (item: ShelfItem) => number | undefined;
   open: string | undefined;
   onOpen: (id: string | undefined) => void;
   onChange: (id: string, change: (item: ShelfItem) => unknown) => void;
@@ -24,7 +26,7 @@ interface Props {
 const MOST = 60;
 
 /** The shelf as it stands on the wall: a board for each family, its bottles by their colours. */
-export function Bottles({ items, open, onOpen, onChange, onDuplicate, onRemove }: Props) {
+export function Bottles({ items, leftOf, open, onOpen, onChange, onDuplicate, onRemove }: Props) {
   const [all, setAll] = useState<ProductFamily>();
   const taken = items.find((one) => one.product.id === open);
   return (
@@ -50,7 +52,7 @@ export function Bottles({ items, open, onOpen, onChange, onDuplicate, onRemove }
                     >
                       <Bottle product={one.product} />
                       <bdi>{one.product.name}</bdi>
-                      {one.count !== null && <small>{one.count} left</small>}
+                      {leftOf(one) !== undefined && <small>{leftOf(one)} left</small>}
                     </button>
                   </li>
                 ))}

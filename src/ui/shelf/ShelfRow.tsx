@@ -11,6 +11,8 @@ import classes from './ShelfView.module.css';
 
 interface Props {
   item: ShelfItem;
+  /** How many are left, where they are counted. */
+  left: number | undefined;
   open: boolean;
   onOpen: () => void;
   /** Changes the product as it is when the change is kept. */
@@ -24,7 +26,17 @@ interface Props {
 const EFFECT_WORDS = { film: '', sheer: 'sheer, ', metallic: 'metallic, ' } as const;
 
 /** A product of the shelf: a line of its own, and below it what can be set when it is open. */
-export function ShelfRow({ item, open, onOpen, onChange, chosen, onChoose, onDuplicate, onRemove }: Props) {
+export function ShelfRow({
+  item,
+  left,
+  open,
+  onOpen,
+  onChange,
+  chosen,
+  onChoose,
+  onDuplicate,
+  onRemove,
+}: Props) {
   const { product } = item;
   const lamp = lampOf(product);
   return (
@@ -50,7 +62,7 @@ export function ShelfRow({ item, open, onOpen, onChange, chosen, onChoose, onDup
             : ''}
         </Table.Td>
         <Table.Td>{lamp ? `${lamp.cure_s} s` : product.dry_s ? `dries ${product.dry_s} s` : ''}</Table.Td>
-        <Table.Td>{item.count ?? ''}</Table.Td>
+        <Table.Td>{left ?? ''}</Table.Td>
         <Table.Td className={classes.ways}>{onDuplicate}</Table.Td>
       </Table.Tr>
       {open && (

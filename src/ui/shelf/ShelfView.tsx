@@ -14,10 +14,12 @@ import { PRODUCT_FAMILIES, type ProductFamily } from '@/core/model/product';
 import type { Fault } from '@/core/model/result';
 import type { ShelfItem } from '@/core/model/shelf';
 import type { Supply } from '@/core/model/supply';
+import { bottlesLeft } from '@/core/stock/now';
 import { firstOf, onShelf, renamed } from '@/core/starter/shelf';
 import { changeOnShelf, putOnShelf, takeOffShelf } from '@/data/shelf';
 import { BrokenRows } from '../kit/BrokenRows';
 import { downloadBlob } from '../kit/download';
+import { Go } from '../kit/Go';
 import { FileInput } from '../kit/FileInput';
 import { Faults } from '../kit/Faults';
 import { late } from '../kit/late';
@@ -30,6 +32,7 @@ import { BulkEdit } from './BulkEdit';
 import { NewProduct } from './NewProduct';
 import { ShelfRow } from './ShelfRow';
 import { SuppliesList } from './SuppliesList';
+import { useTakings } from './useStock';
 import { useShelf, useSupplies } from './useShelf';
 import { Pick } from '../kit/Pick';
 import classes from './ShelfView.module.css';
@@ -61,6 +64,7 @@ export function ShelfView() {
   const [part, setPart] = useState<Part>('products');
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const { supplies, fault: suppliesFault } = useSupplies();
+  const takings = useTakings();
   const [faults, setFaults] = useState<Fault[]>();
   const input = useRef<HTMLInputElement>(null);
   const { ref: atEnd, inViewport: ended } = useInViewport<HTMLButtonElement>();
@@ -69,6 +73,7 @@ export function ShelfView() {
   }, [ended]);
   const found = useMemo(() => sorted(items ?? [], wanted, family, order), [items, wanted, family, order]);
 
+  const leftOf = (item: ShelfItem) => bottlesLeft(item, { takings: takings ?? [] });
   const put = (changed: readonly ShelfItem[]): void => void putOnShelf(changed).catch(notKept);
 
   function duplicate({ product }: ShelfItem) {
@@ -129,6 +134,7 @@ export function ShelfView() {
   return (
     <main className={classes.page}>
       <PageHead words="Shelf">
+        <Go href="/shopping">What to buy</Go>
         {part === 'products' && (
           <>
             <TextInput
@@ -199,7 +205,9 @@ export function ShelfView() {
         }
         broken={broken}
       />
-      {part !== 'products' && supplies && <SuppliesList key={part} kind={part} supplies={supplies} />}
+      {part !== 'products' && supplies && (
+        <SuppliesList key={part} kind={part} supplies={supplies} takings={takings ?? []} />
+      )}
       {faults && (
         <Faults title="The list was not taken in" faults={faults} onClose={() => setFaults(undefined)} />
       )}
@@ -220,6 +228,7 @@ export function ShelfView() {
       {part === 'products' && as === 'bottles' && (
         <Bottles
           items={found}
+          leftOf={leftOf}
           open={open}
           onOpen={setOpen}
           onChange={(id, change) => void changeOnShelf(id, change).catch(notKept)}
@@ -259,6 +268,7 @@ export function ShelfView() {
                 <ShelfRow
                   key={one.product.id}
                   item={one}
+                  left={leftOf(one)}
                   open={open === one.product.id}
                   onOpen={() => setOpen(open === one.product.id ? undefined : one.product.id)}
                   onChange={(change) => void changeOnShelf(one.product.id, change).catch(notKept)}

@@ -9,6 +9,8 @@ import type { Field } from '@/core/craft/technique';
 import { lowerFirst } from '@/core/model/letters';
 import { MOST_WORDS, tidyWords } from '@/core/model/primitives';
 import type { Supply } from '@/core/model/supply';
+import { suppliesNow } from '@/core/stock/now';
+import type { Taking } from '@/core/stock/taking';
 import { changeSupply, putSupplies, takeSupply } from '@/data/supplies';
 import { FieldInput } from '../kit/fields/FieldInput';
 import { freeId } from '@/core/model/freeId';
@@ -16,9 +18,18 @@ import { notify, notKept } from '../kit/notify';
 import classes from './ShelfView.module.css';
 
 /** Lamps, tip boxes, inlays, stones, charms or tools: a line each, opened to be changed. */
-export function SuppliesList({ kind, supplies }: { kind: Supply['kind']; supplies: readonly Supply[] }) {
+export function SuppliesList({
+  kind,
+  supplies,
+  takings,
+}: {
+  kind: Supply['kind'];
+  supplies: readonly Supply[];
+  takings: readonly Taking[];
+}) {
   const [open, setOpen] = useState<string>();
   const { words, many, fields, fresh, says } = supplyKindOf(kind);
+  const now = new Map(suppliesNow({ supplies, takings }).map((one) => [one.id, one]));
   const own = supplies.filter((one) => one.kind === kind);
   const put = (one: Supply) => void putSupplies([one]).catch(notKept);
   const changeOf = (id: string) => (change: (now: Supply) => unknown) =>
@@ -47,7 +58,7 @@ export function SuppliesList({ kind, supplies }: { kind: Supply['kind']; supplie
             <SupplyRows
               key={one.id}
               one={one}
-              says={says(one)}
+              says={says(now.get(one.id) ?? one)}
               open={open === one.id}
               onOpen={() => setOpen(open === one.id ? undefined : one.id)}
             >

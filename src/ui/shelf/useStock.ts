@@ -1,6 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import type { Stock } from '@/core/stock/held';
+import type { Taking } from '@/core/stock/taking';
 import { watchPricing } from '@/data/pricing';
 import { watchTakings } from '@/data/takings';
 import { NO_PRICING, type Pricing } from '@/core/model/pricing';
@@ -19,6 +20,11 @@ export function useStock(): { stock: Stock | undefined; fault: unknown } {
     [items, supplies, takings],
   );
   return { stock, fault: fault ?? other ?? third };
+}
+
+/** What sets that are done took off the shelf; undefined until it is read. */
+export function useTakings(): Taking[] | undefined {
+  return useWatched(nothingFirst, watchTakings).value;
 }
 
 /** What the artist asks for her work. */

@@ -1,4 +1,5 @@
 'use client';
+import { isStanding } from '@/core/craft/bodies';
 import { STONE_SIZES_MM } from '@/core/craft/stoneSizes';
 import type { Need } from '@/core/stock/needs';
 import { Bottle } from '../shelf/Bottle';
@@ -20,9 +21,7 @@ function drawn(of: Need['of'], words: string, colour: string) {
         <Stone colour={colour} words={words} />
       ) : (
         <Flat
-          path={
-            of.piece.kind === 'charm' ? 'M6 24 Q22 8 38 24 Q22 42 6 24 Z' : 'M8 30 L36 14 L39 20 L11 36 Z'
-          }
+          path={isStanding(of.piece) ? 'M6 24 Q22 8 38 24 Q22 42 6 24 Z' : 'M8 30 L36 14 L39 20 L11 36 Z'}
           colour={colour}
         />
       );
