@@ -55,6 +55,14 @@ interface TableFigures {
   forecast_ms: number;
 }
 
+interface SuppliesFigures {
+  supplies_ms: number;
+  week_of_40_sets_ms: number;
+  simplifications: number;
+  simplifications_ms: number;
+  in_less_time_ms: number;
+}
+
 /** The measuring code is bundled, as the page's worker is, so that no loader stands in its way. */
 function bundled(entry: string, cwd: string): string {
   const out = join(mkdtempSync(join(tmpdir(), 'lacquer-bench-')), 'bench.cjs');
@@ -229,6 +237,7 @@ const sitting = sittings();
 const crowded = measured('scripts/bench-busy.ts') as BusyFigures;
 const ways = measured('scripts/bench-techniques.ts') as TechniqueFigures;
 const table = measured('scripts/bench-table.ts') as TableFigures;
+const supplies = measured('scripts/bench-supplies.ts') as SuppliesFigures;
 const browser = process.argv.includes('--no-browser') ? undefined : await inBrowser();
 const [main] = now as [PlanFigures];
 process.stdout.write(
@@ -241,6 +250,7 @@ process.stdout.write(
       busy: crowded,
       techniques: ways,
       table,
+      supplies,
       ...(browser ? { browser } : {}),
       ratios: {
         plan_to_limit_110_ms: round(main.plan_ms / 110),
@@ -262,6 +272,9 @@ process.stdout.write(
         motif_of_200_strokes_to_limit_33_ms: round(ways.motif_of_200_strokes_moved_ms / 33),
         replan_first_to_limit_1000_ms: round(table.replan_ms / 1000),
         forecast_to_limit_1500_ms: round(table.forecast_ms / 1500),
+        supplies_to_limit_10_ms: round(supplies.supplies_ms / 10),
+        week_of_40_sets_to_limit_100_ms: round(supplies.week_of_40_sets_ms / 100),
+        simplifications_to_limit_2000_ms: round(supplies.simplifications_ms / 2000),
         replan_long_to_limit_3000_ms: round(table.replan_at_length_ms / 3000),
         tray_to_limit_1000_ms: round(ways.tray_of_all_offers_ms / 1000),
         replan_to_plan: round(node.replan_one_nail_ms / main.plan_ms),

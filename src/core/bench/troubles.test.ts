@@ -134,7 +134,7 @@ function anySitting(by: Chance, seed: number): SetDocument {
   return { ...randomSet(by), id: `random-${seed}`, edits: [] };
 }
 
-const moments = runs(5, 500);
+const moments = runs(3, 500);
 
 it(`from ${moments} moments of any sitting, whatever happens: what is done stands, what can be kept is kept, the rest is told`, () => {
   const met = new Map<string, number>();

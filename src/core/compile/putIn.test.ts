@@ -110,7 +110,7 @@ describe('work put in by hand', () => {
           expect(sitting.total_s).toBeGreaterThanOrEqual(sitting.lower_bound_s - 1e-6);
         },
       ),
-      { numRuns: runs(15, 300) },
+      { numRuns: runs(8, 300) },
     );
   });
 

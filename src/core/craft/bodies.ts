@@ -73,7 +73,8 @@ export const BODY_KINDS: Record<PlacedPiece['kind'], BodyKind> = {
       count: pieces.length > 1 ? `${pieces.length} ×` : '1',
       words: pieces[0]!.words,
     }),
-    isSupply: (piece, supply) => supply.kind === 'charm' && supply.name === piece.words,
+    isSupply: (piece, supply) =>
+      supply.kind === 'charm' && supply.name.toLowerCase() === piece.words.toLowerCase(),
     asSupply: ({ words, height_mm, ...piece }, { id }) => ({
       kind: 'charm',
       id,

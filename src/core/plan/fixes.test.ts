@@ -111,13 +111,13 @@ describe('ways out', () => {
 describe('every way out that is offered', () => {
   it('ends its finding and brings no stop and no warning, on sets spoiled by mistakes', () => {
     let offered = 0;
-    for (let seed = 1; seed <= runs(6, 12); seed += 1) {
+    for (let seed = 1; seed <= runs(4, 12); seed += 1) {
       const by = chance(70 + seed);
       const result = brokenPromises(spoiled(by.pick(DEMO_SETS).make(), by));
       expect([seed, ...result.broken]).toEqual([seed]);
       offered += result.offered;
     }
-    expect(offered).toBeGreaterThan(5);
+    expect(offered).toBeGreaterThan(runs(2, 5));
   });
 });
 

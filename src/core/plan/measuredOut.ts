@@ -4,6 +4,7 @@ import type { Operation, Place } from '../craft/operation';
 import { buildOf, frameOf } from '../compile/prepare';
 import type { SetDocument } from '../document/document';
 import type { NailFrame } from '../geometry/frame';
+import { perFrame } from '../geometry/perFrame';
 import type { Profile } from '../geometry/profiles';
 import { NAILS, type NailName } from '../model/names';
 import { rounded } from '../model/rounded';
@@ -84,10 +85,18 @@ export function measuredOut(
     .map(({ kind, words, colour, amount }) => ({ words, colour, said: SAY[kind](amount) }));
 }
 
-const STEP_MM = 0.1;
+/** Fine enough for a hundredth of what is laid on a nail. */
+const STEP_MM = 0.2;
 
 /** The area of a place, each part of it by its share where what is laid thins out. */
 export function laidOver_mm2(frame: NailFrame, place: Place, profile?: Profile): number {
+  return known(frame, JSON.stringify([place, profile]), () => summed_mm2(frame, place, profile));
+}
+
+/** Asked for again by every view of the same plan. */
+const known = perFrame<number>();
+
+function summed_mm2(frame: NailFrame, place: Place, profile?: Profile): number {
   const { distance_mm } = areaOf(frame, place);
   const share = profile && profileOn(frame, place, profile);
   let sum = 0;

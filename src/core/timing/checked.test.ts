@@ -10,13 +10,17 @@ describe('sittings, by a checker of their own', () => {
   it.each(DEMO_SETS.filter((demo) => demo.id !== 'understudy').map((demo) => [demo.id, demo] as const))(
     '%s: nothing against the craft, whoever’s hands, however the thumbs go in',
     (_id, demo) => {
-      for (const thumbs of ['apart', 'together', 'with-fingers'] as const) {
-        for (const wearer of ['client', 'own'] as const) {
-          const set = demo.make();
-          set.practice = { ...set.practice, thumbs, wearer };
-          const plan = planSet(set, { effort: { iterations: 1500 }, fixes: false });
-          expect(checkSitting(factsOf(set, plan))).toEqual([]);
-        }
+      const ways = (['apart', 'together', 'with-fingers'] as const).flatMap((thumbs) =>
+        (['client', 'own'] as const).map((wearer) => ({ thumbs, wearer })),
+      );
+      // Half of the ways, every other demo the other half; all of them where the whole is asked for.
+      const first = DEMO_SETS.indexOf(demo) % 2;
+      for (const [i, way] of ways.entries()) {
+        if (i % runs(2, 1) !== first % runs(2, 1)) continue;
+        const set = demo.make();
+        set.practice = { ...set.practice, ...way };
+        const plan = planSet(set, { effort: { iterations: 1500 }, fixes: false });
+        expect(checkSitting(factsOf(set, plan))).toEqual([]);
       }
     },
   );

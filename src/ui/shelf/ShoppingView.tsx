@@ -19,6 +19,8 @@ import { Choice } from '../kit/Inputs';
 import { PageHead } from '../kit/PageHead';
 import { useTitle } from '../kit/useTitle';
 import { useWatched } from '../kit/useWatched';
+import { Thing } from '../table/Thing';
+import { MetalSheen } from './Bottle';
 import { usePricing, useStock } from './useStock';
 import classes from './ShelfView.module.css';
 
@@ -127,6 +129,7 @@ function Bought({ list, currency }: { list: readonly ToBuy[]; currency: string }
   const unknown = costs.filter((one) => one === undefined).length;
   return (
     <>
+      <MetalSheen />
       <Table className={classes.table} data-testid="to-buy">
         <Table.Thead>
           <Table.Tr>
@@ -140,11 +143,16 @@ function Bought({ list, currency }: { list: readonly ToBuy[]; currency: string }
           {list.map(({ line, wanting, packs }, i) => (
             <Table.Tr key={line.key}>
               <Table.Td>
-                {upperFirst(line.words)}
+                <span className={classes.thing}>
+                  <Thing {...line} />
+                  {upperFirst(line.words)}
+                </span>
                 {line.past?.gone && ` (what is there was good until ${dayWords(line.past.good_until)})`}
               </Table.Td>
               <Table.Td>{amountWords(wanting, line.unit)}</Table.Td>
-              <Table.Td>{packs ?? 'what one holds is not noted'}</Table.Td>
+              <Table.Td>
+                {packs ?? (line.place ? 'what one holds is not noted' : 'not on the shelf yet')}
+              </Table.Td>
               <Table.Td>{costs[i] === undefined ? '' : moneyWords(costs[i], currency)}</Table.Td>
             </Table.Tr>
           ))}

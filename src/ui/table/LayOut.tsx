@@ -79,7 +79,7 @@ export function LayOut({ set, needs, stock }: TableProps) {
         <Go href="/shopping">What to buy, for all that is planned</Go>
       </div>
       <MetalSheen />
-      <Table className={classes.table} data-testid="table">
+      <Table className={`${classes.table} ${classes.lay}`} data-testid="table">
         <Table.Thead>
           <Table.Tr>
             <Table.Th>

@@ -33,34 +33,36 @@ export function MaterialTable({
     <section aria-label="The material">
       <h3>The material</h3>
       {shown.length > 0 && (
-        <Table className={classes.table} data-testid="material">
-          <Table.Thead>
-            <Table.Tr>
-              <Table.Th>What</Table.Th>
-              <Table.Th className={classes.figure}>Takes</Table.Th>
-              {noting && <Table.Th>A full one holds</Table.Th>}
-              {noting && <Table.Th>Its price, {currency}</Table.Th>}
-              <Table.Th className={classes.figure}>Costs</Table.Th>
-            </Table.Tr>
-          </Table.Thead>
-          <Table.Tbody>
-            {shown.map(({ need, place }) => (
-              <Table.Tr key={need.key}>
-                <Table.Td>
-                  <span className={classes.words}>
-                    <Thing {...need} />
-                    {upperFirst(need.words)}
-                  </span>
-                </Table.Td>
-                <Table.Td className={classes.figure}>{amountWords(need.amount, need.unit)}</Table.Td>
-                {noting && place && <Noted words={need.words} place={place} />}
-                <Table.Td className={classes.figure}>
-                  {cost.has(need.key) ? moneyWords(cost.get(need.key)!, currency) : ''}
-                </Table.Td>
+        <div className={classes.across}>
+          <Table className={classes.table} data-testid="material">
+            <Table.Thead>
+              <Table.Tr>
+                <Table.Th>What</Table.Th>
+                <Table.Th className={classes.figure}>Takes</Table.Th>
+                {noting && <Table.Th>A full one holds</Table.Th>}
+                {noting && <Table.Th>Its price, {currency}</Table.Th>}
+                <Table.Th className={classes.figure}>Costs</Table.Th>
               </Table.Tr>
-            ))}
-          </Table.Tbody>
-        </Table>
+            </Table.Thead>
+            <Table.Tbody>
+              {shown.map(({ need, place }) => (
+                <Table.Tr key={need.key}>
+                  <Table.Td>
+                    <span className={classes.words}>
+                      <Thing {...need} />
+                      {upperFirst(need.words)}
+                    </span>
+                  </Table.Td>
+                  <Table.Td className={classes.figure}>{amountWords(need.amount, need.unit)}</Table.Td>
+                  {noting && place && <Noted words={need.words} place={place} />}
+                  <Table.Td className={classes.figure}>
+                    {cost.has(need.key) ? moneyWords(cost.get(need.key)!, currency) : ''}
+                  </Table.Td>
+                </Table.Tr>
+              ))}
+            </Table.Tbody>
+          </Table>
+        </div>
       )}
       {shown.length === 0 && <p className={classes.soft}>No price of what this set takes is noted yet.</p>}
       <Button variant="default" mt="sm" onClick={() => setNoting(!noting)}>

@@ -125,7 +125,8 @@ function Sum({ price, pricing, seconds, material }: SumProps) {
 }
 
 const MOST_NAMED = 6;
-function named(words: readonly string[]): string {
+function named(all: readonly string[]): string {
+  const words = [...new Set(all)];
   const more = words.length - MOST_NAMED;
   return `${words.slice(0, MOST_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
 }
@@ -263,32 +264,34 @@ function Margins({
   return (
     <section aria-label="What each look leaves">
       <h3>What each look leaves</h3>
-      <Table className={classes.table}>
-        <Table.Thead>
-          <Table.Tr>
-            <Table.Th>Look</Table.Th>
-            <Table.Th className={classes.figure}>Of the price</Table.Th>
-            <Table.Th className={classes.figure}>Its work</Table.Th>
-            <Table.Th className={classes.figure}>Its material</Table.Th>
-            <Table.Th className={classes.figure}>Leaves</Table.Th>
-          </Table.Tr>
-        </Table.Thead>
-        <Table.Tbody>
-          {margins.map((one) => (
-            <Table.Tr key={one.look}>
-              <Table.Td>
-                {one.name}, {one.nails.length === 1 ? 'one nail' : `${one.nails.length} nails`}
-              </Table.Td>
-              <Table.Td className={classes.figure}>{money(one.price_cents)}</Table.Td>
-              <Table.Td className={classes.figure}>{money(one.work_cents)}</Table.Td>
-              <Table.Td className={classes.figure}>{money(one.material_cents)}</Table.Td>
-              <Table.Td className={`${classes.figure} ${one.margin_cents < 0 ? classes.bad : ''}`}>
-                {money(one.margin_cents)}
-              </Table.Td>
+      <div className={classes.across}>
+        <Table className={classes.table}>
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th>Look</Table.Th>
+              <Table.Th className={classes.figure}>Of the price</Table.Th>
+              <Table.Th className={classes.figure}>Its work</Table.Th>
+              <Table.Th className={classes.figure}>Its material</Table.Th>
+              <Table.Th className={classes.figure}>Leaves</Table.Th>
             </Table.Tr>
-          ))}
-        </Table.Tbody>
-      </Table>
+          </Table.Thead>
+          <Table.Tbody>
+            {margins.map((one) => (
+              <Table.Tr key={one.look}>
+                <Table.Td>
+                  {one.name}, {one.nails.length === 1 ? 'one nail' : `${one.nails.length} nails`}
+                </Table.Td>
+                <Table.Td className={classes.figure}>{money(one.price_cents)}</Table.Td>
+                <Table.Td className={classes.figure}>{money(one.work_cents)}</Table.Td>
+                <Table.Td className={classes.figure}>{money(one.material_cents)}</Table.Td>
+                <Table.Td className={`${classes.figure} ${one.margin_cents < 0 ? classes.bad : ''}`}>
+                  {money(one.margin_cents)}
+                </Table.Td>
+              </Table.Tr>
+            ))}
+          </Table.Tbody>
+        </Table>
+      </div>
     </section>
   );
 }
@@ -304,35 +307,37 @@ function Accents({ set, stock, material, pricing }: TableProps & { material: Mat
       {!accents && <p className={classes.soft}>The set is planned without each …</p>}
       {accents?.length === 0 && <p className={classes.soft}>No look has an accent.</p>}
       {accents && accents.length > 0 && (
-        <Table className={classes.table} data-testid="accents">
-          <Table.Thead>
-            <Table.Tr>
-              <Table.Th>Accent</Table.Th>
-              <Table.Th>On</Table.Th>
-              <Table.Th className={classes.figure}>Time</Table.Th>
-              <Table.Th className={classes.figure}>Material</Table.Th>
-              <Table.Th className={classes.figure}>Together</Table.Th>
-            </Table.Tr>
-          </Table.Thead>
-          <Table.Tbody>
-            {accents.map((one) => {
-              const saved = Math.max(
-                0,
-                material.cents - materialOf(one.needs, stock, pricing.currency).cents,
-              );
-              const work = Math.round(((pricing.rate_cents ?? 0) * one.seconds) / 3600);
-              return (
-                <Table.Tr key={`${one.look} ${one.element}`}>
-                  <Table.Td>{one.words}</Table.Td>
-                  <Table.Td>{nailsWords(one.nails)}</Table.Td>
-                  <Table.Td className={classes.figure}>{timeWords(one.seconds)}</Table.Td>
-                  <Table.Td className={classes.figure}>{money(saved)}</Table.Td>
-                  <Table.Td className={classes.figure}>{money(saved + work)}</Table.Td>
-                </Table.Tr>
-              );
-            })}
-          </Table.Tbody>
-        </Table>
+        <div className={classes.across}>
+          <Table className={classes.table} data-testid="accents">
+            <Table.Thead>
+              <Table.Tr>
+                <Table.Th>Accent</Table.Th>
+                <Table.Th>On</Table.Th>
+                <Table.Th className={classes.figure}>Time</Table.Th>
+                <Table.Th className={classes.figure}>Material</Table.Th>
+                <Table.Th className={classes.figure}>Together</Table.Th>
+              </Table.Tr>
+            </Table.Thead>
+            <Table.Tbody>
+              {accents.map((one) => {
+                const saved = Math.max(
+                  0,
+                  material.cents - materialOf(one.needs, stock, pricing.currency).cents,
+                );
+                const work = Math.round(((pricing.rate_cents ?? 0) * one.seconds) / 3600);
+                return (
+                  <Table.Tr key={`${one.look} ${one.element}`}>
+                    <Table.Td>{one.words}</Table.Td>
+                    <Table.Td>{nailsWords(one.nails)}</Table.Td>
+                    <Table.Td className={classes.figure}>{timeWords(one.seconds)}</Table.Td>
+                    <Table.Td className={classes.figure}>{money(saved)}</Table.Td>
+                    <Table.Td className={classes.figure}>{money(saved + work)}</Table.Td>
+                  </Table.Tr>
+                );
+              })}
+            </Table.Tbody>
+          </Table>
+        </div>
       )}
     </section>
   );

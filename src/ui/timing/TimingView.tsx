@@ -19,6 +19,9 @@ import classes from './TimingView.module.css';
 /** The moment that is told before another is chosen. */
 const LOOKED_AT_S = 2400;
 
+/** Where more than this lies between plan and bound, the bound is more likely to be loose than the plan to be poor. */
+const LOOSE_PERCENT = 5;
+
 const PART_WORDS = {
   moment: 'At the moment',
   over: 'When it is over',
@@ -71,7 +74,7 @@ export function TimingView() {
                   : searched < 1
                     ? `looking for better … ${Math.round(searched * 100)} %`
                     : spare > 0
-                      ? `at most ${spare} % to gain`
+                      ? `at most ${spare} % to gain${spare > LOOSE_PERCENT ? ', and maybe nothing' : ''}`
                       : 'this is as short as can be'}
               </small>
             </dd>
@@ -89,13 +92,14 @@ export function TimingView() {
         </dl>
       </header>
       <Lanes rounds={plan.rounds} total_s={sitting.total_s} worked={worked} at_s={at} onAt={setAt} />
-      <SegmentedControl
-        aria-label="What is asked of it"
-        className={classes.asked}
-        data={PARTS}
-        value={part}
-        onChange={(next) => setPart(next as Part)}
-      />
+      <div className={classes.asked}>
+        <SegmentedControl
+          aria-label="What is asked of it"
+          data={PARTS}
+          value={part}
+          onChange={(next) => setPart(next as Part)}
+        />
+      </div>
       {part === 'moment' && (
         <div className={classes.lower}>
           <FromHere plan={plan} set={set} worked={worked} at_s={at} />

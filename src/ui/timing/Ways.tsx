@@ -31,64 +31,66 @@ export function Ways({ set, plan, worked }: { set: SetDocument; plan: Plan; work
   return (
     <section aria-label="Ways of working compared">
       <h2>The same set, worked otherwise</h2>
-      <table className={classes.figuresTable} data-testid="ways">
-        <thead>
-          <tr>
-            <th scope="col">Way of working</th>
-            <th scope="col" className={classes.number}>
-              Planned
-            </th>
-            <th scope="col" className={classes.number}>
-              Nine of ten
-            </th>
-            <th scope="col" className={classes.number}>
-              Loads
-            </th>
-            <th scope="col" className={classes.number}>
-              Changes of hand
-            </th>
-            <th scope="col" className={classes.number}>
-              of brush
-            </th>
-            <th scope="col" className={classes.number}>
-              Waits
-            </th>
-            <td />
-          </tr>
-        </thead>
-        <tbody>
-          {ways.map(({ key, words, change }) => {
-            const one = found.get(key);
-            return (
-              <tr key={key} data-now={key === 'now' || undefined}>
-                <td>{words}</td>
-                <Figures one={one} now={now} />
-                <td>
-                  {one && key !== 'now' && (
-                    <>
-                      <Button
-                        variant="default"
-                        size="compact-md"
-                        aria-pressed={beside === key}
-                        onClick={() => setBeside(beside === key ? undefined : key)}
-                      >
-                        Beside it
-                      </Button>{' '}
-                      <Button
-                        variant="default"
-                        size="compact-md"
-                        onClick={() => store.getState().change(change)}
-                      >
-                        Work so
-                      </Button>
-                    </>
-                  )}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <div className={classes.across}>
+        <table className={classes.figuresTable} data-testid="ways">
+          <thead>
+            <tr>
+              <th scope="col">Way of working</th>
+              <th scope="col" className={classes.number}>
+                Planned
+              </th>
+              <th scope="col" className={classes.number}>
+                Nine of ten
+              </th>
+              <th scope="col" className={classes.number}>
+                Loads
+              </th>
+              <th scope="col" className={classes.number}>
+                Changes of hand
+              </th>
+              <th scope="col" className={classes.number}>
+                of brush
+              </th>
+              <th scope="col" className={classes.number}>
+                Waits
+              </th>
+              <td />
+            </tr>
+          </thead>
+          <tbody>
+            {ways.map(({ key, words, change }) => {
+              const one = found.get(key);
+              return (
+                <tr key={key} data-now={key === 'now' || undefined}>
+                  <td>{words}</td>
+                  <Figures one={one} now={now} />
+                  <td>
+                    {one && key !== 'now' && (
+                      <>
+                        <Button
+                          variant="default"
+                          size="compact-md"
+                          aria-pressed={beside === key}
+                          onClick={() => setBeside(beside === key ? undefined : key)}
+                        >
+                          Beside it
+                        </Button>{' '}
+                        <Button
+                          variant="default"
+                          size="compact-md"
+                          onClick={() => store.getState().change(change)}
+                        >
+                          Work so
+                        </Button>
+                      </>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
       <p className={classes.soft}>
         Each is searched for shortly and alike; what is taken is searched for at length. What a helper can do
         stands on the card.
