@@ -13,6 +13,8 @@ import { db, type StoredSet } from './database';
 import { append } from './journal';
 import { addSet, openSet, saveSet } from './sets';
 import { changeOnShelf, stockOnce } from './shelf';
+import type { Taking } from '@/core/stock/taking';
+import { changePricing, pricingNow } from './pricing';
 import { seedOnce } from './starting';
 
 const DAY_MS = 24 * 3600 * 1000;
@@ -65,6 +67,32 @@ describe('a backup of the store', () => {
     await putBench(bench(2000));
     await takeIn(backup, 'backup');
     expect(await benchOf('matinee')).toEqual(bench(2000));
+  });
+
+  it('brings back what sets took off the shelf, and prices; what is here stands until the backup’s is asked for', async () => {
+    const taking = (amount: number): Taking => ({
+      set: 'matinee',
+      title: 'Matinée',
+      at: '2026-05-01T20:00:00.000Z',
+      lines: [{ table: 'shelf', id: 'base-a', unit: 'ul', amount }],
+    });
+    await db().takings.put(taking(140));
+    await changePricing({ rate_cents: 4200 });
+    const backup = await collectBackup();
+    expect([backup.takings, backup.pricing?.rate_cents]).toEqual([[taking(140)], 4200]);
+    await db().takings.put(taking(150));
+    await changePricing({ rate_cents: 5000 });
+    await takeIn(backup, 'both');
+    expect([await db().takings.toArray(), (await pricingNow()).rate_cents]).toEqual([[taking(150)], 5000]);
+    await takeIn(backup, 'backup');
+    expect((await pricingNow()).rate_cents).toBe(4200);
+    for (const table of db().tables) await table.clear();
+    expect((await pricingNow()).rate_cents).toBeNull();
+    await takeIn(backup, 'both');
+    expect([await db().takings.toArray(), (await pricingNow()).rate_cents]).toEqual([[taking(140)], 4200]);
+    // What cannot be asked is not kept.
+    await changePricing({ tax_percent: 400 });
+    expect((await pricingNow()).tax_percent).toBe(0);
   });
 
   it('says what it would do, and does it: as copies, or with what was here in the bin', async () => {

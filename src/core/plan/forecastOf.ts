@@ -1,7 +1,7 @@
 import { acrossNails } from '../compile/acrossNails';
 import type { SetDocument } from '../document/document';
 import { NAILS } from '../model/names';
-import { BY_GUIDE, byOwnTimes, forecast, type Forecast } from '../timing/forecast';
+import { byGuide, byOwnTimes, forecast, type Forecast } from '../timing/forecast';
 import { waitsOf } from '../timing/waits';
 import type { Plan } from './planSet';
 
@@ -21,7 +21,9 @@ export function forecastOf(
   );
   const work = waits.pieces.map(({ operation, light }) => {
     const one = light ? undefined : all.get(operation);
-    return one && { work: one.verb, scatter: one.own ? byOwnTimes(one.own) : BY_GUIDE };
+    return (
+      one && { work: one.verb, scatter: one.own ? byOwnTimes(one.own) : byGuide(set.practice.pace, one.verb) }
+    );
   });
   return forecast(waits, work, options);
 }

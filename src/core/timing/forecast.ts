@@ -1,4 +1,6 @@
 import { REACH } from '../craft/handwork';
+import type { Verb } from '../craft/surfaces';
+import type { Practice } from '../model/practice';
 import { chance, type Chance } from '../model/chance';
 import { played, type SittingWaits } from './waits';
 
@@ -43,6 +45,29 @@ export const BY_GUIDE: Scatter = {
   evening: Math.log(REACH.slow / REACH.quick) / (2 * Z95),
   piece: PIECE,
 };
+
+/** New hands are less even from piece to piece, practised ones more (common practice, rough). */
+const UNEVEN: Record<Practice['pace'], number> = { new: 1.5, usual: 1, practised: 0.7 };
+/** What is drawn, placed or shaped by eye takes another time each time, a coat hardly (common practice, rough). */
+const BY_EYE: ReadonlySet<Verb> = new Set<Verb>([
+  'draw',
+  'place',
+  'sculpt',
+  'tap',
+  'file',
+  'stick',
+  'stamp',
+  'magnet',
+  'set-in-top',
+  'set-in-colour',
+  'set-in-bead',
+]);
+const BY_EYE_SHARE = 1.5;
+
+/** The same, stated by skill and by work. */
+export function byGuide(pace: Practice['pace'], work: Verb): Scatter {
+  return { ...BY_GUIDE, piece: PIECE * UNEVEN[pace] * (BY_EYE.has(work) ? BY_EYE_SHARE : 1) };
+}
 
 /** Work of which the artist's own times are known, by the hinges of what was seen as shares of its middle. */
 export function byOwnTimes({ quick, slow }: { quick: number; slow: number }): Scatter {
