@@ -22,7 +22,15 @@ const FILES = ['src', 'scripts', 'tests', 'docs']
   .concat(readdirSync('.'));
 const isThere = (path: string) => FILES.some((file) => file === path || file.endsWith(`/${path}`));
 /** What a backup is made of, and the pattern of a set's file: no files of the project. */
-const MADE = ['backup.json', 'clients.json', 'supplies.json', 'motifs.json', 'sittings.json'];
+const MADE = [
+  'backup.json',
+  'clients.json',
+  'supplies.json',
+  'motifs.json',
+  'sittings.json',
+  'taken.json',
+  'prices.json',
+];
 
 it.each(DOCS)('every file that %s names is there', (doc) => {
   const named = [...textOf(doc).matchAll(/`([\w./[\]-]+\.(?:tsx?|mjs|cjs|md|json))`/g)].map((one) => one[1]!);
