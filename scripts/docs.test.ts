@@ -30,6 +30,7 @@ const MADE = [
   'sittings.json',
   'taken.json',
   'prices.json',
+  'worn.json',
 ];
 
 it.each(DOCS)('every file that %s names is there', (doc) => {

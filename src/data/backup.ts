@@ -9,6 +9,7 @@ import { leastOf } from '@/core/model/extent';
 import type { ShelfItem } from '@/core/model/shelf';
 import type { Pricing } from '@/core/model/pricing';
 import type { Supply } from '@/core/model/supply';
+import type { Worn } from '@/core/model/wear';
 import type { Taking } from '@/core/stock/taking';
 import { without } from '@/core/model/without';
 import { wordsWith } from '@/core/model/primitives';
@@ -31,6 +32,7 @@ export async function collectBackup(now = new Date()): Promise<Backup> {
   const motifs = readRows('motifs', await db().motifs.toArray());
   const benches = readRows('benches', await db().benches.toArray());
   const takings = readRows('takings', await db().takings.toArray());
+  const worn = readRows('worn', await db().worn.toArray());
   const pricing = (await db().facts.get(PRICING))?.value;
   const backup: Backup = {
     made_at: now.toISOString(),
@@ -42,6 +44,7 @@ export async function collectBackup(now = new Date()): Promise<Backup> {
       ...motifs.broken,
       ...benches.broken,
       ...takings.broken,
+      ...worn.broken,
     ].map(({ title, record }) => ({
       title,
       text: asText(record),
@@ -52,6 +55,7 @@ export async function collectBackup(now = new Date()): Promise<Backup> {
     motifs: motifs.good,
     benches: benches.good,
     takings: takings.good,
+    worn: worn.good,
     pricing: pricing === undefined ? null : readPricing(pricing),
   };
   for (const record of await db().sets.toArray()) {
@@ -83,6 +87,7 @@ export async function backupOfOne(
     motifs: [],
     benches: bench ? [bench] : [],
     takings: [],
+    worn: [],
     pricing: null,
   };
 }
@@ -119,6 +124,8 @@ export interface Preview {
   benches: Bench[];
   /** What sets took that are not known here to have taken anything. */
   takings: Taking[];
+  /** Sets that were worn, of which nothing is known here. */
+  worn: Worn[];
   /** Prices, where there are none here. */
   pricing: Pricing | null;
 }
@@ -150,15 +157,13 @@ function sidesOf<T>(there: readonly T[], here: readonly T[], idOf: (one: T) => s
 const idOf = ({ id }: { id: string }) => id;
 const productIdOf = ({ product }: ShelfItem) => product.id;
 
-/** A sitting that has a record here keeps it: what was done is not done over. */
-async function missingBenches(benches: readonly Bench[]): Promise<Bench[]> {
-  const here = new Set(await db().benches.toCollection().primaryKeys());
-  return benches.filter(({ set }) => !here.has(set));
-}
-
-async function missingTakings(takings: readonly Taking[]): Promise<Taking[]> {
-  const here = new Set(await db().takings.toCollection().primaryKeys());
-  return takings.filter(({ set }) => !here.has(set));
+/** Of what is kept one a set: that of sets which have none here. What was done is not done over. */
+async function missing<T extends { set: string }>(
+  table: 'benches' | 'takings' | 'worn',
+  there: readonly T[],
+): Promise<T[]> {
+  const here = new Set(await db().table(table).toCollection().primaryKeys());
+  return there.filter(({ set }) => !here.has(set));
 }
 
 export async function previewBackup(backup: Backup): Promise<Preview> {
@@ -169,8 +174,9 @@ export async function previewBackup(backup: Backup): Promise<Preview> {
     products: sidesOf<ShelfItem>(backup.shelf, items, productIdOf),
     supplies: sidesOf(backup.supplies, await goodRows('supplies'), idOf),
     motifs: sidesOf(backup.motifs, await goodRows('motifs'), idOf),
-    benches: await missingBenches(backup.benches),
-    takings: await missingTakings(backup.takings),
+    benches: await missing('benches', backup.benches),
+    takings: await missing('takings', backup.takings),
+    worn: await missing('worn', backup.worn),
     pricing: (await db().facts.get(PRICING)) ? null : backup.pricing,
   };
   const { sets } = preview;
@@ -193,7 +199,7 @@ export async function previewBackup(backup: Backup): Promise<Preview> {
  */
 export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Promise<void> {
   await db().transaction('rw', db().tables, async () => {
-    const { sets, clients, products, supplies, motifs, benches, takings, pricing } =
+    const { sets, clients, products, supplies, motifs, benches, takings, worn, pricing } =
       await previewBackup(backup);
     for (const { there } of sets.differing) {
       if (differing === 'backup') {
@@ -246,6 +252,7 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
     await putMotifs(motifs.fresh);
     await db().benches.bulkPut(benches);
     await db().takings.bulkPut(takings);
+    await db().worn.bulkPut(worn);
     const prices = differing === 'backup' ? (backup.pricing ?? pricing) : pricing;
     if (prices) await db().facts.put({ key: PRICING, value: JSON.stringify(prices) });
   });

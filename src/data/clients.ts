@@ -58,6 +58,11 @@ export async function makeFor(set: string, client: string | undefined): Promise<
   });
 }
 
+/** For whom a set is made; undefined where it is for nobody. */
+export async function clientOf(set: string): Promise<Client | undefined> {
+  return readRows('clients', await db().clients.where('sets').equals(set).toArray()).good[0];
+}
+
 /** Puts cards here, each in the place of the one of its id. */
 export async function putClients(clients: readonly Client[]): Promise<void> {
   await db().clients.bulkPut([...clients]);

@@ -6,6 +6,7 @@ import type { SetDocument } from '@/core/document/document';
 import type { Client } from '@/core/model/client';
 import type { KeptMotif } from '@/core/craft/keptMotif';
 import type { ShelfItem } from '@/core/model/shelf';
+import type { Worn } from '@/core/model/wear';
 import type { Taking } from '@/core/stock/taking';
 import type { Supply } from '@/core/model/supply';
 
@@ -96,7 +97,7 @@ export interface StoredFact {
 
 export const STORE_NAME = 'merry-lacquer';
 /** The version of the store's tables that this program writes. */
-export const STORE_VERSION = 10;
+export const STORE_VERSION = 11;
 
 /** Why nothing is written: the store is of a newer program. */
 export class ReadOnly extends Error {
@@ -134,7 +135,8 @@ export class LacquerDatabase extends Dexie {
     this.version(7).stores({ motifs: 'id' });
     this.version(8).stores({ benches: 'set' });
     this.version(9).stores({ photos: 'id, set' });
-    this.version(STORE_VERSION).stores({ takings: 'set' });
+    this.version(10).stores({ takings: 'set' });
+    this.version(STORE_VERSION).stores({ worn: 'set, client' });
   }
 
   get sets(): Table<StoredSet, string> {
@@ -172,6 +174,9 @@ export class LacquerDatabase extends Dexie {
   }
   get photos(): Table<Photo, string> {
     return this.table('photos');
+  }
+  get worn(): Table<Worn, string> {
+    return this.table('worn');
   }
   get takings(): Table<Taking, string> {
     return this.table('takings');

@@ -3,6 +3,8 @@ import fc from 'fast-check';
 import { DEMO_SETS } from '@/core/demo';
 import { paths } from '@/core/regions/paths';
 import { genericKit } from '@/core/starter/kit';
+import { NAILS } from '@/core/model/names';
+import type { Worn } from '@/core/model/wear';
 import { newClient } from '@/core/model/client';
 import { collectBackup, previewBackup } from './backup';
 import { rowToBin, putBack, watchBin } from './bin';
@@ -57,6 +59,16 @@ async function furnished() {
     },
   ]);
   await db().references.add({ set: DEMO, name: 'moon.png', picture: new Blob(['x']) });
+  await db().worn.add({
+    set: DEMO,
+    title: 'Curtain Up',
+    client: null,
+    made_on: '2026-05-01',
+    off_on: null,
+    by: 'plan',
+    practice: {},
+    nails: Object.fromEntries(NAILS.map((nail) => [nail, null])) as Worn['nails'],
+  });
   await db().takings.add({
     set: DEMO,
     title: 'Curtain Up',

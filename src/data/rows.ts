@@ -7,6 +7,7 @@ import { fail, ok, type Fault, type Result } from '@/core/model/result';
 import { ShelfItem } from '@/core/model/shelf';
 import { KeptMotif } from '@/core/craft/keptMotif';
 import { Supply } from '@/core/model/supply';
+import { Worn } from '@/core/model/wear';
 import { Taking } from '@/core/stock/taking';
 import { without } from '@/core/model/without';
 import {
@@ -39,6 +40,7 @@ export interface Rows {
   benches: Bench;
   photos: Photo;
   takings: Taking;
+  worn: Worn;
 }
 export type TableName = keyof Rows;
 
@@ -144,6 +146,12 @@ export const TABLES: { [K in TableName]: TableKind<Rows[K]> } = {
   motifs: { key: 'id', words: 'motif', read: by(KeptMotif), nameIn: ({ name }) => name },
   benches: { key: 'set', words: 'record of a sitting', read: by(Bench), nameIn: ({ set }) => set },
   photos: { key: 'id', words: 'photo of a sitting', read: by(PhotoRow), nameIn: ({ id }) => id },
+  worn: {
+    key: 'set',
+    words: 'record of a worn set',
+    read: by(Worn),
+    nameIn: ({ title }) => title,
+  },
   takings: {
     key: 'set',
     words: 'note of what a set took off the shelf',

@@ -230,7 +230,7 @@ const saves = new Map<string, Promise<unknown>>();
 
 async function saving(set: SetDocument, basis: number, folding?: Folding): Promise<SaveOutcome> {
   if (db().onlyRead) throw new ReadOnly();
-  const tables = [db().sets, db().history, db().bin, db().takings];
+  const tables = [db().sets, db().history, db().bin, db().takings, db().worn];
   const outcome = await db().transaction('rw', tables, async (): Promise<SaveOutcome> => {
     const stored = await db().sets.get(set.id);
     if (!stored) return { kind: 'gone' };

@@ -23,7 +23,14 @@ export async function noteState(
       at: now.toISOString(),
       lines: null,
     });
-  } else if (before?.state === 'done') await db().takings.delete(after.id);
+    return;
+  }
+  if (before?.state !== 'done') return;
+  await db().takings.delete(after.id);
+  // What was noted of how it held is not thrown away for a press.
+  const worn = await db().worn.get(after.id);
+  if (worn && Object.values(worn.nails).every((nail) => !nail || nail.notes.length === 0))
+    await db().worn.delete(after.id);
 }
 
 /** What sets that are done took, each time it changes. */

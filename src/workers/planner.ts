@@ -24,6 +24,8 @@ import type { Product } from '@/core/model/product';
 import type { Result } from '@/core/model/result';
 import type {
   Composed,
+  Done,
+  DoneAsked,
   FingerAsked,
   MatchedColour,
   Palette,
@@ -129,6 +131,11 @@ export function wayMeasured(set: SetDocument): Promise<WayMeasured> {
 /** What a set takes, whatever its order. */
 export function needsFor(set: SetDocument): Promise<Need[]> {
   return planner.ask((api) => api.needs(set), PLAN_LIMIT_S);
+}
+
+/** What a set that is done took, and what of it is known from then on. */
+export function doneOf(set: SetDocument, asked: DoneAsked): Promise<Done> {
+  return planner.ask((api) => api.done(set, asked), PLAN_LIMIT_S);
 }
 
 /** What each accent of a set costs. */

@@ -35,7 +35,10 @@ import { newMemo, planning, planSet, recall, type Plan } from '@/core/plan/planS
 import { shorten, within, type Bundle, type Shortening } from '@/core/plan/shorten';
 import { measuredWay, type WayMeasured } from '@/core/plan/waysOfWorking';
 import { accentsOf, bareNeeds, type Accent } from '@/core/stock/accents';
-import type { Need } from '@/core/stock/needs';
+import { needsOf, type Need } from '@/core/stock/needs';
+import type { Bench } from '@/core/bench/log';
+import type { Worn } from '@/core/model/wear';
+import { wornOf } from '@/core/wear/facts';
 import type { NailField } from '@/core/simulate/field';
 import type { Rerun } from '@/core/simulate/rerun';
 import { nominalSteps, simulateNail } from '@/core/simulate/simulate';
@@ -101,6 +104,18 @@ export interface FingerAsked {
   turn_deg: number;
 }
 
+/** Of a set that is done: its record, the day, whose hands, and the products that were past their date. */
+export interface DoneAsked {
+  bench?: Bench | undefined;
+  on: string;
+  client: string | null;
+  past: readonly string[];
+}
+export interface Done {
+  needs: Need[];
+  worn: Worn;
+}
+
 /** What pages ask of a worker. Everything it computes comes from core. */
 export interface PlannerApi {
   /** A plan as it is made while an artist edits; `shortly`: with hardly a search. */
@@ -138,6 +153,8 @@ export interface PlannerApi {
   measuredWay: (set: SetDocument) => WayMeasured;
   /** What a set takes, whatever its order. */
   needs: (set: SetDocument) => Need[];
+  /** What a set that is done took, and what of it is known from then on. */
+  done: (set: SetDocument, asked: DoneAsked) => Done;
   /** What each accent of a set costs. */
   accents: (set: SetDocument) => Accent[];
   /** When a planned sitting will be over, of many evenings. */
@@ -228,6 +245,13 @@ export function plannerApi(): PlannerApi {
     within: (set, goal_s, list) => within(set, goal_s, list, memo),
     measuredWay: (set) => measuredWay(set, memo),
     needs: (set) => bareNeeds(set, memo),
+    done: (set, { bench, on, client, past }) => {
+      const plan = planSet(set, { memo, fixes: false, effort: { iterations: SHORTLY } });
+      return {
+        needs: needsOf(set, plan),
+        worn: wornOf(set, plan, { bench, on, client, past: new Set(past) }),
+      };
+    },
     accents: (set) => accentsOf(set, memo),
     picture: (set, name, px_per_mm, turn_deg) => {
       const picture = drawNail(planned(set, name).nominal.field, productIn(set), px_per_mm, turn_deg);

@@ -44,6 +44,7 @@ const backup = (): Backup => ({
       lines: [{ table: 'shelf', id: 'base-a', unit: 'ul', amount: 147 }],
     },
   ],
+  worn: [],
   pricing: { ...NO_PRICING, rate_cents: 4200, fixed: [{ words: 'Laundry', cents: 150 }] },
   clients: [withMeasures(newClient('c', 'Robin Vale'), { on: '2026-02-03', plates })],
 });
@@ -86,6 +87,7 @@ describe('a backup', () => {
       'supplies.json',
       'taken.json',
       'unreadable/1.json',
+      'worn.json',
     ]);
   });
 

@@ -11,6 +11,7 @@ import type { ShelfItem } from '../model/shelf';
 import { Pricing } from '../model/pricing';
 import { Supply } from '../model/supply';
 import { Taking } from '../stock/taking';
+import { Worn } from '../model/wear';
 import { readShelfCsv, writeShelfCsv } from './shelfCsv';
 import { sealed, sumFault } from './zipSums';
 
@@ -24,11 +25,13 @@ const MOTIFS = 'motifs.json';
 const BENCHES = 'sittings.json';
 const TAKINGS = 'taken.json';
 const PRICING = 'prices.json';
+const WORN = 'worn.json';
 const Clients = z.array(Client).check(z.maxLength(5000));
 const Supplies = z.array(Supply).check(z.maxLength(5000));
 const Motifs = z.array(KeptMotif).check(z.maxLength(5000));
 const Benches = z.array(Bench).check(z.maxLength(5000));
 const Takings = z.array(Taking).check(z.maxLength(5000));
+const Worns = z.array(Worn).check(z.maxLength(5000));
 const Pricings = z.array(Pricing).check(z.maxLength(1));
 /** Beyond these no backup of a working artist comes; a file that does is a mistake or worse. */
 const MAX_FILES = 5000;
@@ -49,6 +52,8 @@ export interface Backup {
   benches: Bench[];
   /** What sets that are done took off the shelf. */
   takings: Taking[];
+  /** Sets that were worn, and how they held. */
+  worn: Worn[];
   /** What the artist asks, where she has said so. */
   pricing: Pricing | null;
 }
@@ -65,6 +70,7 @@ export function emptyBackup(made_at: string): Backup {
     motifs: [],
     benches: [],
     takings: [],
+    worn: [],
     pricing: null,
   };
 }
@@ -121,6 +127,7 @@ export function writeBackup(backup: Backup): Uint8Array {
       [SUPPLIES]: strToU8(`${JSON.stringify(backup.supplies, null, 2)}\n`),
       [MOTIFS]: strToU8(`${JSON.stringify(backup.motifs, null, 2)}\n`),
       [BENCHES]: strToU8(`${JSON.stringify(backup.benches)}\n`),
+      [WORN]: strToU8(`${JSON.stringify(backup.worn)}\n`),
       [TAKINGS]: strToU8(`${JSON.stringify(backup.takings)}\n`),
       [PRICING]: strToU8(`${JSON.stringify(backup.pricing ? [backup.pricing] : [])}\n`),
       ...files,
@@ -174,6 +181,9 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
   const takings = list(TAKINGS, Takings);
   if (takings.ok) backup.takings = takings.value;
   else faults.push(inFile(TAKINGS, takings.faults[0]!));
+  const worn = list(WORN, Worns);
+  if (worn.ok) backup.worn = worn.value;
+  else faults.push(inFile(WORN, worn.faults[0]!));
   const pricing = list(PRICING, Pricings);
   if (pricing.ok) backup.pricing = pricing.value[0] ?? null;
   else faults.push(inFile(PRICING, pricing.faults[0]!));

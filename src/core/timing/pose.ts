@@ -18,7 +18,7 @@ const CREEPS = 1.5;
 /** A film that must be lit within this has run by then: no grace. */
 const RUNNY_S = 40;
 /** A dehydrated or primed plate takes up moisture again within minutes (common practice). */
-const PRIMED = { guide_s: 180, most_s: 240, to: 'wet', kind: 'primed-too-long' } as const;
+export const PRIMED = { guide_s: 180, most_s: 240, to: 'wet', kind: 'primed-too-long' } as const;
 /** Beads are pinched once they are dull; this long before they are hard they hardly give any more. */
 const STIFF_S = 45;
 /** What goes into a wet bead follows it without anything between. */

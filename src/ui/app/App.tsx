@@ -40,6 +40,11 @@ const ShoppingView = late(
   { instead: Lost, meanwhile: Opening },
 );
 
+const HoldsView = late(() => import('../wear/HoldsView').then((module) => module.HoldsView), 'What holds', {
+  instead: Lost,
+  meanwhile: Opening,
+});
+
 /** Works beside whatever view is open. */
 const SettleShelf = late(() => import('./SettleShelf').then((module) => module.SettleShelf), 'The shelf', {
   instead: () => null,
@@ -87,6 +92,7 @@ function view(route: Route | undefined, store: StoreState) {
       {route.kind === 'sets' && <SetsView />}
       {route.kind === 'shelf' && <ShelfView />}
       {route.kind === 'shopping' && <ShoppingView />}
+      {route.kind === 'holds' && <HoldsView />}
       {route.kind === 'clients' && <ClientsView {...(route.id ? { id: route.id } : {})} />}
       {route.kind === 'set' && <StudioShell id={route.id} view={route.view} />}
     </ViewBoundary>
@@ -102,5 +108,6 @@ function bringFor(route: Route | undefined): void {
   }
   if (route?.kind === 'clients') comes(ClientsView.bring());
   else if (route?.kind === 'shopping') comes(ShoppingView.bring());
+  else if (route?.kind === 'holds') comes(HoldsView.bring());
   else comes(route?.kind === 'shelf' ? ShelfView.bring() : SetsView.bring());
 }

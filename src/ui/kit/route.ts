@@ -8,6 +8,7 @@ export const SET_VIEWS = [
   'table',
   'card',
   'bench',
+  'wear',
 ] as const;
 export type SetView = (typeof SET_VIEWS)[number];
 
@@ -16,6 +17,7 @@ export type Route =
   | { kind: 'sets' }
   | { kind: 'shelf' }
   | { kind: 'shopping' }
+  | { kind: 'holds' }
   | { kind: 'clients'; id?: string }
   | { kind: 'set'; id: string; view: SetView };
 
@@ -26,6 +28,7 @@ export function routeOf(parts: readonly string[]): Route | undefined {
   if (first === undefined) return { kind: 'sets' };
   if (first === 'shelf') return id === undefined ? { kind: 'shelf' } : undefined;
   if (first === 'shopping') return id === undefined ? { kind: 'shopping' } : undefined;
+  if (first === 'holds') return id === undefined ? { kind: 'holds' } : undefined;
   if (first === 'clients') return named.length > 2 ? undefined : { kind: 'clients', ...(id ? { id } : {}) };
   if (first !== 'set' || !id || more.length > 0) return undefined;
   const known = SET_VIEWS.find((one) => one === view);

@@ -2,6 +2,7 @@
 import {
   IconAdjustments,
   IconBasket,
+  IconCalendarHeart,
   IconClock,
   IconHandClick,
   IconHandStop,
@@ -24,6 +25,7 @@ export const VIEWS: readonly { view: SetView; words: string; Icon: typeof IconCl
   { view: 'table', words: 'Table', Icon: IconBasket },
   { view: 'card', words: 'Card', Icon: IconListCheck },
   { view: 'bench', words: 'Bench', Icon: IconHandClick },
+  { view: 'wear', words: 'Wear', Icon: IconCalendarHeart },
 ];
 
 /** The way through the work, in its order. */

@@ -53,6 +53,7 @@ const VIEW = {
   table: viewPart('table', 'The table'),
   card: viewPart('card', 'Card'),
   bench: viewPart('bench', 'Bench'),
+  wear: viewPart('wear', 'Wear'),
 };
 
 type Opening =

@@ -10,5 +10,6 @@ export const VIEW_PARTS: Record<SetView, () => Promise<ComponentType>> = {
   timing: () => import('../timing/TimingView').then((m) => m.TimingView),
   table: () => import('../table/TableView').then((m) => m.TableView),
   card: () => import('../card/CardView').then((m) => m.CardView),
+  wear: () => import('../wear/WearView').then((m) => m.WearView),
   bench: () => import('../bench/BenchView').then((m) => m.BenchView),
 };

@@ -1,0 +1,94 @@
+import { buildKindOf } from '../craft/builds';
+import { WORN } from '../craft/build';
+import { compileNail } from '../compile/compile';
+import { buildOf } from '../compile/prepare';
+import type { SetDocument } from '../document/document';
+import { dayAfter } from '../model/days';
+import { grown_mm } from '../model/growth';
+import { NAILS, type NailName } from '../model/names';
+import { rounded } from '../model/rounded';
+import type { Worn } from '../model/wear';
+import { newCovers } from '../simulate/cover';
+import { beginRun } from '../simulate/simulate';
+import { bodyOf, type NailBody } from '../simulate/strength';
+import { daysBetween } from './held';
+
+/** How fast a nail grows, in mm a day, and whether it was measured on these hands. */
+export interface Growth {
+  mm_a_day: number;
+  measured: boolean;
+}
+
+/** The published mean (see model/growth.ts). */
+export const PUBLISHED: Growth = { mm_a_day: grown_mm(1) / 7, measured: false };
+/** In fewer days a caliper’s tenth is half of what has grown. */
+const LEAST_DAYS = 7;
+
+/** A client’s own rate, of every gap that was measured at the cuticle of what they wore; the published one until then. */
+export function growthOf(all: readonly Pick<Worn, 'made_on' | 'nails'>[]): Growth {
+  let mm = 0;
+  let days = 0;
+  for (const worn of all)
+    for (const nail of NAILS)
+      for (const note of worn.nails[nail]?.notes ?? []) {
+        const age = daysBetween(worn.made_on, note.on);
+        if (note.grown_mm === undefined || note.grown_mm === null || age < LEAST_DAYS) continue;
+        mm += note.grown_mm;
+        days += age;
+      }
+  return days > 0 ? { mm_a_day: mm / days, measured: true } : PUBLISHED;
+}
+
+/** When a set is to be seen again, and why: by what is on it, at the first that is due. */
+export interface Due {
+  from: string;
+  to: string;
+  why: string;
+  gap_mm: number;
+}
+
+/** Undefined for nails that nobody wears. */
+export function dueOf(set: SetDocument, worn: Pick<Worn, 'made_on'>, growth: Growth): Due | undefined {
+  const kinds = NAILS.filter((name) => set.nails[name].in_work).map((name) =>
+    buildKindOf(buildOf(set, set.nails[name]).kind),
+  );
+  const [first] = kinds
+    .filter(({ offHand }) => !offHand)
+    .map((kind) => kind.worn ?? WORN)
+    .toSorted((a, b) => a.from_days - b.from_days || a.to_days - b.to_days);
+  if (!first) return undefined;
+  const gap_mm = rounded(growth.mm_a_day * first.to_days, 1);
+  return {
+    from: dayAfter(worn.made_on, first.from_days),
+    to: dayAfter(worn.made_on, first.to_days),
+    why: `${first.then}: by then ${gap_mm} mm have grown out${growth.measured ? ', at the rate measured on these hands' : ', at the usual rate'}.`,
+    gap_mm,
+  };
+}
+
+/** A finished nail after so many days: what lay over the stress area has moved towards the tip, and it carries less. */
+export function bodyAfter(set: SetDocument, name: NailName, days: number, growth: Growth): NailBody {
+  const start = {
+    kind: 'infill' as const,
+    weeks: Math.min(12, Math.max(0.5, days / 7)),
+    gap_mm: Math.min(10, Math.max(0.2, rounded(days * growth.mm_a_day, 2))),
+  };
+  const grown: SetDocument = { ...set, nails: { ...set.nails, [name]: { ...set.nails[name], start } } };
+  const compiled = compileNail(grown, name);
+  const { edge } = buildKindOf(buildOf(grown, grown.nails[name]).kind);
+  return bodyOf(beginRun(compiled, edge, newCovers()).field);
+}
+
+/** The first day on which a nail carries less than it should; undefined where it does not within twelve weeks. */
+export function weakFrom(
+  set: SetDocument,
+  worn: Pick<Worn, 'made_on'>,
+  name: NailName,
+  growth: Growth,
+  least: number,
+): string | undefined {
+  const week = Array.from({ length: 12 }, (_, i) => i + 1).find(
+    (weeks) => bodyAfter(set, name, weeks * 7, growth).carries < least,
+  );
+  return week === undefined ? undefined : dayAfter(worn.made_on, week * 7);
+}

@@ -1,0 +1,52 @@
+import { liveQuery } from 'dexie';
+import type { Worn } from '@/core/model/wear';
+import { db } from './database';
+import { goodRow, goodRows } from './rows';
+
+/** The record of one worn set each time it changes; undefined where it is not worn. */
+export function watchWorn(
+  set: string,
+  onChange: (worn: Worn | undefined) => void,
+  onError: (error: unknown) => void,
+): () => void {
+  const subscription = liveQuery(() => goodRow('worn', set)).subscribe(onChange, onError);
+  return () => subscription.unsubscribe();
+}
+
+/** All that was worn, latest first, each time something changes. */
+export function watchAllWorn(
+  onChange: (worn: Worn[]) => void,
+  onError: (error: unknown) => void,
+): () => void {
+  const all = async () => (await goodRows('worn')).sort((a, b) => (a.made_on < b.made_on ? 1 : -1));
+  const subscription = liveQuery(all).subscribe(onChange, onError);
+  return () => subscription.unsubscribe();
+}
+
+/** Begins the record of a set that is worn from now on; one that is there, with what was noted in it, stays as it is. */
+export async function beginWorn(worn: Worn): Promise<void> {
+  await db().transaction('rw', db().worn, async () => {
+    if (!(await db().worn.get(worn.set))) await db().worn.add(worn);
+  });
+}
+
+/** Changes a record as it is now, whatever another tab made of it meanwhile. */
+export async function changeWorn(set: string, change: (worn: Worn) => Worn): Promise<void> {
+  await db().transaction('rw', db().worn, async () => {
+    const now = await goodRow('worn', set);
+    if (now) await db().worn.put(change(now));
+  });
+}
+
+/** Takes a record away. What is returned puts it back as it was. */
+export async function removeWorn(set: string): Promise<(() => Promise<void>) | undefined> {
+  const worn = await db().worn.get(set);
+  await db().worn.delete(set);
+  return (
+    worn &&
+    (() =>
+      db()
+        .worn.put(worn)
+        .then(() => undefined))
+  );
+}
