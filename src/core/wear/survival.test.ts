@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { comparedWords, logRank, medianDays, productLimit, type Held } from './survival';
 
 /**
@@ -39,6 +41,43 @@ describe('how long it holds', () => {
     expect(test.p).toBeCloseTo(4.17e-5, 6);
     expect(comparedWords(test, ['A', 'B'])).toMatch(/^A held longer/);
     // The chance of χ² tables: 3.841 is one in twenty, 6.635 one in a hundred (NIST e-Handbook 1.3.6.7.4).
+  });
+
+  it('is what another library finds, on 200 random tables', () => {
+    /*
+     * By R 4.2.2 with its package survival 3.5-3: `survfit(Surv(days, failed) ~ 1, conf.type = "log-log")` of the first group, and
+     * `survdiff(Surv(days, failed) ~ group)$chisq` of both. Kept in tests/tables, to seven digits.
+     */
+    const tables = JSON.parse(readFileSync(join(process.cwd(), 'tests/tables/survival.json'), 'utf8')) as {
+      days: number[];
+      failed: number[];
+      of_a: number;
+      at: number[];
+      holds: number[];
+      low: (number | null)[];
+      high: (number | null)[];
+      chi: [number | null];
+    }[];
+    expect(tables).toHaveLength(200);
+    let compared = 0;
+    for (const { days, failed, of_a, at, holds, low, high, chi } of tables) {
+      const all = days.map((one, i): Held => ({ days: one, failed: failed[i] === 1 }));
+      const [a, b] = [all.slice(0, of_a), all.slice(of_a)];
+      const steps = productLimit(a);
+      expect(steps.map((step) => step.days)).toEqual(at);
+      steps.forEach((step, i) => {
+        expect(step.holds).toBeCloseTo(holds[i]!, 5);
+        // Where nothing holds any more it has no interval.
+        if (low[i] === null || holds[i] === 0) return;
+        expect(step.low).toBeCloseTo(low[i], 5);
+        expect(step.high).toBeCloseTo(high[i]!, 5);
+      });
+      const test = logRank(a, b);
+      if (!test || chi[0] === null) continue;
+      compared += 1;
+      expect(test.chi_squared).toBeCloseTo(chi[0], 4);
+    }
+    expect(compared).toBeGreaterThan(180);
   });
 
   it('says nothing where there is too little to say', () => {
