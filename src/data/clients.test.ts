@@ -3,7 +3,10 @@ import type { Client } from '@/core/model/client';
 import { addClient, changeClient, makeFor, putClients, removeClient, watchClients } from './clients';
 import { collectBackup, previewBackup, takeIn } from './backup';
 import { db } from './database';
+import { NAILS } from '@/core/model/names';
+import type { Worn } from '@/core/model/wear';
 import { addNewSet } from './starting';
+import { beginWorn, changeWorn, removeWorn } from './worn';
 import { openSet, titlesOf } from './sets';
 import { toBin } from './bin';
 
@@ -89,6 +92,37 @@ describe('clients', () => {
     expect([...(await titlesOf([id, 'none']))]).toEqual([[id, expect.stringMatching(/^Set of \d/)]]);
     await toBin(id);
     expect((await titlesOf([id])).size).toBe(0);
+  });
+
+  it('whose hands a worn set is on goes with the card, and comes back with it', async () => {
+    const { id } = await addClient('Mine');
+    const made = await addNewSet();
+    const nails = Object.fromEntries(NAILS.map((nail) => [nail, null])) as Worn['nails'];
+    await beginWorn({
+      set: made,
+      title: 'Set',
+      client: null,
+      made_on: '2026-03-01',
+      off_on: null,
+      by: 'plan',
+      practice: {},
+      nails,
+    });
+    await makeFor(made, id);
+    expect((await db().worn.get(made))!.client).toBe(id);
+    // Begun once more, what was noted stands.
+    await changeWorn(made, (worn) => ({ ...worn, off_on: '2026-03-20' }));
+    await beginWorn({ ...(await db().worn.get(made))!, off_on: null });
+    expect((await db().worn.get(made))!.off_on).toBe('2026-03-20');
+    const putBack = await removeClient(id);
+    // Nothing of the card is left anywhere in the store.
+    for (const table of db().tables) expect(JSON.stringify(await table.toArray())).not.toContain(id);
+    await putBack!();
+    expect((await db().worn.get(made))!.client).toBe(id);
+    const gone = await removeWorn(made);
+    expect(await db().worn.count()).toBe(0);
+    await gone!();
+    expect(await db().worn.count()).toBe(1);
   });
 
   it('go into a backup, and what is missing comes back from it, told before', async () => {

@@ -36,20 +36,32 @@ export async function changeClient(id: string, change: (client: Client) => Clien
 
 /** Takes a card away. What is returned puts it back as it was. */
 export async function removeClient(id: string): Promise<(() => Promise<void>) | undefined> {
-  const client = await db().clients.get(id);
-  await db().clients.delete(id);
-  return (
-    client &&
-    (() =>
-      db()
-        .clients.put(client)
-        .then(() => undefined))
-  );
+  return db().transaction('rw', db().clients, db().worn, async () => {
+    const client = await db().clients.get(id);
+    await db().clients.delete(id);
+    // What was worn stays for what it says of builds and products; whose hands it was on goes with the card.
+    const worn = await db().worn.where('client').equals(id).primaryKeys();
+    await saidOf(worn, null);
+    return (
+      client &&
+      (() =>
+        db().transaction('rw', db().clients, db().worn, async () => {
+          await db().clients.put(client);
+          await saidOf(worn, id);
+        }))
+    );
+  });
+}
+
+/** Says of some worn sets whose hands they are on. */
+async function saidOf(sets: readonly string[], client: string | null): Promise<void> {
+  for (const set of sets) await db().worn.update(set, { client });
 }
 
 /** Says for whom a set is made: for one client, or for nobody. */
 export async function makeFor(set: string, client: string | undefined): Promise<void> {
-  await db().transaction('rw', db().clients, async () => {
+  await db().transaction('rw', db().clients, db().worn, async () => {
+    await saidOf([set], client ?? null);
     for (const one of readRows('clients', await db().clients.where('sets').equals(set).toArray()).good)
       if (one.id !== client) await db().clients.put({ ...one, sets: one.sets.filter((id) => id !== set) });
     const chosen = client === undefined ? undefined : await goodRow('clients', client);

@@ -124,8 +124,8 @@ export function withinTime(
 }
 
 /** What a set comes to as it is worked now. */
-export function wayMeasured(set: SetDocument): Promise<WayMeasured> {
-  return planner.ask((api) => api.measuredWay(set), PLAN_LIMIT_S);
+export function wayMeasured(set: SetDocument, helped = false): Promise<WayMeasured> {
+  return planner.ask((api) => api.measuredWay(set, helped), PLAN_LIMIT_S);
 }
 
 /** What a set takes, whatever its order. */

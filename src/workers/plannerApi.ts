@@ -150,7 +150,7 @@ export interface PlannerApi {
   /** What of these to take up so that a set takes no longer; undefined where nothing has to go. */
   within: (set: SetDocument, goal_s: number, list: readonly Shortening[]) => Bundle | undefined;
   /** What a set comes to as it is worked now. */
-  measuredWay: (set: SetDocument) => WayMeasured;
+  measuredWay: (set: SetDocument, helped?: boolean) => WayMeasured;
   /** What a set takes, whatever its order. */
   needs: (set: SetDocument) => Need[];
   /** What a set that is done took, and what of it is known from then on. */
@@ -243,7 +243,7 @@ export function plannerApi(): PlannerApi {
     whyHere,
     shorten: (set, begun) => shorten(set, begun, memo),
     within: (set, goal_s, list) => within(set, goal_s, list, memo),
-    measuredWay: (set) => measuredWay(set, memo),
+    measuredWay: (set, helped) => measuredWay(set, memo, helped),
     needs: (set) => bareNeeds(set, memo),
     done: (set, { bench, on, client, past }) => {
       const plan = planSet(set, { memo, fixes: false, effort: { iterations: SHORTLY } });

@@ -3,7 +3,7 @@ import type { Verb } from '../craft/surfaces';
 import type { Round } from '../timing/rounds';
 
 /** What a second pair of hands can do without the artist's eye: cleaning, soaking, dust and oil (common practice). */
-const HELPED: readonly Verb[] = ['sanitise', 'soak', 'dust-off', 'oil'];
+export const HELPED: readonly Verb[] = ['sanitise', 'soak', 'dust-off', 'oil'];
 
 /** What someone who helps can take over, in the order and at the time of the sitting. */
 export function helperList(rounds: readonly Round[], operations: readonly Operation[]): Round[] {

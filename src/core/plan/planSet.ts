@@ -20,6 +20,7 @@ import { nailsOf, type Finding, type Told } from '../judge/finding';
 import { kitKey, nailKey, nailKeys, touchedBy } from './nailKey';
 import { judgeNail, planNail, seenNail, replayNail, type NailPlan } from './nailPlan';
 import type { Operation } from '../craft/operation';
+import type { Verb } from '../craft/surfaces';
 import { tryFixes, type Trials, type WaysOut } from './fixes';
 import type { Simulated } from '../simulate/simulate';
 import { bodyOf, type NailBody } from '../simulate/strength';
@@ -51,6 +52,8 @@ export interface PlanOptions {
   known?: Found | undefined;
   /** What is done of it already: the rest is planned from that moment on. */
   begun?: Begun | undefined;
+  /** Work that somebody else does: the artist only hands the nail over, and it is busy as long. */
+  helped?: ReadonlySet<Verb> | undefined;
   /** Told what the sitting was found by, and whether it was known before. */
   onFound?: (found: Found, wasKnown: boolean) => void;
 }
@@ -146,7 +149,7 @@ function* draw(
   set: SetDocument,
   memo: PlanMemo,
   effort?: Partial<Effort>,
-  { known, begun }: Pick<PlanOptions, 'known' | 'begun'> = {},
+  { known, begun, helped }: Pick<PlanOptions, 'known' | 'begun' | 'helped'> = {},
 ): InSlices<Drawn> {
   const keys = nailKeys(set);
   const planned = record((name) => recall(memo.nails, keys[name], () => planNail(set, name)));
@@ -159,7 +162,8 @@ function* draw(
     set,
     works.map((work) => work.operations),
   );
-  const problem = { ...problemOf(set, works, precedences), ...(begun ? { begun } : {}) };
+  const asked = { ...problemOf(set, works, precedences), ...(begun ? { begun } : {}) };
+  const problem = helped ? handedOver(asked, works, helped) : asked;
   const bound_s = lowerBound_s(problem);
   const { schedule, found, wasKnown } = yield* settling(problem, searchFor(set, effort), known);
   const sitting = roundTimes(schedule);
@@ -199,6 +203,27 @@ function* draw(
     }),
   ];
   return { planned, judged, operations, all, problem, schedule, bound_s, found, wasKnown, told };
+}
+
+/** So long it takes to hand a nail to who helps. */
+const HAND_OVER_S = 2;
+
+/** The same sitting where somebody else does some work, right when it comes. */
+function handedOver(
+  problem: Problem,
+  works: readonly { operations: readonly Operation[] }[],
+  helped: ReadonlySet<Verb>,
+): Problem {
+  const verbs = new Map(works.flatMap(({ operations }) => operations.map(({ id, verb }) => [id, verb])));
+  const chains = problem.chains.map((chain) => ({
+    ...chain,
+    tasks: chain.tasks.map((task) => {
+      const verb = verbs.get(task.operation);
+      if (!verb || !helped.has(verb) || task.hand_s <= HAND_OVER_S) return task;
+      return { ...task, hand_s: HAND_OVER_S, wait_s: task.wait_s + task.hand_s - HAND_OVER_S };
+    }),
+  }));
+  return { ...problem, chains };
 }
 
 function searchFor(set: SetDocument, effort: Partial<Effort> = {}): Effort {

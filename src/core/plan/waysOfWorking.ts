@@ -1,10 +1,13 @@
+import { buildKindOf, BUILDS } from '../craft/builds';
 import type { Change } from '../document/changes';
 import type { SetDocument } from '../document/document';
 import { freeId } from '../model/freeId';
+import { NAILS } from '../model/names';
 import { hasTorch } from '../model/product';
 import type { Practice } from '../model/practice';
 import { FLOWS } from '../timing/effort';
 import type { Round } from '../timing/rounds';
+import { HELPED } from './helperList';
 import { forecastOf } from './forecastOf';
 import { planSet, type Plan, type PlanMemo } from './planSet';
 
@@ -13,6 +16,8 @@ export interface WayOfWorking {
   key: string;
   words: string;
   change: Change;
+  /** Somebody helps: that is of the evening, and stands in no set. */
+  helped?: true;
 }
 
 const FLOW_WORDS: Record<(typeof FLOWS)[number], string> = {
@@ -45,6 +50,8 @@ export function waysOfWorking(set: SetDocument): WayOfWorking[] {
         words: THUMB_WORDS[thumbs],
         change: { kind: 'practice', practice: { thumbs } },
       })),
+    { key: 'helper', words: 'Somebody cleans, soaks, dusts and oils', change: NOTHING, helped: true },
+    ...onStands(set),
     ...(lamp && roomy
       ? [
           {
@@ -88,6 +95,37 @@ export function waysOfWorking(set: SetDocument): WayOfWorking[] {
   ];
 }
 
+const NOTHING: Change = { kind: 'many', changes: [] };
+
+/** Ready tips finished on stands, with nobody at the table, to be worn later. */
+function onStands(set: SetDocument): WayOfWorking[] {
+  const stand = BUILDS.find(({ offHand }) => offHand === true);
+  const tips = set.builds.filter(
+    (build) =>
+      NAILS.some((name) => set.nails[name].in_work && set.nails[name].build === build.id) &&
+      buildKindOf(build.kind).edge === 'tip' &&
+      buildKindOf(build.kind).offHand !== true,
+  );
+  if (!stand || tips.length === 0) return [];
+  return [
+    {
+      key: 'stands',
+      words: 'The tips on stands, nobody at the table',
+      change: {
+        kind: 'many',
+        changes: tips.map((build): Change => {
+          const { name, shape } = build;
+          const length = 'length_mm' in build ? { length_mm: build.length_mm } : {};
+          return {
+            kind: 'put-build',
+            build: { ...stand.fresh(build.id), name, shape, ...length } as typeof build,
+          };
+        }),
+      },
+    },
+  ];
+}
+
 /** What a way of working comes to. */
 export interface WayMeasured {
   total_s: number;
@@ -105,8 +143,12 @@ export interface WayMeasured {
 const EVENINGS = 1000;
 
 /** A set planned as it is worked now. Searched as while editing, so that ways are compared alike. */
-export function measuredWay(set: SetDocument, memo?: PlanMemo): WayMeasured {
-  const plan = planSet(set, { fixes: false, ...(memo ? { memo } : {}) });
+export function measuredWay(set: SetDocument, memo?: PlanMemo, helped = false): WayMeasured {
+  const plan = planSet(set, {
+    fixes: false,
+    ...(memo ? { memo } : {}),
+    ...(helped ? { helped: new Set(HELPED) } : {}),
+  });
   const { half_s, nine_s } = forecastOf(set, plan, { runs: EVENINGS });
   return { ...figuresOf(plan), half_s, nine_s };
 }

@@ -6,7 +6,7 @@ import { Worn as WornSchema } from '../model/wear';
 import { planSet } from '../plan/planSet';
 import { QUICK } from '../testing/sets';
 import { daysBetween, GROUPINGS, wornNails } from './held';
-import { bodyAfter, dueOf, growthOf, PUBLISHED } from './growth';
+import { bodyAfter, dueOf, dueWithin, growthOf, PUBLISHED } from './growth';
 import { infillOf } from './infill';
 import { wornOf } from './facts';
 
@@ -93,9 +93,18 @@ describe('growing out', () => {
     expect(carries.at(-1)!).toBeLessThan(carries[0]!);
     const apex = [3, 42].map((days) => bodyAfter(long, 'left-middle', days, PUBLISHED).apex_at_mm);
     expect(apex[1]!).toBeGreaterThan(apex[0]!);
-    const due = dueOf(long, { made_on: '2026-03-01' }, PUBLISHED)!;
+    const due = dueOf(wornOf(long, planSet(long, QUICK), { on: '2026-03-01' }), PUBLISHED)!;
     expect(due.from > '2026-03-01' && due.to > due.from).toBe(true);
     expect(due.why).toContain('at the usual rate');
+  });
+
+  it('what is due within a week is told, the soonest first; what came off is not', () => {
+    const older = { ...worn, set: 'older', made_on: '2026-02-20' };
+    const off = { ...worn, set: 'off', off_on: '2026-03-10' };
+    const all = [worn, older, off];
+    expect(dueWithin(all, '2026-03-01', 7).map((one) => one.worn.set)).toEqual(['older']);
+    expect(dueWithin(all, '2026-03-12', 7).map((one) => one.worn.set)).toEqual(['older', worn.set]);
+    expect(dueWithin(all, '2026-02-21', 7)).toEqual([]);
   });
 
   it('the infill begins with what is there: nails that fell are made new beside those that are filled', () => {

@@ -1,4 +1,4 @@
-import { buildKindOf } from '../craft/builds';
+import { buildKindOf, BUILDS } from '../craft/builds';
 import { WORN } from '../craft/build';
 import { compileNail } from '../compile/compile';
 import { buildOf } from '../compile/prepare';
@@ -48,10 +48,12 @@ export interface Due {
 }
 
 /** Undefined for nails that nobody wears. */
-export function dueOf(set: SetDocument, worn: Pick<Worn, 'made_on'>, growth: Growth): Due | undefined {
-  const kinds = NAILS.filter((name) => set.nails[name].in_work).map((name) =>
-    buildKindOf(buildOf(set, set.nails[name]).kind),
-  );
+export function dueOf({ made_on, nails }: Pick<Worn, 'made_on' | 'nails'>, growth: Growth): Due | undefined {
+  // By what was built: the set itself may be gone, or changed since.
+  const kinds = NAILS.flatMap((name) => {
+    const build = nails[name]?.facts.build;
+    return BUILDS.find(({ kind }) => kind === build) ?? [];
+  });
   const [first] = kinds
     .filter(({ offHand }) => !offHand)
     .map((kind) => kind.worn ?? WORN)
@@ -59,8 +61,8 @@ export function dueOf(set: SetDocument, worn: Pick<Worn, 'made_on'>, growth: Gro
   if (!first) return undefined;
   const gap_mm = rounded(growth.mm_a_day * first.to_days, 1);
   return {
-    from: dayAfter(worn.made_on, first.from_days),
-    to: dayAfter(worn.made_on, first.to_days),
+    from: dayAfter(made_on, first.from_days),
+    to: dayAfter(made_on, first.to_days),
     why: `${first.then}: by then ${gap_mm} mm have grown out${growth.measured ? ', at the rate measured on these hands' : ', at the usual rate'}.`,
     gap_mm,
   };
@@ -91,4 +93,17 @@ export function weakFrom(
     (weeks) => bodyAfter(set, name, weeks * 7, growth).carries < least,
   );
   return week === undefined ? undefined : dayAfter(worn.made_on, week * 7);
+}
+
+/** What of all that is worn is due within so many days, the soonest first; what came off is not. */
+export function dueWithin(all: readonly Worn[], today: string, days: number): { worn: Worn; due: Due }[] {
+  const until = dayAfter(today, days);
+  return all
+    .filter(({ off_on }) => off_on === null)
+    .flatMap((worn) => {
+      const own = worn.client === null ? [worn] : all.filter(({ client }) => client === worn.client);
+      const due = dueOf(worn, growthOf(own));
+      return due && due.from <= until ? [{ worn, due }] : [];
+    })
+    .sort((a, b) => (a.due.to < b.due.to ? -1 : a.due.to > b.due.to ? 1 : 0));
 }

@@ -69,7 +69,7 @@ describe('how long it holds', () => {
         expect(step.holds).toBeCloseTo(holds[i]!, 5);
         // Where nothing holds any more it has no interval.
         if (low[i] === null || holds[i] === 0) return;
-        expect(step.low).toBeCloseTo(low[i], 5);
+        expect(step.low).toBeCloseTo(low[i]!, 5);
         expect(step.high).toBeCloseTo(high[i]!, 5);
       });
       const test = logRank(a, b);

@@ -7,6 +7,7 @@ import { MEASURES, type Measure } from '@/core/craft/measures';
 import { onPlates, type Client, type Measured } from '@/core/model/client';
 import { fingerOf, nailWords, NAILS } from '@/core/model/names';
 import { tidyWords } from '@/core/model/primitives';
+import type { Worn } from '@/core/model/wear';
 import { changeClient, makeFor, removeClient } from '@/data/clients';
 import type { StoredSet } from '@/data/database';
 import { addCopy, storedSets } from '@/data/sets';
@@ -18,6 +19,7 @@ import { once } from '../kit/once';
 import { pathOf } from '../kit/route';
 import { aboutWords } from '../sets/aboutSet';
 import { LittleHands } from '../sets/LittleHands';
+import { useAllWorn } from '../wear/useWorn';
 import { dayWords } from '@/core/model/days';
 import classes from './ClientsView.module.css';
 
@@ -32,6 +34,10 @@ export function ClientCard({ client }: { client: Client }) {
   const last = sets?.[0];
   const removed = sets ? client.sets.length - sets.length : 0;
   const latest = client.measures[0];
+  const { all = [] } = useAllWorn();
+  const mine = all.filter((one) => one.client === client.id);
+  const worn = new Map(mine.map((one) => [one.set, one]));
+  const gone = sets ? mine.filter((one) => !sets.some(({ id }) => id === one.set)) : [];
 
   async function newSet() {
     const id = await addNewSet(latest?.plates);
@@ -147,6 +153,9 @@ export function ClientCard({ client }: { client: Client }) {
               <b>{one.title}</b>
               <span className={classes.soft}>{aboutWords(one, undefined)}</span>
             </Go>
+            {worn.has(one.id) && (
+              <Go href={pathOf({ kind: 'set', id: one.id, view: 'wear' })}>{wornWords(worn.get(one.id)!)}</Go>
+            )}
           </li>
         ))}
       </ul>
@@ -154,6 +163,15 @@ export function ClientCard({ client }: { client: Client }) {
         <p className={classes.soft}>
           {removed === 1 ? 'One more was removed.' : `${removed} more were removed.`}
         </p>
+      )}
+      {gone.length > 0 && (
+        <ul className={classes.gone} aria-label="Worn, and the set itself removed">
+          {gone.map((one) => (
+            <li key={one.set}>
+              {one.title}: {wornWords(one)}. Its set was removed, its record stays.
+            </li>
+          ))}
+        </ul>
       )}
       <h2>Measures by day, in mm</h2>
       {client.measures.length === 0 ? (
@@ -165,6 +183,15 @@ export function ClientCard({ client }: { client: Client }) {
       )}
     </section>
   );
+}
+
+/** "worn since 1 Mar 2026, 2 noted". */
+function wornWords({ made_on, off_on, nails }: Worn): string {
+  const notes = NAILS.reduce((sum, nail) => sum + (nails[nail]?.notes.length ?? 0), 0);
+  const when = off_on
+    ? `worn from ${dayWords(made_on)} to ${dayWords(off_on)}`
+    : `worn since ${dayWords(made_on)}`;
+  return `${when}, ${notes === 0 ? 'nothing noted' : `${notes} noted`}`;
 }
 
 function setsLeft(count: number): string {

@@ -27,6 +27,7 @@ import { Keeping } from './Keeping';
 import { readFile, type ReadBackup } from './readFile';
 import { aboutWords, soughtIn } from './aboutSet';
 import { LittleHands } from './LittleHands';
+import { DueSoon } from './DueSoon';
 import classes from './SetsView.module.css';
 import { notDone, notify, notKept } from '../kit/notify';
 
@@ -166,6 +167,7 @@ export function SetsView() {
           entries={[
             { key: 'backup', words: 'Back up everything', onPick: () => void backUp().catch(notDone) },
             { key: 'take-in', words: 'Take in a backup', onPick: () => input.current?.click() },
+            { key: 'holds', words: 'What holds', onPick: () => go('/holds') },
             { key: 'bin', words: 'Bin', onPick: () => setBin(true) },
             {
               key: 'notices',
@@ -193,6 +195,7 @@ export function SetsView() {
             : 'No sets yet: make a new one, or restore the demo sets from the menu.'}
         </p>
       )}
+      <DueSoon />
       <ul className={classes.list}>
         {shown?.slice(0, most).map((stored, i) => (
           <li key={stored.id} className={classes.item} data-first={i === 0 || undefined}>

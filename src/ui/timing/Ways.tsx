@@ -58,7 +58,7 @@ export function Ways({ set, plan, worked }: { set: SetDocument; plan: Plan; work
             </tr>
           </thead>
           <tbody>
-            {ways.map(({ key, words, change }) => {
+            {ways.map(({ key, words, change, helped }) => {
               const one = found.get(key);
               return (
                 <tr key={key} data-now={key === 'now' || undefined}>
@@ -75,13 +75,15 @@ export function Ways({ set, plan, worked }: { set: SetDocument; plan: Plan; work
                         >
                           Beside it
                         </Button>{' '}
-                        <Button
-                          variant="default"
-                          size="compact-md"
-                          onClick={() => store.getState().change(change)}
-                        >
-                          Work so
-                        </Button>
+                        {!helped && (
+                          <Button
+                            variant="default"
+                            size="compact-md"
+                            onClick={() => store.getState().change(change)}
+                          >
+                            Work so
+                          </Button>
+                        )}
                       </>
                     )}
                   </td>
@@ -150,7 +152,7 @@ function useMeasured(set: SetDocument, ways: readonly WayOfWorking[]): ReadonlyM
     const made = next && applyChange(set, next.change);
     if (!next || !made?.ok) return;
     let stale = false;
-    wayMeasured(made.value).then(
+    wayMeasured(made.value, next.helped === true).then(
       (one) => {
         if (!stale) setFound({ of: set, ways: new Map(known).set(next.key, one) });
       },

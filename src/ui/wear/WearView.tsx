@@ -7,8 +7,8 @@ import type { SetDocument } from '@/core/document/document';
 import { calendarFile } from '@/core/files/calendar';
 import { dayWords, today } from '@/core/model/days';
 import { messageOf } from '@/core/model/messageOf';
-import { NAILS, type NailName } from '@/core/model/names';
-import type { Worn } from '@/core/model/wear';
+import { NAILS, nailWords, type NailName } from '@/core/model/names';
+import type { NailFacts, Worn } from '@/core/model/wear';
 import { pastOf } from '@/core/stock/pastDate';
 import { daysBetween } from '@/core/wear/held';
 import { dueOf, growthOf } from '@/core/wear/growth';
@@ -16,16 +16,18 @@ import { infillOf } from '@/core/wear/infill';
 import { benchOf } from '@/data/benches';
 import { makeFor } from '@/data/clients';
 import { addSet } from '@/data/sets';
-import { beginWorn, changeWorn } from '@/data/worn';
+import { beginWorn, changeWorn, removeWorn } from '@/data/worn';
 import { doneOf } from '@/workers/planner';
 import { useClientOf } from '../clients/useClients';
 import { downloadBlob, fileName } from '../kit/download';
 import { Go, go } from '../kit/Go';
 import { HandsSpread, spreadScale } from '../kit/HandsSpread';
 import nailClasses from '../kit/nailButton.module.css';
-import { notDone, notKept } from '../kit/notify';
+import { MoreMenu } from '../kit/MoreMenu';
+import { notDone, notify, notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
 import { FINENESS, usePictures } from '../kit/usePictures';
+import { timeWords } from '../kit/words';
 import { useStock } from '../shelf/useStock';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio } from '../studio/studio';
@@ -119,7 +121,20 @@ function WornSet({ set, worn }: { set: SetDocument; worn: Worn }) {
             <Go href="/holds">What holds</Go>
           </p>
         </div>
-        <OffOn worn={worn} />
+        <div className={classes.ask}>
+          <OffOn worn={worn} />
+          <MoreMenu
+            label="More of how it wears"
+            entries={[
+              {
+                key: 'remove',
+                words: 'Throw this record away',
+                danger: true,
+                onPick: () => void remove(worn.set).catch(notKept),
+              },
+            ]}
+          />
+        </div>
       </header>
       <div className={classes.columns} ref={room}>
         <div className={classes.hands}>
@@ -145,9 +160,79 @@ function WornSet({ set, worn }: { set: SetDocument; worn: Worn }) {
           />
         </div>
         {worn.nails[nail] && <NailWear key={nail} set={set} worn={worn} nail={nail} />}
-        <Next set={set} worn={worn} />
+        <div>
+          <Next set={set} worn={worn} />
+          {worn.nails[nail] && <Doings facts={worn.nails[nail].facts} nail={nail} by={worn.by} />}
+        </div>
       </div>
     </div>
+  );
+}
+
+/** What was really done on a nail, as far as it is known. */
+function Doings({ facts, nail, by }: { facts: NailFacts; nail: NailName; by: Worn['by'] }) {
+  const prepared = [
+    facts.buffed ? 'shine off' : 'its shine left on',
+    facts.dehydrated ? 'dehydrated' : 'not dehydrated',
+    facts.primed ? 'primed' : 'not primed',
+  ];
+  return (
+    <section className={classes.next} aria-label="What was done">
+      <h3>
+        What was done on the {nailWords(nail)}
+        {by === 'plan' && <small className={classes.soft}> as planned</small>}
+      </h3>
+      <dl className={classes.doings}>
+        <dt>Built</dt>
+        <dd>
+          {facts.build_name}
+          {facts.look ? `, ${facts.look}` : ''}
+        </dd>
+        <dt>Prepared</dt>
+        <dd>
+          {prepared.join(', ')}
+          {facts.primed_to_wet_s !== null && `; ${timeWords(facts.primed_to_wet_s)} to the first film`}
+        </dd>
+        <dt>Of</dt>
+        <dd>{facts.products.join(', ')}</dd>
+        {facts.least_light !== null && (
+          <>
+            <dt>Light</dt>
+            <dd>
+              {facts.least_light >= 1
+                ? 'all of it was given'
+                : `one film got ${Math.round(facts.least_light * 100)} % of its light`}
+            </dd>
+          </>
+        )}
+        {facts.left_out.length > 0 && (
+          <>
+            <dt>Left out</dt>
+            <dd>{facts.left_out.map((verb) => verb.replaceAll('-', ' ')).join(', ')}</dd>
+          </>
+        )}
+        {facts.past_date.length > 0 && (
+          <>
+            <dt>Past its date</dt>
+            <dd>{facts.past_date.join(', ')}</dd>
+          </>
+        )}
+      </dl>
+    </section>
+  );
+}
+
+/** Throws the record of how a set was worn away; it can be put back. */
+async function remove(set: string) {
+  const putBack = await removeWorn(set);
+  if (!putBack) return;
+  notify(
+    <>
+      The record is gone.{' '}
+      <Button variant="default" onClick={() => void putBack().catch(notKept)}>
+        Put it back
+      </Button>
+    </>,
   );
 }
 
@@ -180,7 +265,7 @@ function Next({ set, worn }: { set: SetDocument; worn: Worn }) {
   const client = useClientOf(set.id);
   const own = (all ?? []).filter((one) => worn.client !== null && one.client === worn.client);
   const growth = growthOf(own.length > 0 ? own : [worn]);
-  const due = dueOf(set, worn, growth);
+  const due = dueOf(worn, growth);
   if (!due) return null;
   async function infill(on: string) {
     const id = await addSet(infillOf(set, worn, on, growth));
