@@ -83,7 +83,18 @@ test('a cause that speaks from the log is confirmed, and that is kept', async ({
   await page.getByRole('button', { name: 'Done as planned, on this day' }).click();
   await page.getByRole('button', { name: /^left middle finger/ }).click();
   await page.getByRole('button', { name: 'Cracked', exact: true }).click();
+  const picture = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(40, 30);
+    canvas.getContext('2d')!.fillRect(5, 5, 20, 10);
+    const blob = await canvas.convertToBlob({ type: 'image/png' });
+    return [...new Uint8Array(await blob.arrayBuffer())];
+  });
+  await page
+    .getByLabel('Photo of the nail')
+    .setInputFiles({ name: 'nail.png', mimeType: 'image/png', buffer: Buffer.from(picture) });
+  await expect(page.getByRole('button', { name: 'Another photo' })).toBeVisible();
   await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByRole('img', { name: 'Cracked, as it was photographed' })).toBeVisible();
   const causes = page.getByRole('list', { name: 'What may stand behind it' });
   const yes = causes.getByRole('button', { name: /^It was so: Long for what these hands do/ });
   await yes.click();
@@ -97,4 +108,48 @@ test('a cause that speaks from the log is confirmed, and that is kept', async ({
   // Not done after all: what was noted is not thrown away.
   await page.getByLabel('Came off on').fill(day(-1));
   await expect(page.getByRole('heading', { name: 'Worn for 19 days' })).toBeVisible();
+});
+
+test('a client’s card goes out whole, is deleted for good, and comes back as it was', async ({ page }) => {
+  await page.goto('/clients');
+  await page.getByRole('button', { name: 'New client' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Robin Vale');
+  await page.getByRole('textbox', { name: 'Not on these hands' }).fill('HEMA');
+  await page.getByRole('button', { name: 'New set', exact: true }).click();
+  await expect(page).toHaveURL(/\/set\/.*\/hands$/);
+  const set = new URL(page.url()).pathname.split('/')[2]!;
+  await page
+    .getByRole('navigation', { name: 'Views of this set' })
+    .getByRole('link', { name: 'Wear' })
+    .click();
+  await page.getByRole('button', { name: 'Done as planned, on this day' }).click();
+  await expect(page.getByRole('heading', { name: /^Worn since/ })).toBeVisible();
+  await page.goto('/clients');
+  await page.getByRole('link', { name: /Robin Vale/ }).click();
+  await expect(page.getByRole('link', { name: /^worn since .*nothing noted$/ })).toBeVisible();
+  const more = page.getByRole('button', { name: 'More for Robin Vale' });
+  const download = page.waitForEvent('download');
+  await more.click();
+  await page.getByRole('menuitem', { name: 'Export the card whole' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('Robin Vale, whole.zip');
+  const path = await file.path();
+  await more.click();
+  await page.getByRole('menuitem', { name: 'Delete the card and all that was made' }).click();
+  await noViolationsInEither(page);
+  await page.getByRole('button', { name: 'Delete it for good' }).click();
+  await expect(page.getByText('Nobody yet.')).toBeVisible();
+  await page.goto(`/set/${set}/wear`);
+  await expect(page.getByRole('heading', { name: /^Worn since/ })).toHaveCount(0);
+
+  await page.goto('/');
+  await page.getByLabel('Set file').setInputFiles(path);
+  await page
+    .getByRole('button', { name: /^Take in/ })
+    .first()
+    .click();
+  await page.goto('/clients');
+  await page.getByRole('link', { name: /Robin Vale/ }).click();
+  await expect(page.getByRole('textbox', { name: 'Not on these hands' })).toHaveValue('HEMA');
+  await expect(page.getByRole('link', { name: /^worn since/ })).toBeVisible();
 });

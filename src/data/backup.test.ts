@@ -3,6 +3,10 @@ import { curtainUp } from '@/core/demo/curtainUp';
 import { matinee } from '@/core/demo/matinee';
 import { understudy } from '@/core/demo/understudy';
 import { readBackup, writeBackup } from '@/core/files/backup';
+import { NAILS } from '@/core/model/names';
+import type { Worn } from '@/core/model/wear';
+import { putPhoto } from './photos';
+import { backupOfClient, backupOfOne, removeClientWhole } from './backup';
 import { BACKUP_DAYS, backupOverdue_days, collectBackup, noteBackup, previewBackup, takeIn } from './backup';
 import type { Bench } from '@/core/bench/log';
 import { newClient } from '@/core/model/client';
@@ -93,6 +97,54 @@ describe('a backup of the store', () => {
     // What cannot be asked is not kept.
     await changePricing({ tax_percent: 400 });
     expect((await pricingNow()).tax_percent).toBe(0);
+  });
+
+  it('of one client holds the card whole; deleted for good nothing of it is left, and taken in it is as it was', async () => {
+    const client = { ...newClient('client-1', 'Imogen Vale'), sensitivities: 'HEMA', sets: ['matinee'] };
+    await addSet(matinee());
+    await addSet(curtainUp());
+    await db().clients.bulkAdd([client, newClient('client-2', 'Robin')]);
+    const worn: Worn = {
+      set: 'matinee',
+      title: 'Matinée',
+      client: 'client-1',
+      made_on: '2026-03-01',
+      off_on: null,
+      by: 'plan',
+      practice: { primer: 'once' },
+      nails: Object.fromEntries(NAILS.map((nail) => [nail, null])) as Worn['nails'],
+    };
+    await db().worn.add(worn);
+    await putPhoto({
+      id: 'p',
+      set: 'matinee',
+      taken_at: 1,
+      picture: new Blob(['x']),
+      width_px: 1,
+      height_px: 1,
+    });
+    await append({ set: 'matinee', basis: 1, step: { change: { kind: 'rename', title: 'For Imogen Vale' } } })
+      .done;
+    const backup = await collectBackup();
+    const whole = await backupOfClient('client-1');
+    const read = readBackup(writeBackup(whole));
+    expect(read).toEqual({ ok: true, value: { backup: whole, faults: [] } });
+    expect([whole.sets.length, whole.clients.length, whole.worn.length]).toEqual([1, 1, 1]);
+    await removeClientWhole('client-1');
+    for (const table of db().tables) {
+      const text = JSON.stringify(await table.toArray());
+      for (const word of ['Imogen', 'client-1', 'HEMA'])
+        expect([table.name, text.includes(word)]).toEqual([table.name, false]);
+    }
+    expect(await db().photos.count()).toBe(0);
+    expect((await db().clients.toArray()).map(({ name }) => name)).toEqual(['Robin']);
+    await takeIn(whole, 'both');
+    const after = await collectBackup(new Date(backup.made_at));
+    expect({ ...after, sets: ids(after.sets).sort() }).toEqual({ ...backup, sets: ids(backup.sets).sort() });
+    // A set that goes out alone says nothing of whose hands it was on.
+    const set = after.sets.find(({ document }) => document.id === 'curtain-up')!;
+    const alone = writeBackup(await backupOfOne(set.document, 1));
+    expect(new TextDecoder('latin1').decode(alone)).not.toMatch(/Imogen|client-1|HEMA/);
   });
 
   it('says what it would do, and does it: as copies, or with what was here in the bin', async () => {

@@ -1,11 +1,11 @@
 import type { Bench } from '@/core/bench/log';
 import { writeSetText } from '@/core/document/parse';
 import type { SetDocument } from '@/core/document/document';
-import type { BackedUp, Backup } from '@/core/files/backup';
+import { emptyBackup, type BackedUp, type Backup } from '@/core/files/backup';
 import { benchOf } from './benches';
 import type { Client } from '@/core/model/client';
 import type { KeptMotif } from '@/core/craft/keptMotif';
-import { leastOf } from '@/core/model/extent';
+import { append, leastOf } from '@/core/model/extent';
 import type { ShelfItem } from '@/core/model/shelf';
 import type { Pricing } from '@/core/model/pricing';
 import type { Supply } from '@/core/model/supply';
@@ -17,7 +17,7 @@ import { rowToBin, toBin } from './bin';
 import { newClientId, putClients } from './clients';
 import { db } from './database';
 import { changedAt, listed } from './listed';
-import { goodRows, readRows } from './rows';
+import { goodRow, goodRows, readRows } from './rows';
 import { putBackOnShelf } from './shelf';
 import { PRICING, readPricing } from './pricing';
 import { putMotifs } from './motifs';
@@ -78,18 +78,69 @@ export async function backupOfOne(
 ): Promise<Backup> {
   const bench = await benchOf(document.id);
   return {
-    made_at: now.toISOString(),
+    ...emptyBackup(now.toISOString()),
     sets: [{ changed_at, document }],
-    records: [],
-    shelf: [],
-    clients: [],
-    supplies: [],
-    motifs: [],
     benches: bench ? [bench] : [],
-    takings: [],
-    worn: [],
-    pricing: null,
   };
+}
+
+/**
+ * A client's card whole, as a backup of it alone, asked for by name: what is not used on these hands, the measures, the sets made for them with
+ * the records of their sittings, and how they wore.
+ */
+export async function backupOfClient(id: string, now = new Date()): Promise<Backup> {
+  const backup = emptyBackup(now.toISOString());
+  const client = await goodRow('clients', id);
+  if (!client) return backup;
+  const own = new Set(client.sets);
+  for (const set of own) {
+    const stored = await db().sets.get(set);
+    const opened = stored && (await lastSeen(set));
+    if (stored && opened?.ok) backup.sets.push({ changed_at: changedAt(stored), document: opened.value.set });
+  }
+  backup.clients.push(client);
+  append(
+    backup.benches,
+    (await goodRows('benches')).filter(({ set }) => own.has(set)),
+  );
+  append(
+    backup.takings,
+    (await goodRows('takings')).filter(({ set }) => own.has(set)),
+  );
+  append(
+    backup.worn,
+    (await goodRows('worn')).filter((one) => one.client === id),
+  );
+  return backup;
+}
+
+/**
+ * Removes a client's card with all that was made for them, for good: sets, records, pictures, how they wore. Nothing of it goes into the bin, and
+ * what the bin holds of it goes too.
+ */
+export async function removeClientWhole(id: string): Promise<void> {
+  await db().transaction('rw', db().tables, async () => {
+    const client = await db().clients.get(id);
+    const worn = await db().worn.where('client').equals(id).primaryKeys();
+    const sets = [...new Set([...(client?.sets ?? []), ...worn])];
+    for (const set of sets) {
+      const stored = await db().sets.get(set);
+      if (stored) await db().gone.put({ id: set, revision: Number(stored.revision) || 0 });
+      await db().sets.delete(set);
+      await db().history.delete(set);
+      await db().benches.delete(set);
+      await db().references.delete(set);
+      await db().takings.delete(set);
+      await db().worn.delete(set);
+      await db().journal.where('set').equals(set).delete();
+      await db().photos.where('set').equals(set).delete();
+    }
+    const ids = new Set<unknown>([id, ...sets]);
+    await db()
+      .bin.filter(({ record }) => ids.has((record as { id?: unknown } | null)?.id))
+      .delete();
+    await db().clients.delete(id);
+  });
 }
 
 /** All that can be written of a record, however broken. */

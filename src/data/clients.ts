@@ -53,9 +53,12 @@ export async function removeClient(id: string): Promise<(() => Promise<void>) | 
   });
 }
 
-/** Says of some worn sets whose hands they are on. */
+/** Says of some worn sets whose hands they are on. A row that cannot be read is left just as it is. */
 async function saidOf(sets: readonly string[], client: string | null): Promise<void> {
-  for (const set of sets) await db().worn.update(set, { client });
+  for (const set of sets) {
+    const worn = await goodRow('worn', set);
+    if (worn) await db().worn.put({ ...worn, client });
+  }
 }
 
 /** Says for whom a set is made: for one client, or for nobody. */

@@ -10,6 +10,8 @@ import type { Bundle, Shortening } from '@/core/plan/shorten';
 import type { WayMeasured } from '@/core/plan/waysOfWorking';
 import type { Accent } from '@/core/stock/accents';
 import type { Need } from '@/core/stock/needs';
+import type { Worn } from '@/core/model/wear';
+import type { Growth, Weakest } from '@/core/wear/growth';
 import type { Plan } from '@/core/plan/planSet';
 import type { Begun, HandWipe } from '@/core/timing/problem';
 import type { Forecast } from '@/core/timing/forecast';
@@ -136,6 +138,16 @@ export function needsFor(set: SetDocument): Promise<Need[]> {
 /** What a set that is done took, and what of it is known from then on. */
 export function doneOf(set: SetDocument, asked: DoneAsked): Promise<Done> {
   return planner.ask((api) => api.done(set, asked), PLAN_LIMIT_S);
+}
+
+/** Which nail of a worn set carries least after so many days. */
+export function weakestFor(
+  set: SetDocument,
+  worn: Worn,
+  days: number,
+  growth: Growth,
+): Promise<Weakest | undefined> {
+  return planner.ask((api) => api.weakest(set, worn, days, growth), PLAN_LIMIT_S);
 }
 
 /** What each accent of a set costs. */

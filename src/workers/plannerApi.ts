@@ -39,6 +39,7 @@ import { needsOf, type Need } from '@/core/stock/needs';
 import type { Bench } from '@/core/bench/log';
 import type { Worn } from '@/core/model/wear';
 import { wornOf } from '@/core/wear/facts';
+import { weakestAfter, type Growth, type Weakest } from '@/core/wear/growth';
 import type { NailField } from '@/core/simulate/field';
 import type { Rerun } from '@/core/simulate/rerun';
 import { nominalSteps, simulateNail } from '@/core/simulate/simulate';
@@ -155,6 +156,8 @@ export interface PlannerApi {
   needs: (set: SetDocument) => Need[];
   /** What a set that is done took, and what of it is known from then on. */
   done: (set: SetDocument, asked: DoneAsked) => Done;
+  /** Which nail of a worn set carries least after so many days. */
+  weakest: (set: SetDocument, worn: Worn, days: number, growth: Growth) => Weakest | undefined;
   /** What each accent of a set costs. */
   accents: (set: SetDocument) => Accent[];
   /** When a planned sitting will be over, of many evenings. */
@@ -252,6 +255,7 @@ export function plannerApi(): PlannerApi {
         worn: wornOf(set, plan, { bench, on, client, past: new Set(past) }),
       };
     },
+    weakest: weakestAfter,
     accents: (set) => accentsOf(set, memo),
     picture: (set, name, px_per_mm, turn_deg) => {
       const picture = drawNail(planned(set, name).nominal.field, productIn(set), px_per_mm, turn_deg);

@@ -4,6 +4,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { curtainUp } from '../demo/curtainUp';
 import { NO_PRICING } from '../model/pricing';
+import { clientSheet, sheetPage, sheetText } from '../plan/clientSheet';
+import { planSet } from '../plan/planSet';
+import { QUICK } from '../testing/sets';
 import { priceOf } from '../stock/price';
 import { offeredOf, quoteOf, quoteText } from '../stock/quote';
 import { pagePdf } from './pagePdf';
@@ -55,6 +58,17 @@ describe('a quote', () => {
     expect([pages, title]).toEqual([1, set.title]);
     for (const { says } of quote.facts) expect(text.replace(/\s+/g, ' ')).toContain(says);
     for (const line of [...quote.included, ...quote.small]) expect(text.replace(/\s+/g, ' ')).toContain(line);
+  });
+
+  it('of what the client takes home says care, when to come again and what was used', async () => {
+    const plan = planSet(set, QUICK);
+    const page = sheetPage(clientSheet(set, plan, '2026-12-04'), '2026-12-04', ['Base A', 'Velvet 04']);
+    const text = sheetText(page);
+    expect(text).toContain('Made on: 4 Dec 2026');
+    expect(text).toMatch(/Come again: .* to .* 2026, for an infill|Come again: .* to .* 2027, for/);
+    expect(text).toContain('What was used: Base A, Velvet 04.');
+    const read_back = read(await pagePdf(page)).text.replace(/\s+/g, ' ');
+    for (const line of [...page.list, ...page.small]) expect(read_back).toContain(line);
   });
 
   it('that is long goes on to a second page, and signs no font has are marked', async () => {

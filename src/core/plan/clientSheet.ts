@@ -2,7 +2,7 @@ import { buildKindOf } from '../craft/builds';
 import { WORN, type Worn } from '../craft/build';
 import { buildOf } from '../compile/prepare';
 import type { SetDocument } from '../document/document';
-import { dayAfter } from '../model/days';
+import { dayAfter, dayWords } from '../model/days';
 import { upperFirst } from '../model/letters';
 import { NAILS, type NailName } from '../model/names';
 import { whoseWords } from '../timing/rounds';
@@ -51,6 +51,56 @@ function wornOf(set: SetDocument, worked: readonly NailName[]): ClientSheet['wor
     whose: upperFirst(whoseWords(nails, worked)),
     what,
   }));
+}
+
+/** The sheet's own words beside what was used, for a reaction or another artist: to be read as text or printed as a page. */
+export interface SheetPage {
+  title: string;
+  facts: { words: string; says: string }[];
+  list_words: string;
+  list: string[];
+  small: string[];
+}
+
+/** `used`: what was on these nails, by name. */
+export function sheetPage(
+  { title, worn, care, again }: ClientSheet,
+  day: string,
+  used: readonly string[],
+): SheetPage {
+  return {
+    title,
+    facts: [
+      { words: 'Made on', says: dayWords(day) },
+      ...(again
+        ? [
+            {
+              words: 'Come again',
+              says: `${dayWords(again.from)} to ${dayWords(again.to)}, for ${again.then}`,
+            },
+          ]
+        : []),
+      { words: 'What you wear', says: worn.map(({ whose, what }) => `${whose}: ${what}`).join('; ') },
+    ],
+    list_words: 'Care',
+    list: care,
+    small: [`What was used: ${used.join(', ')}.`],
+  };
+}
+
+/** The same as text. */
+export function sheetText({ title, facts, list_words, list, small }: SheetPage): string {
+  return [
+    title,
+    '',
+    ...facts.map(({ words, says }) => `${words}: ${says}`),
+    '',
+    `${list_words}:`,
+    ...list.map((line) => `- ${line}`),
+    '',
+    ...small,
+    '',
+  ].join('\n');
 }
 
 function stands({ operations }: Plan): boolean {

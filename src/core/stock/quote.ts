@@ -6,6 +6,7 @@ import { moneyWords } from '../model/money';
 import { NAILS } from '../model/names';
 import { upperFirst } from '../model/letters';
 import type { Offered, Pricing } from '../model/pricing';
+import { sheetText } from '../plan/clientSheet';
 import { whoseWords } from '../timing/rounds';
 import type { Price } from './price';
 
@@ -69,17 +70,7 @@ export function quoteOf(set: SetDocument, { price, pricing, half_s, nine_s, on }
 
 /** The same to be sent as text. */
 export function quoteText({ title, facts, included, small }: Quote): string {
-  return [
-    title,
-    '',
-    ...facts.map(({ words, says }) => `${words}: ${says}`),
-    '',
-    'Included:',
-    ...included.map((line) => `- ${line}`),
-    '',
-    ...small,
-    '',
-  ].join('\n');
+  return sheetText({ title, facts, list_words: 'Included', list: included, small });
 }
 
 /** What is kept with a set once its quote is given. */

@@ -6,7 +6,7 @@ import { Worn as WornSchema } from '../model/wear';
 import { planSet } from '../plan/planSet';
 import { QUICK } from '../testing/sets';
 import { daysBetween, GROUPINGS, wornNails } from './held';
-import { bodyAfter, dueOf, dueWithin, growthOf, PUBLISHED } from './growth';
+import { bodyAfter, dueOf, dueWithin, growthOf, PUBLISHED, weakestAfter } from './growth';
 import { infillOf } from './infill';
 import { wornOf } from './facts';
 
@@ -96,6 +96,10 @@ describe('growing out', () => {
     const due = dueOf(wornOf(long, planSet(long, QUICK), { on: '2026-03-01' }), PUBLISHED)!;
     expect(due.from > '2026-03-01' && due.to > due.from).toBe(true);
     expect(due.why).toContain('at the usual rate');
+    const record = wornOf(long, planSet(long, QUICK), { on: '2026-03-01' });
+    const weakest = weakestAfter(long, record, 42, PUBLISHED)!;
+    expect(weakest.carries).toBeLessThan(weakest.carried);
+    expect(weakest.carries).toBe(bodyAfter(long, weakest.nail, 42, PUBLISHED).carries);
   });
 
   it('what is due within a week is told, the soonest first; what came off is not', () => {

@@ -81,18 +81,26 @@ export function bodyAfter(set: SetDocument, name: NailName, days: number, growth
   return bodyOf(beginRun(compiled, edge, newCovers()).field);
 }
 
-/** The first day on which a nail carries less than it should; undefined where it does not within twelve weeks. */
-export function weakFrom(
+/** The nail that carries least after so many days, beside what it carried when it was made. */
+export interface Weakest {
+  nail: NailName;
+  carries: number;
+  carried: number;
+}
+
+/** Undefined where no nail has a free edge to lever on. */
+export function weakestAfter(
   set: SetDocument,
-  worn: Pick<Worn, 'made_on'>,
-  name: NailName,
+  worn: Pick<Worn, 'nails'>,
+  days: number,
   growth: Growth,
-  least: number,
-): string | undefined {
-  const week = Array.from({ length: 12 }, (_, i) => i + 1).find(
-    (weeks) => bodyAfter(set, name, weeks * 7, growth).carries < least,
-  );
-  return week === undefined ? undefined : dayAfter(worn.made_on, week * 7);
+): Weakest | undefined {
+  const all = NAILS.flatMap((nail): Weakest[] => {
+    const carried = worn.nails[nail]?.facts.carries;
+    if (!carried || !set.nails[nail].in_work) return [];
+    return [{ nail, carried, carries: bodyAfter(set, nail, days, growth).carries }];
+  });
+  return all.toSorted((a, b) => a.carries - b.carries)[0];
 }
 
 /** What of all that is worn is due within so many days, the soonest first; what came off is not. */

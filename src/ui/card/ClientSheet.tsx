@@ -1,10 +1,16 @@
 'use client';
+import { Button } from '@mantine/core';
+import { IconDownload, IconFileTypePdf } from '@tabler/icons-react';
 import { useMemo, type ReactNode } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { dayWords, today } from '@/core/model/days';
-import { clientSheet } from '@/core/plan/clientSheet';
+import { NAILS } from '@/core/model/names';
+import { clientSheet, sheetPage, sheetText } from '@/core/plan/clientSheet';
+import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
 import type { Plan } from '@/core/plan/planSet';
+import { downloadBlob, fileName } from '../kit/download';
 import { HandsSpread } from '../kit/HandsSpread';
+import { notDone } from '../kit/notify';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { timeWords } from '../kit/words';
 import { Paper } from './Paper';
@@ -17,8 +23,48 @@ export function ClientSheet({ set, plan, choice }: { set: SetDocument; plan: Pla
   const pictures = usePictures(set, PICTURE_PX_PER_MM * FINENESS);
   const day = set.appointment?.on ?? today();
   const sheet = useMemo(() => clientSheet(set, plan, day), [set, plan, day]);
+  const used = useMemo(
+    () =>
+      inOrderOfUse(
+        plan.rounds,
+        NAILS.flatMap((name) => plan.operations[name]),
+        set.kit.products,
+      ),
+    [set, plan],
+  );
+  const page = sheetPage(
+    sheet,
+    day,
+    used.map(({ name }) => name),
+  );
+  const name = `${fileName(set.title)}, for the client`;
+  async function pdf() {
+    const { pagePdf } = await import('@/core/picture/pagePdf');
+    const bytes = await pagePdf(page);
+    downloadBlob(`${name}.pdf`, new Blob([new Uint8Array(bytes)], { type: 'application/pdf' }));
+  }
   return (
     <Paper
+      more={
+        <>
+          <Button
+            variant="default"
+            leftSection={<IconFileTypePdf size={18} />}
+            onClick={() => void pdf().catch(notDone)}
+          >
+            PDF
+          </Button>
+          <Button
+            variant="default"
+            leftSection={<IconDownload size={18} />}
+            onClick={() =>
+              downloadBlob(`${name}.txt`, new Blob([sheetText(page)], { type: 'text/plain;charset=utf-8' }))
+            }
+          >
+            Text
+          </Button>
+        </>
+      }
       label="Client’s sheet"
       choice={choice}
       title={sheet.title}
@@ -48,6 +94,8 @@ export function ClientSheet({ set, plan, choice }: { set: SetDocument; plan: Pla
             <li key={line}>{line}</li>
           ))}
         </ul>
+        <h3>What was used</h3>
+        <p>{used.map((product) => product.name).join(', ')}.</p>
       </section>
     </Paper>
   );

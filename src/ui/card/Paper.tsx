@@ -9,13 +9,15 @@ interface Props {
   choice: ReactNode;
   title: string;
   says: string;
+  /** What else can be done with it. */
+  more?: ReactNode;
   /** Beside the title. */
   picture?: ReactNode;
   children: ReactNode;
 }
 
 /** A sheet for someone else, to be printed. */
-export function Paper({ label, choice, title, says, picture, children }: Props) {
+export function Paper({ label, choice, title, says, picture, more, children }: Props) {
   return (
     <div className={classes.scroll} tabIndex={0} role="region" aria-label={label}>
       {choice}
@@ -28,6 +30,7 @@ export function Paper({ label, choice, title, says, picture, children }: Props) 
           {picture && <div className={classes.hands}>{picture}</div>}
           <div className={classes.actions}>
             <PrintButton />
+            {more}
           </div>
         </header>
         {children}

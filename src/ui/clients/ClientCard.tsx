@@ -18,9 +18,11 @@ import { MoreMenu } from '../kit/MoreMenu';
 import { once } from '../kit/once';
 import { pathOf } from '../kit/route';
 import { aboutWords } from '../sets/aboutSet';
+import { exportClient } from '../sets/backUp';
 import { LittleHands } from '../sets/LittleHands';
 import { useAllWorn } from '../wear/useWorn';
 import { dayWords } from '@/core/model/days';
+import { DeleteWhole } from './DeleteWhole';
 import classes from './ClientsView.module.css';
 
 /** One client's card. What is typed is kept at every stroke. */
@@ -30,6 +32,7 @@ export function ClientCard({ client }: { client: Client }) {
   const [name, setName] = useState(client.name);
   const [sensitivities, setSensitivities] = useState(client.sensitivities);
   const [note, setNote] = useState(client.note);
+  const [deleting, setDeleting] = useState(false);
   const sets = useSets(client.sets);
   const last = sets?.[0];
   const removed = sets ? client.sets.length - sets.length : 0;
@@ -72,6 +75,7 @@ export function ClientCard({ client }: { client: Client }) {
 
   return (
     <section className={classes.card} aria-label={`Card of ${client.name}`}>
+      {deleting && <DeleteWhole client={client} onClose={() => setDeleting(false)} />}
       <div className={classes.pair}>
         <TextInput
           label="Name"
@@ -87,6 +91,17 @@ export function ClientCard({ client }: { client: Client }) {
         <MoreMenu
           label={`More for ${client.name}`}
           entries={[
+            {
+              key: 'export',
+              words: 'Export the card whole',
+              onPick: () => void exportClient(client).catch(notKept),
+            },
+            {
+              key: 'whole',
+              words: 'Delete the card and all that was made',
+              danger: true,
+              onPick: () => setDeleting(true),
+            },
             {
               key: 'remove',
               words: 'Remove the card',

@@ -17,7 +17,7 @@ type Choice = 'both' | 'backup';
 export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () => void }) {
   const [differing, setDiffering] = useState<Choice>('both');
   const [fault, setFault] = useState<string>();
-  const { sets, clients, products, supplies, motifs, benches } = read.preview;
+  const { sets, clients, products, supplies, motifs, benches, takings, worn, pricing } = read.preview;
   const others = [...clients.differing, ...products.differing, ...supplies.differing, ...motifs.differing]
     .length;
   const differs = sets.differing.length + others > 0;
@@ -31,6 +31,9 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
     ...counted(brings(supplies, false), 'lamp, box or tool', 'lamps, boxes and tools'),
     ...counted(brings(motifs, false), 'motif', 'motifs'),
     ...counted(benches.length, 'record of a sitting', 'records of sittings'),
+    ...counted(worn.length, 'worn set', 'worn sets'),
+    ...counted(takings.length, 'taking off the shelf', 'takings off the shelf'),
+    ...(pricing ? ['your prices'] : []),
   ].join(', ');
 
   async function take() {
@@ -82,6 +85,8 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
           words="Records of sittings, added"
           names={benches.map(({ set }) => sittingOf(set, read.backup))}
         />
+        <Line words="How sets wore, added" names={worn.map(({ title }) => title)} />
+        <Line words="What sets took off the shelf, added" names={takings.map(({ title }) => title)} />
         {read.faults.map((one) => (
           <li key={faultWords(one)}>
             <b>Cannot be read, left out:</b> {faultWords(one)}

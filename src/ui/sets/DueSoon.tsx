@@ -1,12 +1,11 @@
 'use client';
 import { Button } from '@mantine/core';
 import { IconCalendarPlus } from '@tabler/icons-react';
-import { calendarFile } from '@/core/files/calendar';
 import { dayWords, today } from '@/core/model/days';
 import { dueWithin } from '@/core/wear/growth';
-import { downloadBlob } from '../kit/download';
 import { Go } from '../kit/Go';
 import { pathOf } from '../kit/route';
+import { saveDue } from '../wear/dueFile';
 import { useAllWorn } from '../wear/useWorn';
 import classes from './SetsView.module.css';
 
@@ -18,19 +17,6 @@ export function DueSoon() {
   const { all } = useAllWorn();
   const due = dueWithin(all ?? [], today(), WEEK_DAYS);
   if (due.length === 0) return null;
-  const save = () => {
-    const text = calendarFile(
-      due.map(({ worn, due: { from, to } }) => ({
-        uid: `${worn.set}-due@merry-lacquer`,
-        title: `${worn.title}: due`,
-        note: `Between ${dayWords(from)} and ${dayWords(to)}`,
-        begins: new Date(`${to}T09:00:00`),
-        ends: new Date(`${to}T10:00:00`),
-        made_at: new Date(),
-      })),
-    );
-    downloadBlob('due.ics', new Blob([text], { type: 'text/calendar' }));
-  };
   return (
     <section className={classes.due} aria-label="Due this week">
       <b>Due this week:</b>
@@ -40,7 +26,12 @@ export function DueSoon() {
         </span>
       ))}
       {due.length > MOST_NAMED && <Go href="/holds">{due.length - MOST_NAMED} more</Go>}
-      <Button variant="default" size="compact-md" leftSection={<IconCalendarPlus size={16} />} onClick={save}>
+      <Button
+        variant="default"
+        size="compact-md"
+        leftSection={<IconCalendarPlus size={16} />}
+        onClick={() => saveDue('due', due)}
+      >
         Calendar file
       </Button>
     </section>

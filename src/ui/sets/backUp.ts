@@ -1,7 +1,8 @@
 'use client';
 import { messageOf } from '@/core/model/messageOf';
 import type { Backup } from '@/core/files/backup';
-import { backupOfOne, collectBackup, noteBackup } from '@/data/backup';
+import type { Client } from '@/core/model/client';
+import { backupOfClient, backupOfOne, collectBackup, noteBackup } from '@/data/backup';
 import type { StoredSet } from '@/data/database';
 import { downloadBlob, fileName } from '../kit/download';
 import { notify } from '../kit/notify';
@@ -29,6 +30,20 @@ export async function exportWithRecord({ document, changed_at }: StoredSet): Pro
       backup.benches.length > 0
         ? `The set and its record are in ${name}.`
         : 'It has no record: it was never begun.',
+    );
+  } catch (error) {
+    notify(`${messageOf(error)}. Nothing was changed.`, 'The file could not be made');
+  }
+}
+
+/** Hands a client's card whole to the browser, with all that was made for them. */
+export async function exportClient({ id, name }: Pick<Client, 'id' | 'name'>): Promise<void> {
+  try {
+    const backup = await backupOfClient(id);
+    const file = `${fileName(name)}, whole.zip`;
+    await handOver(backup, file);
+    notify(
+      `The card and ${backup.sets.length === 1 ? 'one set are' : `${backup.sets.length} sets are`} in ${file}.`,
     );
   } catch (error) {
     notify(`${messageOf(error)}. Nothing was changed.`, 'The file could not be made');

@@ -1,7 +1,7 @@
 'use client';
 import { Button, Textarea, TextInput } from '@mantine/core';
-import { IconTrash } from '@tabler/icons-react';
-import { useState } from 'react';
+import { IconCamera, IconTrash } from '@tabler/icons-react';
+import { useEffect, useRef, useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { buildOf, frameOf } from '@/core/compile/prepare';
 import { dayWords, today } from '@/core/model/days';
@@ -20,10 +20,16 @@ import {
 } from '@/core/model/wear';
 import { PICTURE_PAD_MM } from '@/core/picture/spread';
 import { causesOf } from '@/core/wear/causes';
+import type { Photo } from '@/data/database';
+import { watchPhotos } from '@/data/photos';
 import { changeWorn } from '@/data/worn';
+import { keepPhoto } from '../bench/Photos';
+import { BlobImage } from '../kit/BlobImage';
+import { FileInput } from '../kit/FileInput';
 import { NailCanvas } from '../kit/NailCanvas';
 import { notify, notKept } from '../kit/notify';
 import { StoredFigure } from '../kit/StoredFigure';
+import { unforeseen } from '../kit/unforeseen';
 import { FINENESS, usePicture } from '../kit/usePictures';
 import classes from './WearView.module.css';
 
@@ -41,6 +47,8 @@ const PX_PER_MM = 9;
 /** One nail as it wears: what was noted of it with what may stand behind that, and a new note. */
 export function NailWear({ set, worn, nail }: { set: SetDocument; worn: Worn; nail: NailName }) {
   const one = worn.nails[nail]!;
+  const [photos, setPhotos] = useState<Photo[]>([]);
+  useEffect(() => watchPhotos(worn.set, setPhotos, unforeseen), [worn.set]);
   const put = (notes: WearNote[]) =>
     changeWorn(worn.set, (now) => ({
       ...now,
@@ -70,6 +78,7 @@ export function NailWear({ set, worn, nail }: { set: SetDocument; worn: Worn; na
           key={`${note.on} ${note.what} ${i}`}
           note={note}
           facts={one.facts}
+          photo={photos.find(({ id }) => id === note.photo)}
           onChange={(next) => void put(one.notes.map((other, j) => (j === i ? next : other))).catch(notKept)}
           onRemove={() => remove(i)}
         />
@@ -94,6 +103,8 @@ function NewNote({ set, worn, nail, onPut }: NewProps) {
   const [on, setOn] = useState(today());
   const [grown, setGrown] = useState<number>();
   const [words, setWords] = useState('');
+  const [photo, setPhoto] = useState<string>();
+  const input = useRef<HTMLInputElement>(null);
   const fault = /^\d{4}-\d{2}-\d{2}$/.test(on)
     ? (wearFault(worn, on) ?? (on > today() ? 'That day has not come.' : undefined))
     : 'must be a day';
@@ -107,7 +118,7 @@ function NewNote({ set, worn, nail, onPut }: NewProps) {
       felt,
       note: words.trim().slice(0, 500),
       grown_mm: what === 'grown-out' ? (grown ?? null) : null,
-      photo: null,
+      photo: photo ?? null,
       causes: [],
     });
     setWhat(undefined);
@@ -115,6 +126,7 @@ function NewNote({ set, worn, nail, onPut }: NewProps) {
     setMuch(null);
     setFelt([]);
     setWords('');
+    setPhoto(undefined);
   }
   return (
     <div className={classes.new}>
@@ -166,6 +178,19 @@ function NewNote({ set, worn, nail, onPut }: NewProps) {
                 value={on}
                 error={fault}
                 onChange={({ currentTarget }) => setOn(currentTarget.value)}
+              />
+              <Button
+                variant="default"
+                leftSection={<IconCamera size={18} />}
+                onClick={() => input.current?.click()}
+              >
+                {photo ? 'Another photo' : 'Photo'}
+              </Button>
+              <FileInput
+                input={input}
+                accept="image/*"
+                label="Photo of the nail"
+                onFile={(file) => void keepPhoto(worn.set, file, Date.now()).then(setPhoto, notKept)}
               />
               <Button disabled={fault !== undefined} onClick={() => void keep().catch(notKept)}>
                 Note it
@@ -263,13 +288,14 @@ function Place({
 
 interface NotedProps {
   note: WearNote;
+  photo: Photo | undefined;
   facts: Parameters<typeof causesOf>[0];
   onChange: (note: WearNote) => void;
   onRemove: () => void;
 }
 
 /** What was noted, and the causes that what was done allows; the artist says which it was. */
-function Noted({ note, facts, onChange, onRemove }: NotedProps) {
+function Noted({ note, facts, photo, onChange, onRemove }: NotedProps) {
   const offered = causesOf(facts, note);
   const said = (code: string) => note.causes.find((one) => one.code === code)?.so;
   const say = (code: string, so: boolean) => {
@@ -297,6 +323,11 @@ function Noted({ note, facts, onChange, onRemove }: NotedProps) {
         </Button>
       </header>
       {note.note && <p>{note.note}</p>}
+      {photo && (
+        <div className={classes.photo}>
+          <BlobImage blob={photo.picture} alt={`${WHAT_WORDS[note.what]}, as it was photographed`} />
+        </div>
+      )}
       {offered.length === 0 && note.what !== 'grown-out' && note.what !== 'off-early' && (
         <p className={classes.soft}>What was done on this nail speaks for no cause that is known here.</p>
       )}

@@ -2,35 +2,35 @@
 import { Button, TextInput } from '@mantine/core';
 import { useElementSize } from '@mantine/hooks';
 import { IconCalendarPlus, IconDownload, IconRepeat } from '@tabler/icons-react';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
-import { calendarFile } from '@/core/files/calendar';
 import { dayWords, today } from '@/core/model/days';
 import { messageOf } from '@/core/model/messageOf';
 import { NAILS, nailWords, type NailName } from '@/core/model/names';
 import type { NailFacts, Worn } from '@/core/model/wear';
 import { pastOf } from '@/core/stock/pastDate';
 import { daysBetween } from '@/core/wear/held';
-import { dueOf, growthOf } from '@/core/wear/growth';
+import { dueOf, growthOf, type Growth, type Weakest } from '@/core/wear/growth';
 import { infillOf } from '@/core/wear/infill';
 import { benchOf } from '@/data/benches';
 import { makeFor } from '@/data/clients';
 import { addSet } from '@/data/sets';
 import { beginWorn, changeWorn, removeWorn } from '@/data/worn';
-import { doneOf } from '@/workers/planner';
+import { doneOf, weakestFor } from '@/workers/planner';
 import { useClientOf } from '../clients/useClients';
-import { downloadBlob, fileName } from '../kit/download';
 import { Go, go } from '../kit/Go';
 import { HandsSpread, spreadScale } from '../kit/HandsSpread';
 import nailClasses from '../kit/nailButton.module.css';
 import { MoreMenu } from '../kit/MoreMenu';
 import { notDone, notify, notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
+import { useAnswer } from '../kit/useAnswer';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { timeWords } from '../kit/words';
 import { useStock } from '../shelf/useStock';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio } from '../studio/studio';
+import { saveDue } from './dueFile';
 import { NailWear } from './NailWear';
 import { useAllWorn, useWorn } from './useWorn';
 import classes from './WearView.module.css';
@@ -169,6 +169,25 @@ function WornSet({ set, worn }: { set: SetDocument; worn: Worn }) {
   );
 }
 
+/** What growing out does to the nail that bears it least: its apex moves off the place where it is wanted. */
+function Strength({ set, worn, to, growth }: { set: SetDocument; worn: Worn; to: string; growth: Growth }) {
+  const { mm_a_day, measured } = growth;
+  const days = daysBetween(worn.made_on, to);
+  const weakest = useAnswer(
+    useCallback(
+      () => weakestFor(set, worn, days, { mm_a_day, measured }).then((one): Weakest | null => one ?? null),
+      [set, worn, days, mm_a_day, measured],
+    ),
+  );
+  if (!weakest || weakest === 'failed') return null;
+  return (
+    <>
+      The {nailWords(weakest.nail)} then carries {weakest.carries} of what a usual natural nail does; new it
+      carried {weakest.carried}.
+    </>
+  );
+}
+
 /** What was really done on a nail, as far as it is known. */
 function Doings({ facts, nail, by }: { facts: NailFacts; nail: NailName; by: Worn['by'] }) {
   const prepared = [
@@ -272,25 +291,12 @@ function Next({ set, worn }: { set: SetDocument; worn: Worn }) {
     if (client) await makeFor(id, client.id);
     go(pathOf({ kind: 'set', id, view: 'hands' }));
   }
-  const save = (from: string, to: string) => {
-    const at = (day: string, hour: number) => new Date(`${day}T${String(hour).padStart(2, '0')}:00:00`);
-    const text = calendarFile([
-      {
-        uid: `${worn.set}-due@merry-lacquer`,
-        title: `${worn.title}: due`,
-        note: `Between ${dayWords(from)} and ${dayWords(to)}`,
-        begins: at(to, 9),
-        ends: at(to, 10),
-        made_at: new Date(),
-      },
-    ]);
-    downloadBlob(`${fileName(worn.title)}, due.ics`, new Blob([text], { type: 'text/calendar' }));
-  };
   return (
     <section className={classes.next} aria-label="What comes next" data-testid="due">
       <h3>What comes next</h3>
       <p>
-        Due between <b>{dayWords(due.from)}</b> and <b>{dayWords(due.to)}</b>, for {due.why}
+        Due between <b>{dayWords(due.from)}</b> and <b>{dayWords(due.to)}</b>, for {due.why}{' '}
+        <Strength set={set} worn={worn} to={due.to} growth={growth} />
       </p>
       <div className={classes.ask}>
         <Button
@@ -303,7 +309,7 @@ function Next({ set, worn }: { set: SetDocument; worn: Worn }) {
           variant="default"
           leftSection={<IconCalendarPlus size={18} />}
           rightSection={<IconDownload size={16} />}
-          onClick={() => save(due.from, due.to)}
+          onClick={() => saveDue(`${worn.title}, due`, [{ worn, due }])}
         >
           Calendar file
         </Button>
