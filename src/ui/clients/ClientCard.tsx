@@ -17,7 +17,7 @@ import { notify, notKept } from '../kit/notify';
 import { MoreMenu } from '../kit/MoreMenu';
 import { once } from '../kit/once';
 import { pathOf } from '../kit/route';
-import { aboutWords } from '../sets/aboutSet';
+import { aboutWords, soughtIn } from '../sets/aboutSet';
 import { exportClient } from '../sets/backUp';
 import { LittleHands } from '../sets/LittleHands';
 import { useAllWorn } from '../wear/useWorn';
@@ -33,12 +33,17 @@ export function ClientCard({ client }: { client: Client }) {
   const [sensitivities, setSensitivities] = useState(client.sensitivities);
   const [note, setNote] = useState(client.note);
   const [deleting, setDeleting] = useState(false);
+  const [search, setSearch] = useState('');
   const sets = useSets(client.sets);
   const last = sets?.[0];
   const removed = sets ? client.sets.length - sets.length : 0;
   const latest = client.measures[0];
   const { all = [] } = useAllWorn();
   const mine = all.filter((one) => one.client === client.id);
+  const wanted = search.trim().toLowerCase();
+  const found = sets?.filter(
+    (stored) => wanted === '' || soughtIn({ kind: 'set', id: stored.id, stored }, undefined).includes(wanted),
+  );
   const worn = new Map(mine.map((one) => [one.set, one]));
   const gone = sets ? mine.filter((one) => !sets.some(({ id }) => id === one.set)) : [];
 
@@ -160,8 +165,18 @@ export function ClientCard({ client }: { client: Client }) {
         </span>
       </div>
       {client.sets.length === 0 && <p className={classes.soft}>None yet.</p>}
+      {client.sets.length > MANY && (
+        <TextInput
+          aria-label="Search these sets"
+          placeholder="A colour, a technique, a look"
+          maw={320}
+          value={search}
+          onChange={(event) => setSearch(event.currentTarget.value)}
+        />
+      )}
+      {found?.length === 0 && wanted !== '' && <p className={classes.soft}>No set says “{search}”.</p>}
       <ul className={classes.sets}>
-        {sets?.map((one) => (
+        {found?.map((one) => (
           <li key={one.id}>
             <Go href={pathOf({ kind: 'set', id: one.id, view: 'design' })} aria-label={one.title}>
               <LittleHands set={one.document} width={SET_PX} />
@@ -214,6 +229,8 @@ function setsLeft(count: number): string {
   return count === 1 ? 'The set made for them stays.' : `The ${count} sets made for them stay.`;
 }
 
+/** As many are looked through at once; of more one is searched for. */
+const MANY = 3;
 /** Room for the two hands of each set, in px. */
 const SET_PX = 250;
 
