@@ -73,69 +73,65 @@ test(
   },
 );
 
-test(
-  'a price is made of what is noted, a quote is sent and kept with the set',
-  EACH,
-  async ({ page, context }) => {
-    await context.grantPermissions(['clipboard-read', 'clipboard-write']);
-    await openDemo(page, 'Matinée', 'Table');
-    await asked(page, 'Price');
-    const price = page.getByTestId('price');
-    await expect(price).toContainText('So far');
-    await asked(page, 'Quote');
-    await expect(page.getByRole('button', { name: 'PDF' })).toBeDisabled();
-    await asked(page, 'Price');
-    for (const [label, figure] of [
-      ['An hour, EUR', '42'],
-      ['Tax, %', '20'],
-      ['of, EUR', '0,5'],
-      ['Paid ahead, %', '30'],
-    ] as const) {
-      await page.getByLabel(label, { exact: true }).fill(figure);
-      await page.keyboard.press('Enter');
-    }
-    await page.getByRole('button', { name: /^Note what/ }).click();
-    await page.getByLabel('A full one holds: Base A').fill('8');
+test('a price is made of what is noted, a quote is sent and kept with the set', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await openDemo(page, 'Matinée', 'Table');
+  await asked(page, 'Price');
+  const price = page.getByTestId('price');
+  await expect(price).toContainText('So far');
+  await asked(page, 'Quote');
+  await expect(page.getByRole('button', { name: 'PDF' })).toBeDisabled();
+  await asked(page, 'Price');
+  for (const [label, figure] of [
+    ['An hour, EUR', '42'],
+    ['Tax, %', '20'],
+    ['of, EUR', '0,5'],
+    ['Paid ahead, %', '30'],
+  ] as const) {
+    await page.getByLabel(label, { exact: true }).fill(figure);
     await page.keyboard.press('Enter');
-    // What could be two figures is told, and not kept.
-    await page.getByLabel('Price: Base A').fill('1.234,5');
-    await page.keyboard.press('Enter');
-    await expect(page.getByText('0 to 99999')).toBeVisible();
-    await page.getByLabel('Price: Base A').fill('9.5');
-    await page.keyboard.press('Enter');
-    await expect(page.getByTestId('material').getByRole('row').filter({ hasText: 'Base A' })).toContainText(
-      '€0.1',
-    );
-    await expect(price).toContainText('To ask');
-    await expect(page.getByTestId('accents')).toContainText('Programme: french', { timeout: 30_000 });
-    await noViolationsInEither(page);
+  }
+  await page.getByRole('button', { name: /^Note what/ }).click();
+  await page.getByLabel('A full one holds: Base A').fill('8');
+  await page.keyboard.press('Enter');
+  // What could be two figures is told, and not kept.
+  await page.getByLabel('Price: Base A').fill('1.234,5');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('0 to 99999')).toBeVisible();
+  await page.getByLabel('Price: Base A').fill('9.5');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('material').getByRole('row').filter({ hasText: 'Base A' })).toContainText(
+    '€0.1',
+  );
+  await expect(price).toContainText('To ask');
+  await expect(page.getByTestId('accents')).toContainText('Programme: french', { timeout: 30_000 });
+  await noViolationsInEither(page);
 
-    await asked(page, 'Quote');
-    const quote = page.getByTestId('quote');
-    await expect(quote).toContainText(/Price€\d+\.[05]0/);
-    await page.getByRole('button', { name: 'Copy as text' }).click();
-    const copied = await page.evaluate(() => navigator.clipboard.readText());
-    expect(copied).toMatch(/^Matinée\n\nHow long: about .*\nPrice: €\d+\.[05]0\nPaid ahead: €/);
-    const pdf = await fileOf(page, 'PDF');
-    expect([pdf.name, pdf.text.slice(0, 5)]).toEqual(['Matinée, quote.pdf', '%PDF-']);
-    // A picture of the hands is in it.
-    expect(pdf.text).toContain('/Subtype /Image');
-    const picture = await fileOf(page, 'Picture');
-    expect([picture.name, picture.text.slice(1, 4)]).toEqual(['Matinée, quote.png', 'PNG']);
-    await page.getByRole('button', { name: 'Keep with the set' }).click();
-    await expect(page.getByTestId('offered')).toContainText('as it is now');
-    await noViolationsInEither(page);
-    const { text } = await exported(page);
-    const { offered } = JSON.parse(text) as { offered: { says: string; currency: string } };
-    expect([offered.says, offered.currency]).toEqual([copied, 'EUR']);
-    // Asked for more now, what was offered stands.
-    await asked(page, 'Price');
-    await page.getByLabel('An hour, EUR', { exact: true }).fill('60');
-    await page.keyboard.press('Enter');
-    await asked(page, 'Quote');
-    await expect(page.getByTestId('offered')).toContainText('now it would be €');
-  },
-);
+  await asked(page, 'Quote');
+  const quote = page.getByTestId('quote');
+  await expect(quote).toContainText(/Price€\d+\.[05]0/);
+  await page.getByRole('button', { name: 'Copy as text' }).click();
+  const copied = await page.evaluate(() => navigator.clipboard.readText());
+  expect(copied).toMatch(/^Matinée\n\nHow long: about .*\nPrice: €\d+\.[05]0\nPaid ahead: €/);
+  const pdf = await fileOf(page, 'PDF');
+  expect([pdf.name, pdf.text.slice(0, 5)]).toEqual(['Matinée, quote.pdf', '%PDF-']);
+  // A picture of the hands is in it.
+  expect(pdf.text).toContain('/Subtype /Image');
+  const picture = await fileOf(page, 'Picture');
+  expect([picture.name, picture.text.slice(1, 4)]).toEqual(['Matinée, quote.png', 'PNG']);
+  await page.getByRole('button', { name: 'Keep with the set' }).click();
+  await expect(page.getByTestId('offered')).toContainText('as it is now');
+  await noViolationsInEither(page);
+  const { text } = await exported(page);
+  const { offered } = JSON.parse(text) as { offered: { says: string; currency: string } };
+  expect([offered.says, offered.currency]).toEqual([copied, 'EUR']);
+  // Asked for more now, what was offered stands.
+  await asked(page, 'Price');
+  await page.getByLabel('An hour, EUR', { exact: true }).fill('60');
+  await page.keyboard.press('Enter');
+  await asked(page, 'Quote');
+  await expect(page.getByTestId('offered')).toContainText('now it would be €');
+});
 
 test('a week’s shopping is one list of whole bottles, for the sets that are to come', async ({ page }) => {
   const day = (ahead: number) => new Date(Date.now() + ahead * 86_400_000).toISOString().slice(0, 10);

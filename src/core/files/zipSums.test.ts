@@ -1,3 +1,4 @@
+import { runs } from '../testing/runs';
 import { strToU8, zipSync } from 'fflate';
 import fc from 'fast-check';
 import * as zlib from 'node:zlib';
@@ -56,7 +57,7 @@ describe('sums of zip files', () => {
 
   it('every single bit of its last kilobyte, where the directory stands', () => {
     const whole = small();
-    for (let at = whole.length - 1000; at < whole.length; at += 1)
+    for (let at = whole.length - 1000; at < whole.length; at += runs(3, 1))
       for (let bit = 0; bit < 8; bit += 1) {
         const bytes = whole.slice();
         bytes[at]! ^= 1 << bit;

@@ -1,6 +1,7 @@
 import { applyChange } from '../document/changes';
 import { matinee } from '../demo/matinee';
 import type { SetDocument } from '../document/document';
+import { runs } from '../testing/runs';
 import { QUICK } from '../testing/sets';
 import { pinned, pinsOf } from './pins';
 import { planSet } from './planSet';
@@ -29,7 +30,7 @@ describe('a round that is held before another', () => {
 
   it('stays there, however often the rest is planned; let go, all is as it was', () => {
     let moved = 0;
-    for (const { from, to } of pairs.filter((_, i) => i % 9 === 0).slice(0, 8)) {
+    for (const { from, to } of pairs.filter((_, i) => i % 9 === 0).slice(0, runs(5, 40))) {
       const [late, early] = [before.rounds[from]!, before.rounds[to]!];
       const made = pinned(set, before, from, to);
       if (!made.ok) continue;
@@ -48,7 +49,7 @@ describe('a round that is held before another', () => {
       const free = pins.reduce((one, pin) => changed(one, pin.change), next);
       expect(free.edits).toEqual(set.edits);
     }
-    expect(moved).toBeGreaterThan(3);
+    expect(moved).toBeGreaterThan(2);
   });
 
   it('turned round, the first order is let go', () => {

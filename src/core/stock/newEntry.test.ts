@@ -2,6 +2,7 @@ import { DEMO_SETS } from '../demo';
 import { ShelfItem } from '../model/shelf';
 import { Supply } from '../model/supply';
 import { planSet } from '../plan/planSet';
+import { runs } from '../testing/runs';
 import { QUICK } from '../testing/sets';
 import { placeOf } from './held';
 import { needsOf } from './needs';
@@ -9,7 +10,7 @@ import { newEntryOf } from './newEntry';
 
 it('whatever is missing can be put on the shelf, is what a shelf holds, and is found there', () => {
   let put = 0;
-  for (const { make } of DEMO_SETS) {
+  for (const { make } of DEMO_SETS.slice(0, runs(2, 5))) {
     const set = make();
     for (const need of needsOf(set, planSet(set, QUICK))) {
       const made = newEntryOf(need, (wanted) => wanted);
@@ -30,5 +31,5 @@ it('whatever is missing can be put on the shelf, is what a shelf holds, and is f
       expect(placeOf(need, stock)!.counted).toBeUndefined();
     }
   }
-  expect(put).toBeGreaterThan(60);
+  expect(put).toBeGreaterThan(runs(30, 60));
 });

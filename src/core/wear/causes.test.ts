@@ -1,4 +1,5 @@
 import { chance, type Chance } from '../model/chance';
+import { runs } from '../testing/runs';
 import type { NailFacts, WearNote, WearWhat } from '../model/wear';
 import { causesOf, zoneOf } from './causes';
 
@@ -78,7 +79,7 @@ describe('causes that are offered', () => {
   });
 
   it('are none where all was done as it should be, and never one that the record rules out', () => {
-    for (let seed = 1; seed <= 200; seed += 1) {
+    for (let seed = 1; seed <= runs(20, 200); seed += 1) {
       const by = chance(seed);
       const facts = sound(by);
       for (const what of ['lifted', 'chipped', 'cracked', 'fell'] as const) {

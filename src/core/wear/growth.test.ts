@@ -88,15 +88,15 @@ describe('growing out', () => {
 
   it('weakens a long nail as its apex travels, and it is due by what is on it', () => {
     const long = flyTower();
+    const record = wornOf(long, planSet(long, QUICK), { on: '2026-03-01' });
     const carries = [14, 28, 42, 70].map((days) => bodyAfter(long, 'left-middle', days, PUBLISHED).carries);
     expect(carries).toEqual(carries.toSorted((a, b) => b - a));
     expect(carries.at(-1)!).toBeLessThan(carries[0]!);
     const apex = [3, 42].map((days) => bodyAfter(long, 'left-middle', days, PUBLISHED).apex_at_mm);
     expect(apex[1]!).toBeGreaterThan(apex[0]!);
-    const due = dueOf(wornOf(long, planSet(long, QUICK), { on: '2026-03-01' }), PUBLISHED)!;
+    const due = dueOf(record, PUBLISHED)!;
     expect(due.from > '2026-03-01' && due.to > due.from).toBe(true);
     expect(due.why).toContain('at the usual rate');
-    const record = wornOf(long, planSet(long, QUICK), { on: '2026-03-01' });
     const weakest = weakestAfter(long, record, 42, PUBLISHED)!;
     expect(weakest.carries).toBeLessThan(weakest.carried);
     expect(weakest.carries).toBe(bodyAfter(long, weakest.nail, 42, PUBLISHED).carries);
