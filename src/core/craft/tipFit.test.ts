@@ -123,7 +123,7 @@ describe('fitting tips', () => {
       fc.property(anyNails(4), fc.array(anyBox, { minLength: 1, maxLength: 2 }), (nails, boxes) => {
         expect(costOf(nails, boxes)).toBeCloseTo(cheapest(nails, boxes), 6);
       }),
-      { numRuns: runs(50, 150) },
+      { numRuns: runs(20, 150) },
     );
   });
 
@@ -136,7 +136,7 @@ describe('fitting tips', () => {
           expect(costOf(nails, boxes)).toBeCloseTo(await byProgramme(nails, boxes), 3);
         },
       ),
-      { numRuns: runs(30, 60) },
+      { numRuns: runs(15, 60) },
     );
   });
 

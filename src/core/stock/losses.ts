@@ -1,7 +1,7 @@
 import { FAMILIES, type Laid } from '../craft/families';
 import type { Paint } from '../craft/matter';
 import type { Verb } from '../craft/surfaces';
-import type { Product, ProductFamily } from '../model/product';
+import type { ProductFamily } from '../model/product';
 import type { SundryUse } from '../model/supply';
 
 /**
@@ -73,11 +73,6 @@ export const POWDER_IN_BEAD = 0.6;
 /** The liquid of a bead, in g/mL (ethyl methacrylate, handbook), and how much more is dipped than beads take up (rough). */
 export const LIQUID_G_ML = 0.917;
 export const LIQUID_LOST = 0.4;
-
-/** Density that a product is reckoned with, and whether its maker said so. */
-export function densityOf(product: Pick<Product, 'family'>, own: number | null | undefined): number {
-  return own ?? usualDensity_g_ml(product.family);
-}
 
 /** What is used up with a piece of work and is no product: for a nail, or once a sitting (common practice). */
 export const SUNDRIES: readonly {

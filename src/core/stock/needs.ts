@@ -11,7 +11,6 @@ import { measures } from '../plan/measuredOut';
 import type { Plan } from '../plan/planSet';
 import type { Unit } from './amounts';
 import {
-  densityOf,
   DOSES_UL,
   isPowder,
   LIQUID_G_ML,
@@ -21,6 +20,7 @@ import {
   lostOf,
   POWDER_IN_BEAD,
   SUNDRIES,
+  usualDensity_g_ml,
 } from './losses';
 import { productShares } from './shares';
 
@@ -149,7 +149,7 @@ function poured(operation: Operation, products: ReadonlyMap<string, Product>, mm
 function ofFilm(product: Product, mm3: number, lost: number): Poured[] {
   // 1 mm³ is 1 µL.
   if (!isPowder(product.family)) return [{ asked: productNeed(product), amount: mm3, lost }];
-  const mg = mm3 * densityOf(product, undefined);
+  const mg = mm3 * usualDensity_g_ml(product.family);
   if (FAMILIES[product.family].laid !== 'acrylic') return [{ asked: productNeed(product), amount: mg, lost }];
   return [
     { asked: productNeed(product), amount: mg * POWDER_IN_BEAD, lost },

@@ -36,6 +36,13 @@ export function StockOfProduct({
         onChange={(event) => onPut({ holds_in: event.currentTarget.value as HeldUnit })}
       />
       <StoredFigure
+        label="Density, g/mL"
+        value={item.density_g_ml ?? ''}
+        min={0.3}
+        max={5}
+        onPut={(density_g_ml) => onPut({ density_g_ml })}
+      />
+      <StoredFigure
         label="Price"
         value={item.price ?? ''}
         min={0}
