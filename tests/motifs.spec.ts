@@ -18,41 +18,37 @@ const motifsIn = (text: string) =>
     elements.flatMap((one) => (one.kind === 'motif' ? [one] : [])),
   );
 
-test(
-  'a motif is taken, kept, placed on three fingers, and mended once for all of them',
-  EACH,
-  async ({ page }) => {
-    await openDemo(page, 'Matinée');
-    await newLook(page, 'left-middle', 'Night blue');
+test('a motif is taken, kept, placed on three fingers, and mended once for all of them', async ({ page }) => {
+  await openDemo(page, 'Matinée');
+  await newLook(page, 'left-middle', 'Night blue');
+  await openTray(page);
+  await page.getByTestId('add-bow').click();
+  await inMenu(page, 'Keep it in my motifs');
+  for (const [nail, colour] of [
+    ['left-index', 'Sage 03'],
+    ['left-thumb', 'Rose nude'],
+  ] as const) {
+    await newLook(page, nail, colour);
     await openTray(page);
-    await page.getByTestId('add-bow').click();
-    await inMenu(page, 'Keep it in my motifs');
-    for (const [nail, colour] of [
-      ['left-index', 'Sage 03'],
-      ['left-thumb', 'Rose nude'],
-    ] as const) {
-      await newLook(page, nail, colour);
-      await openTray(page);
-      const own = page.getByRole('region', { name: 'My motifs' });
-      await own.getByRole('button', { name: /^Bow/ }).click();
-    }
-    // By rule, on one of them.
-    await page.getByRole('button', { name: 'A mirrored pair' }).click();
-    await planned(page);
-    await noViolations(page);
-    let all = motifsIn((await exported(page)).text);
-    expect(new Set(all.map(({ kept }) => kept)).size).toBe(1);
-    expect(all.map(({ spots }) => spots.length).sort()).toEqual([0, 0, 2]);
-    // Mended here, it is mended on every finger that has it, each in its place.
-    await page.getByRole('combobox', { name: 'Cured' }).selectOption('Each colour before the next');
-    await inMenu(page, 'Mend my motif, here and wherever this set has it');
-    await expect
-      .poll(async () => motifsIn((await exported(page)).text).map(({ cure }) => cure))
-      .toEqual(['each', 'each', 'each']);
-    all = motifsIn((await exported(page)).text);
-    expect(all.map(({ spots }) => spots.length).sort()).toEqual([0, 0, 2]);
-  },
-);
+    const own = page.getByRole('region', { name: 'My motifs' });
+    await own.getByRole('button', { name: /^Bow/ }).click();
+  }
+  // By rule, on one of them.
+  await page.getByRole('button', { name: 'A mirrored pair' }).click();
+  await planned(page);
+  await noViolations(page);
+  let all = motifsIn((await exported(page)).text);
+  expect(new Set(all.map(({ kept }) => kept)).size).toBe(1);
+  expect(all.map(({ spots }) => spots.length).sort()).toEqual([0, 0, 2]);
+  // Mended here, it is mended on every finger that has it, each in its place.
+  await page.getByRole('combobox', { name: 'Cured' }).selectOption('Each colour before the next');
+  await inMenu(page, 'Mend my motif, here and wherever this set has it');
+  await expect
+    .poll(async () => motifsIn((await exported(page)).text).map(({ cure }) => cure))
+    .toEqual(['each', 'each', 'each']);
+  all = motifsIn((await exported(page)).text);
+  expect(all.map(({ spots }) => spots.length).sort()).toEqual([0, 0, 2]);
+});
 
 test('the library is called otherwise, goes out as SVG and as a file, and comes back; a broken one is told', async ({
   page,
