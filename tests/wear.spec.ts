@@ -148,6 +148,8 @@ test('a client’s card goes out whole, is deleted for good, and comes back as i
     .getByRole('button', { name: /^Take in/ })
     .first()
     .click();
+  // Gone from the page before that, it would not be stored.
+  await expect(page.getByText(/^Taken in/)).toBeVisible();
   await page.goto('/clients');
   await page.getByRole('link', { name: /Robin Vale/ }).click();
   await expect(page.getByRole('textbox', { name: 'Not on these hands' })).toHaveValue('HEMA');

@@ -3,7 +3,7 @@ import type { SetDocument } from '@/core/document/document';
 import { MOST_WORDS } from '@/core/model/primitives';
 import type { Taking, TakenLine } from '@/core/stock/taking';
 import { db } from './database';
-import { goodRows } from './rows';
+import { goodRow, goodRows } from './rows';
 
 /**
  * Notes, within the transaction of a save, that a set is done and takes its things off the shelf, or that it is not done after all
@@ -28,7 +28,7 @@ export async function noteState(
   if (before?.state !== 'done') return;
   await db().takings.delete(after.id);
   // What was noted of how it held is not thrown away for a press.
-  const worn = await db().worn.get(after.id);
+  const worn = await goodRow('worn', after.id);
   if (worn && Object.values(worn.nails).every((nail) => !nail || nail.notes.length === 0))
     await db().worn.delete(after.id);
 }

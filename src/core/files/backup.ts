@@ -98,7 +98,7 @@ function zipTime(made_at: string): Date {
 
 /**
  * A backup as one zip file: `backup.json` names what is in it, each set is the file that Export writes, the shelf is
- * its CSV, the clients' cards, the supplies, the motifs, the records of sittings, what was taken off the shelf and the prices are a file each; sealed, so that no byte changes unseen.
+ * its CSV, the clients' cards, the supplies, the motifs, the records of sittings, what was taken off the shelf, the worn sets and the prices are a file each; sealed, so that no byte changes unseen.
  */
 export function writeBackup(backup: Backup): Uint8Array {
   const sets = backup.sets.map(({ changed_at, document }) => ({
@@ -163,30 +163,19 @@ export function readBackup(bytes: Uint8Array): Result<{ backup: Backup; faults: 
     : fail('', 'is not in the zip file');
   if (shelf.ok) backup.shelf = shelf.value;
   else faults.push(inFile(SHELF, shelf.faults[0]!));
-  // Backups made before there were clients, supplies, motifs or sittings have none.
-  const list = <T>(file: string, schema: z.ZodMiniType<T[]>): Result<T[]> =>
-    files.value[file] ? listOf(strFromU8(files.value[file]), schema) : ok([]);
-  const clients = list(CLIENTS, Clients);
-  if (clients.ok) backup.clients = clients.value;
-  else faults.push(inFile(CLIENTS, clients.faults[0]!));
-  const supplies = list(SUPPLIES, Supplies);
-  if (supplies.ok) backup.supplies = supplies.value;
-  else faults.push(inFile(SUPPLIES, supplies.faults[0]!));
-  const motifs = list(MOTIFS, Motifs);
-  if (motifs.ok) backup.motifs = motifs.value;
-  else faults.push(inFile(MOTIFS, motifs.faults[0]!));
-  const benches = list(BENCHES, Benches);
-  if (benches.ok) backup.benches = benches.value;
-  else faults.push(inFile(BENCHES, benches.faults[0]!));
-  const takings = list(TAKINGS, Takings);
-  if (takings.ok) backup.takings = takings.value;
-  else faults.push(inFile(TAKINGS, takings.faults[0]!));
-  const worn = list(WORN, Worns);
-  if (worn.ok) backup.worn = worn.value;
-  else faults.push(inFile(WORN, worn.faults[0]!));
-  const pricing = list(PRICING, Pricings);
-  if (pricing.ok) backup.pricing = pricing.value[0] ?? null;
-  else faults.push(inFile(PRICING, pricing.faults[0]!));
+  // Backups made before there were clients, supplies, motifs, sittings, takings, worn sets or prices have none.
+  const take = <T>(file: string, schema: z.ZodMiniType<T[]>, put: (rows: T[]) => void) => {
+    const read = files.value[file] ? listOf(strFromU8(files.value[file]), schema) : ok([]);
+    if (read.ok) put(read.value);
+    else faults.push(inFile(file, read.faults[0]!));
+  };
+  take(CLIENTS, Clients, (rows) => (backup.clients = rows));
+  take(SUPPLIES, Supplies, (rows) => (backup.supplies = rows));
+  take(MOTIFS, Motifs, (rows) => (backup.motifs = rows));
+  take(BENCHES, Benches, (rows) => (backup.benches = rows));
+  take(TAKINGS, Takings, (rows) => (backup.takings = rows));
+  take(WORN, Worns, (rows) => (backup.worn = rows));
+  take(PRICING, Pricings, ([pricing]) => (backup.pricing = pricing ?? null));
   return ok({ backup, faults });
 }
 

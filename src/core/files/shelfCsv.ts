@@ -7,6 +7,17 @@ import { fail, ok } from '../model/result';
 import { ShelfItem } from '../model/shelf';
 import { readCell, safeCell, writeCsv } from './csv';
 
+/** What is noted of a product as it stands on the shelf, besides what every shelf says of one. */
+const NOTED = [
+  'currency',
+  'holds',
+  'holds_in',
+  'density_g_ml',
+  'good_for_months',
+  'use_by',
+  'counted_at',
+] as const satisfies readonly (keyof ShelfItem)[];
+
 /** The columns of a shelf as CSV (RFC 4180), in their order; only `id`, `name` and `family` have to be there. */
 export const COLUMNS = [
   'id',
@@ -35,13 +46,7 @@ export const COLUMNS = [
   'count',
   'price',
   'opened_on',
-  'currency',
-  'holds',
-  'holds_in',
-  'density_g_ml',
-  'good_for_months',
-  'use_by',
-  'counted_at',
+  ...NOTED,
 ] as const;
 export type Column = (typeof COLUMNS)[number];
 const NEEDED: readonly Column[] = ['id', 'name', 'family'];
@@ -72,16 +77,6 @@ const GRAINS: Partial<Record<Column, keyof PotGrains>> = {
   grain_metallic: 'metallic',
   grains_per_cm2: 'per_cm2',
 };
-/** What is noted of a product as it stands on the shelf, besides what every shelf says of one. */
-const NOTED = [
-  'currency',
-  'holds',
-  'holds_in',
-  'density_g_ml',
-  'good_for_months',
-  'use_by',
-  'counted_at',
-] as const satisfies readonly (Column & keyof ShelfItem)[];
 const OWN: ReadonlySet<Column> = new Set(['count', 'price', 'opened_on', ...NOTED]);
 
 /** No shelf holds more. */

@@ -18,6 +18,11 @@ export function monthsAfter(day: string, months: number): string {
   return new Date(Date.UTC(year, month - 1 + months, Math.min(date, last))).toISOString().slice(0, 10);
 }
 
+/** The products that are no longer good on a day. */
+export function pastOn(shelf: readonly ShelfItem[], on: string): string[] {
+  return shelf.filter((item) => pastOf(item, on)?.gone).map(({ product }) => product.id);
+}
+
 /** What is told of a product's age on a day: that it is past its date, or will be soon. Undefined where there is nothing to tell. */
 export function pastOf({ opened_on, good_for_months, use_by }: ShelfItem, on: string): Past | undefined {
   const opened =

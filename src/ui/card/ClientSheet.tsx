@@ -8,7 +8,7 @@ import { NAILS } from '@/core/model/names';
 import { clientSheet, sheetPage, sheetText } from '@/core/plan/clientSheet';
 import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
 import type { Plan } from '@/core/plan/planSet';
-import { downloadBlob, fileName } from '../kit/download';
+import { downloadPdf, downloadText, fileName } from '../kit/download';
 import { HandsSpread } from '../kit/HandsSpread';
 import { notDone } from '../kit/notify';
 import { FINENESS, usePictures } from '../kit/usePictures';
@@ -40,8 +40,7 @@ export function ClientSheet({ set, plan, choice }: { set: SetDocument; plan: Pla
   const name = `${fileName(set.title)}, for the client`;
   async function pdf() {
     const { pagePdf } = await import('@/core/picture/pagePdf');
-    const bytes = await pagePdf(page);
-    downloadBlob(`${name}.pdf`, new Blob([new Uint8Array(bytes)], { type: 'application/pdf' }));
+    downloadPdf(`${name}.pdf`, await pagePdf(page));
   }
   return (
     <Paper
@@ -57,9 +56,7 @@ export function ClientSheet({ set, plan, choice }: { set: SetDocument; plan: Pla
           <Button
             variant="default"
             leftSection={<IconDownload size={18} />}
-            onClick={() =>
-              downloadBlob(`${name}.txt`, new Blob([sheetText(page)], { type: 'text/plain;charset=utf-8' }))
-            }
+            onClick={() => downloadText(`${name}.txt`, sheetText(page))}
           >
             Text
           </Button>

@@ -17,9 +17,23 @@ export function fileName(title: string): string {
   return name.replace(/^\.+|[. ]+$/g, '') || 'Set';
 }
 
+/** What a text is by the ending of its file's name (IANA media types). */
+const TEXTS: Record<string, string> = {
+  json: 'application/json',
+  csv: 'text/csv;charset=utf-8',
+  txt: 'text/plain;charset=utf-8',
+  ics: 'text/calendar',
+};
+
 /** Hands a text file to the browser. */
 export function downloadText(name: string, text: string): void {
-  downloadBlob(name, new Blob([text], { type: 'application/json' }));
+  const ending = name.slice(name.lastIndexOf('.') + 1);
+  downloadBlob(name, new Blob([text], { type: TEXTS[ending] ?? 'text/plain;charset=utf-8' }));
+}
+
+/** Hands a PDF to the browser. */
+export function downloadPdf(name: string, bytes: Uint8Array): void {
+  downloadBlob(name, new Blob([bytes.slice()], { type: 'application/pdf' }));
 }
 
 /** Hands a file of any kind to the browser. */

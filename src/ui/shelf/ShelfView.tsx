@@ -18,7 +18,7 @@ import { bottlesLeft } from '@/core/stock/now';
 import { firstOf, onShelf, renamed } from '@/core/starter/shelf';
 import { changeOnShelf, putOnShelf, takeOffShelf } from '@/data/shelf';
 import { BrokenRows } from '../kit/BrokenRows';
-import { downloadBlob } from '../kit/download';
+import { downloadText } from '../kit/download';
 import { Go } from '../kit/Go';
 import { FileInput } from '../kit/FileInput';
 import { Faults } from '../kit/Faults';
@@ -119,7 +119,7 @@ export function ShelfView() {
 
   async function save() {
     const { writeShelfCsv } = await import('@/core/files/shelfCsv');
-    downloadBlob('shelf.csv', new Blob([writeShelfCsv(items ?? [])], { type: 'text/csv;charset=utf-8' }));
+    downloadText('shelf.csv', writeShelfCsv(items ?? []));
   }
 
   async function read(file: File) {

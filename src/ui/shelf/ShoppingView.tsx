@@ -14,7 +14,7 @@ import type { Need } from '@/core/stock/needs';
 import { shoppingList, type ToBuy } from '@/core/stock/onTable';
 import { watchPlanned, type PlannedSet } from '@/data/sets';
 import { needsFor } from '@/workers/planner';
-import { downloadBlob } from '../kit/download';
+import { downloadText } from '../kit/download';
 import { Choice } from '../kit/Inputs';
 import { PageHead } from '../kit/PageHead';
 import { useTitle } from '../kit/useTitle';
@@ -68,9 +68,7 @@ export function ShoppingView() {
           variant="default"
           leftSection={<IconDownload size={18} />}
           disabled={list.length === 0}
-          onClick={() =>
-            downloadBlob('to buy.csv', new Blob([shoppingCsv(list)], { type: 'text/csv;charset=utf-8' }))
-          }
+          onClick={() => downloadText('to buy.csv', shoppingCsv(list))}
         >
           CSV
         </Button>

@@ -7,7 +7,7 @@ import { PICTURE_PAD_MM, spreadOf } from '@/core/picture/spread';
 import type { Raster } from '@/core/picture/raster';
 import { buildOf, frameOf } from '@/core/compile/prepare';
 import { fingerOfNail, pictureOf, RANK } from '@/workers/planner';
-import { downloadBlob, fileName } from '../kit/download';
+import { downloadBlob, downloadPdf, fileName } from '../kit/download';
 import { pixelCanvas, pngOf } from '../kit/pixelCanvas';
 
 export type WayOut = 'picture' | 'cut-out' | 'template-pdf' | 'template-svg';
@@ -34,10 +34,7 @@ export async function takeOut(key: WayOut, set: SetDocument): Promise<void> {
     return;
   }
   const bytes = await sheetPdf(sheet, set.title);
-  downloadBlob(
-    `${fileName(set.title)}, template.pdf`,
-    new Blob([bytes.slice()], { type: 'application/pdf' }),
-  );
+  downloadPdf(`${fileName(set.title)}, template.pdf`, bytes);
 }
 
 /** Ten nails as they lie on two hands; on white with fingers and the title, or by themselves without a ground. */

@@ -14,7 +14,7 @@ import { freeId } from '@/core/model/freeId';
 import { putOnShelf } from '@/data/shelf';
 import { putSupplies } from '@/data/supplies';
 import { useRuledOut } from '../clients/useRuledOut';
-import { downloadBlob, fileName } from '../kit/download';
+import { downloadText, fileName } from '../kit/download';
 import { Go } from '../kit/Go';
 import { notKept } from '../kit/notify';
 import { clockWords } from '../kit/words';
@@ -67,12 +67,7 @@ export function LayOut({ set, needs, stock }: TableProps) {
         <Button
           variant="default"
           leftSection={<IconDownload size={18} />}
-          onClick={() =>
-            downloadBlob(
-              `${fileName(set.title)}, table.csv`,
-              new Blob([tableCsv(lines)], { type: 'text/csv;charset=utf-8' }),
-            )
-          }
+          onClick={() => downloadText(`${fileName(set.title)}, table.csv`, tableCsv(lines))}
         >
           CSV
         </Button>

@@ -9,7 +9,7 @@ import { priceOf } from '@/core/stock/price';
 import { offeredOf, quoteOf, quoteText } from '@/core/stock/quote';
 import { forecastFor } from '@/workers/planner';
 import { usePricing } from '../shelf/useStock';
-import { downloadBlob, fileName } from '../kit/download';
+import { downloadBlob, downloadPdf, fileName } from '../kit/download';
 import { HandsSpread, spreadScale } from '../kit/HandsSpread';
 import { notDone, notify } from '../kit/notify';
 import { useAnswer } from '../kit/useAnswer';
@@ -60,7 +60,7 @@ export function QuoteView({ set, plan, needs, stock }: TableProps) {
       },
       png && new Uint8Array(await png.arrayBuffer()),
     );
-    downloadBlob(`${name}.pdf`, new Blob([new Uint8Array(bytes)], { type: 'application/pdf' }));
+    downloadPdf(`${name}.pdf`, bytes);
   }
   async function picture() {
     const png = await quotePicture(hands.current, quote);

@@ -17,7 +17,6 @@ import classes from './TimingView.module.css';
 /** What was taken up: the set it led to and the one before, how long that took, and what was said to be saved. */
 interface Taken {
   of: SetDocument;
-  change: Change;
   saves_s: number;
   before_s: number;
 }
@@ -50,8 +49,7 @@ export function Shorter({ set, plan: shown }: { set: SetDocument; plan: Plan }) 
   function take(change: Change, saves_s: number) {
     const before = store.getState();
     before.change(change);
-    if (before.plan)
-      setTaken({ of: store.getState().set, change, saves_s, before_s: before.plan.sitting.total_s });
+    if (before.plan) setTaken({ of: store.getState().set, saves_s, before_s: before.plan.sitting.total_s });
   }
   const mine = taken?.of === set ? taken : undefined;
   const kept = mine && plan && settled ? keptWords(mine, plan.sitting.total_s) : undefined;

@@ -9,7 +9,7 @@ import { appointedTimes } from '@/core/plan/appointed';
 import type { Plan } from '@/core/plan/planSet';
 import type { Forecast } from '@/core/timing/forecast';
 import { forecastFor } from '@/workers/planner';
-import { downloadBlob, fileName } from '../kit/download';
+import { downloadText, fileName } from '../kit/download';
 import { late } from '../kit/late';
 import { useAnswer } from '../kit/useAnswer';
 import { Pick } from '../kit/Pick';
@@ -77,7 +77,7 @@ function Appointed({ set, forecast }: { set: SetDocument; forecast: Forecast }) 
         made_at: new Date(),
       },
     ]);
-    downloadBlob(`${fileName(set.title)}.ics`, new Blob([text], { type: 'text/calendar' }));
+    downloadText(`${fileName(set.title)}.ics`, text);
   };
   return (
     <p data-testid="appointed">

@@ -3,7 +3,7 @@ import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { today } from '@/core/model/days';
-import { pastOf } from '@/core/stock/pastDate';
+import { pastOn } from '@/core/stock/pastDate';
 import { benchOf } from '@/data/benches';
 import { beginWorn } from '@/data/worn';
 import { doneOf } from '@/workers/planner';
@@ -22,9 +22,7 @@ export function NotWorn({ set }: { set: SetDocument }) {
   const [busy, setBusy] = useState(false);
   async function begin() {
     setBusy(true);
-    const past = (stock?.shelf ?? [])
-      .filter((item) => pastOf(item, on)?.gone)
-      .map(({ product }) => product.id);
+    const past = pastOn(stock?.shelf ?? [], on);
     try {
       const { worn } = await doneOf(set, {
         bench: await benchOf(set.id),

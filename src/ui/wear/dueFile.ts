@@ -3,7 +3,7 @@ import { calendarFile } from '@/core/files/calendar';
 import { dayWords } from '@/core/model/days';
 import type { Worn } from '@/core/model/wear';
 import type { Due } from '@/core/wear/growth';
-import { downloadBlob, fileName } from '../kit/download';
+import { downloadText, fileName } from '../kit/download';
 
 /** An hour in the morning of the last day that is good: the artist moves it where it suits. */
 const HOURS = ['09:00', '10:00'] as const;
@@ -20,5 +20,5 @@ export function saveDue(name: string, all: readonly { worn: Pick<Worn, 'set' | '
       made_at: new Date(),
     })),
   );
-  downloadBlob(`${fileName(name)}.ics`, new Blob([text], { type: 'text/calendar' }));
+  downloadText(`${fileName(name)}.ics`, text);
 }
