@@ -1,5 +1,6 @@
 import { DEMO_SETS } from '../src/core/demo';
-import { readBackup, emptyBackup, writeBackup } from '../src/core/files/backup';
+import { emptyBackup, readBackup } from '../src/core/files/backup';
+import { backupBytes } from '../src/core/files/wholeBackup';
 import { parseSetText, writeSetText } from '../src/core/document/parse';
 import { drawNail } from '../src/core/picture/nailPicture';
 import { planNail } from '../src/core/plan/nailPlan';
@@ -114,7 +115,7 @@ const bounds = WAYS.map((way) => {
   return { ...way, tried: tiny, above, shortest_to_bound };
 });
 const flips = { tried: 0, taken_in: [] as number[] };
-const whole = writeBackup({
+const whole = await backupBytes({
   ...emptyBackup('2026-03-01T18:30:00.000Z'),
   sets: DEMO_SETS.map((demo, i) => ({ changed_at: i, document: demo.make() })),
 });
@@ -123,7 +124,7 @@ for (let i = 0; i < FLIPS; i += 1) {
   const bytes = whole.slice();
   bytes[bit >> 3]! ^= 1 << (bit & 7);
   flips.tried += 1;
-  if (readBackup(bytes).ok) flips.taken_in.push(bit);
+  if ((await readBackup(new Blob([bytes]))).ok) flips.taken_in.push(bit);
 }
 const figures = {
   flipped_bits: flips,

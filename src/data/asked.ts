@@ -20,11 +20,16 @@ export async function keepPractice(practice: Practice): Promise<void> {
   await db().facts.put({ key: PRACTICE, value: JSON.stringify(practice) });
 }
 
+/** Where among the facts it stands what was asked of a set. */
+export function askedKey(set: string): string {
+  return `asked ${set}`;
+}
+
 /** Whether just this was answered for a set before: the same question is asked once. */
 export async function wasAsked(set: string, question: string): Promise<boolean> {
-  return (await db().facts.get(`asked ${set}`))?.value === question;
+  return (await db().facts.get(askedKey(set)))?.value === question;
 }
 
 export async function noteAsked(set: string, question: string): Promise<void> {
-  if (!db().onlyRead) await db().facts.put({ key: `asked ${set}`, value: question });
+  if (!db().onlyRead) await db().facts.put({ key: askedKey(set), value: question });
 }

@@ -1,10 +1,13 @@
 import 'fake-indexeddb/auto';
 import type { Bench, BenchEvent } from '@/core/bench/log';
 import { curtainUp } from '@/core/demo/curtainUp';
-import { readBackup, writeBackup } from '@/core/files/backup';
+import { readBackup } from '@/core/files/backup';
+import { noLines } from '@/core/files/backupParts';
+import { backupFile } from '@/core/files/wholeBackup';
 import { backupOfOne } from './backup';
 import { benchOf, putBench, removeBench } from './benches';
-import { db, type Photo } from './database';
+import { db } from './database';
+import type { Photo } from './records';
 import { countFrom, countRound, watchOwnLogs, type OwnLogs } from './ownTimes';
 import { putPhoto, removePhoto, watchPhotos } from './photos';
 
@@ -73,11 +76,10 @@ describe('what is kept of a table', () => {
     const set = curtainUp();
     await putBench(bench(set.id));
     await putBench(bench('matinee'));
-    const read = readBackup(writeBackup(await backupOfOne(set, 7, new Date(0))));
+    const read = await readBackup(await backupFile(await backupOfOne(set, 7, new Date(0))));
     if (!read.ok) throw new Error(read.faults[0]!.message);
     const { backup } = read.value;
     expect(backup.sets).toEqual([{ changed_at: 7, document: set }]);
-    expect(backup.benches.map((one) => one.set)).toEqual([set.id]);
-    expect([backup.clients, backup.shelf, backup.supplies, backup.motifs]).toEqual([[], [], [], []]);
+    expect(backup.lines).toEqual({ ...noLines(), benches: [bench(set.id)] });
   });
 });

@@ -2,7 +2,8 @@ import 'fake-indexeddb/auto';
 import { curtainUp } from '@/core/demo/curtainUp';
 import { matinee } from '@/core/demo/matinee';
 import { understudy } from '@/core/demo/understudy';
-import { readBackup, writeBackup } from '@/core/files/backup';
+import { readBackup, type Backup } from '@/core/files/backup';
+import { backupBytes, backupFile } from '@/core/files/wholeBackup';
 import { NAILS } from '@/core/model/names';
 import type { Worn } from '@/core/model/wear';
 import { putPhoto } from './photos';
@@ -13,17 +14,32 @@ import { newClient } from '@/core/model/client';
 import { benchOf, putBench, removeBench } from './benches';
 import { toBin } from './bin';
 import { changeClient } from './clients';
-import { db, type StoredSet } from './database';
+import { db } from './database';
+import type { StoredSet } from './records';
 import { append } from './journal';
 import { addSet, openSet, saveSet } from './sets';
 import { changeOnShelf, stockOnce } from './shelf';
 import type { Taking } from '@/core/stock/taking';
 import { changePricing, pricingNow } from './pricing';
 import { seedOnce } from './starting';
+import type { TableName } from './tables';
 
 const DAY_MS = 24 * 3600 * 1000;
 const titles = async () => (await db().sets.toArray()).map((one) => one.title).sort();
 const ids = (sets: { document: { id: string } }[]) => sets.map((one) => one.document.id);
+
+/** A backup as it comes back out of its file. */
+async function carried(backup: Backup): Promise<Backup> {
+  const read = await readBackup(await backupFile(backup));
+  if (!read.ok) throw new Error(read.faults[0]!.message);
+  expect(read.value.faults).toEqual([]);
+  return read.value.backup;
+}
+
+/** What of a table a backup would bring. */
+async function sidesOf(backup: Backup, table: TableName) {
+  return (await previewBackup(backup)).tables.find((one) => one.table === table)!.sides;
+}
 
 beforeEach(async () => {
   for (const table of db().tables) await table.clear();
@@ -37,8 +53,7 @@ describe('a backup of the store', () => {
     const backup = await collectBackup();
     expect(backup.sets.map((one) => one.document.title)).toEqual(['Seen']);
     expect(backup.records).toEqual([{ title: 'Bad', text: expect.stringContaining('"id": "bad"') }]);
-    const read = readBackup(writeBackup(backup));
-    expect(read).toEqual({ ok: true, value: { backup, faults: [] } });
+    expect(await carried(backup)).toEqual(backup);
   });
 
   it('brings an emptied store back as it was', async () => {
@@ -63,9 +78,9 @@ describe('a backup of the store', () => {
     await addSet(matinee());
     await putBench(bench(1000));
     const backup = await collectBackup();
-    expect(backup.benches).toEqual([bench(1000)]);
+    expect(backup.lines.benches).toEqual([bench(1000)]);
     await removeBench('matinee');
-    expect((await previewBackup(backup)).benches).toHaveLength(1);
+    expect((await sidesOf(backup, 'benches')).fresh).toHaveLength(1);
     await takeIn(backup, 'both');
     expect(await benchOf('matinee')).toEqual(bench(1000));
     await putBench(bench(2000));
@@ -83,7 +98,7 @@ describe('a backup of the store', () => {
     await db().takings.put(taking(140));
     await changePricing({ rate_cents: 4200 });
     const backup = await collectBackup();
-    expect([backup.takings, backup.pricing?.rate_cents]).toEqual([[taking(140)], 4200]);
+    expect([backup.lines.takings, backup.lines.pricing[0]?.rate_cents]).toEqual([[taking(140)], 4200]);
     await db().takings.put(taking(150));
     await changePricing({ rate_cents: 5000 });
     await takeIn(backup, 'both');
@@ -119,7 +134,7 @@ describe('a backup of the store', () => {
       id: 'p',
       set: 'matinee',
       taken_at: 1,
-      picture: new Blob(['x']),
+      picture: new Blob(['seen'], { type: 'image/jpeg' }),
       width_px: 1,
       height_px: 1,
     });
@@ -127,9 +142,11 @@ describe('a backup of the store', () => {
       .done;
     const backup = await collectBackup();
     const whole = await backupOfClient('client-1');
-    const read = readBackup(writeBackup(whole));
-    expect(read).toEqual({ ok: true, value: { backup: whole, faults: [] } });
-    expect([whole.sets.length, whole.clients.length, whole.worn.length]).toEqual([1, 1, 1]);
+    const { lines } = whole;
+    expect([whole.sets.length, lines.clients.length, lines.worn.length, lines.photos.length]).toEqual([
+      1, 1, 1, 1,
+    ]);
+    const file = await carried(whole);
     await removeClientWhole('client-1');
     for (const table of db().tables) {
       const text = JSON.stringify(await table.toArray());
@@ -138,12 +155,18 @@ describe('a backup of the store', () => {
     }
     expect(await db().photos.count()).toBe(0);
     expect((await db().clients.toArray()).map(({ name }) => name)).toEqual(['Robin']);
-    await takeIn(whole, 'both');
+    await takeIn(file, 'both');
+    const kept = (await db().photos.toArray())[0]!;
+    expect([kept.set, await kept.picture.text(), kept.picture.type]).toEqual([
+      'matinee',
+      'seen',
+      'image/jpeg',
+    ]);
     const after = await collectBackup(new Date(backup.made_at));
     expect({ ...after, sets: ids(after.sets).sort() }).toEqual({ ...backup, sets: ids(backup.sets).sort() });
     // A set that goes out alone says nothing of whose hands it was on.
     const set = after.sets.find(({ document }) => document.id === 'curtain-up')!;
-    const alone = writeBackup(await backupOfOne(set.document, 1));
+    const alone = await backupBytes(await backupOfOne(set.document, 1));
     expect(new TextDecoder('latin1').decode(alone)).not.toMatch(/Imogen|client-1|HEMA/);
   });
 
@@ -173,18 +196,15 @@ describe('a backup of the store', () => {
     await stockOnce();
     await db().clients.add({ ...newClient('client-1', 'Imogen'), note: 'as it was' });
     const backup = await collectBackup();
-    const none = await previewBackup(backup);
-    expect([none.clients, none.products, none.supplies]).toEqual(
-      Array.from({ length: 3 }, () => ({ fresh: [], differing: [] })),
-    );
+    for (const { sides } of (await previewBackup(backup)).tables)
+      expect(sides).toEqual({ fresh: [], differing: [] });
     await changeClient('client-1', (card) => ({ ...card, note: 'changed', sets: ['matinee'] }));
     const { id } = (await db().shelf.toArray())[0]!;
     await changeOnShelf(id, (item) => ({ ...item, count: 7 }));
-    const preview = await previewBackup(backup);
-    expect(preview.clients.differing.map(({ there, here }) => [there.note, here.note])).toEqual([
-      ['as it was', 'changed'],
+    expect((await sidesOf(backup, 'clients')).differing).toMatchObject([
+      { there: { note: 'as it was' }, here: { note: 'changed' } },
     ]);
-    expect(preview.products.differing.map(({ here }) => here.count)).toEqual([7]);
+    expect((await sidesOf(backup, 'shelf')).differing).toMatchObject([{ here: { count: 7 } }]);
     await takeIn(backup, 'both');
     const cards = (await db().clients.toArray()).map(({ name, note, sets }) => [name, note, sets]);
     expect(new Map(cards.map(([name, ...rest]) => [name, rest]))).toEqual(

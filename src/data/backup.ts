@@ -1,63 +1,32 @@
-import type { Bench } from '@/core/bench/log';
 import { writeSetText } from '@/core/document/parse';
 import type { SetDocument } from '@/core/document/document';
 import { emptyBackup, type BackedUp, type Backup } from '@/core/files/backup';
-import { benchOf } from './benches';
-import type { Client } from '@/core/model/client';
-import type { KeptMotif } from '@/core/craft/keptMotif';
-import { append, leastOf } from '@/core/model/extent';
-import type { ShelfItem } from '@/core/model/shelf';
-import type { Pricing } from '@/core/model/pricing';
-import type { Supply } from '@/core/model/supply';
-import type { Worn } from '@/core/model/wear';
-import type { Taking } from '@/core/stock/taking';
-import { without } from '@/core/model/without';
+import { leastOf } from '@/core/model/extent';
 import { wordsWith } from '@/core/model/primitives';
-import { rowToBin, toBin } from './bin';
-import { newClientId, putClients } from './clients';
+import { removeOfSet, rowToBin, toBin } from './bin';
+import { newClientId } from './clients';
 import { db } from './database';
 import { changedAt, listed } from './listed';
 import { goodRow, goodRows, readRows } from './rows';
-import { putBackOnShelf } from './shelf';
-import { PRICING, readPricing } from './pricing';
-import { putMotifs } from './motifs';
-import { putSupplies } from './supplies';
 import { addSet, lastSeen, storeAgain } from './sets';
+import { TABLE_NAMES, TABLES, type InBackup, type Rows, type TableKind, type TableName } from './tables';
 
-/** All that is stored, as a backup: each set with what the journal still holds of it, broken records as text. */
+/** Tables whose rows go into a backup. The sets go too, each as its own file. */
+export const BACKED_UP: readonly TableName[] = TABLE_NAMES.filter((name) => TABLES[name].backup);
+
+/** What is written of a table here is of its own rows: what the compiler cannot follow through the registry is said once. */
+function ways<K extends TableName>(table: K): InBackup<Rows[K]> {
+  return (TABLES[table] as TableKind<Rows[K]>).backup!;
+}
+
+/** All that is stored, as a backup: each set with what the journal still holds of it, broken records as text, pictures as they lie. */
 export async function collectBackup(now = new Date()): Promise<Backup> {
-  const shelf = readRows('shelf', await db().shelf.toArray());
-  const clients = readRows('clients', await db().clients.toArray());
-  const supplies = readRows('supplies', await db().supplies.toArray());
-  const motifs = readRows('motifs', await db().motifs.toArray());
-  const benches = readRows('benches', await db().benches.toArray());
-  const takings = readRows('takings', await db().takings.toArray());
-  const worn = readRows('worn', await db().worn.toArray());
-  const pricing = (await db().facts.get(PRICING))?.value;
-  const backup: Backup = {
-    made_at: now.toISOString(),
-    sets: [],
-    records: [
-      ...shelf.broken,
-      ...clients.broken,
-      ...supplies.broken,
-      ...motifs.broken,
-      ...benches.broken,
-      ...takings.broken,
-      ...worn.broken,
-    ].map(({ title, record }) => ({
-      title,
-      text: asText(record),
-    })),
-    shelf: shelf.good.map((one) => without(one, 'id')),
-    clients: clients.good,
-    supplies: supplies.good,
-    motifs: motifs.good,
-    benches: benches.good,
-    takings: takings.good,
-    worn: worn.good,
-    pricing: pricing === undefined ? null : readPricing(pricing),
-  };
+  const backup = emptyBackup(now.toISOString());
+  for (const table of BACKED_UP) {
+    const { good, broken } = readRows(table, await db().table(table).toArray());
+    ways(table).into(backup, good);
+    for (const { title, record } of broken) backup.records.push({ title, text: asText(record) });
+  }
   for (const record of await db().sets.toArray()) {
     const shown = listed(record);
     if (shown.kind === 'broken') {
@@ -76,42 +45,41 @@ export async function backupOfOne(
   changed_at: number,
   now = new Date(),
 ): Promise<Backup> {
-  const bench = await benchOf(document.id);
-  return {
-    ...emptyBackup(now.toISOString()),
-    sets: [{ changed_at, document }],
-    benches: bench ? [bench] : [],
-  };
+  const backup = { ...emptyBackup(now.toISOString()), sets: [{ changed_at, document }] };
+  const bench = await goodRow('benches', document.id);
+  if (bench) ways('benches').into(backup, [bench]);
+  return backup;
 }
 
 /**
  * A client's card whole, as a backup of it alone, asked for by name: what is not used on these hands, the measures, the sets made for them with
- * the records of their sittings, and how they wore.
+ * all that is kept of those, and how they wore.
  */
 export async function backupOfClient(id: string, now = new Date()): Promise<Backup> {
   const backup = emptyBackup(now.toISOString());
-  const client = await goodRow('clients', id);
-  if (!client) return backup;
-  const own = new Set(client.sets);
-  for (const set of own) {
+  const sets = await setsOfClient(id);
+  for (const set of sets) {
     const stored = await db().sets.get(set);
     const opened = stored && (await lastSeen(set));
     if (stored && opened?.ok) backup.sets.push({ changed_at: changedAt(stored), document: opened.value.set });
   }
-  backup.clients.push(client);
-  append(
-    backup.benches,
-    (await goodRows('benches')).filter(({ set }) => own.has(set)),
-  );
-  append(
-    backup.takings,
-    (await goodRows('takings')).filter(({ set }) => own.has(set)),
-  );
-  append(
-    backup.worn,
-    (await goodRows('worn')).filter((one) => one.client === id),
-  );
+  const own = new Set(sets);
+  for (const table of BACKED_UP) {
+    const { ofSet, ofClient } = TABLES[table];
+    const isTheirs = (row: object) => {
+      const at = (column: string | undefined) => column && (row as Record<string, unknown>)[column];
+      return own.has(String(at(ofSet?.column))) || (ofClient !== undefined && at(ofClient) === id);
+    };
+    ways(table).into(backup, (await goodRows(table)).filter(isTheirs));
+  }
   return backup;
+}
+
+/** All sets that were made for a client, those that are gone and were worn too. */
+async function setsOfClient(id: string): Promise<string[]> {
+  const client = await db().clients.get(id);
+  const worn = await db().worn.where('client').equals(id).primaryKeys();
+  return [...new Set([...(client?.sets ?? []), ...worn])];
 }
 
 /**
@@ -120,26 +88,23 @@ export async function backupOfClient(id: string, now = new Date()): Promise<Back
  */
 export async function removeClientWhole(id: string): Promise<void> {
   await db().transaction('rw', db().tables, async () => {
-    const client = await db().clients.get(id);
-    const worn = await db().worn.where('client').equals(id).primaryKeys();
-    const sets = [...new Set([...(client?.sets ?? []), ...worn])];
+    const sets = await setsOfClient(id);
     for (const set of sets) {
       const stored = await db().sets.get(set);
       if (stored) await db().gone.put({ id: set, revision: Number(stored.revision) || 0 });
-      await db().sets.delete(set);
-      await db().history.delete(set);
-      await db().benches.delete(set);
-      await db().references.delete(set);
-      await db().takings.delete(set);
-      await db().worn.delete(set);
-      await db().journal.where('set').equals(set).delete();
-      await db().photos.where('set').equals(set).delete();
+      await removeOfSet(set, () => true);
+    }
+    for (const table of TABLE_NAMES) {
+      const { ofClient } = TABLES[table];
+      if (ofClient) await db().table(table).where(ofClient).equals(id).delete();
     }
     const ids = new Set<unknown>([id, ...sets]);
     await db()
-      .bin.filter(({ record }) => ids.has((record as { id?: unknown } | null)?.id))
+      .bin.filter(({ record }) => {
+        const held = (record ?? {}) as { id?: unknown; set?: unknown };
+        return ids.has(held.id) || ids.has(held.set);
+      })
       .delete();
-    await db().clients.delete(id);
   });
 }
 
@@ -167,18 +132,7 @@ export interface Sides<T> {
 /** What taking in a backup would do here. */
 export interface Preview {
   sets: Sides<BackedUp> & { same: BackedUp[] };
-  clients: Sides<Client>;
-  products: Sides<ShelfItem>;
-  supplies: Sides<Supply>;
-  motifs: Sides<KeptMotif>;
-  /** Records of sittings of sets that have none here. */
-  benches: Bench[];
-  /** What sets took that are not known here to have taken anything. */
-  takings: Taking[];
-  /** Sets that were worn, of which nothing is known here. */
-  worn: Worn[];
-  /** Prices, where there are none here. */
-  pricing: Pricing | null;
+  tables: { table: TableName; sides: Sides<object> }[];
 }
 
 /** Whether two records hold the same, however their keys are ordered. */
@@ -193,43 +147,40 @@ function isAlike(a: unknown, b: unknown): boolean {
   );
 }
 
-/** A broken row of the same id counts as none: it is put in the bin by what takes its place. */
-function sidesOf<T>(there: readonly T[], here: readonly T[], idOf: (one: T) => string): Sides<T> {
-  const known = new Map(here.map((one) => [idOf(one), one]));
-  const sides: Sides<T> = { fresh: [], differing: [] };
-  for (const one of there) {
-    const own = known.get(idOf(one));
-    if (own === undefined) sides.fresh.push(one);
-    else if (!isAlike(one, own)) sides.differing.push({ there: one, here: own });
+/**
+ * What of one table a backup would bring. A broken row of the same key counts as none where it is asked which is taken: it is put in the bin by
+ * what takes its place. Where what is here stands, a broken one stands too.
+ */
+async function sidesOf<K extends TableName>(table: K, backup: Backup): Promise<Sides<Rows[K]>> {
+  const { outOf, differing } = ways(table);
+  const sides: Sides<Rows[K]> = { fresh: [], differing: [] };
+  const there = outOf(backup);
+  if (differing === 'stands') {
+    const here = new Set<unknown>(await db().table(table).toCollection().primaryKeys());
+    return { ...sides, fresh: there.filter((row) => !here.has(keyOf(table, row))) };
+  }
+  const known = new Map((await goodRows(table)).map((row) => [keyOf(table, row), row]));
+  for (const row of there) {
+    const own = known.get(keyOf(table, row));
+    if (own === undefined) sides.fresh.push(row);
+    else if (!isAlike(row, own)) sides.differing.push({ there: row, here: own });
   }
   return sides;
 }
 
-const idOf = ({ id }: { id: string }) => id;
-const productIdOf = ({ product }: ShelfItem) => product.id;
+function keyOf(table: TableName, row: object): string {
+  return String((row as Record<string, unknown>)[TABLES[table].key]);
+}
 
-/** Of what is kept one a set: that of sets which have none here. What was done is not done over. */
-async function missing<T extends { set: string }>(
-  table: 'benches' | 'takings' | 'worn',
-  there: readonly T[],
-): Promise<T[]> {
-  const here = new Set(await db().table(table).toCollection().primaryKeys());
-  return there.filter(({ set }) => !here.has(set));
+/** What a row calls itself, and its key where it has no name. */
+export function nameOf(table: TableName, row: object): string {
+  const name = TABLES[table].nameIn(row as Record<string, unknown>);
+  return typeof name === 'string' ? name : keyOf(table, row);
 }
 
 export async function previewBackup(backup: Backup): Promise<Preview> {
-  const items = (await goodRows('shelf')).map((one) => without(one, 'id'));
-  const preview: Preview = {
-    sets: { fresh: [], differing: [], same: [] },
-    clients: sidesOf(backup.clients, await goodRows('clients'), idOf),
-    products: sidesOf<ShelfItem>(backup.shelf, items, productIdOf),
-    supplies: sidesOf(backup.supplies, await goodRows('supplies'), idOf),
-    motifs: sidesOf(backup.motifs, await goodRows('motifs'), idOf),
-    benches: await missing('benches', backup.benches),
-    takings: await missing('takings', backup.takings),
-    worn: await missing('worn', backup.worn),
-    pricing: (await db().facts.get(PRICING)) ? null : backup.pricing,
-  };
+  const preview: Preview = { sets: { fresh: [], differing: [], same: [] }, tables: [] };
+  for (const table of BACKED_UP) preview.tables.push({ table, sides: await sidesOf(table, backup) });
   const { sets } = preview;
   for (const one of backup.sets) {
     const stored = await db().sets.get(one.document.id);
@@ -250,8 +201,7 @@ export async function previewBackup(backup: Backup): Promise<Preview> {
  */
 export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Promise<void> {
   await db().transaction('rw', db().tables, async () => {
-    const { sets, clients, products, supplies, motifs, benches, takings, worn, pricing } =
-      await previewBackup(backup);
+    const { sets } = await previewBackup(backup);
     for (const { there } of sets.differing) {
       if (differing === 'backup') {
         await toBin(there.document.id);
@@ -261,61 +211,36 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
       }
     }
     for (const one of sets.fresh) await storeAgain(one.document, one.changed_at);
-    if (differing === 'backup') {
-      const replaced = [
-        ...clients.differing.map(
-          ({ here }) => ({ table: 'clients', key: here.id, title: here.name }) as const,
-        ),
-        ...products.differing.map(
-          ({ here: { product } }) => ({ table: 'shelf', key: product.id, title: product.name }) as const,
-        ),
-        ...supplies.differing.map(
-          ({ here }) => ({ table: 'supplies', key: here.id, title: here.name }) as const,
-        ),
-        ...motifs.differing.map(({ here }) => ({ table: 'motifs', key: here.id, title: here.name }) as const),
-      ];
-      for (const row of replaced) await rowToBin(row);
-      await putClients(clients.differing.map(({ there }) => there));
-      await putBackOnShelf(products.differing.map(({ there }) => there));
-      await putSupplies(supplies.differing.map(({ there }) => there));
-      await putMotifs(motifs.differing.map(({ there }) => there));
-    } else {
-      // Whose sets they are, the card that is here says.
-      for (const { there } of clients.differing)
-        await db().clients.add({
-          ...there,
-          id: newClientId(),
-          name: wordsWith(there.name, '(from the backup)'),
-          sets: [],
-        });
-    }
-    for (const [table, keys] of [
-      ['clients', clients.fresh.map(idOf)],
-      ['shelf', products.fresh.map(productIdOf)],
-      ['supplies', supplies.fresh.map(idOf)],
-      ['motifs', motifs.fresh.map(idOf)],
-    ] as const)
-      // A broken row may stand in their place.
-      for (const key of keys) await rowToBin({ table, key, title: key });
-    await putBackOnShelf(products.fresh);
-    await putClients(clients.fresh);
-    await putSupplies(supplies.fresh);
-    await putMotifs(motifs.fresh);
-    await db().benches.bulkPut(benches);
-    await db().takings.bulkPut(takings);
-    await db().worn.bulkPut(worn);
-    const prices = differing === 'backup' ? (backup.pricing ?? pricing) : pricing;
-    if (prices) await db().facts.put({ key: PRICING, value: JSON.stringify(prices) });
+    for (const table of BACKED_UP) await takeInTable(table, backup, differing);
   });
 }
 
-const BACKED_UP = 'backed-up-at';
+async function takeInTable<K extends TableName>(
+  table: K,
+  backup: Backup,
+  differing: 'both' | 'backup',
+): Promise<void> {
+  const sides = await sidesOf(table, backup);
+  const { copy } = ways(table);
+  const rows = [...sides.fresh];
+  for (const { there, here } of sides.differing) {
+    if (differing === 'backup') {
+      await rowToBin({ table, key: keyOf(table, here), title: nameOf(table, here) });
+      rows.push(there);
+    } else if (copy) rows.push(copy(there, newClientId));
+  }
+  // A broken row may stand in the place of a fresh one.
+  for (const row of sides.fresh) await rowToBin({ table, key: keyOf(table, row), title: nameOf(table, row) });
+  await db().table(table).bulkPut(rows);
+}
+
+const BACKED_UP_AT = 'backed-up-at';
 const DAY_MS = 24 * 3600 * 1000;
 /** So long changed sets may go without a backup before it is said. */
 export const BACKUP_DAYS = 14;
 
 export async function noteBackup(now = Date.now()): Promise<void> {
-  if (!db().onlyRead) await db().facts.put({ key: BACKED_UP, value: String(now) });
+  if (!db().onlyRead) await db().facts.put({ key: BACKED_UP_AT, value: String(now) });
 }
 
 /**
@@ -323,7 +248,7 @@ export async function noteBackup(now = Date.now()): Promise<void> {
  * changed since, or not long enough ago to speak of.
  */
 export async function backupOverdue_days(now = Date.now()): Promise<number | undefined> {
-  const last = Number((await db().facts.get(BACKED_UP))?.value ?? 0);
+  const last = Number((await db().facts.get(BACKED_UP_AT))?.value ?? 0);
   // The first revision is as it was made or opened: nothing of the artist's own is in it yet.
   const changed = await db()
     .sets.filter((set) => set.changed_at > last && set.revision > 1)

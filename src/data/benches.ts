@@ -1,5 +1,6 @@
 import { liveQuery } from 'dexie';
 import type { Bench } from '@/core/bench/log';
+import { photosOf } from '@/core/model/wear';
 import { db, ReadOnly } from './database';
 import { atOnce } from './journal';
 import { goodRow } from './rows';
@@ -52,10 +53,16 @@ export function putBench(bench: Bench): Promise<void> {
   return atOnce(backend, 'benches', (store) => store.put(bench)).then(() => tellTabs(bench.set));
 }
 
-/** The record of a sitting is thrown away, with its photos: the set may be begun anew. */
+/** The record of a sitting is thrown away, with its photos: the set may be begun anew. Photos of how it wore stay with that. */
 export async function removeBench(set: string): Promise<void> {
-  await db().transaction('rw', db().benches, db().photos, async () => {
+  await db().transaction('rw', db().benches, db().photos, db().worn, async () => {
     await db().benches.delete(set);
-    await db().photos.where('set').equals(set).delete();
+    const worn = await goodRow('worn', set);
+    const kept = new Set(worn ? photosOf(worn) : []);
+    await db()
+      .photos.where('set')
+      .equals(set)
+      .and(({ id }) => !kept.has(id))
+      .delete();
   });
 }

@@ -1,7 +1,11 @@
 import 'fake-indexeddb/auto';
 import { curtainUp } from '@/core/demo/curtainUp';
+import { planSet } from '@/core/plan/planSet';
+import { wornOf } from '@/core/wear/facts';
+import { noteAsked } from './asked';
 import { BIN_DAYS, clearOldBin, dropFromBin, putBack, toBin, watchBin } from './bin';
-import { db, type Binned, type StoredSet } from './database';
+import { db } from './database';
+import type { Binned, StoredSet } from './records';
 import { addSet, openSet, saveSet, storeAgain } from './sets';
 import { restoreDemo } from './starting';
 
@@ -80,5 +84,40 @@ describe('the bin', () => {
   it('removing what is not there removes nothing', async () => {
     expect(await toBin('nowhere')).toBeUndefined();
     expect(await db().bin.count()).toBe(0);
+  });
+
+  it('lets go for good of what was kept of a set, but for how it was worn and its pictures of that', async () => {
+    const photo = (id: string, set: string) => ({
+      id,
+      set,
+      taken_at: 1,
+      picture: new Blob(['x']),
+      width_px: 1,
+      height_px: 1,
+    });
+    const set = curtainUp();
+    const worn = wornOf(set, planSet(set), { on: '2026-03-01' });
+    for (const [id, isWorn] of [
+      ['worn', true],
+      ['unworn', false],
+    ] as const) {
+      await addSet({ ...set, id });
+      await db().references.put({ set: id, name: 'moon.png', picture: new Blob(['x']) });
+      await db().photos.put(photo(`photo-${id}`, id));
+      if (isWorn) await db().worn.put({ ...worn, set: id });
+      await noteAsked(id, 'which');
+      await dropFromBin((await toBin(id))!);
+    }
+    expect(await db().references.count()).toBe(0);
+    expect(await db().facts.count()).toBe(0);
+    expect((await db().photos.toArray()).map(({ id }) => id)).toEqual(['photo-worn']);
+    expect(await db().worn.count()).toBe(1);
+    // One that was put back under its own name keeps its things.
+    await addSet({ ...set, id: 'back' });
+    await db().photos.put(photo('photo-back', 'back'));
+    const key = (await toBin('back'))!;
+    await storeAgain({ ...set, id: 'back' });
+    await dropFromBin(key);
+    expect(await db().photos.count()).toBe(2);
   });
 });

@@ -1,7 +1,10 @@
 import { liveQuery } from 'dexie';
-import { db, type Binned, type StoredSet } from './database';
+import { askedKey } from './asked';
+import { db } from './database';
+import type { Binned, StoredSet } from './records';
 import { newKey } from './journal';
-import { readRows, TABLES, type BrokenRow, type TableName } from './rows';
+import { goodRow, readRows, type BrokenRow } from './rows';
+import { TABLE_NAMES, TABLES, type TableKind, type TableName } from './tables';
 
 /** What is removed can be put back for so long. */
 export const BIN_DAYS = 30;
@@ -104,13 +107,33 @@ export function watchBin(onChange: (binned: Binned[]) => void): () => void {
 
 /** Takes out of the bin for good what has been in it long enough. */
 export async function clearOldBin(now = Date.now()): Promise<void> {
-  await db()
+  const old = await db()
     .bin.where('removed_at')
     .below(now - BIN_MS)
-    .delete();
+    .primaryKeys();
+  for (const key of old) await dropFromBin(key);
 }
 
-/** Takes one out of the bin for good. */
+/** Takes one out of the bin for good; with a set goes what was kept of it, but for how it was worn. */
 export async function dropFromBin(key: string): Promise<void> {
-  await db().bin.delete(key);
+  await db().transaction('rw', db().tables, async () => {
+    const one = await goodRow('bin', key);
+    await db().bin.delete(key);
+    const id = one && !one.table ? (one.record as { id?: unknown } | null)?.id : undefined;
+    if (typeof id !== 'string' || (await db().sets.get(id))) return;
+    const isWorn = (await db().worn.get(id)) !== undefined;
+    await removeOfSet(id, (outlives) => outlives === 'never' || (outlives === 'where worn' && !isWorn));
+  });
+}
+
+/** Removes what is kept of a set, of the tables that are asked for. Within a transaction of all tables. */
+export async function removeOfSet(
+  set: string,
+  goes: (outlives: NonNullable<TableKind<unknown>['ofSet']>['outlives']) => boolean,
+): Promise<void> {
+  for (const table of TABLE_NAMES) {
+    const { ofSet } = TABLES[table];
+    if (ofSet && goes(ofSet.outlives)) await db().table(table).where(ofSet.column).equals(set).delete();
+  }
+  await db().facts.delete(askedKey(set));
 }

@@ -3,7 +3,8 @@ import { append } from '@/core/model/extent';
 import { upperFirst } from '@/core/model/letters';
 import { db } from './database';
 import { readJournal } from './journal';
-import { readRows, TABLES, type BrokenRow, type TableName } from './rows';
+import { readRows, type BrokenRow } from './rows';
+import { TABLES, type TableName } from './tables';
 import { titlesOf } from './sets';
 
 /** Rows that stand for something of a set are named by it. */

@@ -77,8 +77,3 @@ export async function makeFor(set: string, client: string | undefined): Promise<
 export async function clientOf(set: string): Promise<Client | undefined> {
   return readRows('clients', await db().clients.where('sets').equals(set).toArray()).good[0];
 }
-
-/** Puts cards here, each in the place of the one of its id. */
-export async function putClients(clients: readonly Client[]): Promise<void> {
-  await db().clients.bulkPut([...clients]);
-}

@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { curtainUp } from '@/core/demo/curtainUp';
 import type { Change } from '@/core/document/changes';
-import { db, type JournalEntry } from './database';
+import { db } from './database';
+import type { JournalEntry } from './records';
 import { append, laidOver, newKey, keepLate } from './journal';
 import { toBin } from './bin';
 import { addSet, foldLeft, openSet, saveSet } from './sets';

@@ -4,7 +4,8 @@ import type { SetDocument } from '@/core/document/document';
 import { parseSet } from '@/core/document/parse';
 import { messageOf } from '@/core/model/messageOf';
 import { fail, type Result } from '@/core/model/result';
-import { db, ReadOnly, type JournalEntry, type StoredSet } from './database';
+import { db, ReadOnly } from './database';
+import type { JournalEntry, StoredSet } from './records';
 import { readRows } from './rows';
 
 let count = 0;

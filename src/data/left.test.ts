@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import type { Change } from '@/core/document/changes';
 import { curtainUp } from '@/core/demo/curtainUp';
-import { db, type JournalEntry } from './database';
+import { db } from './database';
+import type { JournalEntry } from './records';
 import { holdOpen } from './held';
 import { append } from './journal';
 import { addSet, foldLeft, openSet, saveSet } from './sets';

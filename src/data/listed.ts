@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { issueFault, parseSet } from '@/core/document/parse';
 import type { Fault } from '@/core/model/result';
-import type { StoredSet } from './database';
+import type { StoredSet } from './records';
 
 /** A record of the store as a list shows it: a set, or what is wrong with it. */
 export type Listed =

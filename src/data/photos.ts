@@ -1,5 +1,6 @@
 import { liveQuery } from 'dexie';
-import { db, type Photo } from './database';
+import { db } from './database';
+import type { Photo } from './records';
 import { readRows } from './rows';
 
 /** The photos of a sitting, each time one is taken or thrown away; oldest first. */

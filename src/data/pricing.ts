@@ -1,8 +1,7 @@
 import { liveQuery } from 'dexie';
 import { NO_PRICING, Pricing } from '@/core/model/pricing';
 import { db } from './database';
-
-export const PRICING = 'pricing';
+import { PRICING, readPricing } from './tables';
 
 /** What the artist asks for her work, each time it changes; what is not one, or was never said, asks nothing. */
 export function watchPricing(
@@ -14,17 +13,7 @@ export function watchPricing(
 }
 
 export async function pricingNow(): Promise<Pricing> {
-  return readPricing((await db().facts.get(PRICING))?.value);
-}
-
-/** What was kept of it; what is none asks nothing. */
-export function readPricing(text: string | undefined): Pricing {
-  try {
-    const read = Pricing.safeParse(JSON.parse(text ?? 'null'));
-    return read.success ? read.data : NO_PRICING;
-  } catch {
-    return NO_PRICING;
-  }
+  return readPricing((await db().facts.get(PRICING))?.value) ?? NO_PRICING;
 }
 
 /** Changes what is asked as it is now; what comes out wrong is not kept. */

@@ -1,5 +1,6 @@
 import { liveQuery } from 'dexie';
-import { db, type Reference } from './database';
+import { db } from './database';
+import type { Reference } from './records';
 import { goodRow } from './rows';
 
 /** The picture kept beside a set's desk, each time it changes. */

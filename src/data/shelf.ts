@@ -2,7 +2,8 @@ import { liveQuery } from 'dexie';
 import { without } from '@/core/model/without';
 import { ShelfItem } from '@/core/model/shelf';
 import { genericShelf, onShelf } from '@/core/starter/shelf';
-import { db, type ShelvedItem } from './database';
+import { db } from './database';
+import type { ShelvedItem } from './records';
 import { goodRow, goodRows } from './rows';
 
 const STOCKED = 'shelf-stocked';
@@ -34,11 +35,6 @@ function counted(before: ShelfItem | undefined, next: ShelfItem, now = new Date(
   const said = (one: ShelfItem) => JSON.stringify([one.count, one.holds, one.holds_in, one.counted_at]);
   const stands = before === undefined || said(before) === said(next) || next.counted_at !== before.counted_at;
   return stands ? next : { ...next, counted_at: now.toISOString() };
-}
-
-/** The same with their counts as they are noted: out of a backup. */
-export async function putBackOnShelf(items: readonly ShelfItem[]): Promise<void> {
-  await db().shelf.bulkPut(items.map(shelved));
 }
 
 /** Puts products on the shelf, each in the place of the one of its id; all or none. */

@@ -1,7 +1,7 @@
 import { IDBFactory, IDBKeyRange } from 'fake-indexeddb';
 import { curtainUp } from '@/core/demo/curtainUp';
 
-import { STORE_VERSION } from './database';
+import { STORE_VERSION } from './tables';
 
 /** Of a program that is not written yet. */
 const NEWER = STORE_VERSION + 1;

@@ -1,6 +1,7 @@
 import Dexie from 'dexie';
 import { messageOf } from '@/core/model/messageOf';
-import { db, LacquerDatabase, replaceDb, STORE_NAME, STORE_VERSION } from './database';
+import { db, LacquerDatabase, replaceDb, STORE_NAME } from './database';
+import { STORE_VERSION } from './tables';
 
 /** What the browser's store is good for. */
 export type StoreState =

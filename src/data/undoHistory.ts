@@ -1,7 +1,7 @@
 import { difference, goBack, goForward } from '@/core/document/difference';
 import type { SetDocument } from '@/core/document/document';
 import { parseSet, writeSetText } from '@/core/document/parse';
-import type { StoredHistory } from './database';
+import type { StoredHistory } from './records';
 import type { LaidOver } from './journal';
 
 /** So many steps of undo outlive the page. */

@@ -5,15 +5,18 @@ import * as zlib from 'node:zlib';
 import { DEMO_SETS } from '../demo';
 import { newClient } from '../model/client';
 import { faultLine } from '../model/result';
-import { emptyBackup, readBackup, writeBackup } from './backup';
+import { backupBytes } from './wholeBackup';
+import { emptyBackup, readBackup } from './backup';
+import { noLines } from './backupParts';
 import { crc32 } from './crc32';
 
 const small = () =>
-  writeBackup({
+  backupBytes({
     ...emptyBackup('2026-03-01T18:30:00.000Z'),
     sets: [{ changed_at: 100, document: DEMO_SETS[0]!.make() }],
-    clients: [newClient('c', 'Imogen')],
+    lines: { ...noLines(), clients: [newClient('c', 'Imogen')] },
   });
+const isRead = async (bytes: Uint8Array) => (await readBackup(new Blob([bytes.slice()]))).ok;
 
 /** Another program's sum of a whole file, by zlib. */
 const zlibSum = (bytes: Uint8Array): number => {
@@ -34,9 +37,9 @@ describe('sums of zip files', () => {
     );
   });
 
-  it('a backup with any byte changed, cut off or added is refused', () => {
-    const whole = small();
-    expect(readBackup(whole).ok).toBe(true);
+  it('a backup with any byte changed, cut off or added is refused', async () => {
+    const whole = await small();
+    expect(await isRead(whole)).toBe(true);
     const spoiled = fc.oneof(
       fc.record({ at: fc.nat(whole.length - 1), by: fc.integer({ min: 1, max: 255 }) }).map(({ at, by }) => {
         const bytes = whole.slice();
@@ -46,38 +49,37 @@ describe('sums of zip files', () => {
       fc.nat(whole.length - 1).map((length) => whole.slice(0, length)),
       fc.uint8Array({ minLength: 1, maxLength: 40 }).map((more) => Uint8Array.from([...whole, ...more])),
     );
-    fc.assert(
-      fc.property(spoiled, (bytes) => {
-        const read = readBackup(bytes);
-        expect(read.ok).toBe(false);
+    await fc.assert(
+      fc.asyncProperty(spoiled, async (bytes) => {
+        expect(await isRead(bytes)).toBe(false);
       }),
       { numRuns: process.env.WHOLE_PROPERTIES ? 20_000 : 600 },
     );
   });
 
-  it('any bit of its last kilobyte, where the directory stands', () => {
-    const whole = small();
+  it('any bit of its last kilobyte, where the directory stands', async () => {
+    const whole = await small();
     for (let at = whole.length - 1000; at < whole.length; at += runs(3, 1))
       for (let bit = 0; bit < 8; bit += 1) {
         const bytes = whole.slice();
         bytes[at]! ^= 1 << bit;
-        expect(readBackup(bytes).ok).toBe(false);
+        expect(await isRead(bytes)).toBe(false);
       }
   });
 
-  it('a backup of an older program has no seal; what is in its files still counts', () => {
+  it('a backup of an older program has no seal; what is in its files still counts', async () => {
     const plain = zipSync(
       { 'backup.json': strToU8('{"format":"none"}'), 'note.txt': strToU8('as it was') },
       { level: 0 },
     );
-    const said = (bytes: Uint8Array) => {
-      const read = readBackup(bytes);
+    const said = async (bytes: Uint8Array) => {
+      const read = await readBackup(new Blob([bytes.slice()]));
       return read.ok ? 'read' : faultLine(read.faults[0]!);
     };
-    expect(said(plain)).toContain('backup.json: format');
+    expect(await said(plain)).toContain('backup.json: format');
     const bytes = plain.slice();
     const at = Buffer.from(plain).indexOf('as it was');
     bytes[at]! ^= 1;
-    expect(said(bytes)).toMatch(/^note\.txt: is damaged/);
+    expect(await said(bytes)).toMatch(/^note\.txt: is damaged/);
   });
 });

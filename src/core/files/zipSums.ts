@@ -1,76 +1,79 @@
 import { strFromU8, strToU8 } from 'fflate';
-import type { Fault } from '../model/result';
 import { crc32 } from './crc32';
 
 /*
- * Sums of a zip file. Every file in one has its CRC-32 in the directory at the end (APPNOTE 6.3.10, 4.3.12); those of
- * our own carry, as their comment, the sum of all that stands before it: no byte of theirs can change unseen.
+ * The seal of a zip file of our own: as its comment it carries the CRC-32 of all that stands before it, so that no byte of it can change
+ * unseen. One that another program has packed has none.
  */
 const END = 0x06054b50;
-const END_BYTES = 22;
-const ENTRY = 0x02014b50;
-const ENTRY_BYTES = 46;
+export const END_BYTES = 22;
 const SEAL = 'crc32 of all before: ';
 const SEAL_BYTES = SEAL.length + 8;
+/** The length of the comment is the last that a zip file says (APPNOTE 6.3.10, 4.3.16). */
+const LENGTH_BYTES = 2;
+/** So much of a large file is held at a time. */
+const SLICE_BYTES = 4 * 1024 * 1024;
 
 const viewOf = (bytes: Uint8Array) => new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+const sealOf = (sum: number) => SEAL + sum.toString(16).padStart(8, '0');
 
-/** A zip file without a comment, with its seal as the comment. */
-export function sealed(zip: Uint8Array): Uint8Array {
-  const whole = new Uint8Array(zip.length + SEAL_BYTES);
-  whole.set(zip);
-  viewOf(whole).setUint16(zip.length - 2, SEAL_BYTES, true);
-  const sum = crc32(whole.subarray(0, zip.length));
-  whole.set(strToU8(SEAL + sum.toString(16).padStart(8, '0')), zip.length);
-  return whole;
+/** Seals a zip file without a comment as it is written: give it each piece, write what it gives back, and its end. */
+export function sealing(): { take: (piece: Uint8Array) => Uint8Array; end: () => Uint8Array } {
+  let held: Uint8Array = new Uint8Array();
+  let sum = 0;
+  return {
+    take: (piece) => {
+      const all = new Uint8Array(held.length + piece.length);
+      all.set(held);
+      all.set(piece, held.length);
+      const cut = Math.max(0, all.length - LENGTH_BYTES);
+      held = all.slice(cut);
+      const out = all.subarray(0, cut);
+      sum = crc32(out, sum);
+      return out;
+    },
+    end: () => {
+      const last = new Uint8Array(LENGTH_BYTES + SEAL_BYTES);
+      viewOf(last).setUint16(0, SEAL_BYTES, true);
+      sum = crc32(last.subarray(0, LENGTH_BYTES), sum);
+      last.set(strToU8(sealOf(sum)), LENGTH_BYTES);
+      return last;
+    },
+  };
+}
+
+/** What the end of a zip file says: where its directory stands, and whether it was sealed. */
+export interface ZipEnd {
+  at: number;
+  sealed: boolean;
 }
 
 /**
- * What tells that a zip file is not as it was made: its seal, and the sums and sizes of the files in it, as unpacked.
- * One that another program has packed has no seal.
+ * The end of a zip file, and undefined where it has none that it was made with. A file of another program ends without a comment; one of ours with
+ * its seal, which is held against every byte before it.
  */
-export function sumFault(zip: Uint8Array, files: Record<string, Uint8Array>): Fault | undefined {
-  const seal = sealFault(zip);
-  if (seal) return { path: '', message: seal };
-  return entryFault(zip, files);
+export async function zipEnd(file: Blob): Promise<ZipEnd | undefined> {
+  const most = END_BYTES + SEAL_BYTES;
+  const from = Math.max(0, file.size - most);
+  const tail = new Uint8Array(await file.slice(from).arrayBuffer());
+  const view = viewOf(tail);
+  const isEnd = (at: number) => at >= 0 && at + END_BYTES <= tail.length && view.getUint32(at, true) === END;
+  const bare = tail.length - END_BYTES;
+  if (isEnd(bare) && view.getUint16(tail.length - LENGTH_BYTES, true) === 0)
+    return { at: from + bare, sealed: false };
+  const at = bare - SEAL_BYTES;
+  const comment = tail.length - SEAL_BYTES;
+  if (!isEnd(at) || view.getUint16(comment - LENGTH_BYTES, true) !== SEAL_BYTES) return undefined;
+  const said = strFromU8(tail.subarray(comment), true);
+  return said === sealOf(await sumOf(file.slice(0, file.size - SEAL_BYTES)))
+    ? { at: from + at, sealed: true }
+    : undefined;
 }
 
-const DAMAGED = 'is damaged: its bytes are not those it was made with. Nothing of it was taken in';
-
-function sealFault(zip: Uint8Array): string | undefined {
-  const view = viewOf(zip);
-  const isEnd = (at: number) => at >= 0 && view.getUint32(at, true) === END;
-  const bare = zip.length - END_BYTES;
-  if (isEnd(bare) && view.getUint16(zip.length - 2, true) === 0) return undefined;
-  const end = bare - SEAL_BYTES;
-  const at = zip.length - SEAL_BYTES;
-  if (!isEnd(end) || view.getUint16(at - 2, true) !== SEAL_BYTES) return `this file ${DAMAGED}`;
-  const seal = SEAL + crc32(zip.subarray(0, at)).toString(16).padStart(8, '0');
-  return strFromU8(zip.subarray(at), true) === seal ? undefined : `this file ${DAMAGED}`;
-}
-
-function entryFault(zip: Uint8Array, files: Record<string, Uint8Array>): Fault | undefined {
-  const view = viewOf(zip);
-  const damaged = (path: string): Fault => ({ path, message: DAMAGED });
-  // The end was found by whoever unpacked it; with a seal it stands before that.
-  let end = zip.length - END_BYTES;
-  while (end >= 0 && view.getUint32(end, true) !== END) end -= 1;
-  if (end < 0) return damaged('');
-  let at = view.getUint32(end + 16, true);
-  let count = 0;
-  while (at + ENTRY_BYTES <= end && view.getUint32(at, true) === ENTRY) {
-    const [sum, size] = [view.getUint32(at + 16, true), view.getUint32(at + 24, true)];
-    const [name, extra, comment] = [28, 30, 32].map((from) => view.getUint16(at + from, true)) as [
-      number,
-      number,
-      number,
-    ];
-    const path = strFromU8(zip.subarray(at + ENTRY_BYTES, at + ENTRY_BYTES + name));
-    const data = Object.hasOwn(files, path) ? files[path]! : undefined;
-    const isFolder = path.endsWith('/');
-    if (!isFolder && (!data || data.length !== size || crc32(data) !== sum)) return damaged(path);
-    at += ENTRY_BYTES + name + extra + comment;
-    count += 1;
-  }
-  return count === view.getUint16(end + 10, true) ? undefined : damaged('');
+/** The CRC-32 of a file of any size. */
+export async function sumOf(file: Blob): Promise<number> {
+  let sum = 0;
+  for (let at = 0; at < file.size; at += SLICE_BYTES)
+    sum = crc32(new Uint8Array(await file.slice(at, at + SLICE_BYTES).arrayBuffer()), sum);
+  return sum;
 }

@@ -94,6 +94,11 @@ export const Worn = z.strictObject({
 });
 export type Worn = z.infer<typeof Worn>;
 
+/** The photos that were noted with how a set wore, by their ids. */
+export function photosOf({ nails: worn }: Pick<Worn, 'nails'>): string[] {
+  return NAILS.flatMap((nail) => (worn[nail]?.notes ?? []).flatMap(({ photo }) => photo ?? []));
+}
+
 /** A day is written so that days compare as text; undefined where this can be, else why not. */
 export function wearFault(worn: Pick<Worn, 'made_on' | 'off_on'>, on: string): string | undefined {
   if (on < worn.made_on) return 'That is before the set was made.';

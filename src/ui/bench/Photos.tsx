@@ -3,7 +3,7 @@ import { ActionIcon } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
 import { useEffect, useState } from 'react';
 import { upperFirst } from '@/core/model/letters';
-import type { Photo } from '@/data/database';
+import type { Photo } from '@/data/records';
 import { putPhoto, removePhoto, watchPhotos } from '@/data/photos';
 import { smallPhotoOf } from '@/workers/planner';
 import { BlobImage } from '../kit/BlobImage';

@@ -9,7 +9,7 @@ import { fingerOf, nailWords, NAILS } from '@/core/model/names';
 import { tidyWords } from '@/core/model/primitives';
 import type { Worn } from '@/core/model/wear';
 import { changeClient, makeFor, removeClient } from '@/data/clients';
-import type { StoredSet } from '@/data/database';
+import type { StoredSet } from '@/data/records';
 import { addCopy, storedSets } from '@/data/sets';
 import { addNewSet } from '@/data/starting';
 import { Go, go } from '../kit/Go';

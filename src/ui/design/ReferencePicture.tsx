@@ -13,7 +13,7 @@ import type { Product } from '@/core/model/product';
 import { faultWords } from '@/core/model/placeWords';
 import { mixed } from '@/core/starter/mixed';
 import { recoloured } from '@/core/starter/shelf';
-import type { Reference } from '@/data/database';
+import type { Reference } from '@/data/records';
 import { putReference, removeReference, watchReference } from '@/data/references';
 import { matchesOf, paletteOfPicture } from '@/workers/planner';
 import type { MatchedColour } from '@/workers/plannerApi';

@@ -1,12 +1,13 @@
 'use client';
 import { Button, Modal, Radio } from '@mantine/core';
 import dayjs from 'dayjs';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { messageOf } from '@/core/model/messageOf';
 import { faultWords } from '@/core/model/placeWords';
 import type { BackedUp } from '@/core/files/backup';
-import type { ShelfItem } from '@/core/model/shelf';
-import { takeIn, type Differing, type Sides } from '@/data/backup';
+import { upperFirst } from '@/core/model/letters';
+import { nameOf, takeIn, type Differing, type Sides } from '@/data/backup';
+import { TABLES, type TableName } from '@/data/tables';
 import { notify, notKept } from '../kit/notify';
 import type { ReadBackup } from './readFile';
 import classes from './SetsView.module.css';
@@ -17,24 +18,29 @@ type Choice = 'both' | 'backup';
 export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () => void }) {
   const [differing, setDiffering] = useState<Choice>('both');
   const [fault, setFault] = useState<string>();
-  const { sets, clients, products, supplies, motifs, benches, takings, worn, pricing } = read.preview;
-  const others = [...clients.differing, ...products.differing, ...supplies.differing, ...motifs.differing]
-    .length;
+  const { sets, tables } = read.preview;
+  const others = tables.reduce((sum, { sides }) => sum + sides.differing.length, 0);
+  const copies = tables.reduce(
+    (sum, { table, sides }) => sum + (TABLES[table].backup?.copy ? sides.differing.length : 0),
+    0,
+  );
   const differs = sets.differing.length + others > 0;
   const replaces = differing === 'backup';
-  const brings = <T,>({ fresh, differing: other }: Sides<T>, copied: boolean) =>
+  const brings = ({ fresh, differing: other }: Sides<object>, copied: boolean) =>
     fresh.length + (copied || replaces ? other.length : 0);
   const more = [
     ...counted(brings(sets, true), 'set', 'sets'),
-    ...counted(brings(clients, true), 'client', 'clients'),
-    ...counted(brings(products, false), 'product', 'products'),
-    ...counted(brings(supplies, false), 'lamp, box or tool', 'lamps, boxes and tools'),
-    ...counted(brings(motifs, false), 'motif', 'motifs'),
-    ...counted(benches.length, 'record of a sitting', 'records of sittings'),
-    ...counted(worn.length, 'worn set', 'worn sets'),
-    ...counted(takings.length, 'taking off the shelf', 'takings off the shelf'),
-    ...(pricing ? ['your prices'] : []),
+    ...tables.flatMap(({ table, sides }) => {
+      const { words, many, backup } = TABLES[table];
+      const count = brings(sides, backup?.copy !== undefined);
+      return backup?.words ? (count > 0 ? [backup.words] : []) : counted(count, words, many);
+    }),
   ].join(', ');
+  const nameHere = (table: TableName, row: object) => {
+    if (TABLES[table].backup?.byCount) return undefined;
+    const name = nameOf(table, row);
+    return `“${read.backup.sets.find(({ document }) => document.id === name)?.document.title ?? name}”`;
+  };
 
   async function take() {
     try {
@@ -58,35 +64,18 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
           words="Here, and other than in the backup"
           names={sets.differing.map((one) => `${titleOf(one.there)}, ${whichIsNewer(one)}`)}
         />
-        <Line words="Clients’ cards, added" names={clients.fresh.map(named)} />
-        <Line
-          words="Cards that say other things here"
-          names={clients.differing.map((one) => `${named(one.there)} (${whereApart(one)})`)}
-        />
-        <Line words="Products, put on the shelf" names={products.fresh} />
-        <Line
-          words="Products that are other here"
-          names={products.differing.map(
-            (one) =>
-              `${named(one.there.product)} (${whereApart({ there: flat(one.there), here: flat(one.here) })})`,
-          )}
-        />
-        <Line words="Lamps, boxes, pieces and tools, put on the shelf" names={supplies.fresh} />
-        <Line
-          words="Lamps, boxes, pieces and tools that are other here"
-          names={supplies.differing.map((one) => `${named(one.there)} (${whereApart(one)})`)}
-        />
-        <Line words="Motifs, put into the library" names={motifs.fresh.map(named)} />
-        <Line
-          words="Motifs that are drawn otherwise here"
-          names={motifs.differing.map((one) => named(one.there))}
-        />
-        <Line
-          words="Records of sittings, added"
-          names={benches.map(({ set }) => sittingOf(set, read.backup))}
-        />
-        <Line words="How sets wore, added" names={worn.map(({ title }) => title)} />
-        <Line words="What sets took off the shelf, added" names={takings.map(({ title }) => title)} />
+        {tables.map(({ table, sides }) => {
+          const words = upperFirst(TABLES[table].backup?.words ?? TABLES[table].many);
+          return (
+            <Fragment key={table}>
+              <Line words={`${words}, added`} names={sides.fresh.map((row) => nameHere(table, row))} />
+              <Line
+                words={`${words}, saying other things here`}
+                names={sides.differing.map((one) => `“${nameOf(table, one.there)}” (${whereApart(one)})`)}
+              />
+            </Fragment>
+          );
+        })}
         {read.faults.map((one) => (
           <li key={faultWords(one)}>
             <b>Cannot be read, left out:</b> {faultWords(one)}
@@ -109,7 +98,7 @@ export function BackupChoice({ read, onClose }: { read: ReadBackup; onClose: () 
           <Radio
             mt="xs"
             value="both"
-            label={`Keep what is here${sets.differing.length + clients.differing.length > 0 ? '; the backup’s sets and cards come as copies' : ''}`}
+            label={`Keep what is here${sets.differing.length + copies > 0 ? '; the backup’s sets and cards come as copies' : ''}`}
           />
           <Radio mt="xs" value="backup" label="Take the backup’s; what is here goes into the bin" />
         </Radio.Group>
@@ -137,9 +126,7 @@ function Line({ words, names }: { words: string; names: readonly unknown[] }) {
   );
 }
 
-const named = ({ name }: { name: string }) => `“${name}”`;
 const titleOf = ({ document }: BackedUp) => `“${document.title}”`;
-const flat = ({ product, ...rest }: ShelfItem) => ({ ...product, ...rest });
 
 function whichIsNewer({ there, here }: Differing<BackedUp>): string {
   const day = (one: BackedUp) => dayjs(one.changed_at).format('D MMMM, HH:mm');
@@ -150,21 +137,23 @@ function whichIsNewer({ there, here }: Differing<BackedUp>): string {
 }
 
 /** What two records of one thing do not agree about, by their fields' names. */
-function whereApart({ there, here }: Differing<object>): string {
+function whereApart(both: Differing<object>): string {
+  const [there, here] = [flat(both.there), flat(both.here)];
   const keys = [...new Set([...Object.keys(there), ...Object.keys(here)])];
-  const at = (one: object, key: string) => JSON.stringify((one as Record<string, unknown>)[key]);
+  const at = (one: Record<string, unknown>, key: string) => JSON.stringify(one[key]);
   return keys
     .filter((key) => at(there, key) !== at(here, key))
     .map((key) => key.replace(/_(mm|um|s|deg|on)$/, '').replaceAll('_', ' '))
     .join(', ');
 }
 
+/** A product's own fields beside those of its place on the shelf. */
+function flat(row: object): Record<string, unknown> {
+  const { product, ...rest } = row as { product?: object };
+  return { ...product, ...rest };
+}
+
 /** "2 sets", or nothing where there are none. */
 function counted(count: number, one: string, many: string): string[] {
   return count === 0 ? [] : [`${count} ${count === 1 ? one : many}`];
-}
-
-/** The title of the set that was worn, as the backup has it. */
-function sittingOf(set: string, { sets }: ReadBackup['backup']): string {
-  return sets.find(({ document }) => document.id === set)?.document.title ?? set;
 }

@@ -4,7 +4,7 @@ import dayjs from 'dayjs';
 import { useEffect, useState } from 'react';
 import { messageOf } from '@/core/model/messageOf';
 import { BIN_DAYS, dropFromBin, putBack, watchBin } from '@/data/bin';
-import type { Binned } from '@/data/database';
+import type { Binned } from '@/data/records';
 import { notify } from '../kit/notify';
 import classes from './SetsView.module.css';
 

@@ -3,7 +3,7 @@ import { upperFirst } from '@/core/model/letters';
 import { wornLooks } from '@/core/document/wearers';
 import { appointmentWords } from '@/core/model/appointment';
 import { dayWords, today } from '@/core/model/days';
-import type { StoredSet } from '@/data/database';
+import type { StoredSet } from '@/data/records';
 import type { Listed } from '@/data/listed';
 
 /** For whom a set is, when it was last changed, and what is on the nails. */

@@ -3,7 +3,7 @@ import { messageOf } from '@/core/model/messageOf';
 import type { Backup } from '@/core/files/backup';
 import type { Client } from '@/core/model/client';
 import { backupOfClient, backupOfOne, collectBackup, noteBackup } from '@/data/backup';
-import type { StoredSet } from '@/data/database';
+import type { StoredSet } from '@/data/records';
 import { downloadBlob, fileName } from '../kit/download';
 import { notify } from '../kit/notify';
 
@@ -27,7 +27,7 @@ export async function exportWithRecord({ document, changed_at }: StoredSet): Pro
     const name = `${fileName(document.title)}, with its record.zip`;
     await handOver(backup, name);
     notify(
-      backup.benches.length > 0
+      backup.lines.benches.length > 0
         ? `The set and its record are in ${name}.`
         : 'It has no record: it was never begun.',
     );
@@ -50,8 +50,24 @@ export async function exportClient({ id, name }: Pick<Client, 'id' | 'name'>): P
   }
 }
 
+/** So much is held before it is given to the browser to keep: it may put it on the disk. */
+const PIECE_BYTES = 8 * 1024 * 1024;
+
 async function handOver(backup: Backup, name: string): Promise<void> {
-  const { writeBackup } = await import('@/core/files/backup');
-  const bytes = writeBackup(backup);
-  downloadBlob(name, new Blob([bytes.slice()], { type: 'application/zip' }));
+  const { packedBackup } = await import('@/core/files/backup');
+  const done: Blob[] = [];
+  let held: Uint8Array<ArrayBuffer>[] = [];
+  let bytes = 0;
+  const give = () => {
+    done.push(new Blob(held));
+    held = [];
+    bytes = 0;
+  };
+  for await (const piece of packedBackup(backup)) {
+    held.push(piece.slice());
+    bytes += piece.length;
+    if (bytes >= PIECE_BYTES) give();
+  }
+  give();
+  downloadBlob(name, new Blob(done, { type: 'application/zip' }));
 }

@@ -16,7 +16,8 @@ export interface ReadBackup {
   faults: Fault[];
 }
 
-const MAX_BACKUP_BYTES = 256 * 1024 * 1024;
+/** What a zip file holds at most. */
+const MAX_BACKUP_BYTES = 4 * 1024 ** 3;
 
 /** What a chosen file holds: a set, or a backup of many. Nothing is stored by reading it. */
 export async function readFile(file: File): Promise<Result<{ kind: 'set'; set: SetDocument } | ReadBackup>> {
@@ -34,9 +35,9 @@ export async function readFile(file: File): Promise<Result<{ kind: 'set'; set: S
 }
 
 async function readBackupFile(file: File): Promise<Result<ReadBackup>> {
-  if (file.size > MAX_BACKUP_BYTES) return fail('', 'a backup is refused beyond 256 MB');
+  if (file.size > MAX_BACKUP_BYTES) return fail('', 'a backup is refused beyond 4 GB');
   const { readBackup } = await import('@/core/files/backup');
-  const read = readBackup(await bytesOf(file));
+  const read = await readBackup(file);
   if (!read.ok) return read;
   const { backup, faults } = read.value;
   return ok({ kind: 'backup', name: file.name, backup, preview: await previewBackup(backup), faults });

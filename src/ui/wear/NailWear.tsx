@@ -5,7 +5,7 @@ import type { SetDocument } from '@/core/document/document';
 import { upperFirst } from '@/core/model/letters';
 import { nailWords, type NailName } from '@/core/model/names';
 import type { WearNote, Worn } from '@/core/model/wear';
-import type { Photo } from '@/data/database';
+import type { Photo } from '@/data/records';
 import { watchPhotos } from '@/data/photos';
 import { changeWorn } from '@/data/worn';
 import { notify, notKept } from '../kit/notify';

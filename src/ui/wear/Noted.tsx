@@ -4,7 +4,7 @@ import { IconTrash } from '@tabler/icons-react';
 import { dayWords } from '@/core/model/days';
 import type { WearNote } from '@/core/model/wear';
 import { causesOf } from '@/core/wear/causes';
-import type { Photo } from '@/data/database';
+import type { Photo } from '@/data/records';
 import { BlobImage } from '../kit/BlobImage';
 import { WHAT_WORDS } from './whatWords';
 import classes from './WearView.module.css';
