@@ -11,7 +11,8 @@ import type { WayMeasured } from '@/core/plan/waysOfWorking';
 import type { Accent } from '@/core/stock/accents';
 import type { Need } from '@/core/stock/needs';
 import type { Worn } from '@/core/model/wear';
-import type { Growth, Weakest } from '@/core/wear/growth';
+import type { Aging } from '@/core/wear/aging';
+import type { Growth } from '@/core/wear/growth';
 import type { Plan } from '@/core/plan/planSet';
 import type { Begun, HandWipe } from '@/core/timing/problem';
 import type { Forecast } from '@/core/timing/forecast';
@@ -140,14 +141,14 @@ export function doneOf(set: SetDocument, asked: DoneAsked): Promise<Done> {
   return planner.ask((api) => api.done(set, asked), PLAN_LIMIT_S);
 }
 
-/** Which nail of a worn set carries least after so many days. */
-export function weakestFor(
+/** How each nail of a worn set ages over some days. */
+export function agingFor(
   set: SetDocument,
-  worn: Worn,
-  days: number,
+  worn: Pick<Worn, 'nails'>,
+  days: readonly number[],
   growth: Growth,
-): Promise<Weakest | undefined> {
-  return planner.ask((api) => api.weakest(set, worn, days, growth), PLAN_LIMIT_S);
+): Promise<Aging[]> {
+  return planner.ask((api) => api.aging(set, worn, days, growth), PLAN_LIMIT_S);
 }
 
 /** What each accent of a set costs. */

@@ -38,8 +38,10 @@ import { accentsOf, bareNeeds, type Accent } from '@/core/stock/accents';
 import { needsOf, type Need } from '@/core/stock/needs';
 import type { Bench } from '@/core/bench/log';
 import type { Worn } from '@/core/model/wear';
+import type { Bottles } from '@/core/model/shelf';
 import { wornOf } from '@/core/wear/facts';
-import { weakestAfter, type Growth, type Weakest } from '@/core/wear/growth';
+import { agingOf, type Aging } from '@/core/wear/aging';
+import type { Growth } from '@/core/wear/growth';
 import type { NailField } from '@/core/simulate/field';
 import type { Rerun } from '@/core/simulate/rerun';
 import { nominalSteps, simulateNail } from '@/core/simulate/simulate';
@@ -105,12 +107,12 @@ export interface FingerAsked {
   turn_deg: number;
 }
 
-/** Of a set that is done: its record, the day, whose hands, and the products that were past their date. */
+/** Of a set that is done: its record, the day, whose hands, and what is known of the bottles. */
 export interface DoneAsked {
   bench?: Bench | undefined;
   on: string;
   client: string | null;
-  past: readonly string[];
+  bottles: Bottles;
 }
 export interface Done {
   needs: Need[];
@@ -157,7 +159,7 @@ export interface PlannerApi {
   /** What a set that is done took, and what of it is known from then on. */
   done: (set: SetDocument, asked: DoneAsked) => Done;
   /** Which nail of a worn set carries least after so many days. */
-  weakest: (set: SetDocument, worn: Worn, days: number, growth: Growth) => Weakest | undefined;
+  aging: (set: SetDocument, worn: Pick<Worn, 'nails'>, days: readonly number[], growth: Growth) => Aging[];
   /** What each accent of a set costs. */
   accents: (set: SetDocument) => Accent[];
   /** When a planned sitting will be over, of many evenings. */
@@ -248,14 +250,14 @@ export function plannerApi(): PlannerApi {
     within: (set, goal_s, list) => within(set, goal_s, list, memo),
     measuredWay: (set, helped) => measuredWay(set, memo, helped),
     needs: (set) => bareNeeds(set, memo),
-    done: (set, { bench, on, client, past }) => {
+    done: (set, { bench, on, client, bottles }) => {
       const plan = planSet(set, { memo, fixes: false, effort: { iterations: SHORTLY } });
       return {
         needs: needsOf(set, plan),
-        worn: wornOf(set, plan, { bench, on, client, past: new Set(past) }),
+        worn: wornOf(set, plan, { bench, on, client, bottles }),
       };
     },
-    weakest: weakestAfter,
+    aging: agingOf,
     accents: (set) => accentsOf(set, memo),
     picture: (set, name, px_per_mm, turn_deg) => {
       const picture = drawNail(planned(set, name).nominal.field, productIn(set), px_per_mm, turn_deg);

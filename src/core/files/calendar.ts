@@ -4,8 +4,10 @@ export interface CalendarEvent {
   uid: string;
   title: string;
   note: string;
-  begins: Date;
-  ends: Date;
+  /** A moment of the artist's own clock, or a whole day (ISO 8601). */
+  begins: Date | string;
+  /** Undefined where nobody knows. */
+  ends?: Date | undefined;
   /** When it was written. */
   made_at: Date;
 }
@@ -22,8 +24,10 @@ export function calendarFile(events: readonly CalendarEvent[]): string {
       'BEGIN:VEVENT',
       `UID:${escaped(uid)}`,
       `DTSTAMP:${stamp(made_at)}`,
-      `DTSTART:${local(begins)}`,
-      `DTEND:${local(ends)}`,
+      typeof begins === 'string'
+        ? `DTSTART;VALUE=DATE:${begins.replaceAll('-', '')}`
+        : `DTSTART:${local(begins)}`,
+      ...(ends ? [`DTEND:${local(ends)}`] : []),
       `SUMMARY:${escaped(title)}`,
       ...(note === '' ? [] : [`DESCRIPTION:${escaped(note)}`]),
       'END:VEVENT',

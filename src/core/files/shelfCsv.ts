@@ -15,6 +15,7 @@ const NOTED = [
   'density_g_ml',
   'good_for_months',
   'use_by',
+  'batch',
   'counted_at',
 ] as const satisfies readonly (keyof ShelfItem)[];
 

@@ -28,6 +28,25 @@ export const ShelfItem = z.strictObject({
   /** How long it is good once opened, and until when unopened. */
   good_for_months: z.optional(z.nullable(z.int().check(z.gte(1), z.lte(120)))),
   use_by: z.optional(z.nullable(Day)),
+  /** What its maker stamped on the one in use: asked for where something reacted. */
+  batch: z.optional(
+    z.nullable(
+      z
+        .string()
+        .check(
+          z.maxLength(60, 'must be at most 60 characters'),
+          z.regex(/^\S(.*\S)?$/, 'must not begin or end with a space'),
+        ),
+    ),
+  ),
   counted_at: z.optional(z.nullable(z.iso.datetime('must be a moment such as 2026-03-01T09:00:00Z'))),
 });
 export type ShelfItem = z.infer<typeof ShelfItem>;
+
+/** What is known of the bottles that a set is made from on a day, by their products. */
+export interface Bottles {
+  /** Products that are past their date. */
+  past: ReadonlySet<string>;
+  /** What their makers stamped on those in use. */
+  batches: ReadonlyMap<string, string>;
+}

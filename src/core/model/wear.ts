@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { dayWords } from './days';
 import { NAILS, type NailName } from './names';
 import { Words } from './primitives';
 import { Day } from './shelf';
@@ -67,8 +68,21 @@ export const NailFacts = z.strictObject({
   conditions: z.array(z.string().check(z.maxLength(40))).check(z.maxLength(10)),
   past_date: z.array(Words).check(z.maxLength(20)),
   fixing_mm3: z.nullable(z.number()),
+  /** What is not found again from memory: a magnet, a marble, a mix, as it really was. */
+  recipes: z.optional(z.array(z.string().check(z.maxLength(300))).check(z.maxLength(20))),
 });
 export type NailFacts = z.infer<typeof NailFacts>;
+
+/** Of a set as it is worn. */
+export const MOST_PHOTOS = 40;
+
+/** Something to do after: to ask how it holds, to look at what was mended. */
+export const FollowUp = z.strictObject({
+  on: Day,
+  words: Words,
+  done: z.boolean(),
+});
+export type FollowUp = z.infer<typeof FollowUp>;
 
 const Nail = z.strictObject({ facts: NailFacts, notes: z.array(WearNote).check(z.maxLength(40)) });
 const nails = Object.fromEntries(NAILS.map((nail) => [nail, z.nullable(Nail)])) as Record<
@@ -90,13 +104,24 @@ export const Worn = z.strictObject({
   /** Whether it was worked from the bench, or said to be done as planned. */
   by: z.enum(['bench', 'plan']),
   practice: z.record(z.string(), z.string().check(z.maxLength(60))),
+  /** Batches of the bottles that were used, by the products' names. */
+  batches: z.optional(z.record(z.string(), z.string().check(z.maxLength(60)))),
+  /** Pictures of it as it was worn, by their ids. */
+  photos: z.optional(z.array(z.string().check(z.maxLength(80))).check(z.maxLength(MOST_PHOTOS))),
+  follow_ups: z.optional(z.array(FollowUp).check(z.maxLength(20))),
   nails: z.strictObject(nails),
 });
 export type Worn = z.infer<typeof Worn>;
 
 /** The photos that were noted with how a set wore, by their ids. */
-export function photosOf({ nails: worn }: Pick<Worn, 'nails'>): string[] {
-  return NAILS.flatMap((nail) => (worn[nail]?.notes ?? []).flatMap(({ photo }) => photo ?? []));
+export function photosOf({ nails: worn, photos = [] }: Pick<Worn, 'nails' | 'photos'>): string[] {
+  const noted = NAILS.flatMap((nail) => (worn[nail]?.notes ?? []).flatMap(({ photo }) => photo ?? []));
+  return [...photos, ...noted];
+}
+
+/** Whether a text is a day. */
+export function isDay(text: string): boolean {
+  return Day.safeParse(text).success;
 }
 
 /** A day is written so that days compare as text; undefined where this can be, else why not. */
@@ -104,4 +129,32 @@ export function wearFault(worn: Pick<Worn, 'made_on' | 'off_on'>, on: string): s
   if (on < worn.made_on) return 'That is before the set was made.';
   if (worn.off_on !== null && on > worn.off_on) return 'That is after the set came off.';
   return undefined;
+}
+
+/** Why a set cannot have been made on a day, `today` being today: what is known of it is earlier, or the day has not come. */
+export function madeFault(
+  worn: Pick<Worn, 'off_on' | 'nails'>,
+  on: string,
+  today: string,
+): string | undefined {
+  if (on > today) return 'That day has not come. Is the clock of this device right?';
+  if (worn.off_on !== null && on > worn.off_on) return 'It came off before that.';
+  const first = notedDays(worn)[0];
+  return first !== undefined && on > first ? `Something was noted on ${dayWords(first)} already.` : undefined;
+}
+
+/** Why a set cannot have come off on a day. */
+export function offFault(
+  worn: Pick<Worn, 'made_on' | 'nails'>,
+  on: string,
+  today: string,
+): string | undefined {
+  if (on > today) return 'That day has not come.';
+  if (on < worn.made_on) return 'That is before the set was made.';
+  const last = notedDays(worn).at(-1);
+  return last !== undefined && on < last ? `Something was noted on ${dayWords(last)} still.` : undefined;
+}
+
+function notedDays({ nails: all }: Pick<Worn, 'nails'>): string[] {
+  return NAILS.flatMap((nail) => (all[nail]?.notes ?? []).map(({ on }) => on)).sort();
 }

@@ -2,6 +2,7 @@ import type { Operation } from '../craft/operation';
 import { FAMILIES, type Laid } from '../craft/families';
 import { decode, encode, type Material } from '../craft/surface';
 import { smooth } from '../geometry/smooth';
+import { mostOf } from '../model/extent';
 import type { Product } from '../model/product';
 import type { Cover } from './cover';
 import { isSolid, LAYER_FACTS, thickness_um } from './layers';
@@ -40,6 +41,8 @@ export function file(
     blendSeam(field, cover, seam_mm);
     if (allowance_um === 0) return [];
   }
+  const { bed_mm } = field.frame;
+  const crest_um = seam_mm ? mostOf(cover.held.map((cell) => height_um(field, cell))) : 0;
   const into = new Map<Reached, FiledInto>(
     BELOW_THE_CLEAR.map((what) => [what, { what, touched: [], removed: [] }]),
   );
@@ -47,8 +50,14 @@ export function file(
     const y = field.grid.y[cellY(cell)]!;
     let off = allowance_um * feather(field.frame, y, cover.distance_mm[cell]!);
     off = Math.max(off, over_um(field, cell, bares));
-    // Filed back, the old set ends at the new growth, and so does the file.
-    if (seam_mm) off = Math.min(off, height_um(field, cell));
+    // Filed back, the old set keeps its form: as much of it goes everywhere as at its crest. At the new growth it ends, and so does the file.
+    if (crest_um > 0) {
+      const old_um = height_um(field, cell);
+      off = Math.min(off, (old_um * allowance_um) / crest_um);
+      // What was built from the bed on is never filed thinner than an edge; towards that the file rises without a ledge.
+      if (field.edge === 'tip' || field.edge === 'form')
+        off = Math.min(off, Math.max(0, old_um - edge_um * smooth((y - bed_mm) / TOWARDS_EDGE_MM + 1)));
+    }
     const blend = edgeBlend(field, y);
     if (blend > 0) {
       // Thinning is done by eye: it stops short of the art, and leaves the edge thicker instead.
@@ -135,6 +144,9 @@ function clear_um(field: NailField, cell: number, product: (id: string) => Produ
   }
   return clear;
 }
+
+/** The file leaves the bed for what was built past it over so much. */
+const TOWARDS_EDGE_MM = 5;
 
 /** 0 over the bed, 1 at the tip, without a step between. */
 function edgeBlend(field: NailField, y_mm: number): number {

@@ -10,6 +10,9 @@ import { rounded } from '../model/rounded';
 import type { NailFacts, Worn } from '../model/wear';
 import { standing } from '../bench/events';
 import type { Bench } from '../bench/log';
+import { recipesOf } from '../bench/recipes';
+import { figureWords } from '../craft/recalled';
+import type { Bottles } from '../model/shelf';
 import type { Plan } from '../plan/planSet';
 
 /** What of a set was really done: the steps, when, and what light they got. Without a log it is taken as planned. */
@@ -17,7 +20,11 @@ interface Doings {
   done: ReadonlyMap<string, number>;
   /** The least share of its light that a nail got. */
   light: ReadonlyMap<string, number>;
+  /** What was said of recipes, by the operations it was said of. */
+  recipes: ReadonlyMap<string, readonly Said[]>;
 }
+
+type Said = Parameters<typeof figureWords>[0];
 
 interface Asked {
   /** The record of its sitting, where it was worked from the bench. */
@@ -25,22 +32,32 @@ interface Asked {
   /** The day it was made, ISO 8601. */
   on: string;
   client?: string | null;
-  /** Products that were past their date that day. */
-  past?: ReadonlySet<string>;
+  /** What is known of the bottles on the shelf that day. */
+  bottles?: Bottles;
 }
 
 /** A planned set as it was worn from a day on, with what is known of each nail. */
-export function wornOf(set: SetDocument, plan: Plan, { bench, on, client = null, past }: Asked): Worn {
+export function wornOf(set: SetDocument, plan: Plan, { bench, on, client = null, bottles }: Asked): Worn {
   const doings = bench ? fromLog(bench) : asPlanned(plan);
   const tips = new Map(tipsOf(set).fits.map((fit) => [fit.nail, fit.spare_mm]));
   const nails = Object.fromEntries(
     NAILS.map((name) => [
       name,
       set.nails[name].in_work
-        ? { facts: factsOf(set, plan, name, doings, { spare_mm: tips.get(name), past }), notes: [] }
+        ? {
+            facts: factsOf(set, plan, name, doings, { spare_mm: tips.get(name), past: bottles?.past }),
+            notes: [],
+          }
         : null,
     ]),
   ) as unknown as Worn['nails'];
+  const used = new Set(NAILS.flatMap((name) => nails[name]?.facts.products ?? []));
+  const batches = Object.fromEntries(
+    set.kit.products.flatMap(({ id, name }) => {
+      const batch = used.has(name) ? bottles?.batches.get(id) : undefined;
+      return batch === undefined ? [] : [[name, batch]];
+    }),
+  );
   const { primer, base, edge_mm, pace, stones, tips: tipsWay } = set.practice;
   return {
     set: set.id,
@@ -49,6 +66,7 @@ export function wornOf(set: SetDocument, plan: Plan, { bench, on, client = null,
     made_on: on,
     off_on: null,
     by: bench ? 'bench' : 'plan',
+    ...(Object.keys(batches).length > 0 ? { batches } : {}),
     practice: { primer, base, edge_mm: `${edge_mm} mm`, pace, stones, tips: tipsWay },
     nails,
   };
@@ -61,16 +79,19 @@ function asPlanned({ sitting }: Plan): Doings {
       ...sitting.loads.flatMap((load) => load.operations.map((id) => [id, load.end_s] as const)),
     ]),
     light: new Map(),
+    recipes: new Map(),
   };
 }
 
 function fromLog({ events }: Pick<Bench, 'events'>): Doings {
   const done = new Map<string, number>();
   const light = new Map<string, number>();
+  const recipes = new Map<string, readonly Said[]>();
   const cut = new Map(events.flatMap((one) => (one.what === 'cut-short' ? [[one.of, one] as const] : [])));
   standing(events).forEach((one, i) => {
     if (one?.what === 'done') for (const { operation } of one.pieces) done.set(operation, one.at_ms / 1000);
     if (one?.what === 'undone') for (const id of one.operations) done.delete(id);
+    if (one?.what === 'recipe') for (const id of one.operations) recipes.set(id, one.figures);
     if (one?.what !== 'lit') return;
     for (const id of one.operations) done.set(id, one.at_ms / 1000 + one.seconds);
     const short = cut.get(i);
@@ -78,14 +99,14 @@ function fromLog({ events }: Pick<Bench, 'events'>): Doings {
     // A light that is given again makes up for the one before.
     for (const id of one.operations) light.set(id, Math.min(1, Math.max(light.get(id) ?? 0, share)));
   });
-  return { done, light };
+  return { done, light, recipes };
 }
 
 function factsOf(
   set: SetDocument,
   plan: Plan,
   name: NailName,
-  { done, light }: Doings,
+  { done, light, recipes }: Doings,
   { spare_mm, past }: { spare_mm: number | undefined; past: ReadonlySet<string> | undefined },
 ): NailFacts {
   const nail = set.nails[name];
@@ -122,6 +143,31 @@ function factsOf(
     conditions: [...nail.conditions],
     past_date: used.filter((id) => past?.has(id)).flatMap((id) => products.get(id) ?? []),
     fixing_mm3: fixing ? (plan.laid_mm3[fixing.id] ?? null) : null,
+    ...recipesIn(set, plan, operations.filter(was), recipes),
+  };
+}
+
+const MOST_RECIPE = 300;
+
+/** Magnets, marbles and mixes of what was done on a nail: as was said of them, else as they were planned. */
+function recipesIn(
+  set: SetDocument,
+  plan: Plan,
+  done: readonly Operation[],
+  said: Doings['recipes'],
+): Pick<NailFacts, 'recipes'> {
+  const asked = recipesOf(
+    set,
+    plan.operations,
+    done.map(({ id }) => id),
+  );
+  if (asked.length === 0) return {};
+  return {
+    recipes: asked.map(({ words, operations, figures }) => {
+      const really = operations.flatMap((id) => said.get(id) ?? []);
+      const told = (really.length > 0 ? really : figures).map(figureWords);
+      return `${words}: ${[...new Set(told)].join(', ')}`.slice(0, MOST_RECIPE);
+    }),
   };
 }
 

@@ -6,7 +6,7 @@ import { Worn as WornSchema } from '../model/wear';
 import { planSet } from '../plan/planSet';
 import { QUICK } from '../testing/sets';
 import { daysBetween, GROUPINGS, wornNails } from './held';
-import { bodyAfter, dueOf, dueWithin, growthOf, PUBLISHED, weakestAfter } from './growth';
+import { dueOf, growthOf, PUBLISHED } from './growth';
 import { infillOf } from './infill';
 import { wornOf } from './facts';
 
@@ -86,29 +86,11 @@ describe('growing out', () => {
     expect(growthOf([noted('left-ring', note({ grown_mm: 1, on: '2026-03-04' }))])).toEqual(PUBLISHED);
   });
 
-  it('weakens a long nail as its apex travels, and it is due by what is on it', () => {
+  it('is due by what is on it', () => {
     const long = flyTower();
-    const record = wornOf(long, planSet(long, QUICK), { on: '2026-03-01' });
-    const carries = [14, 28, 42, 70].map((days) => bodyAfter(long, 'left-middle', days, PUBLISHED).carries);
-    expect(carries).toEqual(carries.toSorted((a, b) => b - a));
-    expect(carries.at(-1)!).toBeLessThan(carries[0]!);
-    const apex = [3, 42].map((days) => bodyAfter(long, 'left-middle', days, PUBLISHED).apex_at_mm);
-    expect(apex[1]!).toBeGreaterThan(apex[0]!);
-    const due = dueOf(record, PUBLISHED)!;
+    const due = dueOf(wornOf(long, planSet(long, QUICK), { on: '2026-03-01' }), PUBLISHED)!;
     expect(due.from > '2026-03-01' && due.to > due.from).toBe(true);
     expect(due.why).toContain('at the usual rate');
-    const weakest = weakestAfter(long, record, 42, PUBLISHED)!;
-    expect(weakest.carries).toBeLessThan(weakest.carried);
-    expect(weakest.carries).toBe(bodyAfter(long, weakest.nail, 42, PUBLISHED).carries);
-  });
-
-  it('what is due within a week is told, the soonest first; what came off is not', () => {
-    const older = { ...worn, set: 'older', made_on: '2026-02-20' };
-    const off = { ...worn, set: 'off', off_on: '2026-03-10' };
-    const all = [worn, older, off];
-    expect(dueWithin(all, '2026-03-01', 7).map((one) => one.worn.set)).toEqual(['older']);
-    expect(dueWithin(all, '2026-03-12', 7).map((one) => one.worn.set)).toEqual(['older', worn.set]);
-    expect(dueWithin(all, '2026-02-21', 7)).toEqual([]);
   });
 
   it('the infill begins with what is there: nails that fell are made new beside those that are filled', () => {
@@ -141,6 +123,8 @@ describe('how long each nail held', () => {
       days: 14,
       failed: false,
     });
+    // Made on a day that has not come, nothing of it counts.
+    expect(wornNails([{ ...worn, made_on: '2031-01-01' }], '2026-03-31')).toEqual([]);
     // Noted on a day that cannot be, it counts for nothing.
     const odd = [noted('left-ring', note({ on: '2026-02-20' }))];
     expect(wornNails(odd, '2026-03-31').find((one) => one.nail === 'left-ring')).toMatchObject({

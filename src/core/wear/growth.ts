@@ -1,16 +1,10 @@
-import { buildKindOf, BUILDS } from '../craft/builds';
+import { BUILDS } from '../craft/builds';
 import { WORN } from '../craft/build';
-import { compileNail } from '../compile/compile';
-import { buildOf } from '../compile/prepare';
-import type { SetDocument } from '../document/document';
 import { dayAfter } from '../model/days';
 import { grown_mm } from '../model/growth';
-import { NAILS, type NailName } from '../model/names';
+import { NAILS } from '../model/names';
 import { rounded } from '../model/rounded';
 import type { Worn } from '../model/wear';
-import { newCovers } from '../simulate/cover';
-import { beginRun } from '../simulate/simulate';
-import { bodyOf, type NailBody } from '../simulate/strength';
 import { daysBetween } from './held';
 
 /** How fast a nail grows, in mm a day, and whether it was measured on these hands. */
@@ -66,52 +60,4 @@ export function dueOf({ made_on, nails }: Pick<Worn, 'made_on' | 'nails'>, growt
     why: `${first.then}: by then ${gap_mm} mm have grown out${growth.measured ? ', at the rate measured on these hands' : ', at the usual rate'}.`,
     gap_mm,
   };
-}
-
-/** A finished nail after so many days: what lay over the stress area has moved towards the tip, and it carries less. */
-export function bodyAfter(set: SetDocument, name: NailName, days: number, growth: Growth): NailBody {
-  const start = {
-    kind: 'infill' as const,
-    weeks: Math.min(12, Math.max(0.5, days / 7)),
-    gap_mm: Math.min(10, Math.max(0.2, rounded(days * growth.mm_a_day, 2))),
-  };
-  const grown: SetDocument = { ...set, nails: { ...set.nails, [name]: { ...set.nails[name], start } } };
-  const compiled = compileNail(grown, name);
-  const { edge } = buildKindOf(buildOf(grown, grown.nails[name]).kind);
-  return bodyOf(beginRun(compiled, edge, newCovers()).field);
-}
-
-/** The nail that carries least after so many days, beside what it carried when it was made. */
-export interface Weakest {
-  nail: NailName;
-  carries: number;
-  carried: number;
-}
-
-/** Undefined where no nail has a free edge to lever on. */
-export function weakestAfter(
-  set: SetDocument,
-  worn: Pick<Worn, 'nails'>,
-  days: number,
-  growth: Growth,
-): Weakest | undefined {
-  const all = NAILS.flatMap((nail): Weakest[] => {
-    const carried = worn.nails[nail]?.facts.carries;
-    if (!carried || !set.nails[nail].in_work) return [];
-    return [{ nail, carried, carries: bodyAfter(set, nail, days, growth).carries }];
-  });
-  return all.toSorted((a, b) => a.carries - b.carries)[0];
-}
-
-/** What of all that is worn is due within so many days, the soonest first; what came off is not. */
-export function dueWithin(all: readonly Worn[], today: string, days: number): { worn: Worn; due: Due }[] {
-  const until = dayAfter(today, days);
-  return all
-    .filter(({ off_on }) => off_on === null)
-    .flatMap((worn) => {
-      const own = worn.client === null ? [worn] : all.filter(({ client }) => client === worn.client);
-      const due = dueOf(worn, growthOf(own));
-      return due && due.from <= until ? [{ worn, due }] : [];
-    })
-    .sort((a, b) => (a.due.to < b.due.to ? -1 : a.due.to > b.due.to ? 1 : 0));
 }

@@ -23,26 +23,29 @@ export function daysBetween(from: string, to: string): number {
  * stands before its set was made, or after it came off, is left alone.
  */
 export function wornNails(all: readonly Worn[], today: string): WornNail[] {
-  return all.flatMap((worn) =>
-    NAILS.flatMap((nail): WornNail[] => {
-      const one = worn.nails[nail];
-      if (!one) return [];
-      const until = worn.off_on ?? today;
-      const dated = one.notes.filter(({ on }) => on >= worn.made_on && on <= until);
-      const failed = dated
-        .filter(({ what }) => FAILS.has(what))
-        .map(({ on }) => on)
-        .sort()[0];
-      const early = dated
-        .filter(({ what }) => what === 'off-early')
-        .map(({ on }) => on)
-        .sort()[0];
-      const end = failed ?? early ?? until;
-      return [
-        { worn, nail, days: Math.max(0, daysBetween(worn.made_on, end)), failed: failed !== undefined },
-      ];
-    }),
-  );
+  // Made on a day that has not come, by a clock that was wrong, nothing is known of how long it is worn.
+  return all
+    .filter(({ made_on }) => made_on <= today)
+    .flatMap((worn) =>
+      NAILS.flatMap((nail): WornNail[] => {
+        const one = worn.nails[nail];
+        if (!one) return [];
+        const until = worn.off_on ?? today;
+        const dated = one.notes.filter(({ on }) => on >= worn.made_on && on <= until);
+        const failed = dated
+          .filter(({ what }) => FAILS.has(what))
+          .map(({ on }) => on)
+          .sort()[0];
+        const early = dated
+          .filter(({ what }) => what === 'off-early')
+          .map(({ on }) => on)
+          .sort()[0];
+        const end = failed ?? early ?? until;
+        return [
+          { worn, nail, days: Math.max(0, daysBetween(worn.made_on, end)), failed: failed !== undefined },
+        ];
+      }),
+    );
 }
 
 /** What nails can be told apart by. */

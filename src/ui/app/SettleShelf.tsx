@@ -2,7 +2,7 @@
 import { useEffect } from 'react';
 import { today } from '@/core/model/days';
 import { takenLines } from '@/core/stock/held';
-import { pastOn } from '@/core/stock/pastDate';
+import { bottlesOn } from '@/core/stock/bottles';
 import type { Taking } from '@/core/stock/taking';
 import { benchOf } from '@/data/benches';
 import { clientOf } from '@/data/clients';
@@ -33,8 +33,12 @@ async function settle(taking: Taking): Promise<void> {
   const stock = await stockNow();
   const on = today(new Date(taking.at));
   const client = (await clientOf(set.id))?.id ?? null;
-  const past = pastOn(stock.shelf, on);
-  const { needs, worn } = await doneOf(set, { bench: await benchOf(set.id), on, client, past });
+  const { needs, worn } = await doneOf(set, {
+    bench: await benchOf(set.id),
+    on,
+    client,
+    bottles: bottlesOn(stock.shelf, on),
+  });
   await beginWorn(worn);
   await workedOut(taking, takenLines(needs, stock));
 }

@@ -13,6 +13,7 @@ import { HandsSpread } from '../kit/HandsSpread';
 import { notDone } from '../kit/notify';
 import { FINENESS, usePictures } from '../kit/usePictures';
 import { timeWords } from '../kit/words';
+import { useWorn } from '../wear/useWorn';
 import { Paper } from './Paper';
 import classes from './CardView.module.css';
 
@@ -32,11 +33,12 @@ export function ClientSheet({ set, plan, choice }: { set: SetDocument; plan: Pla
       ),
     [set, plan],
   );
-  const page = sheetPage(
-    sheet,
-    day,
-    used.map(({ name }) => name),
+  // Once it is worn, the batches that were in use then are known.
+  const batches = useWorn(set.id).worn?.batches ?? {};
+  const named = used.map(({ name: product }) =>
+    batches[product] ? `${product} (batch ${batches[product]})` : product,
   );
+  const page = sheetPage(sheet, day, named);
   const name = `${fileName(set.title)}, for the client`;
   async function pdf() {
     const { pagePdf } = await import('@/core/picture/pagePdf');
@@ -92,7 +94,7 @@ export function ClientSheet({ set, plan, choice }: { set: SetDocument; plan: Pla
           ))}
         </ul>
         <h3>What was used</h3>
-        <p>{used.map((product) => product.name).join(', ')}.</p>
+        <p>{named.join(', ')}.</p>
       </section>
     </Paper>
   );

@@ -1,39 +1,86 @@
 'use client';
-import { Button } from '@mantine/core';
+import { Button, Checkbox } from '@mantine/core';
 import { IconCalendarPlus } from '@tabler/icons-react';
+import { useMemo } from 'react';
+import { appointmentWords } from '@/core/model/appointment';
 import { dayWords, today } from '@/core/model/days';
-import { dueWithin } from '@/core/wear/growth';
+import type { Client } from '@/core/model/client';
+import { weekOf, type WeekItem } from '@/core/wear/week';
+import type { StoredSet } from '@/data/records';
+import { changeWorn } from '@/data/worn';
 import { Go } from '../kit/Go';
+import { notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
-import { saveDue } from '../wear/dueFile';
+import { saveWeek } from '../wear/dueFile';
 import { useAllWorn } from '../wear/useWorn';
 import classes from './SetsView.module.css';
 
-const WEEK_DAYS = 7;
-const MOST_NAMED = 4;
+const MOST_NAMED = 6;
 
-/** Which worn sets are due this week; all of them as one calendar file. */
-export function DueSoon() {
+/** What is to be done this week: sittings, sets that are due, follow-ups; all of it as one calendar file. */
+export function DueSoon({ sets, clients }: { sets: readonly StoredSet[]; clients: readonly Client[] }) {
   const { all } = useAllWorn();
-  const due = dueWithin(all ?? [], today(), WEEK_DAYS);
-  if (due.length === 0) return null;
+  const week = useMemo(() => {
+    const whose = new Map(clients.flatMap(({ id, sets: own }) => own.map((set) => [set, id] as const)));
+    const planned = sets.map(({ id, title, document: { appointment, state } }) => ({
+      id,
+      title,
+      appointment,
+      state,
+      client: whose.get(id) ?? null,
+    }));
+    return weekOf(planned, all ?? [], today());
+  }, [sets, clients, all]);
+  if (week.length === 0) return null;
   return (
-    <section className={classes.due} aria-label="Due this week">
-      <b>Due this week:</b>
-      {due.slice(0, MOST_NAMED).map(({ worn, due: { to } }) => (
-        <span key={worn.set}>
-          <Go href={pathOf({ kind: 'set', id: worn.set, view: 'wear' })}>{worn.title}</Go> by {dayWords(to)}
-        </span>
+    <section className={classes.due} aria-label="This week">
+      <b>This week:</b>
+      {week.slice(0, MOST_NAMED).map((item) => (
+        <Item key={`${item.kind} ${item.set} ${item.on}`} item={item} />
       ))}
-      {due.length > MOST_NAMED && <Go href="/holds">{due.length - MOST_NAMED} more</Go>}
+      {week.length > MOST_NAMED && <span>{week.length - MOST_NAMED} more</span>}
       <Button
         variant="default"
         size="compact-md"
         leftSection={<IconCalendarPlus size={16} />}
-        onClick={() => saveDue('due', due)}
+        onClick={() => saveWeek('this week', week)}
       >
         Calendar file
       </Button>
     </section>
+  );
+}
+
+function Item({ item }: { item: WeekItem }) {
+  const { kind, set, title, on } = item;
+  const view = kind === 'sitting' ? 'hands' : 'wear';
+  const link = <Go href={pathOf({ kind: 'set', id: set, view })}>{title}</Go>;
+  if (kind === 'sitting')
+    return (
+      <span>
+        {link} {appointmentWords({ on, at: item.at })}
+      </span>
+    );
+  if (kind === 'due')
+    return (
+      <span>
+        {link} due by {dayWords(on)}
+      </span>
+    );
+  return (
+    <Checkbox
+      label={
+        <>
+          {item.follow.words}: {link}
+        </>
+      }
+      checked={false}
+      onChange={() =>
+        void changeWorn(set, (now) => ({
+          ...now,
+          follow_ups: (now.follow_ups ?? []).map((one, i) => (i === item.nth ? { ...one, done: true } : one)),
+        })).catch(notKept)
+      }
+    />
   );
 }

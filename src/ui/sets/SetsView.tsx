@@ -195,7 +195,10 @@ export function SetsView() {
             : 'No sets yet: make a new one, or restore the demo sets from the menu.'}
         </p>
       )}
-      <DueSoon />
+      <DueSoon
+        sets={(sets ?? []).flatMap((one) => (one.kind === 'set' ? [one.stored] : []))}
+        clients={clients ?? []}
+      />
       <ul className={classes.list}>
         {shown?.slice(0, most).map((stored, i) => (
           <li key={stored.id} className={classes.item} data-first={i === 0 || undefined}>

@@ -61,6 +61,12 @@ export function StockOfProduct({
         defaultValue={item.opened_on ?? ''}
         onBlur={(event) => onPut({ opened_on: event.currentTarget.value || null })}
       />
+      <TextInput
+        label="Batch"
+        defaultValue={item.batch ?? ''}
+        maxLength={60}
+        onBlur={(event) => onPut({ batch: event.currentTarget.value.trim() || null })}
+      />
       <StoredFigure
         label="Good for, months"
         value={item.good_for_months ?? ''}

@@ -3,6 +3,7 @@ import { Button } from '@mantine/core';
 import { useCallback } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { calendarFile } from '@/core/files/calendar';
+import { SITTING_UID } from '@/core/files/calendarUids';
 import { appointmentWords } from '@/core/model/appointment';
 import { upperFirst } from '@/core/model/letters';
 import { appointedTimes } from '@/core/plan/appointed';
@@ -69,7 +70,7 @@ function Appointed({ set, forecast }: { set: SetDocument; forecast: Forecast }) 
   const save = () => {
     const text = calendarFile([
       {
-        uid: `${set.id}@merry-lacquer`,
+        uid: SITTING_UID.of(set.id),
         title: set.title,
         note: set.note,
         begins: times.begins,

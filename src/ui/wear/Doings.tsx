@@ -5,7 +5,10 @@ import { timeWords } from '../kit/words';
 import classes from './WearView.module.css';
 
 /** What was really done on a nail, as far as it is known. */
-export function Doings({ facts, nail, by }: { facts: NailFacts; nail: NailName; by: Worn['by'] }) {
+export function Doings({ worn, nail }: { worn: Worn; nail: NailName }) {
+  const { by, batches = {} } = worn;
+  const facts: NailFacts | undefined = worn.nails[nail]?.facts;
+  if (!facts) return null;
   const prepared = [
     facts.buffed ? 'shine off' : 'its shine left on',
     facts.dehydrated ? 'dehydrated' : 'not dehydrated',
@@ -29,7 +32,17 @@ export function Doings({ facts, nail, by }: { facts: NailFacts; nail: NailName; 
           {facts.primed_to_wet_s !== null && `; ${timeWords(facts.primed_to_wet_s)} to the first film`}
         </dd>
         <dt>Of</dt>
-        <dd>{facts.products.join(', ')}</dd>
+        <dd>
+          {facts.products
+            .map((name) => (batches[name] ? `${name} (batch ${batches[name]})` : name))
+            .join(', ')}
+        </dd>
+        {(facts.recipes ?? []).length > 0 && (
+          <>
+            <dt>Recipes</dt>
+            <dd>{facts.recipes!.join('; ')}</dd>
+          </>
+        )}
         {facts.least_light !== null && (
           <>
             <dt>Light</dt>

@@ -1,24 +1,26 @@
 'use client';
 import { Button } from '@mantine/core';
-import { useEffect, useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { upperFirst } from '@/core/model/letters';
 import { nailWords, type NailName } from '@/core/model/names';
 import type { WearNote, Worn } from '@/core/model/wear';
 import type { Photo } from '@/data/records';
-import { watchPhotos } from '@/data/photos';
 import { changeWorn } from '@/data/worn';
 import { notify, notKept } from '../kit/notify';
-import { unforeseen } from '../kit/unforeseen';
 import { NewNote } from './NewNote';
 import { Noted } from './Noted';
 import classes from './WearView.module.css';
 
+interface Props {
+  set: SetDocument;
+  worn: Worn;
+  nail: NailName;
+  photos: readonly Photo[];
+}
+
 /** One nail as it wears: what was noted of it with what may stand behind that, and a new note. */
-export function NailWear({ set, worn, nail }: { set: SetDocument; worn: Worn; nail: NailName }) {
+export function NailWear({ set, worn, nail, photos }: Props) {
   const one = worn.nails[nail]!;
-  const [photos, setPhotos] = useState<Photo[]>([]);
-  useEffect(() => watchPhotos(worn.set, setPhotos, unforeseen), [worn.set]);
   const put = (notes: WearNote[]) =>
     changeWorn(worn.set, (now) => ({
       ...now,

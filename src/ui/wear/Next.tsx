@@ -1,29 +1,26 @@
 'use client';
 import { Button } from '@mantine/core';
 import { IconCalendarPlus, IconDownload, IconEraser, IconRepeat } from '@tabler/icons-react';
-import { useCallback } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { dayWords, today } from '@/core/model/days';
-import { nailWords } from '@/core/model/names';
+import type { NailName } from '@/core/model/names';
 import type { Worn } from '@/core/model/wear';
-import { dueOf, growthOf, type Growth, type Weakest } from '@/core/wear/growth';
-import { daysBetween } from '@/core/wear/held';
+import { dueOf, growthOf } from '@/core/wear/growth';
 import { infillOf } from '@/core/wear/infill';
 import { anewOf } from '@/core/wear/removal';
 import { makeFor } from '@/data/clients';
 import { addSet } from '@/data/sets';
-import { weakestFor } from '@/workers/planner';
 import { useClientOf } from '../clients/useClients';
 import { go } from '../kit/Go';
 import { notDone } from '../kit/notify';
 import { pathOf } from '../kit/route';
-import { useAnswer } from '../kit/useAnswer';
-import { saveDue } from './dueFile';
+import { saveWeek } from './dueFile';
+import { GrowsOut } from './GrowsOut';
 import { useAllWorn } from './useWorn';
 import classes from './WearView.module.css';
 
 /** When it is due, and the set that follows. */
-export function Next({ set, worn }: { set: SetDocument; worn: Worn }) {
+export function Next({ set, worn, nail }: { set: SetDocument; worn: Worn; nail: NailName }) {
   const { all } = useAllWorn();
   const client = useClientOf(set.id);
   const own = (all ?? []).filter((one) => worn.client !== null && one.client === worn.client);
@@ -40,8 +37,7 @@ export function Next({ set, worn }: { set: SetDocument; worn: Worn }) {
     <section className={classes.next} aria-label="What comes next" data-testid="due">
       <h3>What comes next</h3>
       <p>
-        Due between <b>{dayWords(due.from)}</b> and <b>{dayWords(due.to)}</b>, for {due.why}{' '}
-        <Strength set={set} worn={worn} to={due.to} growth={growth} />
+        Due between <b>{dayWords(due.from)}</b> and <b>{dayWords(due.to)}</b>, for {due.why}
       </p>
       <div className={classes.ask}>
         <Button
@@ -61,30 +57,16 @@ export function Next({ set, worn }: { set: SetDocument; worn: Worn }) {
           variant="default"
           leftSection={<IconCalendarPlus size={18} />}
           rightSection={<IconDownload size={16} />}
-          onClick={() => saveDue(`${worn.title}, due`, [{ worn, due }])}
+          onClick={() =>
+            saveWeek(`${worn.title}, due`, [
+              { kind: 'due', set: worn.set, title: worn.title, on: due.to, due },
+            ])
+          }
         >
           Calendar file
         </Button>
       </div>
+      <GrowsOut set={set} worn={worn} due={due} growth={growth} nail={nail} />
     </section>
-  );
-}
-
-/** What growing out does to the nail that bears it least: its apex moves off the place where it is wanted. */
-function Strength({ set, worn, to, growth }: { set: SetDocument; worn: Worn; to: string; growth: Growth }) {
-  const { mm_a_day, measured } = growth;
-  const days = daysBetween(worn.made_on, to);
-  const weakest = useAnswer(
-    useCallback(
-      () => weakestFor(set, worn, days, { mm_a_day, measured }).then((one): Weakest | null => one ?? null),
-      [set, worn, days, mm_a_day, measured],
-    ),
-  );
-  if (!weakest || weakest === 'failed') return null;
-  return (
-    <>
-      The {nailWords(weakest.nail)} then carries {weakest.carries} of what a usual natural nail does; new it
-      carried {weakest.carried}.
-    </>
   );
 }

@@ -3,7 +3,7 @@ import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { today } from '@/core/model/days';
-import { pastOn } from '@/core/stock/pastDate';
+import { bottlesOn } from '@/core/stock/bottles';
 import { benchOf } from '@/data/benches';
 import { beginWorn } from '@/data/worn';
 import { doneOf } from '@/workers/planner';
@@ -22,13 +22,12 @@ export function NotWorn({ set }: { set: SetDocument }) {
   const [busy, setBusy] = useState(false);
   async function begin() {
     setBusy(true);
-    const past = pastOn(stock?.shelf ?? [], on);
     try {
       const { worn } = await doneOf(set, {
         bench: await benchOf(set.id),
         on,
         client: client?.id ?? null,
-        past,
+        bottles: bottlesOn(stock?.shelf ?? [], on),
       });
       await beginWorn(worn);
       if (set.state !== 'done') change({ kind: 'state', state: 'done' });

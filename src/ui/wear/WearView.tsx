@@ -1,27 +1,33 @@
 'use client';
-import { Button, TextInput } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useElementSize } from '@mantine/hooks';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { dayWords, today } from '@/core/model/days';
 import { messageOf } from '@/core/model/messageOf';
 import { NAILS, type NailName } from '@/core/model/names';
 import type { Worn } from '@/core/model/wear';
 import { daysBetween } from '@/core/wear/held';
-import { changeWorn, removeWorn } from '@/data/worn';
+import { watchPhotos } from '@/data/photos';
+import type { Photo } from '@/data/records';
+import { removeWorn } from '@/data/worn';
 import { Go } from '../kit/Go';
 import { HandsSpread, spreadScale } from '../kit/HandsSpread';
 import { MoreMenu } from '../kit/MoreMenu';
 import nailClasses from '../kit/nailButton.module.css';
 import { notify, notKept } from '../kit/notify';
 import { FINENESS, usePictures } from '../kit/usePictures';
+import { unforeseen } from '../kit/unforeseen';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio } from '../studio/studio';
 import { Doings } from './Doings';
+import { FollowUps } from './FollowUps';
 import { NailWear } from './NailWear';
 import { Next } from './Next';
 import { NotWorn } from './NotWorn';
-import { useWorn } from './useWorn';
+import { useAllWorn, useWorn } from './useWorn';
+import { WornDays } from './WornDays';
+import { WornPhotos } from './WornPhotos';
 import classes from './WearView.module.css';
 
 /** How did it hold? */
@@ -43,25 +49,37 @@ function WornSet({ set, worn }: { set: SetDocument; worn: Worn }) {
   const { ref: room, width } = useElementSize();
   const px_per_mm = spreadScale(set, Math.min(HANDS_PX, width || HANDS_PX), MOST_PX_PER_MM);
   const pictures = usePictures(set, px_per_mm * FINENESS);
-  const until = worn.off_on ?? today();
-  const days = Math.max(0, daysBetween(worn.made_on, until));
+  const { all } = useAllWorn();
+  const off = all?.find((one) => one.set === worn.set)?.off_on ?? worn.off_on;
+  const days = Math.max(0, daysBetween(worn.made_on, off ?? today()));
+  const early = worn.made_on > today();
+  const [photos, setPhotos] = useState<Photo[]>([]);
+  useEffect(() => watchPhotos(worn.set, setPhotos, unforeseen), [worn.set]);
   const notes = NAILS.reduce((sum, one) => sum + (worn.nails[one]?.notes.length ?? 0), 0);
   return (
     <div className={classes.view} tabIndex={0} role="region" aria-label="How it wears">
       <header className={classes.head}>
         <div>
           <h2>
-            {worn.off_on ? 'Worn for' : 'Worn since'} {worn.off_on ? `${days} days` : dayWords(worn.made_on)}
+            {off ? 'Worn for' : 'Worn since'} {off ? `${days} days` : dayWords(worn.made_on)}
           </h2>
           <p className={classes.lead}>
-            {worn.off_on ? `Made ${dayWords(worn.made_on)}, off ${dayWords(worn.off_on)}.` : `${days} days.`}{' '}
+            {off
+              ? `Made ${dayWords(worn.made_on)}, ${worn.off_on ? 'off' : 'until the next set was made,'} ${dayWords(off)}.`
+              : `${days} days.`}{' '}
             {worn.by === 'bench' ? 'As worked at the bench.' : 'As planned.'}{' '}
             {notes === 0 ? 'Nothing noted: all ten hold.' : `${notes} noted.`}{' '}
             <Go href="/holds">What holds</Go>
           </p>
+          {early && (
+            <p role="alert" className={classes.caution}>
+              It was made on a day that has not come: this device’s clock was wrong then, or is now. Nothing
+              of it is counted until the day is put right.
+            </p>
+          )}
         </div>
         <div className={classes.ask}>
-          <OffOn worn={worn} />
+          <WornDays worn={worn} />
           <MoreMenu
             label="More of how it wears"
             entries={[
@@ -98,10 +116,12 @@ function WornSet({ set, worn }: { set: SetDocument; worn: Worn }) {
             )}
           />
         </div>
-        {worn.nails[nail] && <NailWear key={nail} set={set} worn={worn} nail={nail} />}
+        {worn.nails[nail] && <NailWear key={nail} set={set} worn={worn} nail={nail} photos={photos} />}
         <div>
-          <Next set={set} worn={worn} />
-          {worn.nails[nail] && <Doings facts={worn.nails[nail].facts} nail={nail} by={worn.by} />}
+          <Next set={set} worn={worn} nail={nail} />
+          <FollowUps worn={worn} />
+          <WornPhotos worn={worn} photos={photos} />
+          <Doings worn={worn} nail={nail} />
         </div>
       </div>
     </div>
@@ -119,28 +139,5 @@ async function remove(set: string) {
         Put it back
       </Button>
     </>,
-  );
-}
-
-/** The day it came off: from then on it is not seen to hold any longer. */
-function OffOn({ worn }: { worn: Worn }) {
-  const put = (off_on: string | null) =>
-    void changeWorn(worn.set, (now) => ({ ...now, off_on })).catch(notKept);
-  const [typed, setTyped] = useState(worn.off_on ?? '');
-  const bad = typed !== '' && (typed < worn.made_on || typed > today());
-  return (
-    <TextInput
-      type="date"
-      label="Came off on"
-      value={typed}
-      min={worn.made_on}
-      max={today()}
-      error={bad ? 'from the day it was made to today' : undefined}
-      onChange={({ currentTarget: { value } }) => {
-        setTyped(value);
-        if (value === '') put(null);
-        else if (/^\d{4}-\d{2}-\d{2}$/.test(value) && value >= worn.made_on && value <= today()) put(value);
-      }}
-    />
   );
 }

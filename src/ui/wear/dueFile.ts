@@ -1,24 +1,45 @@
 'use client';
-import { calendarFile } from '@/core/files/calendar';
+import { calendarFile, type CalendarEvent } from '@/core/files/calendar';
+import { DUE_UID, FOLLOW_UID, SITTING_UID } from '@/core/files/calendarUids';
 import { dayWords } from '@/core/model/days';
-import type { Worn } from '@/core/model/wear';
-import type { Due } from '@/core/wear/growth';
+import type { WeekItem } from '@/core/wear/week';
 import { downloadText, fileName } from '../kit/download';
 
-/** An hour in the morning of the last day that is good: the artist moves it where it suits. */
-const HOURS = ['09:00', '10:00'] as const;
+/** What is to be done as a calendar file, each by the clock where a time is agreed, else as a whole day. */
+export function saveWeek(name: string, items: readonly WeekItem[]): void {
+  downloadText(`${fileName(name)}.ics`, calendarFile(items.map(eventOf)));
+}
 
-/** What is due as events for a calendar. */
-export function saveDue(name: string, all: readonly { worn: Pick<Worn, 'set' | 'title'>; due: Due }[]): void {
-  const text = calendarFile(
-    all.map(({ worn, due: { from, to, why } }) => ({
-      uid: `${worn.set}-due@merry-lacquer`,
-      title: `${worn.title}: due`,
-      note: `Between ${dayWords(from)} and ${dayWords(to)}, for ${why}`,
-      begins: new Date(`${to}T${HOURS[0]}:00`),
-      ends: new Date(`${to}T${HOURS[1]}:00`),
-      made_at: new Date(),
-    })),
-  );
-  downloadText(`${fileName(name)}.ics`, text);
+function eventOf(item: WeekItem): CalendarEvent {
+  const { set, title, on } = item;
+  const base = { begins: on, made_at: new Date() };
+  switch (item.kind) {
+    case 'sitting': {
+      const moment = (at: string) => new Date(`${on}T${at}:00`);
+      return {
+        ...base,
+        uid: SITTING_UID.of(set),
+        title,
+        note: '',
+        ...(item.at === null ? {} : { begins: moment(item.at) }),
+        ...(item.at !== null && item.until !== null && item.until > item.at
+          ? { ends: moment(item.until) }
+          : {}),
+      };
+    }
+    case 'due':
+      return {
+        ...base,
+        uid: DUE_UID.of(set),
+        title: `${title}: due`,
+        note: `Between ${dayWords(item.due.from)} and ${dayWords(item.due.to)}, for ${item.due.why}`,
+      };
+    case 'follow-up':
+      return {
+        ...base,
+        uid: FOLLOW_UID.of(`${set}-${item.nth}`),
+        title: `${title}: ${item.follow.words}`,
+        note: '',
+      };
+  }
 }

@@ -1,6 +1,7 @@
 'use client';
-import { useCallback } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { Worn } from '@/core/model/wear';
+import { withEnds } from '@/core/wear/ends';
 import { watchAllWorn, watchWorn } from '@/data/worn';
 import { useWatched } from '../kit/useWatched';
 
@@ -17,8 +18,8 @@ export function useWorn(set: string): { worn: Worn | undefined; read: boolean; f
   return { worn: value?.worn, read: value !== undefined, fault };
 }
 
-/** All that was worn; undefined until it is read. */
+/** All that was worn, each to the day it came off as far as that is known; undefined until it is read. */
 export function useAllWorn(): { all: Worn[] | undefined; fault: unknown } {
   const { value, fault } = useWatched(nothingFirst, watchAllWorn);
-  return { all: value, fault };
+  return { all: useMemo(() => value && withEnds(value), [value]), fault };
 }

@@ -124,7 +124,37 @@ describe('a set that has grown out', () => {
     expect(along(3)).toBe(0);
     expect(along(4.2)).toBeLessThan(30);
     expect(along(11)).toBeGreaterThan(150);
-    expect(Math.max(...old.t_um)).toBeLessThan(650 * 0.55);
+    const { frame, grid } = field;
+    const over = (from_mm: number, to_mm: number) =>
+      [...grid.y.keys()]
+        .filter((j) => grid.y[j]! > from_mm && grid.y[j]! < to_mm)
+        .map((j) => along(grid.y[j]!));
+    expect(Math.max(...over(0, frame.bed_mm - 5))).toBeLessThan(650 * 0.55);
+    // Past the bed nothing but it carries: what is left is an edge, and the way there has no ledge.
+    const free = over(frame.bed_mm, frame.length_mm);
+    expect(Math.min(...free)).toBeGreaterThanOrEqual(Math.min(370, free.at(-1)!));
+    const rise = over(frame.bed_mm - 6, frame.bed_mm + 3);
+    for (const [i, t_um] of rise.entries()) if (i > 0) expect(Math.abs(t_um - rise[i - 1]!)).toBeLessThan(60);
+  });
+
+  it('is filed back in its own form: no place is laid bare before its crest', () => {
+    const built = BUILDS.filter(({ edge, offHand }) => (edge === 'tip' || edge === 'form') && !offHand);
+    expect(built.length).toBeGreaterThan(3);
+    for (const { kind } of built) {
+      const { field } = planNail(
+        wearing({ kind: 'infill', weeks: 4, gap_mm: 2.8 }, {}, kind),
+        'left-ring',
+      ).nominal;
+      const old = field.films.find((film) => film.kind === 'old')!;
+      const { grid, frame } = field;
+      // Past the seam, and clear of the rim that the grid covers in part only.
+      for (let cell = 0; cell < old.t_um.length; cell += 1) {
+        const y = grid.y[Math.floor(cell / grid.x.length)]!;
+        const x = grid.x[cell % grid.x.length]!;
+        if (y > 7.5 && frame.halfWidth_mm(y) - Math.abs(x) > 1)
+          expect([kind, old.t_um[cell]! > 20]).toEqual([kind, true]);
+      }
+    }
   });
 
   it('is bare as far as was measured, whatever the weeks say', () => {
