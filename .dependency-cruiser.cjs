@@ -28,7 +28,7 @@ const BESIDE = {
   picture: ['model', 'geometry', 'regions', 'colour', 'craft', 'document', 'compile', 'simulate'],
   compose: ['model', 'colour', 'craft', 'document', 'compile', 'simulate', 'judge', 'plan'],
   stock: ['model', 'craft', 'document', 'compile', 'timing', 'judge', 'plan'],
-  wear: ['model', 'craft', 'document', 'compile', 'simulate', 'timing', 'judge', 'plan', 'bench'],
+  wear: ['model', 'craft', 'document', 'compile', 'simulate', 'timing', 'judge', 'plan', 'bench', 'files'],
   files: ['model', 'craft', 'document', 'bench', 'stock'],
   starter: ['model', 'geometry', 'colour', 'craft', 'document'],
   demo: ['model', 'craft', 'document', 'starter'],

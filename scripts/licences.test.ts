@@ -27,6 +27,8 @@ const KNOWN = [
   'OFL-1.1',
   '(MIT AND Zlib)',
   '(MIT OR CC0-1.0)',
+  // Of single files, which are given on unchanged but for being packed; the notices say where they come from.
+  'MPL-2.0',
 ];
 /** Optional image libraries of the framework: the program does not use them, and nothing of them is given on. */
 const NOT_USED = /^node_modules\/(?:@img\/|sharp$)/;

@@ -115,7 +115,7 @@ test('a day and time stand with the set; what the client’s card rules out is t
   await expect(page.getByText('For Imogen Vale, Fri 4 Dec 2099, 19:30, begun.')).toBeVisible();
 
   await page.goto('/clients');
-  await page.getByRole('button', { name: 'Matinée again' }).click();
+  await page.getByRole('button', { name: 'Matinée again, with changes' }).click();
   await expect(page.getByRole('textbox', { name: 'Title of this set' })).toHaveValue('Matinée 2');
   await goTo(page, 'Hands');
   await expect(page.getByLabel('Day of the sitting')).toHaveValue('');

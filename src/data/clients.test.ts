@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
-import type { Client } from '@/core/model/client';
-import { addClient, changeClient, makeFor, removeClient, watchClients } from './clients';
+import { curtainUp } from '@/core/demo/curtainUp';
+import { newClient, platesOf, type Client } from '@/core/model/client';
+import { addClient, changeClient, makeFor, mergeClients, removeClient, watchClients } from './clients';
 import { collectBackup, previewBackup, takeIn } from './backup';
 import { db } from './database';
 import { NAILS } from '@/core/model/names';
@@ -141,5 +142,77 @@ describe('clients', () => {
     await takeIn(backup, 'both');
     expect(await db().clients.get(id)).toMatchObject({ name: 'Mine', note: 'kept' });
     expect((await all()).find(({ name }) => name === 'Theirs')!.note).toBe('written since');
+  });
+});
+
+describe('two cards of one client', () => {
+  beforeEach(async () => {
+    await db().clients.clear();
+    await db().worn.clear();
+  });
+
+  const card = (id: string, over: Partial<Client>): Client => ({ ...newClient(id, id), ...over });
+  const worn = (set: string, client: string): Worn => ({
+    set,
+    title: set,
+    client,
+    made_on: '2026-03-01',
+    off_on: null,
+    by: 'plan',
+    practice: {},
+    nails: Object.fromEntries(NAILS.map((nail) => [nail, null])) as Worn['nails'],
+  });
+  const plates = platesOf(curtainUp().nails);
+
+  it('become one that says what both say, and can be taken apart again as they were', async () => {
+    const measured = (on: string, width_mm: number) => ({
+      on,
+      plates: { ...plates, 'left-ring': { ...plates['left-ring'], width_mm } },
+    });
+    await db().clients.bulkAdd([
+      card('a', {
+        sensitivities: 'HEMA',
+        note: 'Guitar',
+        measures: [measured('2026-03-01', 11)],
+        sets: ['x', 'y'],
+      }),
+      card('b', {
+        sensitivities: 'formaldehyde',
+        note: 'Swims',
+        measures: [measured('2026-04-01', 12), measured('2026-03-01', 13)],
+        sets: ['y', 'z'],
+      }),
+    ]);
+    await db().worn.bulkAdd([worn('x', 'a'), worn('z', 'b')]);
+    const before = [await db().clients.toArray(), await db().worn.toArray()];
+    const apart = (await mergeClients('a', 'b'))!;
+    const [one, ...others] = await db().clients.toArray();
+    expect(others).toEqual([]);
+    expect(one).toMatchObject({
+      name: 'a',
+      sensitivities: 'HEMA, formaldehyde',
+      note: 'Guitar\nSwims',
+      sets: ['x', 'y', 'z'],
+    });
+    // Where both measured on one day, this card's stands.
+    expect(one!.measures.map(({ on, plates: of }) => [on, of['left-ring'].width_mm])).toEqual([
+      ['2026-04-01', 12],
+      ['2026-03-01', 11],
+    ]);
+    expect((await db().worn.toArray()).map(({ client }) => client)).toEqual(['a', 'a']);
+    await apart();
+    expect([await db().clients.toArray(), await db().worn.toArray()]).toEqual(before);
+  });
+
+  it('stay two where one would not hold it all, and where there is no other', async () => {
+    await db().clients.bulkAdd([
+      card('a', { note: 'x'.repeat(1500) }),
+      card('b', { note: 'y'.repeat(1500) }),
+    ]);
+    await expect(mergeClients('a', 'b')).rejects.toThrow('would not hold');
+    expect(await db().clients.count()).toBe(2);
+    expect(await mergeClients('a', 'a')).toBeUndefined();
+    expect(await mergeClients('a', 'gone')).toBeUndefined();
+    expect(await db().clients.count()).toBe(2);
   });
 });

@@ -1,5 +1,5 @@
 import { liveQuery } from 'dexie';
-import { type Client, newClient } from '@/core/model/client';
+import { type Client, mergedCard, newClient } from '@/core/model/client';
 import { db } from './database';
 import { newKey } from './journal';
 import { goodRow, goodRows, readRows } from './rows';
@@ -50,6 +50,28 @@ export async function removeClient(id: string): Promise<(() => Promise<void>) | 
           await saidOf(worn, id);
         }))
     );
+  });
+}
+
+/**
+ * Merges a card into another: what both say is kept, and whose hands worn sets are on with it. What is returned takes them apart again as they
+ * were. Rejects where one card would not hold it all; then both stay.
+ */
+export async function mergeClients(into: string, from: string): Promise<(() => Promise<void>) | undefined> {
+  return db().transaction('rw', db().clients, db().worn, async () => {
+    const [here, other] = [await goodRow('clients', into), await goodRow('clients', from)];
+    if (!here || !other || into === from) return undefined;
+    const merged = mergedCard(here, other);
+    if (!merged) throw new Error('one card would not hold all that both say: shorten a note first');
+    const worn = await db().worn.where('client').equals(from).primaryKeys();
+    await db().clients.put(merged);
+    await db().clients.delete(from);
+    await saidOf(worn, into);
+    return () =>
+      db().transaction('rw', db().clients, db().worn, async () => {
+        await db().clients.bulkPut([here, other]);
+        await saidOf(worn, from);
+      });
   });
 }
 

@@ -198,6 +198,22 @@ async function keepUndecided(entries: readonly JournalEntry[]): Promise<string[]
   return titles;
 }
 
+/** Changes a set that is stored, as one step that can be undone. Nothing happens where it cannot be read. */
+export async function changeStored(
+  id: string,
+  change: (set: SetDocument) => SetDocument,
+): Promise<SaveOutcome | undefined> {
+  const read = await lastSeen(id);
+  if (!read.ok) return undefined;
+  const { past } = unpackHistory(read.value);
+  const next = change(read.value.set);
+  return saveSet(next, read.value.revision, {
+    entries: read.value.journal,
+    mark: newKey(),
+    history: packHistory([...past, read.value.set], next, []),
+  });
+}
+
 export function opened(row: unknown): Result<OpenedSet> {
   const read = listed(row);
   return read.kind === 'set'

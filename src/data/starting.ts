@@ -2,6 +2,7 @@ import { wordsWith } from '@/core/model/primitives';
 import { DEMO_SETS } from '@/core/demo';
 import type { SetDocument } from '@/core/document/document';
 import { writeSetText } from '@/core/document/parse';
+import type { Appointment } from '@/core/model/appointment';
 import { onPlates, type Measured } from '@/core/model/client';
 import { dayWords, today } from '@/core/model/days';
 import { newSet } from '@/core/starter/newSet';
@@ -70,12 +71,16 @@ async function putDemo(): Promise<void> {
  * Adds a new set of a typical hand, or of plates that were measured; called by its day: whose it is stands on the client's
  * card, and does not leave with the set. Returns its id.
  */
-export async function addNewSet(plates?: Measured['plates']): Promise<string> {
+export async function addNewSet(
+  plates?: Measured['plates'],
+  appointment: Appointment | null = null,
+): Promise<string> {
   // Whoever begins with a client finds the demo sets too.
   await seedOnce();
-  const set = newSet('set', `Set of ${dayWords(today())}`);
+  const set = newSet('set', `Set of ${dayWords(appointment?.on ?? today())}`);
   const practice = await ownPractice();
   if (practice) set.practice = practice;
+  if (appointment) set.appointment = appointment;
   if (plates) set.nails = onPlates(set.nails, plates);
   return addSet(set);
 }

@@ -13,6 +13,11 @@ export function watchWorn(
   return () => subscription.unsubscribe();
 }
 
+/** Whether a set was worn, as far as anything is kept of it. */
+export async function isWorn(set: unknown): Promise<boolean> {
+  return typeof set === 'string' && (await db().worn.get(set)) !== undefined;
+}
+
 /** All that was worn, latest first, each time something changes. */
 export function watchAllWorn(
   onChange: (worn: Worn[]) => void,

@@ -11,6 +11,7 @@ import type { WayMeasured } from '@/core/plan/waysOfWorking';
 import type { Accent } from '@/core/stock/accents';
 import type { Need } from '@/core/stock/needs';
 import type { Worn } from '@/core/model/wear';
+import type { CalendarRead } from '@/core/files/calendarIn';
 import type { Aging } from '@/core/wear/aging';
 import type { Growth } from '@/core/wear/growth';
 import type { Plan } from '@/core/plan/planSet';
@@ -196,6 +197,14 @@ export function composed(set: SetDocument, wishes: Wishes, count: number): Promi
 /** The colours of a picture, matched with products. */
 export function paletteOfPicture(file: Blob, products: readonly Product[]): Promise<Result<Palette>> {
   return planner.ask((api) => api.palette(file, products) as Promise<Result<Palette>>, PICTURE_LIMIT_S);
+}
+
+/** The events of a calendar file from a day on, for so many days. */
+export function calendarFrom(text: string, from: string, days: number): Promise<Result<CalendarRead>> {
+  return planner.ask(
+    (api) => api.calendar(text, from, days) as Promise<Result<CalendarRead>>,
+    PICTURE_LIMIT_S,
+  );
 }
 
 /** A photo as it is kept. */

@@ -38,6 +38,7 @@ import { accentsOf, bareNeeds, type Accent } from '@/core/stock/accents';
 import { needsOf, type Need } from '@/core/stock/needs';
 import type { Bench } from '@/core/bench/log';
 import type { Worn } from '@/core/model/wear';
+import type { CalendarRead } from '@/core/files/calendarIn';
 import type { Bottles } from '@/core/model/shelf';
 import { wornOf } from '@/core/wear/facts';
 import { agingOf, type Aging } from '@/core/wear/aging';
@@ -174,6 +175,8 @@ export interface PlannerApi {
   palette: (file: Blob, products: readonly Product[]) => Promise<Result<Palette>>;
   /** A photo made small, without what its camera wrote into it. */
   photo: (file: Blob) => Promise<Result<SmallPhoto>>;
+  /** The events of a calendar file from a day on, for so many days. */
+  calendar: (text: string, from: string, days: number) => Promise<Result<CalendarRead>>;
   /** Colours that are named, matched the same way. */
   matches: (colours: readonly string[], products: readonly Product[]) => MatchedColour[];
   /** How far two elements of a nail can be told apart on it. */
@@ -296,6 +299,10 @@ export function plannerApi(): PlannerApi {
     },
     forecast: (set, plan) => forecastOf(set, plan),
     photo: photoIn,
+    calendar: async (text, from, days) => {
+      const { readCalendar } = await import('@/core/files/calendarIn');
+      return readCalendar(text, from, days);
+    },
     matches: (colours, products) =>
       colours.map((colour) => ({ colour, ...matchColour(linearOf(colour), products) })),
     contrast: (set, name, pair) => {

@@ -63,3 +63,24 @@ export function onPlates(nails: Record<NailName, Nail>, plates: Measured['plates
 export function platesOf(nails: Record<NailName, Pick<Nail, 'plate'>>): Measured['plates'] {
   return Object.fromEntries(NAILS.map((name) => [name, nails[name].plate])) as Measured['plates'];
 }
+
+/**
+ * Two cards of one client as one, under the first's name: all sets; the measures of every day, the first's where both measured on one; what is not
+ * used on either's hands; both notes. Undefined where a card would not hold it all.
+ */
+export function mergedCard(into: Client, from: Client): Client | undefined {
+  const joined = (a: string, b: string, between: string) =>
+    b.trim() === '' || a.includes(b.trim()) ? a : [a.trim(), b.trim()].filter(Boolean).join(between);
+  const measures = [...from.measures, ...into.measures].reduce(withMeasures, {
+    ...into,
+    measures: [],
+  }).measures;
+  const merged = Client.safeParse({
+    ...into,
+    sensitivities: joined(into.sensitivities, from.sensitivities, ', '),
+    note: joined(into.note, from.note, '\n'),
+    measures,
+    sets: [...new Set([...into.sets, ...from.sets])],
+  });
+  return merged.success ? merged.data : undefined;
+}

@@ -21,30 +21,36 @@ import { aboutWords, soughtIn } from '../sets/aboutSet';
 import { exportClient } from '../sets/backUp';
 import { LittleHands } from '../sets/LittleHands';
 import { useAllWorn } from '../wear/useWorn';
-import { dayWords } from '@/core/model/days';
+import { dayWords, today } from '@/core/model/days';
 import { DeleteWhole } from './DeleteWhole';
+import { MergeCard } from './MergeCard';
 import classes from './ClientsView.module.css';
 
 /** One client's card. What is typed is kept at every stroke. */
-export function ClientCard({ client }: { client: Client }) {
+export function ClientCard({ client, others }: { client: Client; others: readonly Client[] }) {
   const put = (change: Partial<Client>) =>
     void changeClient(client.id, (now) => ({ ...now, ...change })).catch(notKept);
   const [name, setName] = useState(client.name);
   const [sensitivities, setSensitivities] = useState(client.sensitivities);
   const [note, setNote] = useState(client.note);
   const [deleting, setDeleting] = useState(false);
+  const [merging, setMerging] = useState(false);
   const [search, setSearch] = useState('');
   const sets = useSets(client.sets);
-  const last = sets?.[0];
   const removed = sets ? client.sets.length - sets.length : 0;
   const latest = client.measures[0];
   const { all = [] } = useAllWorn();
   const mine = all.filter((one) => one.client === client.id);
   const wanted = search.trim().toLowerCase();
-  const found = sets?.filter(
-    (stored) => wanted === '' || soughtIn({ kind: 'set', id: stored.id, stored }, undefined).includes(wanted),
-  );
   const worn = new Map(mine.map((one) => [one.set, one]));
+  const whenOf = ({ id, document, changed_at }: StoredSet) =>
+    worn.get(id)?.made_on ?? document.appointment?.on ?? today(new Date(changed_at));
+  const found = sets
+    ?.filter(
+      (stored) =>
+        wanted === '' || soughtIn({ kind: 'set', id: stored.id, stored }, undefined).includes(wanted),
+    )
+    .toSorted((a, b) => whenOf(b).localeCompare(whenOf(a)));
   const gone = sets ? mine.filter((one) => !sets.some(({ id }) => id === one.set)) : [];
 
   async function newSet() {
@@ -80,6 +86,7 @@ export function ClientCard({ client }: { client: Client }) {
 
   return (
     <section className={classes.card} aria-label={`Card of ${client.name}`}>
+      {merging && <MergeCard client={client} others={others} onClose={() => setMerging(false)} />}
       {deleting && <DeleteWhole client={client} onClose={() => setDeleting(false)} />}
       <div className={classes.pair}>
         <TextInput
@@ -101,6 +108,9 @@ export function ClientCard({ client }: { client: Client }) {
               words: 'Export the card whole',
               onPick: () => void exportClient(client).catch(notKept),
             },
+            ...(others.length > 0
+              ? [{ key: 'merge', words: 'Merge another card into it', onPick: () => setMerging(true) }]
+              : []),
             {
               key: 'whole',
               words: 'Delete the card and all that was made',
@@ -145,16 +155,6 @@ export function ClientCard({ client }: { client: Client }) {
       <div className={classes.titled}>
         <h2>Sets</h2>
         <span>
-          {last && (
-            <Button
-              variant="default"
-              mr={10}
-              leftSection={<IconRepeat size={18} />}
-              onClick={() => void once('again', () => again(last)).catch(notKept)}
-            >
-              {last.title} again
-            </Button>
-          )}
           <Button
             variant="default"
             leftSection={<IconPlus size={18} />}
@@ -183,9 +183,23 @@ export function ClientCard({ client }: { client: Client }) {
               <b>{one.title}</b>
               <span className={classes.soft}>{aboutWords(one, undefined)}</span>
             </Go>
-            {worn.has(one.id) && (
-              <Go href={pathOf({ kind: 'set', id: one.id, view: 'wear' })}>{wornWords(worn.get(one.id)!)}</Go>
-            )}
+            <span className={classes.under}>
+              {worn.has(one.id) && (
+                <Go href={pathOf({ kind: 'set', id: one.id, view: 'wear' })}>
+                  {wornWords(worn.get(one.id)!)}
+                </Go>
+              )}
+              <Button
+                variant="subtle"
+                color="gray"
+                size="compact-md"
+                leftSection={<IconRepeat size={16} />}
+                aria-label={`${one.title} again, with changes`}
+                onClick={() => void once(`again ${one.id}`, () => again(one)).catch(notKept)}
+              >
+                Again, with changes
+              </Button>
+            </span>
           </li>
         ))}
       </ul>

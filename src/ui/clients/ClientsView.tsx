@@ -59,7 +59,7 @@ export function ClientsView({ id }: { id?: string }) {
             ))}
           </nav>
           {here ? (
-            <ClientCard key={here.id} client={here} />
+            <ClientCard key={here.id} client={here} others={clients.filter((one) => one.id !== here.id)} />
           ) : (
             <p className={classes.none}>There is no such card any more.</p>
           )}

@@ -1,6 +1,7 @@
 'use client';
 import { Button } from '@mantine/core';
 import { putBack, rowToBin } from '@/data/bin';
+import { isWorn } from '@/data/worn';
 import type { BrokenRow } from '@/data/rows';
 import { notify, notKept } from './notify';
 
@@ -10,7 +11,8 @@ export async function removeAndOffer(row: Pick<BrokenRow, 'table' | 'key' | 'tit
   if (key === undefined) return;
   notify(
     <>
-      “<bdi>{row.title}</bdi>” is in the bin.{' '}
+      “<bdi>{row.title}</bdi>” is in the bin.
+      {row.table === 'sets' && (await isWorn(row.key)) ? ' How it was worn stays on record. ' : ' '}
       <Button variant="default" onClick={() => void putBack(key).catch(notKept)}>
         Put it back
       </Button>

@@ -4,33 +4,20 @@ import { IconCalendarPlus } from '@tabler/icons-react';
 import { useMemo } from 'react';
 import { appointmentWords } from '@/core/model/appointment';
 import { dayWords, today } from '@/core/model/days';
-import type { Client } from '@/core/model/client';
-import { weekOf, type WeekItem } from '@/core/wear/week';
-import type { StoredSet } from '@/data/records';
+import type { Worn } from '@/core/model/wear';
+import { weekOf, type Planned, type WeekItem } from '@/core/wear/week';
 import { changeWorn } from '@/data/worn';
 import { Go } from '../kit/Go';
 import { notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
 import { saveWeek } from '../wear/dueFile';
-import { useAllWorn } from '../wear/useWorn';
 import classes from './SetsView.module.css';
 
 const MOST_NAMED = 6;
 
 /** What is to be done this week: sittings, sets that are due, follow-ups; all of it as one calendar file. */
-export function DueSoon({ sets, clients }: { sets: readonly StoredSet[]; clients: readonly Client[] }) {
-  const { all } = useAllWorn();
-  const week = useMemo(() => {
-    const whose = new Map(clients.flatMap(({ id, sets: own }) => own.map((set) => [set, id] as const)));
-    const planned = sets.map(({ id, title, document: { appointment, state } }) => ({
-      id,
-      title,
-      appointment,
-      state,
-      client: whose.get(id) ?? null,
-    }));
-    return weekOf(planned, all ?? [], today());
-  }, [sets, clients, all]);
+export function DueSoon({ planned, worn }: { planned: readonly Planned[]; worn: readonly Worn[] }) {
+  const week = useMemo(() => weekOf(planned, worn, today()), [planned, worn]);
   if (week.length === 0) return null;
   return (
     <section className={classes.due} aria-label="This week">

@@ -2,9 +2,10 @@
 import { Button, TextInput } from '@mantine/core';
 import { IconBottle, IconFolderOpen, IconPlus, IconSearch, IconUsers } from '@tabler/icons-react';
 import { useViewportSize, useInViewport } from '@mantine/hooks';
-import { startTransition, useEffect, useRef, useState } from 'react';
+import { startTransition, useEffect, useMemo, useRef, useState } from 'react';
 import { nextFirst } from '@/core/model/appointment';
 import type { Fault } from '@/core/model/result';
+import type { Worn } from '@/core/model/wear';
 import { addCopy, addSet, foldLeft, watchSets } from '@/data/sets';
 import type { Listed } from '@/data/listed';
 import { addNewSet, editedDemo, restoreDemo, seedOnce } from '@/data/starting';
@@ -24,7 +25,9 @@ import { SchemeButton } from '../kit/SchemeButton';
 import { useTitle } from '../kit/useTitle';
 import { backUp, exportWithRecord } from './backUp';
 import { Keeping } from './Keeping';
-import { readFile, type ReadBackup } from './readFile';
+import { plannedOf } from './planned';
+import { readFile, type ReadBackup, type ReadCalendar } from './readFile';
+import { useAllWorn } from '../wear/useWorn';
 import { aboutWords, soughtIn } from './aboutSet';
 import { LittleHands } from './LittleHands';
 import { DueSoon } from './DueSoon';
@@ -40,6 +43,10 @@ const BackupChoice = late(
   () => import('./BackupChoice').then((module) => module.BackupChoice),
   'Taking in a backup',
 );
+const CalendarChoice = late(
+  () => import('./CalendarChoice').then((module) => module.CalendarChoice),
+  'What the calendar says',
+);
 const BinPanel = late(() => import('./BinPanel').then((module) => module.BinPanel), 'The bin');
 
 /** What is told here when it cannot be read: the sets, and all that has no view of its own. */
@@ -47,6 +54,8 @@ const BESIDE_SETS = ['sets', 'journal', 'history', 'references', 'bin', 'gone', 
 
 /** So many sets are drawn at once; more come as their end is reached. */
 const AT_ONCE = 16;
+
+const NONE: Worn[] = [];
 
 const openDesign = (id: string) => go(pathOf({ kind: 'set', id, view: 'design' }));
 
@@ -58,6 +67,7 @@ export function SetsView() {
   const [faults, setFaults] = useState<{ file: string; list: Fault[] }>();
   const input = useRef<HTMLInputElement>(null);
   const [backup, setBackup] = useState<ReadBackup>();
+  const [calendar, setCalendar] = useState<ReadCalendar>();
   const [bin, setBin] = useState(false);
   const [most, setMost] = useState(AT_ONCE);
   const { ref: atEnd, inViewport: ended } = useInViewport<HTMLButtonElement>();
@@ -98,6 +108,7 @@ export function SetsView() {
     setFaults(read.ok ? undefined : { file: file.name, list: read.faults });
     if (!read.ok) return;
     if (read.value.kind === 'backup') setBackup(read.value);
+    else if (read.value.kind === 'calendar') setCalendar(read.value);
     else openDesign(await addSet(read.value.set));
   }
 
@@ -109,6 +120,8 @@ export function SetsView() {
 
   const room = roomFor(useViewportSize().width);
   const { clients } = useClients();
+  const { all: worn = NONE } = useAllWorn();
+  const planned = useMemo(() => plannedOf(sets ?? [], clients ?? []), [sets, clients]);
   const clientOf = (id: unknown) => clients?.find((one) => one.sets.some((set) => set === id))?.name;
   const wanted = search.trim().toLowerCase();
   const found = sets?.filter((one) => wanted === '' || soughtIn(one, clientOf(one.id)).includes(wanted));
@@ -152,7 +165,7 @@ export function SetsView() {
         </Button>
         <FileInput
           input={input}
-          accept=".json,.zip,application/json,application/zip"
+          accept=".json,.zip,.ics,application/json,application/zip,text/calendar"
           label="Set file"
           onFile={(file) => void open(file).catch(notKept)}
         />
@@ -167,6 +180,7 @@ export function SetsView() {
           entries={[
             { key: 'backup', words: 'Back up everything', onPick: () => void backUp().catch(notDone) },
             { key: 'take-in', words: 'Take in a backup', onPick: () => input.current?.click() },
+            { key: 'calendar', words: 'Take in a calendar', onPick: () => input.current?.click() },
             { key: 'holds', words: 'What holds', onPick: () => go('/holds') },
             { key: 'bin', words: 'Bin', onPick: () => setBin(true) },
             {
@@ -195,10 +209,7 @@ export function SetsView() {
             : 'No sets yet: make a new one, or restore the demo sets from the menu.'}
         </p>
       )}
-      <DueSoon
-        sets={(sets ?? []).flatMap((one) => (one.kind === 'set' ? [one.stored] : []))}
-        clients={clients ?? []}
-      />
+      <DueSoon planned={planned} worn={worn} />
       <ul className={classes.list}>
         {shown?.slice(0, most).map((stored, i) => (
           <li key={stored.id} className={classes.item} data-first={i === 0 || undefined}>
@@ -267,6 +278,16 @@ export function SetsView() {
       />
       <Keeping onBackUp={() => void backUp().catch(notDone)} />
       {backup && <BackupChoice read={backup} onClose={() => setBackup(undefined)} />}
+      {calendar && (
+        <CalendarChoice
+          name={calendar.name}
+          read={calendar.read}
+          sets={planned}
+          worn={worn}
+          clients={clients ?? []}
+          onClose={() => setCalendar(undefined)}
+        />
+      )}
       {bin && <BinPanel onClose={() => setBin(false)} />}
       {replacing && <RestoreChoice edited={replacing} onClose={() => setReplacing(undefined)} />}
     </main>

@@ -8,6 +8,7 @@ import { openWorkers } from '@/workers/planner';
 import { go, Go } from '../kit/Go';
 import { downloadSet } from '../kit/download';
 import { late } from '../kit/late';
+import { WornRecord } from '../wear/WornRecord';
 import { guardLeaving } from '../kit/leaving';
 import { notify, notKept } from '../kit/notify';
 import { pathOf, routeOfPath, type SetView } from '../kit/route';
@@ -96,6 +97,7 @@ export function StudioShell({ id, view }: { id: string; view: SetView }) {
           <p key={fault.path}>{faultWords(fault)}</p>
         ))}
         <Go href="/">Back to the sets</Go>
+        <WornRecord set={id} />
       </main>
     );
   }

@@ -77,7 +77,7 @@ export function AgingCharts({ aging, made_on, due }: { aging: Aging[]; made_on: 
         </div>
       </figure>
       <figure>
-        <figcaption>Its thickness from the cuticle on, in mm: {nailWords(first.nail)}</figcaption>
+        <figcaption>Thickness by mm from the cuticle: {nailWords(first.nail)}</figcaption>
         <div role="img" aria-label="Its thickness when new, and grown out">
           <ResponsiveContainer width="100%" height={HEIGHT_PX}>
             <LineChart data={first.profile} {...FRAME}>
@@ -86,7 +86,12 @@ export function AgingCharts({ aging, made_on, due }: { aging: Aging[]; made_on: 
                 x={first.bed_mm}
                 stroke="var(--soft)"
                 strokeDasharray="3 3"
-                label={{ value: 'bed ends', fill: 'var(--soft)', fontSize: 13, position: 'insideTopRight' }}
+                label={{
+                  value: 'bed ends',
+                  fill: 'var(--soft)',
+                  fontSize: 13,
+                  position: 'insideBottomRight',
+                }}
               />
               <XAxis
                 type="number"

@@ -1,0 +1,2 @@
+/** So far ahead a calendar is read. */
+export const CALENDAR_DAYS = 120;
