@@ -317,6 +317,13 @@ const fromVersion16: Migration = (file) => ok(file);
 /** All that version 17 knew reads the same: since then a set may hold what was quoted, and an appointment its end. */
 const fromVersion17: Migration = (file) => ok(file);
 
+/** Up to version 18 a nail that has grown out was whole. */
+const fromVersion18: Migration = (file) => {
+  for (const nail of Object.values(isObject(file.nails) ? file.nails : {}))
+    if (isObject(nail) && isObject(nail.start) && nail.start.kind === 'infill') nail.start.mend = 'no';
+  return ok(file);
+};
+
 /** The step that leads away from each version; where there is none, only parts have changed. */
 const STEPS: Readonly<Record<number, Migration>> = {
   0: fromVersion0,
@@ -333,6 +340,7 @@ const STEPS: Readonly<Record<number, Migration>> = {
   11: fromVersion11,
   16: fromVersion16,
   17: fromVersion17,
+  18: fromVersion18,
 };
 
 /** The version that files are written in: that of the whole, or of the part that changed last. */

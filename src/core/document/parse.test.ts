@@ -421,7 +421,7 @@ describe('older files', () => {
     },
   );
 
-  it.each(['v16', 'v17'])('of %s open as they are', (version) => {
+  it.each(['v16', 'v17', 'v18'])('of %s open as they are', (version) => {
     const kept = join(process.cwd(), 'tests/files', version);
     expect(readdirSync(kept)).toHaveLength(5);
     for (const name of readdirSync(kept)) {

@@ -5,6 +5,10 @@ import { mm, seconds } from './primitives';
 export const OLD_PRODUCTS = ['gel', 'soft-tip', 'acrylic', 'dip', 'hard-gel', 'peel-off', 'lacquer'] as const;
 export type OldProduct = (typeof OLD_PRODUCTS)[number];
 
+/** What has broken on a nail that stays, and is mended as it is filled. */
+export const MENDS = ['no', 'crack', 'lift', 'chip'] as const;
+export type Mend = (typeof MENDS)[number];
+
 /** What lies on a nail as its wearer sits down. */
 export const Start = z.discriminatedUnion('kind', [
   /** `dull`: the shine is off already, from an earlier removal or dry manicure. */
@@ -27,6 +31,7 @@ export const Start = z.discriminatedUnion('kind', [
         z.meta({ unit: 'weeks', step: 0.5 }),
       ),
     gap_mm: z.nullable(mm(0.2, 10)),
+    mend: z.enum(MENDS),
   }),
   /** An extension or a finished nail that stays: only art comes on it. */
   z.strictObject({ kind: z.literal('finished') }),

@@ -97,7 +97,19 @@ describe('growing out', () => {
     const broken = noted('right-index', note({ what: 'fell' }));
     const next = infillOf(set, broken, '2026-03-22', { mm_a_day: 0.1, measured: true });
     expect(next.nails['right-index'].start).toEqual({ kind: 'bare', dull: false });
-    expect(next.nails['left-ring'].start).toEqual({ kind: 'infill', weeks: 3, gap_mm: 2.1 });
+    expect(next.nails['left-ring'].start).toEqual({ kind: 'infill', weeks: 3, gap_mm: 2.1, mend: 'no' });
+    // What broke and stays is mended, of several the last that was noted; the artist may say otherwise.
+    const cracked = noted(
+      'left-ring',
+      note({ on: '2026-03-08' }),
+      note({ on: '2026-03-15', what: 'cracked', much: 'a little' }),
+    );
+    const rate = { mm_a_day: 0.1, measured: true };
+    const starts = (way?: 'fill' | 'new') =>
+      infillOf(set, cracked, '2026-03-22', rate, way && (() => way)).nails['left-ring'].start;
+    expect(starts()).toMatchObject({ kind: 'infill', mend: 'crack' });
+    expect(starts('fill')).toMatchObject({ kind: 'infill', mend: 'no' });
+    expect(starts('new')).toEqual({ kind: 'bare', dull: false });
     expect(next).toMatchObject({ state: 'planned', offered: null, appointment: { on: '2026-03-22' } });
     const planned = planSet(next, QUICK);
     expect(planned.operations['left-ring'].some(({ verb }) => verb === 'file-back')).toBe(true);

@@ -1,10 +1,13 @@
 'use client';
-import { Button } from '@mantine/core';
+import { Button, SegmentedControl } from '@mantine/core';
 import { IconCalendarPlus, IconDownload, IconEraser, IconRepeat } from '@tabler/icons-react';
+import { useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { dayWords, today } from '@/core/model/days';
-import type { NailName } from '@/core/model/names';
+import { upperFirst } from '@/core/model/letters';
+import { nailWords, NAILS, type NailName } from '@/core/model/names';
 import type { Worn } from '@/core/model/wear';
+import { wayOnOf, WAYS_ON, type WayOn } from '@/core/wear/follow';
 import { dueOf, growthOf } from '@/core/wear/growth';
 import { infillOf } from '@/core/wear/infill';
 import { anewOf } from '@/core/wear/removal';
@@ -19,12 +22,15 @@ import { GrowsOut } from './GrowsOut';
 import { useAllWorn } from './useWorn';
 import classes from './WearView.module.css';
 
+const WAY_WORDS: Record<WayOn, string> = { fill: 'Filled', mend: 'Mended', new: 'Made new' };
+
 /** When it is due, and the set that follows. */
 export function Next({ set, worn, nail }: { set: SetDocument; worn: Worn; nail: NailName }) {
   const { all } = useAllWorn();
   const client = useClientOf(set.id);
   const own = (all ?? []).filter((one) => worn.client !== null && one.client === worn.client);
   const growth = growthOf(own.length > 0 ? own : [worn]);
+  const [ways, setWays] = useState<Partial<Record<NailName, WayOn>>>({});
   const due = dueOf(worn, growth);
   if (!due) return null;
   async function make(next: SetDocument) {
@@ -33,16 +39,29 @@ export function Next({ set, worn, nail }: { set: SetDocument; worn: Worn; nail: 
     go(pathOf({ kind: 'set', id, view: 'hands' }));
   }
   const on = due.to < today() ? today() : due.to;
+  const broken = NAILS.filter((name) => set.nails[name].in_work && wayOnOf(worn, name) !== 'fill');
+  const wayOn = (name: NailName) => ways[name] ?? wayOnOf(worn, name);
   return (
     <section className={classes.next} aria-label="What comes next" data-testid="due">
       <h3>What comes next</h3>
       <p>
         Due between <b>{dayWords(due.from)}</b> and <b>{dayWords(due.to)}</b>, for {due.why}
       </p>
+      {broken.map((name) => (
+        <div key={name} className={classes.wayOn}>
+          <span>{upperFirst(nailWords(name))}</span>
+          <SegmentedControl
+            aria-label={`What becomes of the ${nailWords(name)}`}
+            value={wayOn(name)}
+            data={WAYS_ON.map((value) => ({ value, label: WAY_WORDS[value] }))}
+            onChange={(way) => setWays({ ...ways, [name]: way as WayOn })}
+          />
+        </div>
+      ))}
       <div className={classes.ask}>
         <Button
           leftSection={<IconRepeat size={18} />}
-          onClick={() => void make(infillOf(set, worn, on, growth)).catch(notDone)}
+          onClick={() => void make(infillOf(set, worn, on, growth, wayOn)).catch(notDone)}
         >
           Plan the infill
         </Button>

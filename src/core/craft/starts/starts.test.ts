@@ -3,10 +3,11 @@ import { goldenCard } from '../../../../tests/goldenCard';
 import { compileNail } from '../../compile/compile';
 import { curtainUp } from '../../demo/curtainUp';
 import type { SetDocument } from '../../document/document';
+import { parseSet } from '../../document/parse';
 import type { Edit } from '../../document/edits';
 import { grown_mm } from '../../model/growth';
 import { NAILS } from '../../model/names';
-import { OLD_PRODUCTS, Start } from '../../model/start';
+import { OLD_PRODUCTS, Start, type Mend } from '../../model/start';
 import { planNail } from '../../plan/nailPlan';
 import { planSet } from '../../plan/planSet';
 import { factsOf } from '../../testing/facts';
@@ -31,7 +32,7 @@ const removal = (product: (typeof OLD_PRODUCTS)[number], stones = false): Start 
   soak_s: soakGuide_s(product) ?? 720,
   stones,
 });
-const infill: Start = { kind: 'infill', weeks: 3, gap_mm: null };
+const infill: Start = { kind: 'infill', weeks: 3, gap_mm: null, mend: 'no' };
 
 const card = (set: SetDocument) =>
   compileNail(set, 'left-ring')
@@ -109,7 +110,7 @@ describe('a set that has grown out', () => {
 
   const films = (gap_mm: number | null) => {
     const { field } = planNail(
-      wearing({ kind: 'infill', weeks: 3, gap_mm }, {}, 'sculpted-form'),
+      wearing({ kind: 'infill', weeks: 3, gap_mm, mend: 'no' }, {}, 'sculpted-form'),
       'left-ring',
     ).nominal;
     return { field, old: field.films.find((film) => film.kind === 'old')! };
@@ -142,7 +143,7 @@ describe('a set that has grown out', () => {
     expect(built.length).toBeGreaterThan(3);
     for (const { kind } of built) {
       const { field } = planNail(
-        wearing({ kind: 'infill', weeks: 4, gap_mm: 2.8 }, {}, kind),
+        wearing({ kind: 'infill', weeks: 4, gap_mm: 2.8, mend: 'no' }, {}, kind),
         'left-ring',
       ).nominal;
       const old = field.films.find((film) => film.kind === 'old')!;
@@ -177,5 +178,41 @@ describe('a set that has grown out', () => {
     const plan = planSet(set, QUICK);
     expect(plan.findings.filter((one) => one.severity === 'stop').map((one) => one.message)).toEqual([]);
     expect(checkSitting(factsOf(set, plan))).toEqual([]);
+  });
+});
+
+describe('a broken nail beside those that are filled', () => {
+  const planned = (mend: Mend) =>
+    planNail(wearing({ kind: 'infill', weeks: 3, gap_mm: null, mend }, {}, 'sculpted-form'), 'left-ring');
+  const filed = (mend: Mend) => planned(mend).compiled.operations.find(({ verb }) => verb === 'file-back')!;
+
+  it.each<[Mend, RegExp]>([
+    ['crack', /the crack opened to a groove/],
+    ['lift', /all that has lifted filed off/],
+    ['chip', /the chip filed to a slope/],
+  ])('with a %s has it opened to sound product, takes longer, and is told of a torn plate', (mend, words) => {
+    const whole = filed('no');
+    const one = filed(mend);
+    expect(one.words).toMatch(words);
+    expect(whole.words).not.toMatch(words);
+    expect(one.hand_s).toBeGreaterThan(whole.hand_s);
+    expect(one.caution).toMatch(/seen by a doctor.*mask/);
+    expect(whole.caution).not.toMatch(/doctor/);
+    // More of the old goes, and nothing of what follows is harmed by it.
+    const old = (of: Mend) => planned(of).nominal.field.films.find(({ kind }) => kind === 'old')!;
+    const sum = (of: Mend) => old(of).t_um.reduce((a, b) => a + b, 0);
+    expect(sum(mend)).toBeLessThan(sum('no'));
+    expect(codesOn(wearing({ kind: 'infill', weeks: 3, gap_mm: null, mend }))).toEqual([]);
+  });
+
+  it('was whole in files up to version 18', () => {
+    const set = wearing(infill);
+    const file = structuredClone(set) as unknown as {
+      version: number;
+      nails: Record<string, { start: object }>;
+    };
+    file.version = 18;
+    Reflect.deleteProperty(file.nails['left-ring']!.start, 'mend');
+    expect(parseSet(file)).toEqual({ ok: true, value: set });
   });
 });
