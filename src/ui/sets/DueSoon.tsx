@@ -6,11 +6,12 @@ import { appointmentWords } from '@/core/model/appointment';
 import { dayWords, today } from '@/core/model/days';
 import type { Worn } from '@/core/model/wear';
 import { weekOf, type Planned, type WeekItem } from '@/core/wear/week';
+import { weekFile } from '@/core/wear/weekFile';
 import { changeWorn } from '@/data/worn';
+import { downloadText } from '../kit/download';
 import { Go } from '../kit/Go';
 import { notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
-import { saveWeek } from '../wear/dueFile';
 import classes from './SetsView.module.css';
 
 const MOST_NAMED = 6;
@@ -30,7 +31,7 @@ export function DueSoon({ planned, worn }: { planned: readonly Planned[]; worn: 
         variant="default"
         size="compact-md"
         leftSection={<IconCalendarPlus size={16} />}
-        onClick={() => saveWeek('this week', week)}
+        onClick={() => downloadText('this week.ics', weekFile(week, new Date()))}
       >
         Calendar file
       </Button>

@@ -10,14 +10,15 @@ import type { Worn } from '@/core/model/wear';
 import { wayOnOf, WAYS_ON, type WayOn } from '@/core/wear/follow';
 import { dueOf, growthOf } from '@/core/wear/growth';
 import { infillOf } from '@/core/wear/infill';
+import { weekFile } from '@/core/wear/weekFile';
 import { anewOf } from '@/core/wear/removal';
 import { makeFor } from '@/data/clients';
 import { addSet } from '@/data/sets';
 import { useClientOf } from '../clients/useClients';
+import { downloadText, fileName } from '../kit/download';
 import { go } from '../kit/Go';
 import { notDone } from '../kit/notify';
 import { pathOf } from '../kit/route';
-import { saveWeek } from './dueFile';
 import { GrowsOut } from './GrowsOut';
 import { useAllWorn } from './useWorn';
 import classes from './WearView.module.css';
@@ -77,9 +78,10 @@ export function Next({ set, worn, nail }: { set: SetDocument; worn: Worn; nail: 
           leftSection={<IconCalendarPlus size={18} />}
           rightSection={<IconDownload size={16} />}
           onClick={() =>
-            saveWeek(`${worn.title}, due`, [
-              { kind: 'due', set: worn.set, title: worn.title, on: due.to, due },
-            ])
+            downloadText(
+              `${fileName(worn.title)}, due.ics`,
+              weekFile([{ kind: 'due', set: worn.set, title: worn.title, on: due.to, due }], new Date()),
+            )
           }
         >
           Calendar file
