@@ -6,6 +6,7 @@ import { loadavg, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { keeping } from './bench-keeping';
+import { year } from './bench-year';
 import { opening } from './bench-opening';
 
 /**
@@ -177,11 +178,13 @@ async function inBrowser() {
     const presses = await pressed(page, `http://localhost:${port}`);
     await page.context().close();
     const opened = await opening(browser, `http://localhost:${port}`);
+    const table_year = await year(browser, `http://localhost:${port}`);
     const kept = await keeping(await browser.newContext(), `http://localhost:${port}`);
     return {
       load_average: Math.round(loadavg()[0]! * 100) / 100,
       ...opened,
       ...kept,
+      year: table_year,
       press_to_next_step_ms: presses,
       edit_to_picture_ms: median(edits),
       edit_to_picture_95th_ms: Math.round(
@@ -287,6 +290,10 @@ process.stdout.write(
               first_load_css_to_limit_25_kB: round(browser.css_kB / 25),
               cold_nails_to_limit_1500_ms: round(browser.cold_ten_nails_ms / 1500),
               listed_nails_to_limit_800_ms: round(browser.from_the_list_ten_nails_ms / 800),
+              year_sets_to_limit_1000_ms: round(browser.year.sets_ms / 1000),
+              year_holds_to_limit_1000_ms: round(browser.year.holds_ms / 1000),
+              year_grouping_to_limit_300_ms: round(browser.year.other_grouping_ms / 300),
+              year_backup_page_to_limit_300_MB: round(browser.year.backup_page_MB / 300),
               cold_plan_on_the_bar_to_limit_2000_ms: round(browser.cold_first_plan_ms / 2000),
               press_to_next_step_to_limit_50_ms: round(browser.press_to_next_step_ms / 50),
               drag_to_limit_33_ms: round(browser.drag_to_picture_ms / 33),

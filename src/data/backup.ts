@@ -6,9 +6,9 @@ import { wordsWith } from '@/core/model/primitives';
 import { removeOfSet, rowToBin, toBin } from './bin';
 import { newClientId } from './clients';
 import { db } from './database';
-import { changedAt, listed } from './listed';
+import { changedAt } from './listed';
 import { goodRow, goodRows, readRows } from './rows';
-import { addSet, lastSeen, storeAgain } from './sets';
+import { addSet, allLastSeen, lastSeen, storeAgain } from './sets';
 import { TABLE_NAMES, TABLES, type InBackup, type Rows, type TableKind, type TableName } from './tables';
 
 /** Tables whose rows go into a backup. The sets go too, each as its own file. */
@@ -27,15 +27,9 @@ export async function collectBackup(now = new Date()): Promise<Backup> {
     ways(table).into(backup, good);
     for (const { title, record } of broken) backup.records.push({ title, text: asText(record) });
   }
-  for (const record of await db().sets.toArray()) {
-    const shown = listed(record);
-    if (shown.kind === 'broken') {
-      backup.records.push({ title: shown.title, text: asText(record) });
-      continue;
-    }
-    const opened = await lastSeen(shown.id);
-    if (opened.ok) backup.sets.push({ changed_at: shown.stored.changed_at, document: opened.value.set });
-  }
+  for (const one of await allLastSeen())
+    if (one.kind === 'broken') backup.records.push({ title: one.title, text: asText(one.record) });
+    else backup.sets.push({ changed_at: one.stored.changed_at, document: one.stored.document });
   return backup;
 }
 
@@ -182,14 +176,18 @@ export async function previewBackup(backup: Backup): Promise<Preview> {
   const preview: Preview = { sets: { fresh: [], differing: [], same: [] }, tables: [] };
   for (const table of BACKED_UP) preview.tables.push({ table, sides: await sidesOf(table, backup) });
   const { sets } = preview;
+  const here = new Map((await allLastSeen()).map((one) => [one.id, one]));
   for (const one of backup.sets) {
-    const stored = await db().sets.get(one.document.id);
-    const seen = stored && (await lastSeen(one.document.id));
-    if (!stored) sets.fresh.push(one);
-    else if (seen?.ok && writeSetText(seen.value.set) === writeSetText(one.document)) sets.same.push(one);
+    const own = here.get(one.document.id);
+    if (!own) {
+      sets.fresh.push(one);
+      continue;
+    }
+    const seen = own.kind === 'set' ? own.stored.document : undefined;
+    if (seen && writeSetText(seen) === writeSetText(one.document)) sets.same.push(one);
     else {
-      const document = seen?.ok ? seen.value.set : one.document;
-      sets.differing.push({ there: one, here: { changed_at: changedAt(stored), document } });
+      const changed_at = changedAt(own.kind === 'set' ? own.stored : own.record);
+      sets.differing.push({ there: one, here: { changed_at, document: seen ?? one.document } });
     }
   }
   return preview;

@@ -15,7 +15,8 @@ const SEEDED = 'seeded';
 
 /** Puts the demo sets into a fresh store. One that was seeded before is left alone, even if it was emptied. */
 export async function seedOnce(): Promise<void> {
-  if (db().onlyRead) return;
+  // Asked first without keeping anybody waiting: mostly it was.
+  if (db().onlyRead || (await db().facts.get(SEEDED))) return;
   await db().transaction('rw', db().sets, db().facts, db().gone, async () => {
     if (await db().facts.get(SEEDED)) return;
     if ((await db().sets.count()) === 0) await putDemo();

@@ -34,8 +34,14 @@ const read = async (file: Blob, from: number, to: number) =>
   new Uint8Array(await file.slice(from, to).arrayBuffer());
 const viewOf = (bytes: Uint8Array) => new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
 
-/** What is in a zip file, by name; folders are passed over. A file whose seal does not fit is damaged. */
-export async function zipEntries(file: Blob): Promise<Result<Map<string, ZipEntry>>> {
+/** What is in a zip file, by name; `sealed`: every byte of it has been held against its seal. */
+export interface ZipListing {
+  entries: Map<string, ZipEntry>;
+  sealed: boolean;
+}
+
+/** What is in a zip file; folders are passed over. A file whose seal does not fit is damaged. */
+export async function zipEntries(file: Blob): Promise<Result<ZipListing>> {
   const magic = await read(file, 0, 2);
   if (magic[0] !== 0x50 || magic[1] !== 0x4b) return fail('', 'this is not a zip file that can be read');
   const found = await zipEnd(file);
@@ -69,7 +75,7 @@ export async function zipEntries(file: Blob): Promise<Result<Map<string, ZipEntr
     }
     at += ENTRY_BYTES + name + extra + comment;
   }
-  return seen === count ? ok(entries) : fail('', `this file ${DAMAGED}`);
+  return seen === count ? ok({ entries, sealed: found.sealed }) : fail('', `this file ${DAMAGED}`);
 }
 
 /** One file of a zip, unpacked and held against its sum. */
@@ -86,14 +92,14 @@ export async function zipBytes(file: Blob, entry: ZipEntry): Promise<Result<Uint
   }
 }
 
-/** One file of a zip as it lies there: where it is not packed, it is held against its sum and not held in memory. */
-export async function zipBlob(file: Blob, entry: ZipEntry): Promise<Result<Blob>> {
+/** One file of a zip as it lies there: where it is not packed, it is held against its sum, or known by the seal, and not held in memory. */
+export async function zipBlob(file: Blob, entry: ZipEntry, sealed: boolean): Promise<Result<Blob>> {
   if (entry.method !== STORED) {
     const bytes = await zipBytes(file, entry);
     return bytes.ok ? ok(new Blob([bytes.value.slice()])) : bytes;
   }
   const blob = await packedOf(file, entry);
-  return blob && blob.size === entry.bytes && (await sumOf(blob)) === entry.sum
+  return blob && blob.size === entry.bytes && (sealed || (await sumOf(blob)) === entry.sum)
     ? ok(blob)
     : fail(entry.path, DAMAGED);
 }

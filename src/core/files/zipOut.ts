@@ -36,17 +36,39 @@ export async function* zipped(files: Iterable<ZippedFile>, made_at: string): Asy
       if (out.length > 0) yield out;
     }
   }
-  for (const { name, content } of files) {
+  for await (const { name, content } of readAhead(files)) {
     count += 1;
     if (count > MOST_FILES) throw new Error(`it is more than the ${MOST_FILES} files that a zip file holds`);
     const isText = typeof content === 'string';
     const one = isText ? new ZipDeflate(name, { level: 6 }) : new ZipPassThrough(name);
     one.mtime = mtime;
     zip.add(one);
-    one.push(isText ? strToU8(content) : new Uint8Array(await content.arrayBuffer()), true);
+    one.push(isText ? strToU8(content) : content, true);
     yield* taken();
   }
   zip.end();
   yield* taken();
   yield seal.end();
+}
+
+/** So many pictures are read ahead of the one that is written. */
+const AHEAD = 8;
+
+/** Files in their order, the pictures among them read while those before are written. */
+async function* readAhead(
+  files: Iterable<ZippedFile>,
+): AsyncGenerator<{ name: string; content: string | Uint8Array }> {
+  const waiting: Promise<{ name: string; content: string | Uint8Array }>[] = [];
+  for (const { name, content } of files) {
+    waiting.push(
+      (async () => ({
+        name,
+        content: typeof content === 'string' ? content : new Uint8Array(await content.arrayBuffer()),
+      }))(),
+    );
+    // One that cannot be read is told when its turn comes.
+    waiting.at(-1)!.catch(() => undefined);
+    if (waiting.length > AHEAD) yield await waiting.shift()!;
+  }
+  for (const one of waiting) yield await one;
 }

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect } from 'react';
+import { useEffect, useReducer } from 'react';
 import { today } from '@/core/model/days';
 import { takenLines } from '@/core/stock/held';
 import { bottlesOn } from '@/core/stock/bottles';
@@ -18,6 +18,18 @@ import { useTakings } from '../shelf/useStock';
  * that was cut short is taken up again.
  */
 export function SettleShelf() {
+  const [begun, begin] = useReducer(() => true, false);
+  useEffect(() => {
+    // Nobody waits for it: what is looked at comes first.
+    const timer = setTimeout(begin, BEGIN_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return begun ? <Settling /> : null;
+}
+
+const BEGIN_MS = 1500;
+
+function Settling() {
   const open = useTakings()?.find(({ lines }) => lines === null);
   useEffect(() => {
     if (open) settle(open).catch(() => undefined);

@@ -14,6 +14,7 @@ import { makeFor } from '@/data/clients';
 import { addSet, changeStored, lastSeen } from '@/data/sets';
 import { addNewSet } from '@/data/starting';
 import { notify } from '../kit/notify';
+import { useAllWorn } from '../wear/useWorn';
 import { CALENDAR_DAYS } from './calendarDays';
 import classes from './SetsView.module.css';
 
@@ -21,13 +22,17 @@ interface Props {
   name: string;
   read: CalendarRead;
   sets: readonly Planned[];
-  worn: readonly Worn[];
   clients: readonly Client[];
   onClose: () => void;
 }
 
 /** What a calendar would change here, before anything is stored: each is chosen. */
-export function CalendarChoice({ name, read, sets, worn, clients, onClose }: Props) {
+export function CalendarChoice(props: Props) {
+  const { all: worn } = useAllWorn();
+  return worn ? <Choices {...props} worn={worn} /> : null;
+}
+
+function Choices({ name, read, sets, worn, clients, onClose }: Props & { worn: readonly Worn[] }) {
   const [all] = useState(() => fromCalendar(read.events, sets, worn, clients));
   // What was moved there is wanted here; of what else stands in a calendar nobody knows.
   const [chosen, setChosen] = useState(() => new Set(all.filter(({ kind }) => kind !== 'new')));

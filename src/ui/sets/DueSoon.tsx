@@ -4,7 +4,6 @@ import { IconCalendarPlus } from '@tabler/icons-react';
 import { useMemo } from 'react';
 import { appointmentWords } from '@/core/model/appointment';
 import { dayWords, today } from '@/core/model/days';
-import type { Worn } from '@/core/model/wear';
 import { weekOf, type Planned, type WeekItem } from '@/core/wear/week';
 import { weekFile } from '@/core/wear/weekFile';
 import { changeWorn } from '@/data/worn';
@@ -12,13 +11,15 @@ import { downloadText } from '../kit/download';
 import { Go } from '../kit/Go';
 import { notKept } from '../kit/notify';
 import { pathOf } from '../kit/route';
+import { useAllWorn } from '../wear/useWorn';
 import classes from './SetsView.module.css';
 
 const MOST_NAMED = 6;
 
 /** What is to be done this week: sittings, sets that are due, follow-ups; all of it as one calendar file. */
-export function DueSoon({ planned, worn }: { planned: readonly Planned[]; worn: readonly Worn[] }) {
-  const week = useMemo(() => weekOf(planned, worn, today()), [planned, worn]);
+export function DueSoon({ planned }: { planned: readonly Planned[] }) {
+  const { all: worn } = useAllWorn();
+  const week = useMemo(() => weekOf(planned, worn ?? [], today()), [planned, worn]);
   if (week.length === 0) return null;
   return (
     <section className={classes.due} aria-label="This week">

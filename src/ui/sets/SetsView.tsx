@@ -5,9 +5,9 @@ import { useViewportSize, useInViewport } from '@mantine/hooks';
 import { startTransition, useEffect, useMemo, useRef, useState } from 'react';
 import { nextFirst } from '@/core/model/appointment';
 import type { Fault } from '@/core/model/result';
-import type { Worn } from '@/core/model/wear';
 import { addCopy, addSet, foldLeft, watchSets } from '@/data/sets';
 import type { Listed } from '@/data/listed';
+import type { BrokenRow } from '@/data/rows';
 import { addNewSet, editedDemo, restoreDemo, seedOnce } from '@/data/starting';
 import { downloadSet } from '../kit/download';
 import { FileInput } from '../kit/FileInput';
@@ -27,7 +27,6 @@ import { backUp, exportWithRecord } from './backUp';
 import { Keeping } from './Keeping';
 import { plannedOf } from './planned';
 import { readFile, type ReadBackup, type ReadCalendar } from './readFile';
-import { useAllWorn } from '../wear/useWorn';
 import { aboutWords, soughtIn } from './aboutSet';
 import { LittleHands } from './LittleHands';
 import { DueSoon } from './DueSoon';
@@ -49,13 +48,11 @@ const CalendarChoice = late(
 );
 const BinPanel = late(() => import('./BinPanel').then((module) => module.BinPanel), 'The bin');
 
-/** What is told here when it cannot be read: the sets, and all that has no view of its own. */
-const BESIDE_SETS = ['sets', 'journal', 'history', 'references', 'bin', 'gone', 'facts'] as const;
+/** What is told here when it cannot be read, beside the sets: all that has no view of its own. */
+const BESIDE_SETS = ['journal', 'history', 'references', 'bin', 'gone', 'facts'] as const;
 
 /** So many sets are drawn at once; more come as their end is reached. */
 const AT_ONCE = 16;
-
-const NONE: Worn[] = [];
 
 const openDesign = (id: string) => go(pathOf({ kind: 'set', id, view: 'design' }));
 
@@ -82,21 +79,21 @@ export function SetsView() {
     const fail = (error: unknown) =>
       setFaults({ file: 'This browser’s store', list: [{ path: '', message: String(error) }] });
     seedOnce()
-      .then(() => foldLeft())
-      .then(
-        (copies) => {
-          if (!gone) stop = watchSets(setSets, fail);
-          for (const title of copies)
-            notify(
-              `“${title}” was changed in two tabs, and one of them closed before you had chosen. What it had is kept under this name.`,
-            );
-        },
-        // What cannot be folded is still there, and shown.
-        (error: unknown) => {
-          if (!gone) stop = watchSets(setSets, fail);
-          notDone(error);
-        },
-      );
+      .then(() => {
+        if (!gone) stop = watchSets(setSets, fail);
+        return foldLeft();
+      })
+      .then((copies) => {
+        for (const title of copies)
+          notify(
+            `“${title}” was changed in two tabs, and one of them closed before you had chosen. What it had is kept under this name.`,
+          );
+      })
+      // What cannot be folded is still there, and shown.
+      .catch((error: unknown) => {
+        if (!gone) stop ??= watchSets(setSets, fail);
+        notDone(error);
+      });
     return () => {
       gone = true;
       stop?.();
@@ -120,7 +117,6 @@ export function SetsView() {
 
   const room = roomFor(useViewportSize().width);
   const { clients } = useClients();
-  const { all: worn = NONE } = useAllWorn();
   const planned = useMemo(() => plannedOf(sets ?? [], clients ?? []), [sets, clients]);
   const clientOf = (id: unknown) => clients?.find((one) => one.sets.some((set) => set === id))?.name;
   const wanted = search.trim().toLowerCase();
@@ -132,7 +128,19 @@ export function SetsView() {
       (one) => one.document,
     );
   const broken = useBroken(BESIDE_SETS);
-  const brokenSets = broken.filter((one) => one.table === 'sets' && one.title.toLowerCase().includes(wanted));
+  const brokenSets = (found ?? []).flatMap((one): BrokenRow[] =>
+    one.kind === 'broken'
+      ? [
+          {
+            table: 'sets',
+            key: (one.record as { id?: unknown } | null)?.id,
+            title: one.title,
+            fault: one.faults[0]!,
+            record: one.record,
+          },
+        ]
+      : [],
+  );
 
   return (
     <main className={classes.page}>
@@ -209,7 +217,7 @@ export function SetsView() {
             : 'No sets yet: make a new one, or restore the demo sets from the menu.'}
         </p>
       )}
-      <DueSoon planned={planned} worn={worn} />
+      {sets && <DueSoon planned={planned} />}
       <ul className={classes.list}>
         {shown?.slice(0, most).map((stored, i) => (
           <li key={stored.id} className={classes.item} data-first={i === 0 || undefined}>
@@ -274,7 +282,7 @@ export function SetsView() {
       <BrokenRows
         label="More that cannot be read"
         title="More that is stored here and cannot be read"
-        broken={broken.filter((one) => one.table !== 'sets')}
+        broken={broken}
       />
       <Keeping onBackUp={() => void backUp().catch(notDone)} />
       {backup && <BackupChoice read={backup} onClose={() => setBackup(undefined)} />}
@@ -283,7 +291,6 @@ export function SetsView() {
           name={calendar.name}
           read={calendar.read}
           sets={planned}
-          worn={worn}
           clients={clients ?? []}
           onClose={() => setCalendar(undefined)}
         />

@@ -53,6 +53,9 @@ export async function exportClient({ id, name }: Pick<Client, 'id' | 'name'>): P
 /** So much is held before it is given to the browser to keep: it may put it on the disk. */
 const PIECE_BYTES = 8 * 1024 * 1024;
 
+/** So long the page is kept from answering at a time. */
+const SLICE_MS = 16;
+
 async function handOver(backup: Backup, name: string): Promise<void> {
   const { packedBackup } = await import('@/core/files/backup');
   const done: Blob[] = [];
@@ -63,7 +66,12 @@ async function handOver(backup: Backup, name: string): Promise<void> {
     held = [];
     bytes = 0;
   };
+  let until = performance.now() + SLICE_MS;
   for await (const piece of packedBackup(backup)) {
+    if (performance.now() > until) {
+      await new Promise((resolve) => setTimeout(resolve));
+      until = performance.now() + SLICE_MS;
+    }
     held.push(piece.slice());
     bytes += piece.length;
     if (bytes >= PIECE_BYTES) give();

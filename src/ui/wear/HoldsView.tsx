@@ -1,7 +1,7 @@
 'use client';
 import '../kit/tableStyles';
 import { Table } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { dayWords, today } from '@/core/model/days';
 import { upperFirst } from '@/core/model/letters';
 import { messageOf } from '@/core/model/messageOf';
@@ -32,6 +32,8 @@ const TOLD_DAYS = 21;
 /** What holds: days to the first thing that failed, by whatever nails can be told apart by. */
 export function HoldsView() {
   useTitle('What holds');
+  // It comes while the store is read.
+  useEffect(() => void HoldsChart.bring().catch(() => undefined), []);
   const { all, fault } = useAllWorn();
   const { clients } = useClients();
   const [by, setBy] = useState('build');
