@@ -124,3 +124,27 @@ test('a day and time stand with the set; what the client’s card rules out is t
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Not done yet' })).toBeVisible();
 });
+
+test('two cards of one client become one, and can be taken apart again', async ({ page }) => {
+  await page.goto('/clients');
+  const name = page.getByRole('textbox', { name: 'Name' });
+  for (const [who, not] of [
+    ['Robin Vale', 'HEMA'],
+    ['R. Vale', 'formaldehyde'],
+  ] as const) {
+    await page.getByRole('button', { name: 'New client' }).click();
+    await expect(name).toHaveValue('New client');
+    await name.fill(who);
+    await page.getByRole('textbox', { name: 'Not on these hands' }).fill(not);
+    await expect(page.getByRole('link', { name: new RegExp(`^${who}`) })).toBeVisible();
+  }
+  await page.getByRole('link', { name: /^Robin Vale/ }).click();
+  await page.getByRole('button', { name: 'More for Robin Vale' }).click();
+  await page.getByRole('menuitem', { name: 'Merge another card into it' }).click();
+  await expect(page.getByRole('dialog')).toContainText('R. Vale (0 sets)');
+  await noViolations(page);
+  await page.getByRole('button', { name: 'Merge them' }).click();
+  await expect(page.getByRole('link', { name: /Vale/ })).toHaveCount(1);
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Not on these hands' })).toHaveValue('HEMA, formaldehyde');
+});
