@@ -29,6 +29,8 @@ const MADE = [
   'motifs.json',
   'sittings.json',
   'taken.json',
+  'photos.json',
+  'references.json',
   'prices.json',
   'worn.json',
 ];
