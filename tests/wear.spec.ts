@@ -175,89 +175,87 @@ const calendar = (...events: [uid: string, title: string, day: string, time: str
     '',
   ].join('\r\n');
 
-test(
-  'what broke is mended or made new; what was to be done after stands in the week; a calendar brings what was moved there',
-  EACH,
-  async ({ page }) => {
-    await openDemo(page, 'Matinée', 'Wear');
-    await page.getByLabel('Made on').fill(day(-20));
-    await page.getByRole('button', { name: 'Done as planned, on this day' }).click();
-    const press = (name: string | RegExp) => page.getByRole('button', { name, exact: true }).click();
-    for (const [nail, what, much] of [
-      [/^right ring/, 'Cracked', 'A little'],
-      [/^left thumb/, 'Fell off', undefined],
-    ] as const) {
-      await press(nail);
-      await press(what);
-      if (much) await press(much);
-      await press('Note it');
-      await expect(page.getByTestId('noted')).toContainText(what);
-    }
-    const due = page.getByTestId('due');
-    const becomes = (nail: string) => due.getByRole('radiogroup', { name: `What becomes of the ${nail}` });
-    await expect(becomes('right ring finger').getByRole('radio', { name: 'Mended' })).toBeChecked();
-    await expect(becomes('left thumb').getByRole('radio', { name: 'Made new' })).toBeChecked();
+test('what broke is mended or made new; what was to be done after stands in the week; a calendar brings what was moved there', async ({
+  page,
+}) => {
+  await openDemo(page, 'Matinée', 'Wear');
+  await page.getByLabel('Made on').fill(day(-20));
+  await page.getByRole('button', { name: 'Done as planned, on this day' }).click();
+  const press = (name: string | RegExp) => page.getByRole('button', { name, exact: true }).click();
+  for (const [nail, what, much] of [
+    [/^right ring/, 'Cracked', 'A little'],
+    [/^left thumb/, 'Fell off', undefined],
+  ] as const) {
+    await press(nail);
+    await press(what);
+    if (much) await press(much);
+    await press('Note it');
+    await expect(page.getByTestId('noted')).toContainText(what);
+  }
+  const due = page.getByTestId('due');
+  const becomes = (nail: string) => due.getByRole('radiogroup', { name: `What becomes of the ${nail}` });
+  await expect(becomes('right ring finger').getByRole('radio', { name: 'Mended' })).toBeChecked();
+  await expect(becomes('left thumb').getByRole('radio', { name: 'Made new' })).toBeChecked();
 
-    await page.getByRole('region', { name: 'To do after' }).getByRole('button', { name: 'Add it' }).click();
-    await expect(page.getByRole('checkbox', { name: /^Ask how it holds/ })).toBeVisible();
-    await due.getByRole('button', { name: 'Plan the infill' }).click();
-    await expect(page).toHaveURL(/\/set\/matinee-2\/hands$/);
-    const { text } = await exported(page);
-    const { nails } = JSON.parse(text) as { nails: Record<string, { start: object }> };
-    expect(nails['right-ring']!.start).toMatchObject({ kind: 'infill', mend: 'crack' });
-    expect(nails['left-thumb']!.start).toEqual({ kind: 'bare', dull: false });
-    expect(nails['left-ring']!.start).toMatchObject({ kind: 'infill', mend: 'no' });
+  await page.getByRole('region', { name: 'To do after' }).getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByRole('checkbox', { name: /^Ask how it holds/ })).toBeVisible();
+  await due.getByRole('button', { name: 'Plan the infill' }).click();
+  await expect(page).toHaveURL(/\/set\/matinee-2\/hands$/);
+  const { text } = await exported(page);
+  const { nails } = JSON.parse(text) as { nails: Record<string, { start: object }> };
+  expect(nails['right-ring']!.start).toMatchObject({ kind: 'infill', mend: 'crack' });
+  expect(nails['left-thumb']!.start).toEqual({ kind: 'bare', dull: false });
+  expect(nails['left-ring']!.start).toMatchObject({ kind: 'infill', mend: 'no' });
 
-    // The client of a calendar is known by name.
-    await page.goto('/clients');
-    await page.getByRole('button', { name: 'New client' }).click();
-    await page.getByRole('textbox', { name: 'Name' }).fill('Robin Vale');
-    await expect(page.getByRole('link', { name: /Robin Vale/ })).toBeVisible();
-    await page.goto('/');
-    const week = page.getByRole('region', { name: 'This week' });
-    await expect(week).toContainText('Ask how it holds');
-    const download = page.waitForEvent('download');
-    await week.getByRole('button', { name: 'Calendar file' }).click();
-    const written = readFileSync(await (await download).path(), 'utf8');
-    const events = new ICAL.Component(ICAL.parse(written) as []).getAllSubcomponents('vevent');
-    expect(events.map((one) => new ICAL.Event(one).summary)).toContain('Matinée: Ask how it holds');
-    await week.getByRole('checkbox').click();
-    await expect(week.getByRole('checkbox')).toHaveCount(0);
+  // The client of a calendar is known by name.
+  await page.goto('/clients');
+  await page.getByRole('button', { name: 'New client' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Robin Vale');
+  await expect(page.getByRole('link', { name: /Robin Vale/ })).toBeVisible();
+  await page.goto('/');
+  const week = page.getByRole('region', { name: 'This week' });
+  await expect(week).toContainText('Ask how it holds');
+  const download = page.waitForEvent('download');
+  await week.getByRole('button', { name: 'Calendar file' }).click();
+  const written = readFileSync(await (await download).path(), 'utf8');
+  const events = new ICAL.Component(ICAL.parse(written) as []).getAllSubcomponents('vevent');
+  expect(events.map((one) => new ICAL.Event(one).summary)).toContain('Matinée: Ask how it holds');
+  await week.getByRole('checkbox').click();
+  await expect(week.getByRole('checkbox')).toHaveCount(0);
 
-    const take = (content: string) =>
-      page
-        .getByLabel('Set file')
-        .setInputFiles({ name: 'mine.ics', mimeType: 'text/calendar', buffer: Buffer.from(content) });
-    await take('X\n'.repeat(300_000));
-    await expect(
-      page
-        .getByRole('alert')
-        .or(page.getByText(/could not be opened/))
-        .first(),
-    ).toBeVisible();
-    await take(
-      calendar(
-        ['matinee-2@merry-lacquer', 'Matinée', day(5), '1830'],
-        ['x1@elsewhere', 'Robin Vale, nails', day(9), '1000'],
-        ['x2@elsewhere', 'Dentist', day(10), '0900'],
-      ),
-    );
-    const dialog = page.getByRole('dialog', { name: 'Take in a calendar' });
-    await expect(dialog.getByRole('checkbox')).toHaveCount(3);
-    await expect(dialog.getByRole('checkbox', { name: /^“Matinée \(infill\)” is/ })).toBeChecked();
-    const hers = dialog.getByRole('checkbox', { name: /a new set for Robin Vale/ });
-    await expect(hers).not.toBeChecked();
-    await hers.check();
-    await noViolationsInEither(page);
-    await dialog.getByRole('button', { name: 'Take in 2' }).click();
-    await expect(page.getByText('2 appointments are taken in.')).toBeVisible();
-    await expect(week).toContainText('18:30');
-    await page.goto('/set/matinee-2/hands');
-    await expect(page.getByLabel('Day of the sitting')).toHaveValue(day(5));
-    await page.goto('/clients');
-    await expect(page.getByRole('link', { name: /Robin Vale/ })).toContainText('one set');
-  },
-);
+  const take = (content: string) =>
+    page
+      .getByLabel('Set file')
+      .setInputFiles({ name: 'mine.ics', mimeType: 'text/calendar', buffer: Buffer.from(content) });
+  await take('X\n'.repeat(300_000));
+  await expect(
+    page
+      .getByRole('alert')
+      .or(page.getByText(/could not be opened/))
+      .first(),
+  ).toBeVisible();
+  await take(
+    calendar(
+      ['matinee-2@merry-lacquer', 'Matinée', day(5), '1830'],
+      ['x1@elsewhere', 'Robin Vale, nails', day(9), '1000'],
+      ['x2@elsewhere', 'Dentist', day(10), '0900'],
+    ),
+  );
+  const dialog = page.getByRole('dialog', { name: 'Take in a calendar' });
+  await expect(dialog.getByRole('checkbox')).toHaveCount(3);
+  await expect(dialog.getByRole('checkbox', { name: /^“Matinée \(infill\)” is/ })).toBeChecked();
+  const hers = dialog.getByRole('checkbox', { name: /a new set for Robin Vale/ });
+  await expect(hers).not.toBeChecked();
+  await hers.check();
+  await noViolationsInEither(page);
+  await dialog.getByRole('button', { name: 'Take in 2' }).click();
+  await expect(page.getByText('2 appointments are taken in.')).toBeVisible();
+  await expect(week).toContainText('18:30');
+  await page.goto('/set/matinee-2/hands');
+  await expect(page.getByLabel('Day of the sitting')).toHaveValue(day(5));
+  await page.goto('/clients');
+  await expect(page.getByRole('link', { name: /Robin Vale/ })).toContainText('one set');
+});
 
 test('a record stays when its set is removed; days that cannot be and a clock that was wrong are told; no photo is kept that is none', async ({
   page,

@@ -92,7 +92,7 @@ function unzipped(bytes: Uint8Array): Promise<Map<string, Buffer>> {
 }
 
 describe('a year at the table', () => {
-  const year = aYear(runs(60, 400));
+  const year = aYear(runs(40, 400));
 
   it('goes into a file that another library unpacks, byte for byte, and comes back to equality', async () => {
     await furnished(year);

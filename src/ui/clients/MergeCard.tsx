@@ -36,13 +36,13 @@ export function MergeCard({
     );
   }
   return (
-    <Modal opened onClose={onClose} title={`Merge another card into that of ${client.name}`} centered>
+    <Modal opened onClose={onClose} title="Two cards of one client" centered>
       <Choice
-        label="Which card"
+        label={`Which card comes into that of ${client.name}`}
         value={with_}
         choices={others.map(({ id, name, sets }) => ({
           value: id,
-          label: `${name} (${sets.length === 1 ? 'one set' : `${sets.length} sets`})`,
+          label: `${name} (${sets.length === 0 ? 'no set' : sets.length === 1 ? 'one set' : `${sets.length} sets`})`,
         }))}
         onChange={setWith}
       />

@@ -7,6 +7,7 @@ import type { WearNote, Worn } from '@/core/model/wear';
 import type { Photo } from '@/data/records';
 import { changeWorn } from '@/data/worn';
 import { notify, notKept } from '../kit/notify';
+import { Doings } from './Doings';
 import { NewNote } from './NewNote';
 import { Noted } from './Noted';
 import classes from './WearView.module.css';
@@ -55,6 +56,7 @@ export function NailWear({ set, worn, nail, photos }: Props) {
           onRemove={() => remove(i)}
         />
       ))}
+      <Doings worn={worn} nail={nail} />
     </section>
   );
 }

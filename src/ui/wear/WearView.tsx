@@ -20,7 +20,6 @@ import { FINENESS, usePictures } from '../kit/usePictures';
 import { unforeseen } from '../kit/unforeseen';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio } from '../studio/studio';
-import { Doings } from './Doings';
 import { FollowUps } from './FollowUps';
 import { NailWear } from './NailWear';
 import { Next } from './Next';
@@ -121,7 +120,6 @@ function WornSet({ set, worn }: { set: SetDocument; worn: Worn }) {
           <Next set={set} worn={worn} nail={nail} />
           <FollowUps worn={worn} />
           <WornPhotos worn={worn} photos={photos} />
-          <Doings worn={worn} nail={nail} />
         </div>
       </div>
     </div>
