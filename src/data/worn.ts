@@ -1,5 +1,6 @@
 import { liveQuery } from 'dexie';
 import type { Worn } from '@/core/model/wear';
+import { withEnds } from '@/core/wear/ends';
 import { db } from './database';
 import { goodRow, goodRows } from './rows';
 
@@ -10,6 +11,27 @@ export function watchWorn(
   onError: (error: unknown) => void,
 ): () => void {
   const subscription = liveQuery(() => goodRow('worn', set)).subscribe(onChange, onError);
+  return () => subscription.unsubscribe();
+}
+
+/** Since when sets are worn and when they came off, by set: so much of each record as a list of sets tells. */
+export type WornDays = ReadonlyMap<string, Pick<Worn, 'set' | 'client' | 'made_on' | 'off_on'>>;
+
+export function watchWornDays(
+  onChange: (days: WornDays) => void,
+  onError: (error: unknown) => void,
+): () => void {
+  const isText = (one: unknown) => one === null || typeof one === 'string';
+  const days = async () => {
+    const rows: Partial<Worn>[] = await db().worn.toArray();
+    // Not read as a whole: there may be hundreds, and nothing else of them is shown.
+    const good = rows.filter(
+      ({ set, client, made_on, off_on }) =>
+        typeof set === 'string' && typeof made_on === 'string' && isText(client) && isText(off_on),
+    ) as Worn[];
+    return new Map(withEnds(good).map((one) => [one.set, one]));
+  };
+  const subscription = liveQuery(days).subscribe(onChange, onError);
   return () => subscription.unsubscribe();
 }
 

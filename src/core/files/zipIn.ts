@@ -43,7 +43,8 @@ export interface ZipListing {
 /** What is in a zip file; folders are passed over. A file whose seal does not fit is damaged. */
 export async function zipEntries(file: Blob): Promise<Result<ZipListing>> {
   const head = await read(file, 0, 4);
-  if (head.length < 4 || viewOf(head).getUint32(0, true) !== LOCAL) return fail('', 'this is not a zip file that can be read');
+  if (head.length < 4 || viewOf(head).getUint32(0, true) !== LOCAL)
+    return fail('', 'this is not a zip file that can be read');
   const found = await zipEnd(file);
   if (!found) return fail('', `this file ${DAMAGED}`);
   const end = viewOf(await read(file, found.at, found.at + END_BYTES));

@@ -4,7 +4,7 @@ import type { Worn } from '../model/wear';
  * Worn sets with the day each came off: as it was said; else, on hands that are known, the day the next was made on them, for then nothing more is
  * known of it. One after which nothing was made is worn still.
  */
-export function withEnds(all: readonly Worn[]): Worn[] {
+export function withEnds<T extends Pick<Worn, 'client' | 'made_on' | 'off_on'>>(all: readonly T[]): T[] {
   const made = new Map<string, string[]>();
   for (const { client, made_on } of all)
     if (client !== null) made.set(client, [...(made.get(client) ?? []), made_on]);

@@ -1,9 +1,7 @@
 'use client';
 import type { KeptMotif } from '@/core/craft/keptMotif';
 import { watchMotifs } from '@/data/motifs';
-import { useWatched } from '../kit/useWatched';
-
-const nothingFirst = () => Promise.resolve();
+import { nothingFirst, useWatched } from '../kit/useWatched';
 
 /** The artist's own motifs as they are; undefined until they are read. */
 export function useMotifs(): KeptMotif[] | undefined {

@@ -1,6 +1,9 @@
 'use client';
 import { useEffect, useState } from 'react';
 
+/** Where nothing has to be there before a table is watched. */
+export const nothingFirst = () => Promise.resolve();
+
 /**
  * A table of the store as it is: undefined until it is read, `fault` where it cannot be. `before` runs once ahead of the
  * watching; both have to be the same functions at every call.

@@ -12,12 +12,10 @@ import { countFrom, countRound, watchOwnLogs } from '@/data/ownTimes';
 import { downloadText } from '../kit/download';
 import { notDone } from '../kit/notify';
 import '../kit/tableStyles';
-import { useWatched } from '../kit/useWatched';
+import { nothingFirst, useWatched } from '../kit/useWatched';
 import { clockWords } from '../kit/words';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './PracticeView.module.css';
-
-const nothingFirst = () => Promise.resolve();
 
 /** How long my hands take, as the records of the bench show; a set is planned with them once it is said. */
 export function OwnTimes() {

@@ -8,6 +8,7 @@ import type { Fault } from '@/core/model/result';
 import { addCopy, addSet, foldLeft, watchSets } from '@/data/sets';
 import type { Listed } from '@/data/listed';
 import type { BrokenRow } from '@/data/rows';
+import { watchWornDays } from '@/data/worn';
 import { addNewSet, editedDemo, restoreDemo, seedOnce } from '@/data/starting';
 import { downloadSet } from '../kit/download';
 import { FileInput } from '../kit/FileInput';
@@ -23,6 +24,7 @@ import { once } from '../kit/once';
 import { pathOf } from '../kit/route';
 import { SchemeButton } from '../kit/SchemeButton';
 import { useTitle } from '../kit/useTitle';
+import { nothingFirst, useWatched } from '../kit/useWatched';
 import { backUp, exportWithRecord } from './backUp';
 import { Keeping } from './Keeping';
 import { plannedOf } from './planned';
@@ -117,6 +119,7 @@ export function SetsView() {
 
   const room = roomFor(useViewportSize().width);
   const { clients } = useClients();
+  const { value: worn } = useWatched(nothingFirst, watchWornDays);
   const planned = useMemo(() => plannedOf(sets ?? [], clients ?? []), [sets, clients]);
   const clientOf = (id: unknown) => clients?.find((one) => one.sets.some((set) => set === id))?.name;
   const wanted = search.trim().toLowerCase();
@@ -226,7 +229,7 @@ export function SetsView() {
               <h2>
                 <bdi>{stored.title}</bdi>
               </h2>
-              <p className={classes.about}>{aboutWords(stored, clientOf(stored.id))}</p>
+              <p className={classes.about}>{aboutWords(stored, clientOf(stored.id), worn?.get(stored.id))}</p>
             </Go>
             <span className={classes.more}>
               <MoreMenu

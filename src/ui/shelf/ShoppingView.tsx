@@ -18,13 +18,11 @@ import { downloadText } from '../kit/download';
 import { Choice } from '../kit/Inputs';
 import { PageHead } from '../kit/PageHead';
 import { useTitle } from '../kit/useTitle';
-import { useWatched } from '../kit/useWatched';
+import { nothingFirst, useWatched } from '../kit/useWatched';
 import { Thing } from '../table/Thing';
 import { MetalSheen } from './Bottle';
 import { usePricing, useStock } from './useStock';
 import classes from './ShelfView.module.css';
-
-const nothingFirst = () => Promise.resolve();
 
 /** For how long ahead it is bought, in days; null for every set that is planned, with a day or without. */
 const SPANS = [

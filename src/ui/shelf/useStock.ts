@@ -5,10 +5,8 @@ import type { Taking } from '@/core/stock/taking';
 import { watchPricing } from '@/data/pricing';
 import { watchTakings } from '@/data/takings';
 import { NO_PRICING, type Pricing } from '@/core/model/pricing';
-import { useWatched } from '../kit/useWatched';
+import { nothingFirst, useWatched } from '../kit/useWatched';
 import { useShelf, useSupplies } from './useShelf';
-
-const nothingFirst = () => Promise.resolve();
 
 /** What is on the shelf and what sets took of it; undefined until all of it is read. */
 export function useStock(): { stock: Stock | undefined; fault: unknown } {

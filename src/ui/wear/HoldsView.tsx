@@ -1,13 +1,13 @@
 'use client';
 import '../kit/tableStyles';
-import { Table } from '@mantine/core';
+import { Button, Table } from '@mantine/core';
 import { useEffect, useMemo, useState } from 'react';
 import { dayWords, today } from '@/core/model/days';
 import { upperFirst } from '@/core/model/letters';
 import { messageOf } from '@/core/model/messageOf';
 import { NAILS } from '@/core/model/names';
 import { groupsOf, stepOn, type WornGroup } from '@/core/wear/groups';
-import { GROUPINGS, wornNails } from '@/core/wear/held';
+import { GROUPINGS, wornNails, type WornNail } from '@/core/wear/held';
 import { comparedWords, logRank } from '@/core/wear/survival';
 import { useClients } from '../clients/useClients';
 import { Go } from '../kit/Go';
@@ -118,23 +118,48 @@ export function HoldsView() {
               </p>
             </section>
           )}
-          <h2>The sets behind it</h2>
-          <ul className={shelf.changes}>
-            {(all ?? []).map((worn) => {
-              const notes = NAILS.reduce((sum, nail) => sum + (worn.nails[nail]?.notes.length ?? 0), 0);
-              return (
-                <li key={worn.set}>
-                  <Go href={pathOf({ kind: 'set', id: worn.set, view: 'wear' })}>{worn.title}</Go>, made{' '}
-                  {dayWords(worn.made_on)}
-                  {worn.off_on ? `, off ${dayWords(worn.off_on)}` : ', worn still'}
-                  {notes > 0 ? `, ${notes} noted` : ''}
-                </li>
-              );
-            })}
-          </ul>
+          <Behind
+            title={
+              groups.length > 1 && shown[0] !== shown[1]
+                ? `The sets behind ${nameOf(shown[0])} and ${nameOf(shown[1])}`
+                : 'The sets behind it'
+            }
+            nails={shown.flatMap((name) => of(name)?.nails ?? [])}
+          />
         </>
       )}
     </main>
+  );
+}
+
+const MOST_LISTED = 24;
+
+/** The sets that some nails are of, each once, the latest first. */
+function Behind({ title, nails }: { title: string; nails: readonly WornNail[] }) {
+  const [most, setMost] = useState(MOST_LISTED);
+  const sets = [...new Set(nails.map(({ worn }) => worn))].sort((a, b) => (a.made_on < b.made_on ? 1 : -1));
+  return (
+    <>
+      <h2>{title}</h2>
+      <ul className={shelf.changes}>
+        {sets.slice(0, most).map((worn) => {
+          const notes = NAILS.reduce((sum, nail) => sum + (worn.nails[nail]?.notes.length ?? 0), 0);
+          return (
+            <li key={worn.set}>
+              <Go href={pathOf({ kind: 'set', id: worn.set, view: 'wear' })}>{worn.title}</Go>, made{' '}
+              {dayWords(worn.made_on)}
+              {worn.off_on ? `, off ${dayWords(worn.off_on)}` : ', worn still'}
+              {notes > 0 ? `, ${notes} noted` : ''}
+            </li>
+          );
+        })}
+      </ul>
+      {sets.length > most && (
+        <Button variant="default" onClick={() => setMost(most + MOST_LISTED * 4)}>
+          {sets.length - most} more
+        </Button>
+      )}
+    </>
   );
 }
 

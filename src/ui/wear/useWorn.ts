@@ -3,9 +3,7 @@ import { useCallback, useMemo } from 'react';
 import type { Worn } from '@/core/model/wear';
 import { withEnds } from '@/core/wear/ends';
 import { watchAllWorn, watchWorn } from '@/data/worn';
-import { useWatched } from '../kit/useWatched';
-
-const nothingFirst = () => Promise.resolve();
+import { nothingFirst, useWatched } from '../kit/useWatched';
 
 /** The record of one worn set; `read`: whether it is known that there is none. */
 export function useWorn(set: string): { worn: Worn | undefined; read: boolean; fault: unknown } {
