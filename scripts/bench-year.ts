@@ -48,7 +48,7 @@ export async function year(browser: Browser, address: string): Promise<YearFigur
   await sets.fresh.close();
   const card = await opened(`/clients/${client}`, (one) =>
     one
-      .getByRole('link', { name: /^worn (since|from)/ })
+      .getByRole('link', { name: /^How it wore/ })
       .first()
       .waitFor(),
   );

@@ -128,7 +128,7 @@ test('a client’s card goes out whole, is deleted for good, and comes back as i
   await expect(page.getByRole('heading', { name: /^Worn since/ })).toBeVisible();
   await page.goto('/clients');
   await page.getByRole('link', { name: /Robin Vale/ }).click();
-  await expect(page.getByRole('link', { name: /^worn since .*nothing noted$/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'How it wore: nothing noted' })).toBeVisible();
   const more = page.getByRole('button', { name: 'More for Robin Vale' });
   const download = page.waitForEvent('download');
   await more.click();
@@ -155,7 +155,7 @@ test('a client’s card goes out whole, is deleted for good, and comes back as i
   await page.goto('/clients');
   await page.getByRole('link', { name: /Robin Vale/ }).click();
   await expect(page.getByRole('textbox', { name: 'Not on these hands' })).toHaveValue('HEMA');
-  await expect(page.getByRole('link', { name: /^worn since/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^How it wore/ })).toBeVisible();
 });
 
 /** A calendar as another program writes it. */

@@ -8,7 +8,8 @@ import { newClientId } from './clients';
 import { db } from './database';
 import { changedAt } from './listed';
 import { goodRow, goodRows, readRows } from './rows';
-import { addSet, allLastSeen, lastSeen, storeAgain } from './sets';
+import { addSet, lastSeen, storeAgain } from './sets';
+import { allLastSeen } from './setList';
 import { TABLE_NAMES, TABLES, type InBackup, type Rows, type TableKind, type TableName } from './tables';
 
 /** Tables whose rows go into a backup. The sets go too, each as its own file. */

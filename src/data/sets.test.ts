@@ -7,7 +7,8 @@ import { db } from './database';
 import type { StoredSet } from './records';
 import { putBack, toBin } from './bin';
 import { append } from './journal';
-import { addSet, openSet, saveSet, watchSets } from './sets';
+import { addSet, openSet, saveSet } from './sets';
+import { watchSets } from './setList';
 import { listed, type Listed } from './listed';
 import { addNewSet, editedDemo, restoreDemo, seedOnce } from './starting';
 

@@ -181,12 +181,12 @@ export function ClientCard({ client, others }: { client: Client; others: readonl
             <Go href={pathOf({ kind: 'set', id: one.id, view: 'design' })} aria-label={one.title}>
               <LittleHands set={one.document} width={SET_PX} />
               <b>{one.title}</b>
-              <span className={classes.soft}>{aboutWords(one, undefined)}</span>
+              <span className={classes.soft}>{aboutWords(one, undefined, worn.get(one.id))}</span>
             </Go>
             <span className={classes.under}>
               {worn.has(one.id) && (
                 <Go href={pathOf({ kind: 'set', id: one.id, view: 'wear' })}>
-                  {wornWords(worn.get(one.id)!)}
+                  How it wore: {notedWords(worn.get(one.id)!)}
                 </Go>
               )}
               <Button
@@ -230,12 +230,17 @@ export function ClientCard({ client, others }: { client: Client; others: readonl
 }
 
 /** "worn since 1 Mar 2026, 2 noted". */
-function wornWords({ made_on, off_on, nails }: Worn): string {
-  const notes = NAILS.reduce((sum, nail) => sum + (nails[nail]?.notes.length ?? 0), 0);
+function wornWords(worn: Worn): string {
+  const { made_on, off_on } = worn;
   const when = off_on
     ? `worn from ${dayWords(made_on)} to ${dayWords(off_on)}`
     : `worn since ${dayWords(made_on)}`;
-  return `${when}, ${notes === 0 ? 'nothing noted' : `${notes} noted`}`;
+  return `${when}, ${notedWords(worn)}`;
+}
+
+function notedWords({ nails }: Worn): string {
+  const notes = NAILS.reduce((sum, nail) => sum + (nails[nail]?.notes.length ?? 0), 0);
+  return notes === 0 ? 'nothing noted' : `${notes} noted`;
 }
 
 function setsLeft(count: number): string {

@@ -12,7 +12,7 @@ import { centsOf, moneyWords } from '@/core/model/money';
 import { amountWords } from '@/core/stock/amounts';
 import type { Need } from '@/core/stock/needs';
 import { shoppingList, type ToBuy } from '@/core/stock/onTable';
-import { watchPlanned, type PlannedSet } from '@/data/sets';
+import { watchPlanned, type PlannedSet } from '@/data/setList';
 import { needsFor } from '@/workers/planner';
 import { downloadText } from '../kit/download';
 import { Choice } from '../kit/Inputs';
