@@ -57,6 +57,7 @@ function watchRows(
       if (turn !== latest) return;
       until = performance.now() + SLICE_MS;
     }
+    if (turn !== latest) return;
     onChange(
       records.map((record) => known.get(record)!),
       true,
