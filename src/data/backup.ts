@@ -10,7 +10,8 @@ import { changedAt } from './listed';
 import { goodRow, goodRows, readRows } from './rows';
 import { addSet, lastSeen, storeAgain } from './sets';
 import { allLastSeen } from './setList';
-import { TABLE_NAMES, TABLES, type InBackup, type Rows, type TableKind, type TableName } from './tables';
+import type { InBackup } from './inBackup';
+import { TABLE_NAMES, TABLES, type Rows, type TableKind, type TableName } from './tables';
 
 /** Tables whose rows go into a backup. The sets go too, each as its own file. */
 export const BACKED_UP: readonly TableName[] = TABLE_NAMES.filter((name) => TABLES[name].backup);
@@ -200,7 +201,7 @@ export async function previewBackup(backup: Backup): Promise<Preview> {
  */
 export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Promise<void> {
   await db().transaction('rw', db().tables, async () => {
-    const { sets } = await previewBackup(backup);
+    const { sets, tables } = await previewBackup(backup);
     for (const { there } of sets.differing) {
       if (differing === 'backup') {
         await toBin(there.document.id);
@@ -210,17 +211,16 @@ export async function takeIn(backup: Backup, differing: 'both' | 'backup'): Prom
       }
     }
     for (const one of sets.fresh) await storeAgain(one.document, one.changed_at);
-    for (const table of BACKED_UP) await takeInTable(table, backup, differing);
+    for (const { table, sides } of tables) await takeInTable(table, sides, differing);
   });
 }
 
-async function takeInTable<K extends TableName>(
-  table: K,
-  backup: Backup,
+async function takeInTable(
+  table: TableName,
+  sides: Sides<object>,
   differing: 'both' | 'backup',
 ): Promise<void> {
-  const sides = await sidesOf(table, backup);
-  const { copy } = ways(table);
+  const copy = ways(table).copy as InBackup<object>['copy'];
   const rows = [...sides.fresh];
   for (const { there, here } of sides.differing) {
     if (differing === 'backup') {

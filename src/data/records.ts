@@ -65,14 +65,14 @@ export interface ShelvedItem extends ShelfItem {
   id: string;
 }
 
-/** A picture that a set is designed after. It stays here: no exported file carries it. */
+/** A picture that a set is designed after. A backup carries it; the set's own file does not. */
 export interface Reference {
   set: string;
   name: string;
   picture: Blob;
 }
 
-/** A picture taken at the table. It stays here: no exported file carries it. */
+/** A picture taken at the table, or of what was worn. A backup carries it; the set's own file does not. */
 export interface Photo {
   id: string;
   set: string;

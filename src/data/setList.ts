@@ -36,10 +36,7 @@ function watchRows(
   };
   type Read = Awaited<ReturnType<typeof rows>>;
   const read = async ({ records, entries }: Read, turn: number) => {
-    const one = (record: unknown) => {
-      const shown = listed(record);
-      return shown.kind === 'set' ? asLastSeen(shown, entries) : shown;
-    };
+    const one = (record: unknown) => asLastSeen(record, entries);
     const known = new Map<unknown, Listed>();
     if (records.length > 2 * FIRST_READ) {
       for (const record of nextFirst(records, peeked).slice(0, FIRST_READ)) known.set(record, one(record));
@@ -116,13 +113,13 @@ export function watchPlanned(
 export async function allLastSeen(): Promise<Listed[]> {
   const records: unknown[] = await db().sets.toArray();
   const entries = readRows('journal', await readJournal()).good;
-  return records.map((record) => {
-    const one = listed(record);
-    return one.kind === 'set' ? asLastSeen(one, entries) : one;
-  });
+  return records.map((record) => asLastSeen(record, entries));
 }
 
-function asLastSeen(one: Extract<Listed, { kind: 'set' }>, entries: readonly JournalEntry[]): Listed {
+/** A record with what the journal still holds of it. */
+function asLastSeen(record: unknown, entries: readonly JournalEntry[]): Listed {
+  const one = listed(record);
+  if (one.kind === 'broken') return one;
   const own = entries.filter((entry) => entry.set === one.id);
   if (own.length === 0) return one;
   const { set } = laidOver(one.stored.document, one.stored, own);

@@ -119,6 +119,16 @@ export function photosOf({ nails: worn, photos = [] }: Pick<Worn, 'nails' | 'pho
   return [...photos, ...noted];
 }
 
+/** How much was noted of a set as it wore. */
+export function notesOn({ nails: worn }: Pick<Worn, 'nails'>): number {
+  return NAILS.reduce((sum, nail) => sum + (worn[nail]?.notes.length ?? 0), 0);
+}
+
+/** Products by name, each with the batch of the bottle where that is known. */
+export function withBatches(products: readonly string[], batches: Worn['batches'] = {}): string[] {
+  return products.map((name) => (batches[name] ? `${name} (batch ${batches[name]})` : name));
+}
+
 /** Whether a text is a day. */
 export function isDay(text: string): boolean {
   return Day.safeParse(text).success;

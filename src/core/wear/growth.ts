@@ -33,6 +33,12 @@ export function growthOf(all: readonly Pick<Worn, 'made_on' | 'nails'>[]): Growt
   return days > 0 ? { mm_a_day: mm / days, measured: true } : PUBLISHED;
 }
 
+/** The rate of the hands that a set is on, of all that is known of what they wore. */
+export function growthOn(worn: Worn, all: readonly Worn[]): Growth {
+  const own = all.filter(({ client }) => client !== null && client === worn.client);
+  return growthOf(own.length > 0 ? own : [worn]);
+}
+
 /** When a set is to be seen again, and why: by what is on it, at the first that is due. */
 export interface Due {
   from: string;

@@ -5,6 +5,7 @@ import { useMemo, type ReactNode } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { dayWords, today } from '@/core/model/days';
 import { NAILS } from '@/core/model/names';
+import { withBatches } from '@/core/model/wear';
 import { clientSheet, sheetPage, sheetText } from '@/core/plan/clientSheet';
 import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
 import type { Plan } from '@/core/plan/planSet';
@@ -34,9 +35,10 @@ export function ClientSheet({ set, plan, choice }: { set: SetDocument; plan: Pla
     [set, plan],
   );
   // Once it is worn, the batches that were in use then are known.
-  const batches = useWorn(set.id).worn?.batches ?? {};
-  const named = used.map(({ name: product }) =>
-    batches[product] ? `${product} (batch ${batches[product]})` : product,
+  const { worn } = useWorn(set.id);
+  const named = withBatches(
+    used.map((product) => product.name),
+    worn?.batches,
   );
   const page = sheetPage(sheet, day, named);
   const name = `${fileName(set.title)}, for the client`;

@@ -7,7 +7,7 @@ import { MEASURES, type Measure } from '@/core/craft/measures';
 import { onPlates, type Client, type Measured } from '@/core/model/client';
 import { fingerOf, nailWords, NAILS } from '@/core/model/names';
 import { tidyWords } from '@/core/model/primitives';
-import type { Worn } from '@/core/model/wear';
+import { notesOn, type Worn } from '@/core/model/wear';
 import { changeClient, makeFor, removeClient } from '@/data/clients';
 import type { StoredSet } from '@/data/records';
 import { addCopy, storedSets } from '@/data/sets';
@@ -238,8 +238,8 @@ function wornWords(worn: Worn): string {
   return `${when}, ${notedWords(worn)}`;
 }
 
-function notedWords({ nails }: Worn): string {
-  const notes = NAILS.reduce((sum, nail) => sum + (nails[nail]?.notes.length ?? 0), 0);
+function notedWords(worn: Worn): string {
+  const notes = notesOn(worn);
   return notes === 0 ? 'nothing noted' : `${notes} noted`;
 }
 

@@ -18,8 +18,8 @@ export function MergeCard({
   others: readonly Client[];
   onClose: () => void;
 }) {
-  const [with_, setWith] = useState(others[0]?.id ?? '');
-  const other = others.find(({ id }) => id === with_);
+  const [chosen, setChosen] = useState(others[0]?.id ?? '');
+  const other = others.find(({ id }) => id === chosen);
   async function merge() {
     if (!other) return;
     const apart = await mergeClients(client.id, other.id);
@@ -39,12 +39,12 @@ export function MergeCard({
     <Modal opened onClose={onClose} title="Two cards of one client" centered>
       <Choice
         label={`Which card comes into that of ${client.name}`}
-        value={with_}
+        value={chosen}
         choices={others.map(({ id, name, sets }) => ({
           value: id,
           label: `${name} (${sets.length === 0 ? 'no set' : sets.length === 1 ? 'one set' : `${sets.length} sets`})`,
         }))}
-        onChange={setWith}
+        onChange={setChosen}
       />
       <Text my="md">
         Its sets, measures, notes and how they wore come onto this card; what is not used on either’s hands is

@@ -7,7 +7,7 @@ import type { Client } from '@/core/model/client';
 import { messageOf } from '@/core/model/messageOf';
 import type { Worn } from '@/core/model/wear';
 import { fromCalendar, type FromCalendar } from '@/core/wear/fromCalendar';
-import { growthOf } from '@/core/wear/growth';
+import { growthOn } from '@/core/wear/growth';
 import { infillOf } from '@/core/wear/infill';
 import type { Planned } from '@/core/wear/week';
 import { makeFor } from '@/data/clients';
@@ -123,13 +123,7 @@ async function takeOne(one: FromCalendar, worn: readonly Worn[], clients: readon
   if (one.kind === 'infill') {
     const seen = await lastSeen(one.worn.set);
     if (!seen.ok) throw new Error(`“${one.worn.title}” is not here any more: plan it anew`);
-    const own = worn.filter(({ client }) => client !== null && client === one.worn.client);
-    const next = infillOf(
-      seen.value.set,
-      one.worn,
-      appointment.on,
-      growthOf(own.length > 0 ? own : [one.worn]),
-    );
+    const next = infillOf(seen.value.set, one.worn, appointment.on, growthOn(one.worn, worn));
     const id = await addSet({ ...next, appointment });
     if (one.worn.client) await makeFor(id, one.worn.client);
     return;

@@ -1,12 +1,12 @@
 'use client';
 import { nailWords, type NailName } from '@/core/model/names';
-import type { NailFacts, Worn } from '@/core/model/wear';
+import { withBatches, type NailFacts, type Worn } from '@/core/model/wear';
 import { timeWords } from '../kit/words';
 import classes from './WearView.module.css';
 
 /** What was really done on a nail, as far as it is known. */
 export function Doings({ worn, nail }: { worn: Worn; nail: NailName }) {
-  const { by, batches = {} } = worn;
+  const { by } = worn;
   const facts: NailFacts | undefined = worn.nails[nail]?.facts;
   if (!facts) return null;
   const prepared = [
@@ -32,11 +32,7 @@ export function Doings({ worn, nail }: { worn: Worn; nail: NailName }) {
           {facts.primed_to_wet_s !== null && `; ${timeWords(facts.primed_to_wet_s)} to the first film`}
         </dd>
         <dt>Of</dt>
-        <dd>
-          {facts.products
-            .map((name) => (batches[name] ? `${name} (batch ${batches[name]})` : name))
-            .join(', ')}
-        </dd>
+        <dd>{withBatches(facts.products, worn.batches).join(', ')}</dd>
         {(facts.recipes ?? []).length > 0 && (
           <>
             <dt>Recipes</dt>

@@ -5,7 +5,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { dayWords, today } from '@/core/model/days';
 import { upperFirst } from '@/core/model/letters';
 import { messageOf } from '@/core/model/messageOf';
-import { NAILS } from '@/core/model/names';
+import { notesOn } from '@/core/model/wear';
 import { groupsOf, stepOn, type WornGroup } from '@/core/wear/groups';
 import { GROUPINGS, wornNails, type WornNail } from '@/core/wear/held';
 import { comparedWords, logRank } from '@/core/wear/survival';
@@ -143,7 +143,7 @@ function Behind({ title, nails }: { title: string; nails: readonly WornNail[] })
       <h2>{title}</h2>
       <ul className={shelf.changes}>
         {sets.slice(0, most).map((worn) => {
-          const notes = NAILS.reduce((sum, nail) => sum + (worn.nails[nail]?.notes.length ?? 0), 0);
+          const notes = notesOn(worn);
           return (
             <li key={worn.set}>
               <Go href={pathOf({ kind: 'set', id: worn.set, view: 'wear' })}>{worn.title}</Go>, made{' '}

@@ -8,7 +8,7 @@ import { upperFirst } from '@/core/model/letters';
 import { nailWords, NAILS, type NailName } from '@/core/model/names';
 import type { Worn } from '@/core/model/wear';
 import { wayOnOf, WAYS_ON, type WayOn } from '@/core/wear/follow';
-import { dueOf, growthOf } from '@/core/wear/growth';
+import { dueOf, growthOn } from '@/core/wear/growth';
 import { infillOf } from '@/core/wear/infill';
 import { weekFile } from '@/core/wear/weekFile';
 import { anewOf } from '@/core/wear/removal';
@@ -29,8 +29,7 @@ const WAY_WORDS: Record<WayOn, string> = { fill: 'Filled', mend: 'Mended', new: 
 export function Next({ set, worn, nail }: { set: SetDocument; worn: Worn; nail: NailName }) {
   const { all } = useAllWorn();
   const client = useClientOf(set.id);
-  const own = (all ?? []).filter((one) => worn.client !== null && one.client === worn.client);
-  const growth = growthOf(own.length > 0 ? own : [worn]);
+  const growth = growthOn(worn, all ?? []);
   const [ways, setWays] = useState<Partial<Record<NailName, WayOn>>>({});
   const due = dueOf(worn, growth);
   if (!due) return null;

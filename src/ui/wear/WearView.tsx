@@ -6,7 +6,7 @@ import type { SetDocument } from '@/core/document/document';
 import { dayWords, today } from '@/core/model/days';
 import { messageOf } from '@/core/model/messageOf';
 import { NAILS, type NailName } from '@/core/model/names';
-import type { Worn } from '@/core/model/wear';
+import { notesOn, type Worn } from '@/core/model/wear';
 import { daysBetween } from '@/core/wear/held';
 import { watchPhotos } from '@/data/photos';
 import type { Photo } from '@/data/records';
@@ -54,7 +54,7 @@ function WornSet({ set, worn }: { set: SetDocument; worn: Worn }) {
   const early = worn.made_on > today();
   const [photos, setPhotos] = useState<Photo[]>([]);
   useEffect(() => watchPhotos(worn.set, setPhotos, unforeseen), [worn.set]);
-  const notes = NAILS.reduce((sum, one) => sum + (worn.nails[one]?.notes.length ?? 0), 0);
+  const notes = notesOn(worn);
   return (
     <div className={classes.view} tabIndex={0} role="region" aria-label="How it wears">
       <header className={classes.head}>
