@@ -1,7 +1,7 @@
 import { svgLine } from '@/core/files/svgLine';
 import type { Point } from '@/core/geometry/frame';
 import { transfer } from 'comlink';
-import { buildOf, frameOf } from '@/core/compile/prepare';
+import { buildOf, frameOf } from '@/core/document/nailContext';
 import { forecastOf } from '@/core/plan/forecastOf';
 import type { Forecast } from '@/core/timing/forecast';
 import type { SetDocument } from '@/core/document/document';

@@ -1,4 +1,4 @@
-import { wornElements } from '../compile/prepare';
+import { wornElements } from '../document/nailContext';
 import type { Operation } from '../craft/operation';
 import type { RecalledFigure } from '../craft/recalled';
 import { techniqueOf, type Element } from '../craft/techniques';

@@ -18,9 +18,9 @@ import type { Draft } from '../craft/operation';
 import type { Inlaid } from '../craft/technique';
 import { append, mostOf } from '../model/extent';
 import type { Product } from '../model/product';
-import { meet, type CoveredCells } from './lattice';
+import { meet, type CoveredCells } from '../craft/lattice';
 import type { Placed } from './placed';
-import type { Seated } from './seats';
+import type { Seated } from '../craft/seats';
 
 const ROUND_ISLAND = 'round and over the island';
 const BACK = 'back over the island until its outline is clean';
@@ -194,7 +194,6 @@ export function ownWork(one: Seated): Placed[] {
     element: one.element.id,
     stage: 'body',
     draft,
-    ...(one.moved ? { moved: one.moved } : {}),
   }));
 }
 

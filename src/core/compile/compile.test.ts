@@ -168,15 +168,34 @@ describe('stages and seats', () => {
     expect(findingsOn(set).filter((finding) => finding.severity === 'stop')).toEqual([]);
   });
 
-  it('puts a listed order that cannot be done the other way round, and says why', () => {
+  it('lays what is listed where it is listed, and puts in what makes it hold there', () => {
     const set = setWearing([element('finish', { id: 'own', finish: 'gloss' }), element('colour')]);
-    const { operations } = compileNail(set, 'left-ring');
-    const coat = operations.find((one) => one.element === 'colour')!;
-    expect(operations.indexOf(coat)).toBeLessThan(operations.findIndex((one) => one.element === 'own'));
-    expect(coat.moved).toMatch(/“colour” over the finish “own”.*does not hold/);
+    const list = steps(set);
+    expect(list.slice(at(list, 'own/cure#1') + 1, at(list, 'colour/coat#1') + 1)).toEqual([
+      'colour/key-under#1',
+      'colour/brush-under#1',
+      'colour/clean-under#1',
+      'colour/coat#1',
+    ]);
+    const key = compileNail(set, 'left-ring').operations.find((one) => one.step === 'key-under')!;
+    expect(key.reason).toBe(
+      'Velvet 04 wants a tacky or wiped film, or a keyed and clean one; here lies cured top coat, slick, no-wipe.',
+    );
+    expect(findingsOn(set).filter((one) => one.severity === 'stop')).toEqual([]);
+  });
+
+  it('stops at what holds nowhere on what lies there, with another place in the list as a way out', () => {
     const stones = element('crystals', { id: 'stones', bedding: 'bedded' });
-    const list = steps(setWearing([stones, element('colour')]));
-    expect(at(list, 'colour/coat#1')).toBeLessThan(at(list, 'stones/bead#1'));
+    const set = setWearing([stones, element('colour')]);
+    const list = steps(set);
+    expect(at(list, 'colour/coat#1')).toBeGreaterThan(at(list, 'stones/bead#1'));
+    const over = (of: SetDocument) =>
+      findingsOn(of).find((one) => one.code === 'top-over-stones' && one.element === 'colour');
+    const { fix } = over(set)!;
+    expect(fix!.words).toBe('List it under the crystals “stones”');
+    const mended = applyChange(set, fix!.change);
+    expect(mended.ok && mended.value.looks[0]!.elements.map(({ id }) => id)).toEqual(['colour', 'stones']);
+    expect(mended.ok && over(mended.value)).toBeUndefined();
   });
 
   it('keeps the list where both ways hold, and tells what ends up hidden with a way out', () => {
@@ -202,7 +221,7 @@ describe('stages and seats', () => {
 
   it('takes a top around bedded stones', () => {
     const set = setWearing(
-      [element('crystals', { id: 'stones' }), element('colour')],
+      [element('colour'), element('crystals', { id: 'stones' })],
       (one) => (one.practice.stones = 'bedded'),
     );
     const list = steps(set);

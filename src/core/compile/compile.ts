@@ -18,9 +18,9 @@ import { nearestOwn } from '../model/ownTime';
 import { rounded } from '../model/rounded';
 import type { FoundOn } from '../craft/start';
 import { followEdits, type EditFault } from './followEdits';
-import { coverer, meet } from './lattice';
+import { coverer, meet } from '../craft/lattice';
 import type { Placed } from './placed';
-import { buildOf, contextOf, wornElements } from './prepare';
+import { buildOf, contextOf, wornElements } from '../document/nailContext';
 import { foundOn } from './stages';
 import { lineOf } from './strands';
 
@@ -149,7 +149,7 @@ function timesOf(
 }
 
 function complete(placed: Placed, context: NailContext, before?: Placed): Operation {
-  const { element, stage, draft, moved } = placed;
+  const { element, stage, draft } = placed;
   const pass = draft.pass ?? 1;
   const operation: Operation = {
     ...draft,
@@ -168,7 +168,6 @@ function complete(placed: Placed, context: NailContext, before?: Placed): Operat
   // A product's own direction goes before any guide.
   if (laid?.open_s !== undefined) operation.open_s = laid.open_s;
   else if (laid && draft.open_s === undefined && lampOf(laid)) operation.open_s = LEVELLING_OPEN_S;
-  if (moved) operation.moved = moved;
   const caution = draft.in_tip ? inTipCaution(draft.verb) : (draft.caution ?? CAUTIONS[draft.verb]);
   if (caution) operation.caution = caution;
   if (operation.deposit?.kind === 'pieces') {

@@ -8,9 +8,9 @@ import { mostOf } from '../model/extent';
 import type { Product } from '../model/product';
 import { layersOf, bedded, ownWork } from './body';
 import { beddedByHalves } from './halves';
-import type { CoveredCells } from './lattice';
+import type { CoveredCells } from '../craft/lattice';
 import type { Placed } from './placed';
-import { inSeatOrder, type Seated } from './seats';
+import type { Seated } from '../craft/seats';
 
 /** The layer that closes pieces inside a tip (common practice: thin, or the tip stands off its nail). */
 const CLOSE_UM = 80;
@@ -26,8 +26,7 @@ export function composeInTip(
   byHalves = false,
 ): Placed[] {
   if (seated.length === 0) return [];
-  const order = inSeatOrder([...seated].reverse(), cover, context.product);
-  const parts = layersOf(order, context, cover);
+  const parts = layersOf([...seated].reverse(), context, cover);
   let beds = 0;
   const art = parts.flatMap((part): Placed[] => {
     if (!('clear' in part)) return ownWork(part);

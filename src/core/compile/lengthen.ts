@@ -3,7 +3,7 @@ import type { Change } from '../document/changes';
 import type { SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';
 import type { Shape } from '../model/shapes';
-import { buildOf } from './prepare';
+import { buildOf } from '../document/nailContext';
 
 /**
  * Makes nails so long past the free edge: what carries its own length all together where every nail of it is meant, else

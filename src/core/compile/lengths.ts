@@ -4,7 +4,7 @@ import type { SetDocument } from '../document/document';
 import { leastOf } from '../model/extent';
 import type { NailName } from '../model/names';
 import { rounded } from '../model/rounded';
-import { buildOf, frameOf } from './prepare';
+import { buildOf, frameOf } from '../document/nailContext';
 
 /** Length of a nail past its free edge, in mm. */
 export function lengthPast_mm(set: SetDocument, name: NailName): number {

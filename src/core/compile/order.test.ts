@@ -186,7 +186,10 @@ describe('chrome and finishes', () => {
     const set = setWearing([element('colour'), gloss, chrome, drawing]);
     const list = steps(set);
     expect(list.indexOf('drawing/coat#1')).toBeGreaterThan(list.indexOf('chrome/coat#1'));
-    expect(list[list.indexOf('drawing/coat#1') - 1]).toMatch(/^top\/cure/);
+    expect(list.slice(list.indexOf('drawing/coat#1') - 2, list.indexOf('drawing/coat#1'))).toEqual([
+      'drawing/top-under#1',
+      'drawing/cure-under#1',
+    ]);
     expect(codesOn(set)).toEqual([]);
     // Art gel cures slick on a nail that has its top: it stays as its artist leaves it.
     expect(list[list.length - 2]).toMatch(/^drawing\/cure/);

@@ -5,6 +5,4 @@ export interface Placed {
   element: string;
   stage: Stage;
   draft: Draft;
-  /** Why it does not stand where the look lists it. */
-  moved?: string;
 }

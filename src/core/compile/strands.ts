@@ -11,23 +11,28 @@ import { regionKindOf } from '../regions';
 import { composeBody, type NailClear } from './body';
 import type { Placed } from './placed';
 import { composeInTip, darkOver } from './inTip';
-import { coverer, meet, type CoveredCells } from './lattice';
+import { coverer, meet, type CoveredCells } from '../craft/lattice';
 import {
   isLacquer,
   isPowder,
   seatElements,
-  inSeatOrder,
   surfaceAfter,
   wantsHost,
   type Seated,
-} from './seats';
+} from '../craft/seats';
 import { madeOf, stagesIn } from './madeOf';
-import { keepsOld } from './stages';
+import { foundOn, keepsOld } from './stages';
+import { madeToHold } from './madeToHold';
 import type { Product } from '../model/product';
 import { append } from '../model/extent';
 
-/** The whole order of one nail, stage by stage, before the artist's edits. */
+/** The whole order of one nail, as it is listed and with what makes it hold, before the artist's edits. */
 export function lineOf(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
+  const { edge } = buildKindOf(build.kind);
+  return roomForFilms(madeToHold(stageByStage(build, bare, elements), bare, edge, foundOn(build, bare)));
+}
+
+function stageByStage(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
   const kind = buildKindOf(build.kind);
   const cover = coverer(bare.frame);
   const sit = keepsOld(build, bare) ? undefined : kind.films?.(build);
@@ -51,7 +56,7 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
   const { stages, structure } = stagesIn(madeOf(elements, context), build, context);
   const { ahead = [], arrive = [], prepare = [], foundation = [] } = stages;
   const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
-  const body = composeBody(inSeatOrder(within('inside'), cover, context.product), context, cover, structure);
+  const body = composeBody(within('inside'), context, cover, structure);
   const upper = finished(
     seated.filter((one) => one.seat === 'surface' || one.seat === 'over'),
     body,
@@ -65,8 +70,8 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
     ...work('prep', 'arrive', arrive),
     ...work('prep', 'prepare', prepare),
     ...work('build', 'foundation', foundation),
-    ...inSeatOrder(within('under'), cover, context.product).flatMap((one) => own(one, 'body', one.drafts)),
-    ...withGuests(roomFor(upper.line, body.placed), upper.intoBody, context),
+    ...within('under').flatMap((one) => own(one, 'body', one.drafts)),
+    ...withGuests(body.placed, upper.intoBody, context),
     ...upper.line,
     ...(kind.offHand ? [] : work('care', 'care', [oilDraft(context)])),
   ];
@@ -104,19 +109,21 @@ const THINNEST_EDGE_UM = 300;
  * The file leaves the free edge thin enough for the films that still come over it; an artist whose practice leaves
  * more than a card on purpose has it so.
  */
-function roomFor(coming: readonly Placed[], body: readonly Placed[]): Placed[] {
-  const films_um = coming.reduce((sum, { draft: { deposit, place } }) => {
+function roomForFilms(line: readonly Placed[]): Placed[] {
+  const filed = line.findLastIndex(({ draft, stage }) => draft.removal && stage === 'shape');
+  if (filed < 0) return [...line];
+  const films_um = line.slice(filed).reduce((sum, { draft: { deposit, place } }) => {
     const overEdge = !place.around && regionKindOf(place.region.kind).overEdge;
     return deposit?.kind === 'conformal' && overEdge ? sum + deposit.t_um : sum;
   }, 0);
   const most_um = Math.max(THINNEST_EDGE_UM, EDGE_WITH_ALL_UM - films_um);
-  return body.map((placed) => {
+  return line.map((placed) => {
     const { removal } = placed.draft;
-    if (!removal || removal.edge_um <= most_um || removal.edge_um > CARD_UM) return placed;
+    if (placed.stage !== 'shape' || !removal || removal.edge_um <= most_um || removal.edge_um > CARD_UM)
+      return placed;
     return { ...placed, draft: { ...placed.draft, removal: { ...removal, edge_um: Math.round(most_um) } } };
   });
 }
-
 function work(element: string, stage: Stage, drafts: readonly Draft[]): Placed[] {
   return drafts.map((draft) => ({ element, stage, draft }));
 }
@@ -126,7 +133,6 @@ function own(one: Seated, stage: Stage, drafts: readonly Draft[]): Placed[] {
     element: one.element.id,
     stage,
     draft,
-    ...(one.moved ? { moved: one.moved } : {}),
   }));
 }
 
@@ -143,11 +149,7 @@ function finished(
   const { product } = context;
   const guests = seated.filter((one) => wantsHost(one.drafts, product));
   const surface = wetLast(
-    inSeatOrder(
-      seated.filter((one) => one.seat === 'surface' && !guests.includes(one)),
-      cover,
-      product,
-    ),
+    seated.filter((one) => one.seat === 'surface' && !guests.includes(one)),
     context,
   );
   const over = seated.filter((one) => one.seat === 'over' && !guests.includes(one));
@@ -200,34 +202,23 @@ function finished(
     if (one.technique.seals?.(one.element)) untopped = false;
     return one.technique.plan(one.element, { ...context, standing: [...standing] });
   };
-  let powders: Seated[] = [];
-  const closed = new Set<Seated>();
-  art.forEach((one, i) => {
-    const under = powders.filter((below) => meet(cover(below.drafts), cover(one.drafts)));
-    const asksClosed = under.length > 0 && !one.technique.seals?.(one.element) && !isPowder(one.drafts);
-    if (asksClosed)
-      append(
-        line,
-        work('top', 'surface', sealDrafts(partOf(under), context, standing)).map((placed) => ({
-          ...placed,
-          draft: { ...placed.draft, pass: CLOSING_PASS + i, reason: CLOSES },
-        })),
-      );
-    if (asksClosed) under.forEach((below) => closed.add(below));
-    if (asksClosed || one.technique.seals?.(one.element))
-      powders = powders.filter((below) => !under.includes(below));
-    if (isPowder(one.drafts)) powders.push(one);
+  for (const one of art)
     lay(
       one,
       'surface',
       plan(one),
       guests.filter((guest) => hosts.get(guest) === one),
     );
-  });
+  /** Powder that other art lies over has had a top of its own before that. */
+  const isClosed = (one: Seated) =>
+    isPowder(one.drafts) &&
+    art
+      .slice(art.indexOf(one) + 1)
+      .some((later) => !isPowder(later.drafts) && meet(cover(one.drafts), cover(later.drafts)));
   const open =
     sealGuests.length > 0
       ? WHOLE
-      : openAfterTop(art, lastTop, body, (one) => closed.has(one) || isFinished(one, product));
+      : openAfterTop(art, lastTop, body, (one) => isClosed(one) || isFinished(one, product));
   if (open) {
     if (open === WHOLE) untopped = false;
     append(line, withGuests(work('top', 'seal', sealDrafts(open, context, standing)), sealGuests, context));
@@ -264,10 +255,8 @@ function wetLast(surface: readonly Seated[], context: NailContext): Seated[] {
   return line;
 }
 
-/** Passes of the tops that close powder below art, and of the one over set stones; the seal of the whole nail is the first. */
-const CLOSING_PASS = 11;
+/** The pass of the top over set stones; the seal of the whole nail is the first. */
 const OVER_PASS = 91;
-const CLOSES = 'Nothing grips on powder: a top closes it before the art comes.';
 
 function again(placed: readonly Placed[], pass: number): Placed[] {
   return placed.map((one) => ({ ...one, draft: { ...one.draft, pass } }));

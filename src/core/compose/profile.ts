@@ -1,4 +1,4 @@
-import { lookOf } from '../compile/prepare';
+import { lookOf } from '../document/nailContext';
 import type { SetDocument } from '../document/document';
 import { lookShown, SHOWN_ON } from '../document/wearers';
 import { seenOf, type LookProfile } from '../judge/profile';

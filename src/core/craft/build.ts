@@ -82,6 +82,14 @@ export interface BuildKind<B> {
   refill?: (build: B, context: NailContext) => Refill | undefined;
 }
 
+/** Where the free edge comes from: the wearer's own, a ready tip, or what is built on a form. */
+export type Edge = BuildKind<unknown>['edge'];
+
+/** What is left of the plate's own free edge under a tip or a form, in mm (common practice): carried on from, all of it. */
+export function leftOfPlate_mm(edge: Edge, { free_edge_mm }: Pick<Plate, 'free_edge_mm'>): number {
+  return edge === 'lengthened' ? free_edge_mm : Math.min(free_edge_mm, 0.5);
+}
+
 /** Keeps the exact schema, so that the build union can be made from the registry. */
 export function defineBuild<S extends z.ZodMiniObject>(
   build: BuildKind<z.infer<S>> & { schema: S },

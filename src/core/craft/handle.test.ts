@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { contextOf } from '../compile/prepare';
+import { contextOf } from '../document/nailContext';
 import { NAILS } from '../model/names';
 import { chance } from '../model/chance';
 import { randomSet } from '../testing/randomLooks';

@@ -108,8 +108,6 @@ export interface Operation {
   presses_at_once?: number;
   /** Of a magnet: how far off the nail it is held, and how far it draws. */
   pulls?: { from_mm: number; reach_mm: number };
-  /** Why it does not stand where the look lists it. */
-  moved?: string;
   caution?: string;
   /** Why a nail is worse for leaving just this step out, where its verb alone does not say. */
   missed?: { words: string; grave?: boolean };

@@ -1,4 +1,4 @@
-import { contextOf } from '../compile/prepare';
+import { contextOf } from '../document/nailContext';
 import { curtainUp } from '../demo/curtainUp';
 import { element } from '../testing/sets';
 import { smileHandles } from '../regions/handle';

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { Build } from '../craft/builds';
-import { Element } from '../craft/techniques';
+import { Element, techniqueOf } from '../craft/techniques';
 import { RESERVED_ELEMENTS } from '../craft/operation';
 import { FAMILIES, type Laid } from '../craft/families';
 import { Edit, isInsertedCoat } from './edits';
@@ -14,7 +14,7 @@ import { Colour, Id, Words } from '../model/primitives';
 import { Kit } from '../model/product';
 
 export const FORMAT = 'merry-lacquer-set';
-export const VERSION = 19;
+export const VERSION = 20;
 
 /** No real look comes near this; a file that does is a mistake or worse. */
 export const MAX_ELEMENTS = 40;
@@ -101,7 +101,8 @@ export function referenceFaults(set: SetDocument): ReferenceFault[] {
           message: `"${element.id}" is kept for the program's own steps`,
         });
       }
-      for (const id of namedProducts(element)) refer(products, id, path, 'product');
+      const named = [...namedProducts(element), ...techniqueOf(element.kind).products(element)];
+      for (const id of new Set(named)) refer(products, id, path, 'product');
     });
     append(faults, withinFaults(look, ['looks', i, 'elements']));
   });

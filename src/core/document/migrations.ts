@@ -324,6 +324,9 @@ const fromVersion18: Migration = (file) => {
   return ok(file);
 };
 
+/** Up to version 19 the order inside a seat was derived: what that was is written into the lists once the file is read. */
+const fromVersion19: Migration = (file) => ok(file);
+
 /** The step that leads away from each version; where there is none, only parts have changed. */
 const STEPS: Readonly<Record<number, Migration>> = {
   0: fromVersion0,
@@ -341,6 +344,7 @@ const STEPS: Readonly<Record<number, Migration>> = {
   16: fromVersion16,
   17: fromVersion17,
   18: fromVersion18,
+  19: fromVersion19,
 };
 
 /** The version that files are written in: that of the whole, or of the part that changed last. */

@@ -1,5 +1,6 @@
 import { FORMAT, referenceFaults, SetShape, VERSION, type SetDocument } from './document';
 import { migrate } from './migrations';
+import { listedAsLaid } from './orderOf19';
 import { messageOf } from '../model/messageOf';
 import { fail, ok, type Fault, type Result } from '../model/result';
 
@@ -72,6 +73,9 @@ function unreadable(content: unknown): Fault | undefined {
   return undefined;
 }
 
+/** Since this version the list of a look is the order in which it is laid. */
+const LISTED_AS_LAID_SINCE = 20;
+
 /** Parsed JSON to a set: migrated from older versions, then checked as a whole. */
 export function parseSet(content: unknown): Result<SetDocument> {
   if (content === null || typeof content !== 'object' || Array.isArray(content)) {
@@ -100,7 +104,7 @@ export function parseSet(content: unknown): Result<SetDocument> {
       faults: faults.slice(0, MAX_FAULTS).map((f) => ({ path: f.path.join('.'), message: f.message })),
     };
   }
-  return ok(parsed.data);
+  return ok(version < LISTED_AS_LAID_SINCE ? listedAsLaid(parsed.data) : parsed.data);
 }
 
 interface Issue {

@@ -8,7 +8,7 @@ import type { NailField } from '../simulate/field';
 import { isSolid } from '../simulate/layers';
 import type { FindingCode } from './codes';
 import type { FindingDraft, Fix } from './finding';
-import { lookOf } from '../compile/prepare';
+import { lookOf } from '../document/nailContext';
 import type { Change } from '../document/changes';
 import type { Edit } from '../document/edits';
 import type { NailChange } from '../model/nail';

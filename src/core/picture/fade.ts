@@ -1,4 +1,4 @@
-import { contextOf } from '../compile/prepare';
+import { contextOf } from '../document/nailContext';
 import type { Element } from '../craft/techniques';
 import { techniqueOf } from '../craft/techniques';
 import { runOf, type Run } from '../craft/paints';

@@ -1,4 +1,4 @@
-import { wornElements } from '../compile/prepare';
+import { wornElements } from '../document/nailContext';
 import { techniqueOf } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
 import type { NailName } from '../model/names';

@@ -1,5 +1,5 @@
 import { pieceOutline } from '../craft/pieces';
-import { buildOf, frameOf } from '../compile/prepare';
+import { buildOf, frameOf } from '../document/nailContext';
 import type { PlacedPiece } from '../craft/matter';
 import type { Operation } from '../craft/operation';
 import type { SetDocument } from '../document/document';

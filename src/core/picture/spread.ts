@@ -2,7 +2,7 @@ import type { SetDocument } from '../document/document';
 import { mostOf } from '../model/extent';
 import { fingerOf, handOf, NAILS, type Finger, type NailName } from '../model/names';
 import { FINGER_SHARE } from './finger';
-import { buildOf, frameOf } from '../compile/prepare';
+import { buildOf, frameOf } from '../document/nailContext';
 
 /** Room around a nail's picture, for stones that stand over its edge. */
 export const PICTURE_PAD_MM = 0.6;

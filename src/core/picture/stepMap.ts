@@ -1,7 +1,7 @@
 import { areaOf } from '../craft/area';
 import { placeWords } from '../craft/placeWords';
 import { liesAllOver, type Operation } from '../craft/operation';
-import { buildOf, frameOf } from '../compile/prepare';
+import { buildOf, frameOf } from '../document/nailContext';
 import type { SetDocument } from '../document/document';
 import type { Point } from '../geometry/frame';
 import { mostOf, leastOf } from '../model/extent';

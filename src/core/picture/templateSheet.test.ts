@@ -1,7 +1,7 @@
 import { PDFDocument } from 'pdf-lib';
 import { DEMO_SETS } from '../demo';
 import { curtainUp } from '../demo/curtainUp';
-import { frameOf, buildOf } from '../compile/prepare';
+import { frameOf, buildOf } from '../document/nailContext';
 import { outlinePolygon } from '../geometry/frame';
 import { polygonArea_mm2 } from '../geometry/polygons';
 import { NAILS, type NailName } from '../model/names';

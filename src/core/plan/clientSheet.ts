@@ -1,6 +1,6 @@
 import { buildKindOf } from '../craft/builds';
 import { WORN, type Worn } from '../craft/build';
-import { buildOf } from '../compile/prepare';
+import { buildOf } from '../document/nailContext';
 import type { SetDocument } from '../document/document';
 import { dayAfter, dayWords } from '../model/days';
 import { upperFirst } from '../model/letters';

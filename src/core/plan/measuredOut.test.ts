@@ -1,4 +1,4 @@
-import { buildOf, frameOf } from '../compile/prepare';
+import { buildOf, frameOf } from '../document/nailContext';
 import { compileNail } from '../compile/compile';
 import { wholePlace } from '../craft/context';
 import type { Operation } from '../craft/operation';

@@ -1,7 +1,7 @@
 import { areaOf, profileOn } from '../craft/area';
 import type { Deposit } from '../craft/matter';
 import type { Operation, Place } from '../craft/operation';
-import { buildOf, frameOf } from '../compile/prepare';
+import { buildOf, frameOf } from '../document/nailContext';
 import type { SetDocument } from '../document/document';
 import type { NailFrame } from '../geometry/frame';
 import { perFrame } from '../geometry/perFrame';

@@ -3,7 +3,7 @@ import { editNail } from '../document/edits';
 import { NAILS, type NailName } from '../model/names';
 import { hasTorch } from '../model/product';
 import { without } from '../model/without';
-import { buildOf, lookOf } from '../compile/prepare';
+import { buildOf, lookOf } from '../document/nailContext';
 
 /** All of a document that one nail's plan depends on, as text: equal text, equal plan. */
 export function nailKey(set: SetDocument, name: NailName, kit: string): string {

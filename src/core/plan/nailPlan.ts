@@ -5,9 +5,10 @@ import type { NailName } from '../model/names';
 import { compileNail, type Compiled } from '../compile/compile';
 import { diagnoseNail } from '../judge/diagnose';
 import type { Told } from '../judge/finding';
-import { buildOf, lookOf } from '../compile/prepare';
+import { buildOf, lookOf } from '../document/nailContext';
 import { seenOf, type LookProfile } from '../judge/profile';
-import type { Edge } from '../simulate/field';
+import type { Edge } from '../craft/build';
+
 import { newCovers, type Covers } from '../simulate/cover';
 import { rerun, type Rerun } from '../simulate/rerun';
 import { nominalSteps, simulateNail, type Simulated, type Step } from '../simulate/simulate';

@@ -1,5 +1,5 @@
 import { difference, linearOf } from '../colour/space';
-import { elementOn } from '../compile/prepare';
+import { elementOn } from '../document/nailContext';
 import { techniqueOf, type Element } from '../craft/techniques';
 import type { Change } from '../document/changes';
 import type { SetDocument } from '../document/document';

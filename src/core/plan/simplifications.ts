@@ -1,4 +1,4 @@
-import { contextOf } from '../compile/prepare';
+import { contextOf } from '../document/nailContext';
 import { techniqueOf } from '../craft/techniques';
 import type { Change } from '../document/changes';
 import type { Look, SetDocument } from '../document/document';

@@ -1,4 +1,4 @@
-import type { BuildKind } from '../craft/build';
+import { leftOfPlate_mm, type Edge } from '../craft/build';
 import { wholePlace } from '../craft/context';
 import type { FoundOn, OldProductOn } from '../craft/start';
 import type { NailFrame } from '../geometry/frame';
@@ -70,9 +70,6 @@ export interface Film {
   settled: boolean;
 }
 
-/** Where the free edge comes from: the wearer's own, a ready tip, or what is built on a form. */
-export type Edge = BuildKind<unknown>['edge'];
-
 /** A nail as a pile of films, first laid first. */
 export interface NailField {
   frame: NailFrame;
@@ -84,11 +81,6 @@ export interface NailField {
 }
 
 const BARE: Surface = { material: 'plate', phase: 'bare', finish: 'shine', soil: 'clean', prep: 'none' };
-
-/** What is left of the plate's own free edge under a tip or a form, in mm (common practice): carried on from, all of it. */
-export function leftOfPlate_mm(edge: Edge, { free_edge_mm }: Pick<Plate, 'free_edge_mm'>): number {
-  return edge === 'lengthened' ? free_edge_mm : Math.min(free_edge_mm, 0.5);
-}
 
 export function makeField(
   frame: NailFrame,

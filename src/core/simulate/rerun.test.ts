@@ -1,5 +1,5 @@
 import { compileNail } from '../compile/compile';
-import { contextOf } from '../compile/prepare';
+import { contextOf } from '../document/nailContext';
 import { buildKindOf } from '../craft/builds';
 import { techniqueOf } from '../craft/techniques';
 import { curtainUp } from '../demo/curtainUp';

@@ -1,6 +1,7 @@
 import type { Compiled } from '../compile/compile';
 import { newCovers } from './cover';
-import type { Edge, NailField } from './field';
+import type { Edge } from '../craft/build';
+import type { NailField } from './field';
 import { beginRun, goOn, nominalSteps, type Run, type Simulated } from './simulate';
 
 /** A nominal run, and what the next one over nearly the same nail can begin with. */

@@ -8,7 +8,7 @@ import { element, setWearing } from '../testing/sets';
 import { compileNail, type Compiled } from '../compile/compile';
 import { CURED, height_um, NONE } from './field';
 import { laidBy, type Operation } from '../craft/operation';
-import { hardened } from '../compile/seats';
+import { hardened } from '../craft/seats';
 import { nominalSteps, simulateNail } from './simulate';
 
 const compiled = (set: SetDocument) => compileNail(set, 'left-ring');

@@ -1,4 +1,4 @@
-import { buildOf } from '../compile/prepare';
+import { buildOf } from '../document/nailContext';
 import type { SetDocument } from '../document/document';
 import { appointmentWords } from '../model/appointment';
 import { dayWords } from '../model/days';

@@ -1,6 +1,6 @@
 import { pieceOutline } from '../craft/pieces';
 import { charm } from '../craft/techniques/charm';
-import { contextOf } from '../compile/prepare';
+import { contextOf } from '../document/nailContext';
 import type { Point } from '../geometry/frame';
 import type { NailName } from '../model/names';
 import { planNail } from '../plan/nailPlan';

@@ -1,5 +1,5 @@
 import { compileNail } from '../compile/compile';
-import { buildOf, frameOf } from '../compile/prepare';
+import { buildOf, frameOf } from '../document/nailContext';
 import { buildKindOf } from '../craft/builds';
 import type { SetDocument } from '../document/document';
 import { NAILS, type NailName } from '../model/names';

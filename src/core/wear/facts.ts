@@ -1,4 +1,4 @@
-import { buildOf, frameOf, lookOf } from '../compile/prepare';
+import { buildOf, frameOf, lookOf } from '../document/nailContext';
 import { FAMILIES } from '../craft/families';
 import type { Operation } from '../craft/operation';
 import { rowOf } from '../craft/surfaces';

@@ -4,7 +4,7 @@ import { isStanding } from '../craft/bodies';
 import type { Operation } from '../craft/operation';
 import { soakGuide_s } from '../craft/starts/removal';
 import { compileNail } from '../compile/compile';
-import { buildOf } from '../compile/prepare';
+import { buildOf } from '../document/nailContext';
 import type { SetDocument } from '../document/document';
 import type { Nail } from '../model/nail';
 import type { ProductFamily } from '../model/product';

@@ -2,7 +2,7 @@
 import { Button, Modal, TextInput } from '@mantine/core';
 import { IconPlus, IconSearch } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
-import { buildOf, frameOf } from '@/core/compile/prepare';
+import { buildOf, frameOf } from '@/core/document/nailContext';
 import type { KeptMotif } from '@/core/craft/keptMotif';
 import { isSought, offersFor, type Offer } from '@/core/craft/offers';
 import { TECHNIQUES, type Element } from '@/core/craft/techniques';

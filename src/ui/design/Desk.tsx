@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { ActionIcon, Button } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconZoomIn, IconZoomOut, IconZoomReset } from '@tabler/icons-react';
-import { buildOf, frameOf, lookOf } from '@/core/compile/prepare';
+import { buildOf, frameOf, lookOf } from '@/core/document/nailContext';
 import type { Look, SetDocument } from '@/core/document/document';
 import type { NailFrame } from '@/core/geometry/frame';
 import { upperFirst } from '@/core/model/letters';

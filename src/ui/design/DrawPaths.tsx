@@ -1,7 +1,7 @@
 'use client';
 import { Button } from '@mantine/core';
 import { IconArrowBackUp, IconPencil, IconPolygon } from '@tabler/icons-react';
-import { contextOf } from '@/core/compile/prepare';
+import { contextOf } from '@/core/document/nailContext';
 import { onNail, type Fitting } from '@/core/craft/context';
 import type { Point } from '@/core/geometry/frame';
 import { fitted } from '@/core/geometry/lines';

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { Button } from '@mantine/core';
 import { supplyKindOf } from '@/core/craft/supplies';
-import { contextOf } from '@/core/compile/prepare';
+import { contextOf } from '@/core/document/nailContext';
 import type { Neighbour } from '@/core/craft/technique';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useRef } from 'react';
-import { contextOf, elementOn, wornElements } from '@/core/compile/prepare';
+import { contextOf, elementOn, wornElements } from '@/core/document/nailContext';
 import { partsAgain, withoutParts } from '@/core/craft/copies';
 import type { Handle } from '@/core/regions/handle';
 import { smilesOn, type SmileLine } from '@/core/craft/smiles';

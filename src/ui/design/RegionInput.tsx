@@ -3,7 +3,7 @@ import { Button, Switch, Textarea, TextInput } from '@mantine/core';
 import { IconPencil } from '@tabler/icons-react';
 import { useRef, useState } from 'react';
 import { messageOf } from '@/core/model/messageOf';
-import { contextOf } from '@/core/compile/prepare';
+import { contextOf } from '@/core/document/nailContext';
 import { onNail, type Fitting } from '@/core/craft/context';
 import { drawnSpot, MOST_POINTS } from '@/core/regions/drawnPoints';
 import type { Point } from '@/core/geometry/frame';

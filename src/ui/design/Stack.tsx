@@ -5,7 +5,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon } from '@mantine/core';
 import { IconEye, IconEyeOff } from '@tabler/icons-react';
 import { useMemo } from 'react';
-import { buildOf, frameOf } from '@/core/compile/prepare';
+import { buildOf, frameOf } from '@/core/document/nailContext';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/document/document';
 import { lowerFirst } from '@/core/model/letters';

@@ -1,5 +1,5 @@
 'use client';
-import { elementOn } from '@/core/compile/prepare';
+import { elementOn } from '@/core/document/nailContext';
 import { clearOf, ofParts, partsIn, partsOf, withParts } from '@/core/craft/copies';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look } from '@/core/document/document';

@@ -1,5 +1,5 @@
 'use client';
-import { changedElement, lookOf } from '@/core/compile/prepare';
+import { changedElement, lookOf } from '@/core/document/nailContext';
 import type { Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/document/document';
 import { twinWearsIt } from '@/core/document/bothHands';

@@ -1,7 +1,7 @@
 'use client';
 import { Button } from '@mantine/core';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { takesTip } from '@/core/compile/prepare';
+import { takesTip } from '@/core/document/nailContext';
 import { inUnit, MEASURES, oddPlate, readMeasure, type Measure, type Unit } from '@/core/craft/measures';
 import { tipWords } from '@/core/craft/tipFit';
 import { tipsOf } from '@/core/judge/rules/tipSize';

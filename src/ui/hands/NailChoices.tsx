@@ -2,7 +2,7 @@
 import { Checkbox } from '@mantine/core';
 import { lengthened, shaped } from '@/core/compile/lengthen';
 import { lengthPast_mm } from '@/core/compile/lengths';
-import { frameOf, buildOf } from '@/core/compile/prepare';
+import { frameOf, buildOf } from '@/core/document/nailContext';
 import { BUILDS, buildKindOf } from '@/core/craft/builds';
 import { lengthOf, LENGTHS } from '@/core/craft/lengths';
 import { STARTS, startKindOf } from '@/core/craft/starts';

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useReducer, useState } from 'react';
-import { buildOf, frameOf } from '@/core/compile/prepare';
+import { buildOf, frameOf } from '@/core/document/nailContext';
 import type { SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
 import { fingerTop_mm, fingerWidth_mm } from '@/core/picture/finger';

@@ -40,7 +40,6 @@ export function StepDetail({ operations, index, surface, before, onChoose, onCom
   return (
     <article className={classes.detail}>
       <StepHead operation={operation} ends={index === 0 || index === operations.length - 1} />
-      {operation.moved && <p>{operation.moved}</p>}
       {operation.caution && (
         <p className={classes.caution}>
           Caution: {operation.caution} Follow the product, your local code and your licence.

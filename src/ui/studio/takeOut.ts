@@ -5,7 +5,7 @@ import { sheetPdf } from '@/core/picture/templatePdf';
 import { sheetSvg, templateSheet } from '@/core/picture/templateSheet';
 import { PICTURE_PAD_MM, spreadOf } from '@/core/picture/spread';
 import type { Raster } from '@/core/picture/raster';
-import { buildOf, frameOf } from '@/core/compile/prepare';
+import { buildOf, frameOf } from '@/core/document/nailContext';
 import { fingerOfNail, pictureOf, RANK } from '@/workers/planner';
 import { downloadBlob, downloadPdf, fileName } from '../kit/download';
 import { pixelCanvas, pngOf } from '../kit/pixelCanvas';

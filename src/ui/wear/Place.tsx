@@ -1,6 +1,6 @@
 'use client';
 import type { SetDocument } from '@/core/document/document';
-import { buildOf, frameOf } from '@/core/compile/prepare';
+import { buildOf, frameOf } from '@/core/document/nailContext';
 import type { NailName } from '@/core/model/names';
 import type { Spot } from '@/core/model/wear';
 import { PICTURE_PAD_MM } from '@/core/picture/spread';

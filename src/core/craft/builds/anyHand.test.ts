@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { simulateNail, nominalSteps } from '../../simulate/simulate';
 import { compileNail } from '../../compile/compile';
 import { colourOn, element, findingsOn, setWearing } from '../../testing/sets';
-import { buildOf } from '../../compile/prepare';
+import { buildOf } from '../../document/nailContext';
 import { Build, BUILDS, buildKindOf } from './index';
 import { runs } from '../../testing/runs';
 

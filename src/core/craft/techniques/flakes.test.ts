@@ -1,6 +1,6 @@
 import { compileNail } from '../../compile/compile';
 import { planNail } from '../../plan/nailPlan';
-import { codesOn, element, findingsOn, setWearing } from '../../testing/sets';
+import { codesOn, element, setWearing } from '../../testing/sets';
 
 const GROUND = element('colour', { id: 'ground', product: 'night-blue' });
 const wearing = (over: Parameters<typeof element<'flakes'>>[1] = {}) =>
@@ -20,12 +20,10 @@ describe('flakes', () => {
     expect(codesOn(set)).toEqual([]);
   });
 
-  it('burnished on tack are told, with a top of their own as the way out; pressed on the tack of a colour they hold', () => {
-    const told = findingsOn(setWearing([GROUND, element('flakes', { own_ground: false })])).find(
-      ({ code }) => code === 'no-grip',
-    )!;
-    expect(told.reason).toContain('slick no-wipe top');
-    expect(told.tries.map((one) => one.words).join()).toContain('top of their own');
+  it('burnished on tack have a slick top put below them; pressed on the tack of a colour they hold', () => {
+    const onColour = setWearing([GROUND, element('flakes', { own_ground: false })]);
+    expect(verbs(onColour)).toEqual(['top', 'cure', 'burnish', 'dust-off']);
+    expect(codesOn(onColour)).toEqual([]);
     expect(codesOn(wearing({ on: 'tack', own_ground: false }))).toEqual([]);
   });
 

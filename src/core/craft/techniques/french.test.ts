@@ -1,4 +1,4 @@
-import { contextOf } from '../../compile/prepare';
+import { contextOf } from '../../document/nailContext';
 import { NAILS, type NailName } from '../../model/names';
 import { element, findingsOn, pick, setWearing } from '../../testing/sets';
 import { areaOf } from '../area';

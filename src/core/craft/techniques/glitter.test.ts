@@ -4,7 +4,7 @@ import { chance } from '../../model/chance';
 import { planNail } from '../../plan/nailPlan';
 import { grainArea_mm2, passes, stuckShare } from '../../simulate/grains';
 import { NONE } from '../../simulate/field';
-import { element, findingsOn, setWearing } from '../../testing/sets';
+import { codesOn, element, findingsOn, setWearing } from '../../testing/sets';
 
 const plain = { fade: null } as const;
 const glitter = (over: Parameters<typeof element<'glitter'>>[1] = {}) =>
@@ -86,15 +86,16 @@ describe('loose glitter at the table', () => {
     expect(findingsOn(onColour({ cover_um: 120 }), 'left-middle')).toEqual([]);
   });
 
-  it('falls off a slick top: it goes below it, and says why', () => {
+  it('on a slick top it is given tack, where it is listed', () => {
     const set = setWearing([
       element('colour', { id: 'ground' }),
       element('finish', { finish: 'gloss' }),
       glitter(),
     ]);
-    const strewn = compileNail(set, 'left-middle').operations.find(({ verb }) => verb === 'strew')!;
-    expect(strewn.moved).toMatch(/does not hold there/);
-    expect(findingsOn(set, 'left-middle')).toEqual([]);
+    const { operations } = compileNail(set, 'left-middle');
+    const strewn = operations.find(({ verb }) => verb === 'strew')!;
+    expect(operations[operations.indexOf(strewn) - 2]).toMatchObject({ element: 'glitter', verb: 'base' });
+    expect(codesOn(set, 'left-middle')).not.toContain('no-grip');
   });
 
   it('loose grains that stay under the clear are told', () => {

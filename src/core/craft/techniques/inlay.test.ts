@@ -1,5 +1,5 @@
 import { PIECE_SHAPES } from '../../model/pieceShapes';
-import { contextOf } from '../../compile/prepare';
+import { contextOf } from '../../document/nailContext';
 import type { NailName } from '../../model/names';
 import { pieceOutline } from '../pieces';
 import { planNail } from '../../plan/nailPlan';

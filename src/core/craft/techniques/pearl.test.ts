@@ -4,7 +4,7 @@ import { luminance } from '../../colour/space';
 import { planNail } from '../../plan/nailPlan';
 import { drawNail } from '../../picture/nailPicture';
 import { pileColours } from '../../simulate/pile';
-import { codesOn, element, findingsOn, setWearing } from '../../testing/sets';
+import { codesOn, element, setWearing } from '../../testing/sets';
 
 const GROUND = element('colour', { id: 'ground', product: 'night-blue' });
 const gloss = element('finish', { id: 'gloss', finish: 'gloss' });
@@ -19,15 +19,18 @@ describe('pearl powder', () => {
     expect(own[0]!.caution).toMatch(/air you breathe/);
   });
 
-  it('falls off what has no tack, such as a keyed tip; the way out is a base of its own', () => {
+  it('on what has no tack, such as a keyed tip, is laid on a thin base, whether it brings one or not', () => {
     const onTips = (tack: boolean) =>
       setWearing([element('pearl', { tack })], (set) => {
         set.nails['left-ring'].build = 'tips';
       });
-    const told = findingsOn(onTips(false)).find(({ code }) => code === 'no-grip')!;
-    expect(told.reason).toContain('still tacky');
-    expect(told.fix!.words).toMatch(/thin base/);
-    expect(codesOn(onTips(true))).toEqual([]);
+    for (const tack of [false, true]) {
+      const set = onTips(tack);
+      expect(codesOn(set)).toEqual([]);
+      const { operations } = compileNail(set, 'left-ring');
+      const rubbed = operations.findIndex(({ verb }) => verb === 'rub');
+      expect(operations.slice(rubbed - 2, rubbed).map(({ verb }) => verb)).toEqual(['base', 'cure']);
+    }
   });
 
   it('is a veil: a dark ground is seen through it, paler than bare', () => {

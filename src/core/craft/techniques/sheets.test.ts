@@ -62,15 +62,16 @@ describe('sheets', () => {
     expect(open!.element).toBe('sheets');
   });
 
-  it('go below a slick finish that they would not hold on', () => {
+  it('on a slick finish they are given tack, where they are listed', () => {
     const set = setWearing([
       element('colour', { id: 'ground' }),
       element('finish', { finish: 'gloss' }),
       decal(),
     ]);
-    expect(
-      compileNail(set, 'left-ring').operations.find(({ verb }) => verb === 'lay-sheet')!.moved,
-    ).toBeTruthy();
+    const { operations } = compileNail(set, 'left-ring');
+    const laid = operations.findIndex(({ verb }) => verb === 'lay-sheet');
+    expect(operations.slice(laid - 2, laid).map(({ verb }) => verb)).toEqual(['base', 'cure']);
+    expect(operations.findIndex(({ element: of }) => of === 'finish')).toBeLessThan(laid);
   });
 
   describe('with a picture', () => {

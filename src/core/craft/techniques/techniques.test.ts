@@ -6,7 +6,7 @@ import { polygonDistance_mm } from '../../geometry/regions';
 import { NAILS, type NailName } from '../../model/names';
 import { applyChange } from '../../document/changes';
 import { compileNail } from '../../compile/compile';
-import { contextOf } from '../../compile/prepare';
+import { contextOf } from '../../document/nailContext';
 import { buildKindOf } from '../builds';
 import type { SetDocument } from '../../document/document';
 import { HOLDINGS, type HoldingName } from '../holdings';

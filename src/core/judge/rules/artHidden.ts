@@ -8,7 +8,7 @@ import { rounded } from '../../model/rounded';
 import { cellX, cellY, NONE, type Film, type NailField } from '../../simulate/field';
 import { isSolid } from '../../simulate/layers';
 import { pileColours } from '../../simulate/pile';
-import { lookOf } from '../../compile/prepare';
+import { lookOf } from '../../document/nailContext';
 import type { FindingDraft, Fix } from '../finding';
 import type { NailCase, NailRule } from '../rule';
 

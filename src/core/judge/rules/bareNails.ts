@@ -1,5 +1,5 @@
 import type { SetRule } from '../rule';
-import { lookOf } from '../../compile/prepare';
+import { lookOf } from '../../document/nailContext';
 import { NAILS, nailWords } from '../../model/names';
 
 /** A nail that carries nothing beside dressed ones looks unfinished (from memory). */

@@ -1,6 +1,6 @@
 import { FAMILIES } from '../../craft/families';
 import { techniqueOf } from '../../craft/techniques';
-import { buildOf } from '../../compile/prepare';
+import { buildOf } from '../../document/nailContext';
 import { buildKindOf, type Build } from '../../craft/builds';
 import { lowerFirst } from '../../model/letters';
 import type { Role } from '../../model/product';

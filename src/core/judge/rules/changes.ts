@@ -1,6 +1,6 @@
 import type { NailRule } from '../rule';
 import type { FindingDraft } from '../finding';
-import { changedElement, lookOf } from '../../compile/prepare';
+import { changedElement, lookOf } from '../../document/nailContext';
 
 /** A nail's own changes must still find their element and fit it. */
 export const changes: NailRule = {

@@ -1,4 +1,4 @@
-import { takesTip } from '../../compile/prepare';
+import { takesTip } from '../../document/nailContext';
 import { rounded } from '../../model/rounded';
 import type { NailRule } from '../rule';
 

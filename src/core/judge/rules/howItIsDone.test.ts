@@ -3,7 +3,7 @@ import { buildKindOf, type Build } from '../../craft/builds';
 import { applyChange } from '../../document/changes';
 import type { SetDocument } from '../../document/document';
 import { NAILS } from '../../model/names';
-import { contextOf } from '../../compile/prepare';
+import { contextOf } from '../../document/nailContext';
 import { planSet } from '../../plan/planSet';
 import { codesOn, element, findingsOn, pick, QUICK, setWearing } from '../../testing/sets';
 import { techniqueOf } from '../../craft/techniques';

@@ -1,7 +1,7 @@
 import { masstone } from '../../colour/film';
 import { pigmentOf } from '../../colour/pigments';
 import { lchOf } from '../../colour/space';
-import { lookOf } from '../../compile/prepare';
+import { lookOf } from '../../document/nailContext';
 import { isPlain } from '../../craft/paints';
 import type { Operation } from '../../craft/operation';
 import { rounded } from '../../model/rounded';

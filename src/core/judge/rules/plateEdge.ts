@@ -1,6 +1,7 @@
 import { difference } from '../../colour/space';
 import { rounded } from '../../model/rounded';
-import { CELLS_X, cellX, cellY, leftOfPlate_mm } from '../../simulate/field';
+import { leftOfPlate_mm } from '../../craft/build';
+import { CELLS_X, cellX, cellY } from '../../simulate/field';
 import { pileColours } from '../../simulate/pile';
 import { GROUNDS, grey } from '../../colour/film';
 import type { NailRule } from '../rule';

@@ -262,20 +262,21 @@ describe('the rules', () => {
     expect(codesIn(planSet(strong, QUICK))).toContain('tip-curve');
   });
 
-  it('no-grip of mirror powder on a sticky colour: a top listed under it mends it', () => {
+  it('no-grip of mirror powder on a sticky colour, where its top is left out', () => {
     const set = setWearing([
       element('colour'),
       element('colour', { id: 'chrome', product: 'mirror-silver', passes: 1 }),
     ]);
-    const finding = find(set, 'no-grip');
-    expect(finding.fix!.words).toBe('Lay a no-wipe top under it');
-    const mended = applyChange(set, finding.fix!.change);
     // The colour is the mirror's ground, and meant to lie under it.
-    expect(mended.ok && codesOn(mended.value)).toEqual([]);
+    expect(codesOn(set)).toEqual([]);
+    set.edits = ['top', 'cure'].map((step) => ({ kind: 'skip', a: `left-ring/chrome/${step}-under#1` }));
+    expect(find(set, 'no-grip').reason).toContain('slick no-wipe top');
   });
 
-  it('no-grip of gel beads on a slick top, where stones are seated over it; glue holds there', () => {
+  it('no grip of gel beads on a slick top, where stones are seated over it: it is keyed; glue holds there', () => {
     const beads = setWearing([element('colour'), element('crystals', { bedding: 'bedded', seat: 'over' })]);
+    expect(codesOn(beads)).toEqual([]);
+    beads.edits = [{ kind: 'skip', a: 'left-ring/crystals/key-under#1' }];
     expect(codesOn(beads)).toEqual(['no-grip']);
     expect(codesOn(setWearing([element('colour'), element('charm', { bedding: 'glue' })]))).toEqual([]);
   });

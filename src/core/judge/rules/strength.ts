@@ -1,4 +1,4 @@
-import { buildOf } from '../../compile/prepare';
+import { buildOf } from '../../document/nailContext';
 import { rounded } from '../../model/rounded';
 import { bodyOf, WEAK } from '../../simulate/strength';
 import type { Fix } from '../finding';

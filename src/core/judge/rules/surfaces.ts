@@ -1,9 +1,9 @@
 import { REASON_WORDS } from '../../craft/reasonWords';
 import { REASONS, type Reason } from '../../craft/surfaces';
 import type { Operation } from '../../craft/operation';
-import { gloss } from '../../craft/techniques/finish';
-import { buildOf, lookOf } from '../../compile/prepare';
+import { buildOf } from '../../document/nailContext';
 import { naturalGel } from '../../craft/builds/naturalGel';
+import { elsewhere } from '../elsewhere';
 import type { Fix } from '../finding';
 import { granted, grantedByAny, type NailCase, type NailRule } from '../rule';
 import { upperFirst } from '../../model/letters';
@@ -103,7 +103,6 @@ export const surfaces: NailRule = {
           unit: 'mm²',
         },
         tries: triesOf(nail, operation, verdict.reason),
-        ...(verdict.reason === 'no-grip' && operation.verb === 'burnish' ? topUnder(nail, operation) : {}),
         ...(verdict.reason === 'no-grip' || verdict.reason === 'needs-wet' ? gelUnder(nail, operation) : {}),
         ...(verdict.reason === 'top-over-stones' && operation.verb === 'bead'
           ? leftOff(nail, operation)
@@ -112,11 +111,14 @@ export const surfaces: NailRule = {
     }),
 };
 
+/** What another place in the list can mend. */
+const LISTED_WRONG: readonly Code[] = ['no-grip', 'uncured-covered', 'needs-wet', 'top-over-stones'];
+
 /** What the technique at fault, or those under the file, can do about it. */
 function triesOf(nail: NailCase, { element }: Operation, reason: Code): Fix[] {
-  if (reason === 'no-grip') return granted(nail, element, 'own-tack', {});
   if (reason === 'filed-through') return grantedByAny(nail, 'file-less', {});
-  return [];
+  const tack = reason === 'no-grip' ? granted(nail, element, 'own-tack', {}) : [];
+  return LISTED_WRONG.includes(reason) ? [...tack, ...elsewhere(nail, element)] : tack;
 }
 
 /** Two things that stand in one place: one of them gives way. */
@@ -139,19 +141,6 @@ function gelUnder({ set, context, elements }: NailCase, { element }: Operation):
       words: `Make “${build.name}” gel polish: lacquer still holds on its top`,
       change: { kind: 'put-build', build: gel },
     },
-  };
-}
-
-/** Powder wants a slick top: one is listed right below it. */
-function topUnder(nail: NailCase, operation: Operation): { fix?: Fix } {
-  const look = lookOf(nail.set, nail.context.nail);
-  const at = look?.elements.findIndex((one) => one.id === operation.element) ?? -1;
-  if (!look || at < 0) return {};
-  let id = `under-${operation.element}`.slice(0, 38);
-  while (look.elements.some((one) => one.id === id)) id = `${id}-1`;
-  const elements = [...look.elements.slice(0, at), gloss(id), ...look.elements.slice(at)];
-  return {
-    fix: { words: 'Lay a no-wipe top under it', change: { kind: 'put-look', look: { ...look, elements } } },
   };
 }
 

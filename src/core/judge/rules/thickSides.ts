@@ -1,4 +1,4 @@
-import { buildOf } from '../../compile/prepare';
+import { buildOf } from '../../document/nailContext';
 import { techniqueOf } from '../../craft/techniques';
 import { rounded } from '../../model/rounded';
 import { bodyOf } from '../../simulate/strength';

@@ -1,4 +1,4 @@
-import { buildOf, frameOf, takesTip } from '../../compile/prepare';
+import { buildOf, frameOf, takesTip } from '../../document/nailContext';
 import { curveClassOf, fitTips, type TipsFitted } from '../../craft/tipFit';
 import type { SetDocument } from '../../document/document';
 import { mostOf } from '../../model/extent';

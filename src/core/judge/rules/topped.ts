@@ -1,7 +1,7 @@
 import { isSelfEdged } from '../../geometry/profiles';
 import { decode } from '../../craft/surface';
 import { rounded } from '../../model/rounded';
-import { lookOf } from '../../compile/prepare';
+import { lookOf } from '../../document/nailContext';
 import { gloss, type Element } from '../../craft/techniques';
 import type { Fix } from '../finding';
 import type { NailCase, NailRule } from '../rule';

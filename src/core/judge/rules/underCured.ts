@@ -1,4 +1,4 @@
-import { buildOf } from '../../compile/prepare';
+import { buildOf } from '../../document/nailContext';
 import { gelDepth, neededDose } from '../../craft/cure';
 import { FAMILIES, lampOf, settingOf } from '../../craft/families';
 import type { Operation } from '../../craft/operation';

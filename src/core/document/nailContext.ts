@@ -4,7 +4,7 @@ import { placeOf, type NailContext } from '../craft/context';
 import type { Place } from '../craft/operation';
 import { startKindOf } from '../craft/starts';
 import { makeFrame, type NailFrame } from '../geometry/frame';
-import type { Look, SetDocument } from '../document/document';
+import type { Look, SetDocument } from './document';
 import type { NailName } from '../model/names';
 import type { Nail, NailChange } from '../model/nail';
 import { hasTorch, type Product } from '../model/product';

@@ -1,14 +1,18 @@
-import { areaOf } from '../craft/area';
-import type { Draft } from '../craft/operation';
-import { piecesDistance } from '../craft/pieces';
+import { areaOf } from './area';
+import type { Draft } from './operation';
+import { piecesDistance } from './pieces';
 import type { NailFrame } from '../geometry/frame';
 import { perFrame } from '../geometry/perFrame';
 
 const LATTICE_X = 19;
 const LATTICE_Y = 32;
 
-/** A sampled cover: one byte a lattice point. */
+/** A sampled cover: for each lattice point 0, or the bits `NEAR` and `WITHIN`. */
 export type CoveredCells = Uint8Array;
+/** So near that nothing between two points is missed. */
+const NEAR = 1;
+/** The point itself lies in it. */
+const WITHIN = 2;
 
 const sampled = perFrame<CoveredCells>();
 
@@ -41,7 +45,8 @@ function sample(frame: NailFrame, distance_mm: (x: number, y: number) => number)
     for (let i = 0; i < LATTICE_X; i += 1) {
       const x = (((i + 0.5) / LATTICE_X) * 2 - 1) * (frame.arc_mm / 2);
       const y = ((j + 0.5) / LATTICE_Y) * frame.length_mm;
-      if (distance_mm(x, y) > -reach) cover[j * LATTICE_X + i] = 1;
+      const inside_mm = distance_mm(x, y);
+      if (inside_mm > -reach) cover[j * LATTICE_X + i] = inside_mm > 0 ? NEAR | WITHIN : NEAR;
     }
   }
   return cover;
@@ -49,5 +54,27 @@ function sample(frame: NailFrame, distance_mm: (x: number, y: number) => number)
 
 /** Whether two covers share any point. */
 export function meet(a: CoveredCells, b: CoveredCells): boolean {
-  return a.some((value, i) => value === 1 && b[i] === 1);
+  return a.some((value, i) => value !== 0 && b[i] !== 0);
+}
+
+/** The points that lie in a cover; of what is finer than the lattice, those it passes near. */
+export function pointsOf(cover: CoveredCells): number[] {
+  const within: number[] = [];
+  const near: number[] = [];
+  cover.forEach((value, i) => {
+    if (value !== 0) near.push(i);
+    if ((value & WITHIN) !== 0) within.push(i);
+  });
+  return within.length >= LEAST_POINTS ? within : near;
+}
+/** Fewer points than these do not tell what lies under a stroke. */
+const LEAST_POINTS = 3;
+
+/** Where each lattice point lies, in mm, by its number; undefined for what is past the nail's outline. */
+export function latticeOf(frame: NailFrame): ({ x: number; y: number } | undefined)[] {
+  return Array.from({ length: LATTICE_X * LATTICE_Y }, (_, n) => {
+    const x = ((((n % LATTICE_X) + 0.5) / LATTICE_X) * 2 - 1) * (frame.arc_mm / 2);
+    const y = ((Math.floor(n / LATTICE_X) + 0.5) / LATTICE_Y) * frame.length_mm;
+    return Math.abs(x) < frame.halfWidth_mm(y) ? { x, y } : undefined;
+  });
 }

@@ -1,0 +1,96 @@
+import { FAMILIES } from './families';
+import { laidBy, type Draft, type Seat } from './operation';
+import type { Surface } from './surface';
+import { rowOf } from './surfaces';
+import type { NailContext } from './context';
+import type { Technique } from './technique';
+import { techniqueOf, type Element } from './techniques';
+import type { Product } from '../model/product';
+
+/** An element with the seat it has on this nail, and its operations as if nothing stood on the nail. */
+export interface Seated {
+  element: Element;
+  technique: Technique<Element>;
+  seat: Seat;
+  /** Its place in the look's list. */
+  listed: number;
+  drafts: Draft[];
+}
+
+/**
+ * The seat of every element. Films seat themselves by the list: below the body where something encapsulated is
+ * listed over them, inside where one is listed under them as well, else on the finished build. `listedSeat`: where
+ * the build has its films, whatever else is listed.
+ */
+export function seatElements(
+  elements: readonly Element[],
+  context: NailContext,
+  offered: readonly Seat[],
+  listedSeat?: Seat,
+): Seated[] {
+  const drafts = elements.map((element) =>
+    techniqueOf(element.kind).plan(element, { ...context, standing: [] }),
+  );
+  const asked = elements.map((element, i): Seat | 'listed' => {
+    const technique = techniqueOf(element.kind);
+    const wish =
+      'seat' in element && element.seat !== 'usual' ? element.seat : technique.usual(element, context);
+    // No clear holds over lacquer.
+    if (listedSeat && wish === 'listed' && !isLacquer(drafts[i]!, context)) return listedSeat;
+    return wish === 'listed' || offered.includes(wish) ? wish : 'surface';
+  });
+  const first = asked.indexOf('inside');
+  const last = asked.lastIndexOf('inside');
+  return elements.map((element, listed) => {
+    const technique = techniqueOf(element.kind);
+    const wish = asked[listed]!;
+    const byList = listed > last ? 'surface' : listed < first ? 'under' : 'inside';
+    return {
+      element,
+      technique,
+      seat: wish === 'listed' ? byList : wish,
+      listed,
+      drafts: drafts[listed]!,
+    };
+  });
+}
+
+/** Air-dry films on a nail that is sealed with gel: no gel holds on them. */
+export function isLacquer(drafts: readonly Draft[], { product, role }: NailContext): boolean {
+  return role('top').family !== 'lacquer-top' && drafts.some((one) => laidBy(one, product) === 'lacquer');
+}
+
+/** A good ground for any art: cured gel with its sticky layer. */
+export const GROUND: Surface = { material: 'gel', phase: 'cured', finish: 'tacky', soil: 'clean', prep: 'none' };
+
+/** The surface after some operations begun on a good ground, cures taken at their word. */
+export function surfaceAfter(drafts: readonly Draft[], product: (id: string) => Product): Surface {
+  let surface = GROUND;
+  let film: Product | undefined;
+  for (const draft of drafts) {
+    surface = rowOf(draft.verb).leaves(surface, laidBy(draft, product));
+    if (draft.deposit && draft.product) film = product(draft.product);
+    if (draft.verb === 'cure' || draft.verb === 'rest') surface = hardened(surface, film, 'cured');
+    if (draft.verb === 'flash' && surface.phase === 'wet') surface = hardened(surface, film, 'gelled');
+  }
+  return surface;
+}
+
+/** A surface after its light: cured, it has the finish of the film that holds it. */
+export function hardened(surface: Surface, film: Product | undefined, phase: 'gelled' | 'cured'): Surface {
+  if (surface.phase === 'bare' || surface.phase === 'cured') return surface;
+  const own = surface.material !== 'stone' && surface.material !== 'piece' && surface.material !== 'tip';
+  const finish = own && phase === 'cured' && film ? FAMILIES[film.family].finish : surface.finish;
+  return { ...surface, phase, finish };
+}
+
+/** Burnished powder: nothing but a top holds on it. */
+export function isPowder(drafts: readonly Draft[]): boolean {
+  return drafts.some(({ verb }) => rowOf(verb).powders);
+}
+
+/** Whether it can only be set into a wet film of another element. */
+export function wantsHost(drafts: readonly Draft[], product: (id: string) => Product): boolean {
+  const first = drafts[0];
+  return first !== undefined && rowOf(first.verb).refuses(GROUND, laidBy(first, product)) === 'needs-wet';
+}
