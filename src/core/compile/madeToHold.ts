@@ -61,7 +61,15 @@ function missing(draft: Draft, ground: Ground, context: NailContext): Draft[] {
       return [harden, ...own.map((way) => inTurn(harden, way))];
     }),
   ];
-  const way = ways.find((one) => surfaces.every((surface) => holdsAfter(one, draft, surface, place, context)));
+  const helps = (way: Preparation, surface: Surface) => holdsAfter(way, draft, surface, place, context);
+  // What nothing helps, as stones in the way, is left to be told; the rest of the ground is made ready all the same.
+  const mendable = surfaces.filter((surface) => ways.some((way) => helps(way, surface)));
+  if (!refusing.some((surface) => mendable.includes(surface))) return [];
+  const passes = (way: Preparation, surface: Surface) =>
+    afterAll(way.drafts(place, ''), surface, context.product, way.hardens) !== undefined;
+  const way = ways.find((one) =>
+    surfaces.every((surface) => (mendable.includes(surface) ? helps : passes)(one, surface)),
+  );
   return way?.drafts(place, reason) ?? [];
 }
 

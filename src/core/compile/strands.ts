@@ -182,7 +182,10 @@ function finished(
   const lastTop = surface.lastIndexOf(tops[tops.length - 1]!);
   const lacquers = trailing(surface, (one) => isLacquer(one.drafts, context));
   const painted = surface.slice(0, surface.length - lacquers);
-  const accents = lastTop >= 0 ? 0 : trailing(painted, (one) => one.technique.around === true);
+  const accents = trailing(
+    painted,
+    (one) => one.technique.around === true && !one.technique.seals?.(one.element),
+  );
   const art = painted.slice(0, painted.length - accents);
   const line: Placed[] = [];
   const standing: Standing[] = intoBody.flatMap((one) => one.technique.stands?.(one.element, context) ?? []);

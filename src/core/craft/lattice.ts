@@ -4,8 +4,8 @@ import { piecesDistance } from './pieces';
 import type { NailFrame } from '../geometry/frame';
 import { perFrame } from '../geometry/perFrame';
 
-const LATTICE_X = 19;
-const LATTICE_Y = 32;
+const LATTICE_X = 28;
+const LATTICE_Y = 44;
 
 /** A sampled cover: for each lattice point 0, or the bits `NEAR` and `WITHIN`. */
 export type CoveredCells = Uint8Array;

@@ -35,8 +35,9 @@ export function seatElements(
     const technique = techniqueOf(element.kind);
     const wish =
       'seat' in element && element.seat !== 'usual' ? element.seat : technique.usual(element, context);
-    // No clear holds over lacquer.
-    if (listedSeat && wish === 'listed' && !isLacquer(drafts[i]!, context)) return listedSeat;
+    // No clear holds over lacquer, and a finish is for what is seen of the build.
+    const isArt = !technique.sheen && !isLacquer(drafts[i]!, context);
+    if (listedSeat && wish === 'listed' && isArt) return listedSeat;
     return wish === 'listed' || offered.includes(wish) ? wish : 'surface';
   });
   const first = asked.indexOf('inside');

@@ -41,15 +41,22 @@ function relisted(set: SetDocument, look: Look): Look {
   const sit = keeps ? undefined : kind.films?.(build);
   const worn = wornElements(set, { ...context.nail, changes: [] });
   const seated = seatElements(worn, context, kind.seats, sit && (sit === 'tip' ? 'inside' : sit));
-  const order = seated.map((one) => one.listed);
-  for (const seat of ['under', 'inside', 'surface'] as const) {
-    const own = seated.filter((one) => one.seat === seat);
+  // A finish always lay on the finished build.
+  const seatOf = (one: Seated) => (one.element.kind === 'finish' ? 'surface' : one.seat);
+  const laidIn = (seat: Seated['seat']) => {
+    const own = seated.filter((one) => seatOf(one) === seat);
+    // Inside a tip it is laid from its top to its ground.
     const tip = sit === 'tip' && seat !== 'surface';
-    const laid = inSeatOrder(tip ? [...own].reverse() : own, context);
-    const back = tip ? [...laid].reverse() : laid;
-    own.forEach((one, i) => (order[one.listed] = back[i]!.listed));
-  }
-  return { ...look, elements: order.map((at) => look.elements[at]!) };
+    const laid = inSeatOrder(tip ? own.toReversed() : own, context);
+    return tip ? laid.toReversed() : laid;
+  };
+  const surface = laidIn('surface');
+  // What stands on the top keeps its place among what lies on the build.
+  const upper = seated.flatMap((one) =>
+    seatOf(one) === 'surface' ? surface.shift()! : seatOf(one) === 'over' ? one : [],
+  );
+  const order = [...laidIn('under'), ...laidIn('inside'), ...upper];
+  return { ...look, elements: order.map((one) => look.elements[one.listed]!) };
 }
 
 /** Powder was closed by a top before anything else came over it. */

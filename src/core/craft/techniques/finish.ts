@@ -10,6 +10,7 @@ import { HAND_S } from '../handwork';
 import { partHandles } from '../partHandles';
 import {
   defineTechnique,
+  FILM_SEATS,
   fitField,
   FRESH_PAINTED,
   FRESH_REGION,
@@ -47,8 +48,7 @@ export const finish = defineTechnique({
   schema,
   // Up to version 15 it was one thin coat, from above.
   was: { 15: (options) => ('finish' in options && 'region' in options ? { ...options, ...PLAIN } : options) },
-  seats: ['surface'],
-  usual: () => 'surface',
+  ...FILM_SEATS,
   around: true,
   ground: true,
   sheen: true,
