@@ -5,6 +5,8 @@ import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon } from '@mantine/core';
 import { IconEye, IconEyeOff } from '@tabler/icons-react';
 import { useMemo } from 'react';
+import { laidOrder } from '@/core/compile/laidOrder';
+import type { Operation } from '@/core/craft/operation';
 import { buildOf, frameOf } from '@/core/document/nailContext';
 import { techniqueOf, type Element } from '@/core/craft/techniques';
 import type { Look, SetDocument } from '@/core/document/document';
@@ -17,6 +19,7 @@ import { useSettled, useStudio, useStudioStore } from '../studio/studio';
 import { elementWords, namedElement } from './elementWords';
 import classes from './Stack.module.css';
 
+const NO_OPERATIONS: readonly Operation[] = [];
 const PX_PER_MM = 3.4;
 /** A lifted film is no longer than this. */
 const MOST_PX = 66;
@@ -28,7 +31,10 @@ const MOST_PX = 66;
 export function Stack({ look, open }: { look: Look; open: string | undefined }) {
   const store = useStudioStore();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
-  const shown = [...look.elements].reverse();
+  const operations = useStudio((s) => s.plan?.operations[s.focus]) ?? NO_OPERATIONS;
+  const worn = useSettled((set, s) => set.nails[s.focus].look === look.id);
+  const laid = worn ? laidOrder(look.elements, operations) : look.elements;
+  const shown = [...laid].reverse();
   const move = (element: string, to: number) =>
     store.getState().change({ kind: 'move-element', look: look.id, element, to });
   const products = useSettled((set) => set.kit.products);
@@ -56,9 +62,10 @@ export function Stack({ look, open }: { look: Look; open: string | undefined }) 
               element={element}
               open={element.id === open}
               move={(by) => {
-                const to = at(element.id) + by;
-                if (to >= 0 && to < look.elements.length) move(element.id, to);
+                const other = laid[laid.indexOf(element) + by];
+                if (other) move(element.id, at(other.id));
               }}
+              beside={(by) => laid[laid.indexOf(element) + by]?.id}
             />
           ))}
         </ul>
@@ -72,9 +79,11 @@ interface FilmProps {
   element: Element;
   open: boolean;
   move: (by: 1 | -1) => void;
+  /** The element above it, or below. */
+  beside: (by: 1 | -1) => string | undefined;
 }
 
-function Film({ look, element, open, move }: FilmProps) {
+function Film({ look, element, open, move, beside }: FilmProps) {
   const set = useSettled((now) => now);
   const focus = useStudio((s) => s.focus);
   const { id } = element;
@@ -96,10 +105,10 @@ function Film({ look, element, open, move }: FilmProps) {
   const picture = usePicture(alone, focus, px_per_mm * FINENESS);
   /** The film above this one, or below it, is opened and has the keyboard. */
   const goTo = (by: 1 | -1) => {
-    const next = look.elements[look.elements.findIndex((one) => one.id === id) + by];
+    const next = beside(by);
     if (!next) return;
-    store.getState().openElementAt(next.id);
-    document.querySelector<HTMLElement>(`[data-testid="element-${next.id}"]`)?.focus();
+    store.getState().openElementAt(next);
+    document.querySelector<HTMLElement>(`[data-testid="element-${next}"]`)?.focus();
   };
   const off = useSettled((now) => leavesOff(now, focus, id));
   return (
