@@ -11,7 +11,7 @@ import {
   wipedTop,
 } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
-import { beadedStructure, levelling_um, OVER_PIECES } from '../craft/structures';
+import { beadedStructure, ending, levelling_um, OVER_PIECES } from '../craft/structures';
 import type { Structure } from '../craft/build';
 import { FAMILIES, lampOf } from '../craft/families';
 import type { Draft } from '../craft/operation';
@@ -21,6 +21,7 @@ import type { Product } from '../model/product';
 import { meet, type CoveredCells } from '../craft/lattice';
 import type { Placed } from './placed';
 import type { Seated } from '../craft/seats';
+import { inPortions } from './portions';
 
 const ROUND_ISLAND = 'round and over the island';
 const BACK = 'back over the island until its outline is clean';
@@ -64,7 +65,7 @@ export function composeBody(
       continue;
     }
     beds += 1;
-    append(placed, bedded(part, beds));
+    append(placed, bedded(part, beds, context));
   }
   // What sets by itself is beaded over and filed: no top floats on it.
   const level = structure !== undefined || asks.some((one) => one.cap === 'level' || !lampOf(one.clear));
@@ -73,7 +74,9 @@ export function composeBody(
 }
 
 /** Pieces in their bed, held by a short flash. */
-export function bedded(layer: Layer, pass: number): Placed[] {
+export function bedded(layer: Layer, pass: number, context: NailContext): Placed[] {
+  const groups = inPortions(layer, context);
+  if (groups) return groups;
   const bed = { clear: layer.clear, t_um: layer.bed_um, place: wholePlace(), pass };
   return [
     shared(bedDraft(bed, 'Pieces lie in thin wet clear; strength is built above them, not below.')),
@@ -160,7 +163,14 @@ function levelled(
     : lampOf(clear)
       ? cap(clear, cap_um, 'The cap levels itself over the pieces; the hand is turned over to let it settle.')
       : beadedStructure(clear, cap_um).lay(cap_um, over).map(shared);
-  return [...laid, ...shape.map((draft): Placed => ({ element: 'body', stage: 'shape', draft }))];
+  // What melts into itself is filed once, with all that is laid on it.
+  const melts = !lampOf(structure?.product ?? clear);
+  return [
+    ...laid,
+    ...shape.map(
+      (draft): Placed => ({ element: 'body', stage: 'shape', draft: melts ? ending(draft) : draft }),
+    ),
+  ];
 }
 
 function floated(asks: readonly Inlaid[], context: NailContext): Placed[] {

@@ -17,6 +17,7 @@ import { handOf, type NailName } from '../model/names';
 import { nearestOwn } from '../model/ownTime';
 import { rounded } from '../model/rounded';
 import type { FoundOn } from '../craft/start';
+import { fromFirstTouch } from './fromFirstTouch';
 import { followEdits, type EditFault } from './followEdits';
 import { coverer, meet } from '../craft/lattice';
 import type { Placed } from './placed';
@@ -46,10 +47,10 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
   const found = foundOn(build, context);
   if (!context.nail.in_work)
     return { operations: [], skipped: [], order: [], elements, context, found, editFaults: [] };
-  const line = toldApart(
-    lineOf(build, context, elements).map((placed, i, all) => complete(placed, context, all[i - 1])),
-    elements,
+  const completed = lineOf(build, context, elements).map((placed, i, all) =>
+    complete(placed, context, all[i - 1]),
   );
+  const line = toldApart(fromFirstTouch(completed, context.product), elements);
   const cover = coverer(context.frame);
   const followed = followEdits(
     line,

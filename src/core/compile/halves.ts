@@ -61,11 +61,11 @@ export function beddedByHalves(layer: Layer, pass: number, context: NailContext)
   });
 }
 
-function piecesOf({ deposit }: Draft): readonly PlacedPiece[] {
+export function piecesOf({ deposit }: Draft): readonly PlacedPiece[] {
   return deposit?.kind === 'pieces' ? deposit.pieces : [];
 }
 
-function isAtOnce({ presses_at_once }: Draft): boolean {
+export function isAtOnce({ presses_at_once }: Draft): boolean {
   return presses_at_once !== undefined;
 }
 

@@ -31,7 +31,7 @@ export function composeInTip(
   const art = parts.flatMap((part): Placed[] => {
     if (!('clear' in part)) return ownWork(part);
     beds += 1;
-    return byHalves ? beddedByHalves(part, beds, context) : bedded(part, beds);
+    return byHalves ? beddedByHalves(part, beds, context) : bedded(part, beds, context);
   });
   const pieces = parts.find((part) => 'clear' in part);
   const clear = pieces && 'clear' in pieces ? pieces.clear : undefined;

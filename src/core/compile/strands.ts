@@ -1,5 +1,5 @@
 import { buildKindOf, type Build } from '../craft/builds';
-import { wholePlace, type NailContext, type Standing } from '../craft/context';
+import { SKIN_MARGIN_MM, wholePlace, type NailContext, type Standing } from '../craft/context';
 import { hardenOf } from '../craft/drafts';
 import { lampOf } from '../craft/families';
 import { HAND_S } from '../craft/handwork';
@@ -7,11 +7,12 @@ import { laidBy, type Draft, type Stage } from '../craft/operation';
 import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
 import { finish, gloss } from '../craft/techniques/finish';
+import { outlineDistance_mm } from '../geometry/frame';
 import { regionKindOf } from '../regions';
 import { composeBody, type NailClear } from './body';
 import type { Placed } from './placed';
 import { composeInTip, darkOver } from './inTip';
-import { coverer, meet, type CoveredCells } from '../craft/lattice';
+import { coverer, latticeOf, meet, pointsOf, type CoveredCells } from '../craft/lattice';
 import {
   isLacquer,
   isPowder,
@@ -23,13 +24,15 @@ import {
 import { madeOf, stagesIn } from './madeOf';
 import { foundOn, keepsOld } from './stages';
 import { madeToHold } from './madeToHold';
+import { oneSculpture } from './oneSculpture';
 import type { Product } from '../model/product';
-import { append } from '../model/extent';
+import { append, leastOf } from '../model/extent';
 
 /** The whole order of one nail, as it is listed and with what makes it hold, before the artist's edits. */
 export function lineOf(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
   const { edge } = buildKindOf(build.kind);
-  return roomForFilms(madeToHold(stageByStage(build, bare, elements), bare, edge, foundOn(build, bare)));
+  const line = oneSculpture(stageByStage(build, bare, elements), bare);
+  return roomForFilms(madeToHold(line, bare, edge, foundOn(build, bare)));
 }
 
 function stageByStage(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
@@ -53,7 +56,10 @@ function stageByStage(build: Build, bare: NailContext, elements: readonly Elemen
     framed: asks.length > 0 && asks.every((one) => one.island),
     dark: darkOver(inTip, bare),
   };
-  const { stages, structure } = stagesIn(madeOf(elements, context), build, context);
+  const { stages, structure } = stagesIn(madeOf(elements, context), build, {
+    ...context,
+    beaded_um: beadedOver_um(seated, context, cover),
+  });
   const { ahead = [], arrive = [], prepare = [], foundation = [] } = stages;
   const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
   const body = composeBody(within('inside'), context, cover, structure);
@@ -98,6 +104,30 @@ function encapsulatedIn(
     return bare.clear;
   const { structure } = stagesIn(madeOf(elements, context), build, context);
   return structure?.product.id === clear.id ? clear : bare.clear;
+}
+
+/** What the look lays over the whole body in beads of the same, before anything else: as thick as the thinnest of them. */
+function beadedOver_um(
+  seated: readonly Seated[],
+  { frame, product }: NailContext,
+  cover: (drafts: readonly Draft[]) => CoveredCells,
+): number {
+  const art = seated.filter(({ seat }) => seat !== 'over');
+  const other = art.findIndex(({ drafts }) => drafts[0] && laidBy(drafts[0], product) !== 'acrylic');
+  const beads = (other < 0 ? art : art.slice(0, other)).flatMap(({ drafts }) => {
+    const [first] = drafts;
+    const even = first?.verb === 'sculpt' && first.deposit?.kind === 'conformal' && !first.deposit.profile;
+    return first && even ? [first] : [];
+  });
+  const all = new Set(pointsOf(cover(beads)));
+  const whole = latticeOf(frame).every((at, n) => !at || all.has(n) || isAtSkin(frame, at));
+  return beads.length > 0 && whole
+    ? leastOf(beads.map(({ deposit }) => (deposit && 't_um' in deposit ? deposit.t_um : 0)))
+    : 0;
+}
+
+function isAtSkin(frame: NailContext['frame'], { x, y }: { x: number; y: number }): boolean {
+  return outlineDistance_mm(frame, x, y) < SKIN_MARGIN_MM;
 }
 
 /** A free edge is at most a bank card's 0.76 mm (ISO/IEC 7810, ID-1); a file by eye keeps a little under it. */

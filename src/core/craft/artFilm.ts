@@ -92,7 +92,7 @@ const rubbed =
 
 /** Filed even and clean: what is left is keyed. */
 function filedEven(film: ArtFilm, context: NailContext): Draft[] {
-  return [
+  const work: Draft[] = [
     {
       step: 'even',
       verb: 'buff',
@@ -105,6 +105,7 @@ function filedEven(film: ArtFilm, context: NailContext): Draft[] {
     { ...dustOffDraft('even-brush', 'Dust beside the edge shows as a grey line.'), place: film.place },
     wipeDraft(context, 'even-clean', LAST_DUST_OFF, 'Clean before the next layer.', film.place),
   ];
+  return work.map((draft) => ({ ...draft, ends: true }));
 }
 
 /** In beads, wet in wet, left to set and filed: no lamp, and no sticky layer. */

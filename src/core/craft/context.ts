@@ -24,6 +24,8 @@ export interface NailContext {
   framed: boolean;
   /** What pieces are encapsulated in where they say nothing else: builder, and in a build of acrylic that. */
   clear: Product;
+  /** How thick the look lays beads of its own over the body, which is built so much thinner, in µm. */
+  beaded_um: number;
   /** How much the films inside a tip keep of the light, as Σ t/D_p; 0 where there are none. */
   dark: number;
   /** Where another element of the look lies on this nail; undefined for what has no part of its own. */

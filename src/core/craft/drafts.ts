@@ -36,7 +36,7 @@ export function flashOf(
   if (setting) {
     const words = `Let ${product.name} go dull`;
     const reason = `${product.name} sets by itself; no lamp hastens it.`;
-    return restDraft({ step, pass, words, place, wait_s: setting.working_s, reason });
+    return restDraft({ step, pass, words, place, wait_s: setting.working_s, until: 'dull', reason });
   }
   return {
     step,
@@ -63,6 +63,7 @@ export function dullDraft(product: Product, step: string, place: Place, pass = 1
     words: `Let ${product.name} go dull`,
     place,
     wait_s: settingOf(product)!.working_s,
+    until: 'dull',
     reason: 'Dull, it holds the pieces and takes the beads over them; wet, they float up.',
   });
 }
@@ -74,6 +75,7 @@ export function setDraft(product: Product, wait_s: number, step: string, place: 
     words: `Let ${product.name} set until it rings`,
     place,
     wait_s,
+    until: 'hard',
     reason: 'Filed or knocked before it is hard, it takes dents and lifts.',
   });
 }

@@ -3,7 +3,7 @@ import type { NailContext } from './context';
 import { coatOf } from './cure';
 import { flashOf, hardenOf } from './drafts';
 import { settingOf } from './families';
-import { GLUE, MONOMER } from './handwork';
+import { GLUE, MONOMER, PACE } from './handwork';
 import type { PlacedPiece } from './matter';
 import type { Draft, Place, Seat } from './operation';
 
@@ -66,18 +66,32 @@ function set(
 
 const several = ({ pieces }: ToHold) => pieces.length > 1;
 
-/** Each of several things on its own part of their place. */
-function eachAlone(what: ToHold): ToHold[] {
+/** Several things in groups of so many, each on its own part of their place. */
+function inGroups(what: ToHold, size: number): ToHold[] {
   const count = what.pieces.length;
-  if (count === 1) return [what];
-  return what.pieces.map((piece, i) => ({
-    ...what,
-    pieces: [piece],
-    place: { ...what.place, around: what.place.around?.slice(i, i + 1) ?? [] },
-    setWords: (one) => `${what.setWords(one)}, ${i + 1} of ${count}`,
-    bead_s: what.bead_s / count,
-    set_s: what.set_s / count,
-  }));
+  if (count <= size) return [what];
+  const groups = Math.ceil(count / size);
+  return Array.from({ length: groups }, (_, g) => {
+    const [from, to] = [Math.round((g * count) / groups), Math.round(((g + 1) * count) / groups)];
+    const share = (to - from) / count;
+    return {
+      ...what,
+      pieces: what.pieces.slice(from, to),
+      place: { ...what.place, around: what.place.around?.slice(from, to) ?? [] },
+      setWords: (some) => `${what.setWords(some)}, ${g + 1} of ${groups}`,
+      bead_s: what.bead_s * share,
+      set_s: what.set_s * share,
+    };
+  });
+}
+
+/** Each alone. */
+const eachAlone = (what: ToHold) => inGroups(what, 1);
+
+/** As many at a time as can be set while their beads are wet, from the first touch of the first. */
+function portionsOf(what: ToHold, working_s: number): ToHold[] {
+  const each_s = (what.bead_s + what.set_s) / what.pieces.length;
+  return inGroups(what, Math.max(1, Math.floor(working_s / each_s)));
 }
 
 function glued(what: ToHold, context: NailContext): Draft[] {
@@ -179,26 +193,31 @@ export const HOLDINGS = {
   acrylic: {
     words: 'A bead of acrylic, pressed in round the rim',
     seat: 'surface',
+    // As many at a time as are in before their beads go dull.
     hold: (what, context) => {
       const acrylic = context.role('acrylic');
-      const t_um = ACRYLIC_BEAD_UM;
-      return [
+      const { working_s, dry_s } = settingOf(acrylic)!;
+      const groups = portionsOf(what, working_s / PACE[context.practice.pace]);
+      return groups.flatMap((some, i): Draft[] => [
         {
           ...bead(
             acrylic,
-            t_um,
-            what,
-            several(what) ? 'Beads' : 'Bead',
+            ACRYLIC_BEAD_UM,
+            some,
+            several(some) ? 'Beads' : 'Bead',
             'On keyed acrylic: it melts into it, and holds without light.',
           ),
+          ...(groups.length > 1 ? { pass: i + 1 } : {}),
           caution: MONOMER,
         },
         {
-          ...set(what, 'set-in-bead', 'Before it goes dull; a little more is pressed in round the rim.'),
+          ...set(some, 'set-in-bead', 'Before it goes dull; a little more is pressed in round the rim.'),
+          ...(groups.length > 1 ? { pass: i + 1 } : {}),
           held: true,
-          wait_s: settingOf(acrylic)?.dry_s,
+          // The others are set meanwhile; what comes after the last waits for all of them.
+          ...(i === groups.length - 1 ? { wait_s: dry_s } : {}),
         },
-      ];
+      ]);
     },
   },
 } as const satisfies Record<string, Holding>;

@@ -48,6 +48,7 @@ export function islandDrafts({ clear, bed_um, cap_um, place }: Island, filling: 
       reason:
         'As thick as the build that is laid about it, so that the file finds its top and not its pieces.',
     },
-    ...hardenOf(clear, bed_um + cap_um, place, 'island-cure'),
+    // What is built about it frames what is hard.
+    ...hardenOf(clear, bed_um + cap_um, place, 'island-cure').map((draft) => ({ ...draft, ends: false })),
   ];
 }

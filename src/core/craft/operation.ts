@@ -95,6 +95,10 @@ export interface Operation {
   wait_s?: number;
   /** How long the wet film should wait for its light at most; a runny one has run by then. */
   open_s?: number;
+  /** Of what sets by itself: laid in so many portions one after another, each worked while it is wet. */
+  portions?: number;
+  /** A rest until what sets by itself has gone dull or is hard, counted from the first touch of its last portion. */
+  until?: 'dull' | 'hard';
   /** Done for a whole hand, or for both, in one go. */
   scope?: 'hand' | 'set';
   /** Done inside a ready tip before it is put on, face down: what is laid first lies nearest the eye. */
@@ -119,6 +123,8 @@ export type Draft = Omit<
   'id' | 'nail' | 'element' | 'stage' | 'pass' | 'class' | 'guide_s' | 'own'
 > & {
   pass?: number;
+  /** Ends a body of what sets by itself: put off where more of the same is laid on it; false: never, whatever comes. */
+  ends?: boolean;
 };
 
 /** What is laid where that is not its product. */

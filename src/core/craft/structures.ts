@@ -92,17 +92,21 @@ export function beadedStructure(product: Product, apex_um: number): Structure {
         ...laid(product, t_um),
         words: `Beads of ${product.name} ${over}`,
         hand_s: HAND_S.sculpt,
+        portions: LEAST_BEADS,
         wait_s: settingOf(product)!.dry_s,
         reason:
-          'One bead over the stress area, patted and drawn in few strokes: overbrushed, it takes air in.',
+          'The largest over the stress area; each patted and drawn in few strokes: overbrushed, it takes air in.',
       },
       tapDraft(),
     ],
   };
 }
 
+const LEAST_BEADS = 3;
+
 function tapDraft(): Draft {
   return {
+    ends: true,
     step: 'tap',
     verb: 'tap',
     words: 'Tap the acrylic: it rings',
@@ -215,8 +219,9 @@ export function sculpted(
       words: `Sculpt ${context.inlaid ? 'thin, ' : ''}in ${beads(context)} beads of ${product.name}`,
       product: product.id,
       place: wholePlace(),
-      deposit: { kind: 'level', t_um: apex_um },
+      deposit: { kind: 'level', t_um: Math.max(Math.min(apex_um, EXTENSION_UM), apex_um - context.beaded_um) },
       hand_s: HAND_S.sculpt,
+      portions: BEADS.indexOf(beads(context)),
       wait_s: pinched ? working_s : dry_s,
       reason: context.inlaid
         ? 'From the tip to the cuticle; thin, for the pieces lie on it and the strength is built above them.'
@@ -226,19 +231,30 @@ export function sculpted(
       ? [
           pinchDraft('Dull, and not hard yet: now it takes the C-curve and keeps it.'),
           // A step of its own: whoever leaves the pinch out still lets the acrylic set.
-          setDraft(product, dry_s - working_s, 'set', wholePlace()),
+          ending(setDraft(product, dry_s - working_s, 'set', wholePlace())),
         ]
       : []),
     tapDraft(),
-    ...between,
+    ...between.map(ending),
     // Acrylic melts into itself: over pieces in acrylic there is one filing, at the end.
     ...(context.inlaid && context.clear.id === product.id
       ? []
-      : filedGround(context, 'File the acrylic to shape and level it', apex_um)),
+      : filedGround(context, 'File the acrylic to shape and level it', apex_um).map(ending)),
   ];
 }
 
+/** What is put off where more of the same comes on it. */
+export function ending(draft: Draft): Draft {
+  return { ...draft, ends: true };
+}
+
+/** The pinch of a whole body, once all of it is laid. */
+export function pinchAgain(): Draft {
+  return { ...pinchDraft('Once more with all of it laid, while it gives: the cap has a curve of its own.'), pass: 2 };
+}
+
 /** Three beads for a short nail, four and five for longer ones (common practice). */
+const BEADS = ['', 'one', 'two', 'three', 'four', 'five'];
 function beads({ frame }: NailContext): string {
   const past_mm = frame.length_mm - frame.bed_mm;
   return past_mm > 12 ? 'five' : past_mm > 5 ? 'four' : 'three';

@@ -120,8 +120,8 @@ function ground(s: Surface, laid: Laid, drawn: boolean): Reason | undefined {
   if (s.material === 'lacquer' && laid !== 'lacquer' && laid !== 'glue') return 'no-grip';
   const holds = HOLDS_ON[laid] ?? GEL_HOLDS_ON;
   if (holds.includes(s.finish)) return undefined;
-  // Strokes of a liner hold on any hard film; gels hold on the slick of cured art gel.
-  if (drawn && (s.finish === 'slick' || s.finish === 'matte')) return undefined;
+  // Strokes of gel hold on any hard film; gels hold on the slick of cured art gel.
+  if (drawn && GELS.includes(laid) && (s.finish === 'slick' || s.finish === 'matte')) return undefined;
   if (s.finish === 'slick' && s.material === 'art' && GELS.includes(laid)) return undefined;
   // A mould leaves its gel hard and shining: a top holds on that, where its artist works so.
   if (s.finish === 'shine' && s.material === 'clear' && laid === 'top') return undefined;

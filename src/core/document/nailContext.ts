@@ -91,6 +91,7 @@ export function contextOf(set: SetDocument, name: NailName): NailContext {
     inlaid: false,
     framed: false,
     clear: product(set.kit.roles[roles.builder ?? 'builder']),
+    beaded_um: 0,
     dark: 0,
     standing: [],
     partOf: (id) => partOf(id, set, name, []),

@@ -42,7 +42,7 @@ function relisted(set: SetDocument, look: Look): Look {
   const worn = wornElements(set, { ...context.nail, changes: [] });
   const seated = seatElements(worn, context, kind.seats, sit && (sit === 'tip' ? 'inside' : sit));
   // A finish always lay on the finished build.
-  const seatOf = (one: Seated) => (one.element.kind === 'finish' ? 'surface' : one.seat);
+  const seatOf = (one: Seated) => (one.technique.sheen ? 'surface' : one.seat);
   const laidIn = (seat: Seated['seat']) => {
     const own = seated.filter((one) => seatOf(one) === seat);
     // Inside a tip it is laid from its top to its ground.

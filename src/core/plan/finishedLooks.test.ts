@@ -70,7 +70,7 @@ const SPOILS = [
 
 describe.each(LOOKS)('%s', (file, written) => {
   const set = worn(written);
-  const plan = planSet(set, { fixes: false, effort: { iterations: 300 } });
+  const plan = planSet(set, { fixes: false, effort: { iterations: 600 } });
 
   it('has no stop, and one warning at most, which is true', () => {
     const found = plan.findings.filter(({ severity }) => severity !== 'note');

@@ -84,8 +84,10 @@ describe('ways of holding', () => {
     const at = verbs.indexOf('set-in-bead');
     expect(verbs.indexOf('top')).toBeLessThan(at);
     expect(verbs[at + 1]).toBe('cure');
-    // As any bead of gel it wants a top that is keyed.
-    expect(told(set)).toEqual(['no-grip']);
+    // As any bead of gel it wants a top that is keyed, under the stones alone.
+    const key = planNail(set, NAIL).compiled.operations.find((one) => one.step === 'key-under')!;
+    expect(key.place.around).toHaveLength(5);
+    expect(told(set)).toEqual([]);
   });
 
   it('the card says what the top goes round', () => {

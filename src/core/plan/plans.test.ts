@@ -107,16 +107,6 @@ const skip = (step: string) => ({ kind: 'add-edit', edit: { kind: 'skip', a: ste
 describe('the same plans, each with a small mistake', () => {
   it.each<[keyof typeof RIGHT, string, (set: SetDocument) => Change, string]>([
     [
-      'two-stage colour on the prepared plate, without base',
-      'ordinary colour in its place peels',
-      (set) => ({
-        kind: 'put-element',
-        look: set.looks[0]!.id,
-        element: element('colour', { product: 'velvet-04' }),
-      }),
-      'no-grip',
-    ],
-    [
       'three groups of pieces inside one clear',
       'a cap as thin as the file takes',
       (set) => ({

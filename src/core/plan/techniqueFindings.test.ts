@@ -99,9 +99,12 @@ const CASES: Case[] = [
   {
     code: 'no-grip',
     what: 'mirror powder on tack',
-    wrong: set([ivory, element('powder', { own_top: false })]),
-    right: set([ivory, element('powder')]),
-    out: /no-wipe top under it/,
+    wrong: set(
+      [ivory, element('powder', { own_top: false })],
+      edits(['skip', 'powder/top-under#1']),
+    ),
+    right: set([ivory, element('powder', { own_top: false })]),
+    out: /back|Do “|leave/i,
   },
   {
     code: 'no-grip',
@@ -136,14 +139,14 @@ const CASES: Case[] = [
     what: 'a decal whose edges stay open',
     wrong: set([ivory, variant('sheets', 'decal')], edits(['skip', 'top/coat#1'])),
     right: set([ivory, variant('sheets', 'decal')]),
-    out: /No-wipe top A/,
+    out: /back|Do “|leave/i,
   },
   {
     code: 'not-sealed',
     what: 'a sticker whose edges stay open',
     wrong: set([ivory, variant('sheets', 'sticker')], edits(['skip', 'top/coat#1'])),
     right: set([ivory, variant('sheets', 'sticker')]),
-    out: /No-wipe top A/,
+    out: /back|Do “|leave/i,
   },
   {
     code: 'beads-drowned',

@@ -1,11 +1,12 @@
 import { SKIN_MARGIN_MM } from '../craft/context';
+import { FAMILIES, settingOf } from '../craft/families';
 import { laidBy, type Operation } from '../craft/operation';
 import { decode, surfaceWords } from '../craft/surface';
 import { lookup, REASONS, rowOf, type Reason } from '../craft/surfaces';
 import { outlineDistance_mm } from '../geometry/frame';
 import type { Product } from '../model/product';
 import type { Cover } from './cover';
-import { cellX, cellY, extentWords, NONE, type NailField } from './field';
+import { cellX, cellY, extentWords, NONE, type Film, type NailField } from './field';
 import { LAYER_FACTS } from './layers';
 import { isFixed } from './mount';
 
@@ -86,6 +87,47 @@ export function judgeGrip(
       },
     ];
   });
+}
+
+/** What is set into a bead, or laid into a bed. */
+const GOES_IN: readonly Operation['verb'][] = [...SET_WET, 'place'];
+/** A hand that is this much late has hardly begun with the last one. */
+const LATE_S = 1;
+
+/** Where what is set into goes dull by itself before the last of it is in. */
+export function goneDull(
+  field: NailField,
+  operation: Operation,
+  cover: Cover,
+  product: (id: string) => Product,
+): Verdict[] {
+  if (!GOES_IN.includes(operation.verb)) return [];
+  const cell = cover.held.find((one) => decode(field.surface[one]!).phase === 'wet');
+  const film = cell === undefined ? undefined : topSoft(field, cell);
+  const made = film?.product === undefined ? undefined : product(film.product);
+  const setting = made && settingOf(made);
+  if (cell === undefined || !film || !setting || FAMILIES[made.family].held) return [];
+  const late_s = film.dose[cell]! + operation.hand_s - setting.working_s;
+  if (late_s <= LATE_S) return [];
+  return [
+    {
+      operation: operation.id,
+      reason: 'needs-wet',
+      area_mm2: cover.held.length * field.grid.cell_mm2,
+      where: extentWords(field, {
+        x_mm: field.grid.x[cellX(cell)]!,
+        y_mm: field.grid.y[cellY(cell)]!,
+        area_mm2: 0,
+        of_mm2: 1,
+      }),
+      found: `${made.name}, dull ${setting.working_s} s after its first touch and ${Math.round(late_s)} s before the last is in`,
+      wants: rowOf(operation.verb).wants,
+    },
+  ];
+}
+
+function topSoft({ films }: NailField, cell: number): Film | undefined {
+  return films.findLast(({ kind, phase }) => LAYER_FACTS[kind].hardens && phase[cell] !== NONE);
 }
 
 function holdsStone_um(surface: number): number {

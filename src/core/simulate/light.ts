@@ -95,21 +95,17 @@ function deepen(shade: Float32Array, by: Float32Array): void {
   for (let cell = 0; cell < by.length; cell += 1) if (by[cell]! > shade[cell]!) shade[cell] = by[cell]!;
 }
 
-/**
- * Time that passes over a nail: what dries or sets by itself goes on doing so, lamp or no lamp. Not the film of the
- * operation that is still `laying` it.
- */
+/** Time that passes over a nail: what dries or sets by itself goes on doing so, lamp or no lamp; all films, or some. */
 export function passTime(
   field: NailField,
   seconds: number,
   product: (id: string) => Product,
-  laying?: string,
+  goesOn: (film: Film) => boolean = () => true,
 ): void {
   if (seconds <= 0) return;
   let hardened = false;
   for (const film of field.films) {
-    if (laying !== undefined && film.operation === laying) continue;
-    const setting = film.settled || !film.product ? undefined : settingOf(product(film.product));
+    const setting = film.settled || !goesOn(film) || !film.product ? undefined : settingOf(product(film.product));
     if (!setting) continue;
     let open = false;
     for (let cell = 0; cell < CELLS_X * CELLS_Y; cell += 1) {

@@ -1,3 +1,4 @@
+import { FAMILIES } from '../craft/families';
 import { laidBy, type Operation } from '../craft/operation';
 import { decode, encode, flagSurfaces, SURFACE_COUNT, surfaceWords } from '../craft/surface';
 import { lookup, rowOf } from '../craft/surfaces';
@@ -9,7 +10,7 @@ import { cellX, cellY, makeField, spotWords } from './field';
 import type { Film, NailField } from './field';
 import type { Edge } from '../craft/build';
 import { file, type FiledInto } from './filing';
-import { judgeGrip, MIN_FAULT_MM2, type Verdict } from './grips';
+import { goneDull, judgeGrip, MIN_FAULT_MM2, type Verdict } from './grips';
 import { layersOf } from './layings';
 import { activate, isWet, passTime, shine } from './light';
 import { isFixed } from './mount';
@@ -79,9 +80,14 @@ export function goOn(run: Run, step: Step): void {
     };
     const laid_mm3 = apply(run, step.operation, step.light_s);
     if (laid) {
-      // What is laid begins to set when the hand leaves it, and is wet until then; what lies below goes on meanwhile.
-      const fresh = laidBy(step.operation, product) === 'nothing' ? undefined : step.operation.id;
-      for (const one of [field, ...(run.tip ? [run.tip] : [])]) passTime(one, hand_s, product, fresh);
+      // What sets by itself begins to at its first touch; of several portions the last was laid last.
+      const { id, portions = 1, product: of } = step.operation;
+      // Glue is held in place until it has: it is pressed out by the same hand that lays it.
+      const touched_s = of && FAMILIES[product(of).family].held ? 0 : hand_s / portions;
+      for (const one of [field, ...(run.tip ? [run.tip] : [])]) {
+        passTime(one, hand_s, product, (film) => film.operation !== id);
+        passTime(one, touched_s, product, (film) => film.operation === id);
+      }
       states.push({ ...stateOf(run), laid_mm3 });
       pass(elapsed_s - hand_s);
     } else {
@@ -131,6 +137,7 @@ function apply(all: Run, operation: Operation, light_s?: number): number {
   const cover = coverOf(run.covers, field, operation, run.lengthened);
   append(run.verdicts, judgeGrip(field, operation, cover, run.product));
   if (lengthens === 'tip' && run.tip) append(run.verdicts, judgeGrip(run.tip, operation, cover, run.product));
+  append(run.verdicts, goneDull(field, operation, cover, run.product));
   const laid = operation.deposit ? deposit(run, operation, cover) : [];
   const { leaves } = lookup(operation.verb, laidBy(operation, run.product));
   const thinned = laid.find((film) => film.profile)?.t_um;

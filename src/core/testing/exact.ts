@@ -1,4 +1,4 @@
-import { programme_s, type Chain, type Problem } from '../timing/problem';
+import { inLamp_s, type Chain, type Problem } from '../timing/problem';
 import { mostOf } from '../model/extent';
 
 /**
@@ -69,7 +69,8 @@ export function shortest_s(problem: Problem): number {
             mostOf(served.map((c) => state.ready[c]!)),
             problem.wearer === 'own' ? Math.max(state.artist, state.hand.left, state.hand.right) : 0,
           );
-          const end = start + programme_s(lamp.programmes_s, need);
+          const [mode] = modes;
+          const end = start + inLamp_s(lamp.programmes_s, { mode: mode!, seconds: need });
           step({
             ...state,
             pos: state.pos.map((p, i) => (served.includes(i) ? p + 1 : p)),

@@ -92,12 +92,12 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             state.wet &&
             product(one.product)?.family === 'acrylic' &&
             next?.verb === 'place'
-              ? { taken_within_s: (product(one.product)?.working_s ?? 90) - next.hand_s }
+              ? { taken_within_s: (product(one.product)?.working_s ?? 90) - one.hand_s - next.hand_s }
               : {}),
             ...(['prime', 'dehydrate'].includes(one.verb) ? { covered_within_s: 240 } : {}),
             // Acrylic that its maker says nothing of is hard after five minutes (common practice).
             ...(one.verb === 'sculpt' && next?.verb === 'pinch'
-              ? { pinched_within_s: (product(one.product)?.dry_s ?? 300) - next.hand_s }
+              ? { pinched_within_s: (product(one.product)?.dry_s ?? 300) - one.hand_s - next.hand_s }
               : {}),
             held:
               (one.verb === 'flash' && NAIL_BY_NAIL.includes(own[i - 1]?.verb ?? '')) ||

@@ -1,5 +1,5 @@
 import { HANDS } from '../model/names';
-import { handSeconds, lampGroup, programme_s, type Broken, type Problem, type Task } from './problem';
+import { handSeconds, lampGroup, inLamp_s, type Broken, type Problem, type Task } from './problem';
 
 /**
  * A problem laid out in flat arrays, so that a sequence is played in microseconds. Steps are the tasks of all
@@ -153,7 +153,7 @@ export function boardOf(problem: Problem): Board {
         if (!task.light) return 0;
         // A torch lights the one nail that is held to it, for a flash.
         if (lamp.torch && !task.held && task.light.mode !== 'flash') return Infinity;
-        return programme_s(lamp.programmes_s, task.light.seconds);
+        return inLamp_s(lamp.programmes_s, task.light);
       }),
     ),
     wipeClass: problem.wipe ? classOf(problem.wipe.class) : -1,

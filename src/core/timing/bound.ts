@@ -4,7 +4,7 @@ import { endOfDone_s, restOf } from './begun';
 import { inStages } from './inStages';
 import { leastChanges } from './leastChanges';
 import { inLoads, type Light } from './leastLoads';
-import { handSeconds, programme_s, type Chain, type Problem, type Task } from './problem';
+import { handSeconds, inLamp_s, type Chain, type Problem, type Task } from './problem';
 
 /**
  * A time no schedule can beat: the largest of several relaxations, each of which leaves out some constraint.
@@ -85,7 +85,7 @@ function mostOfPairs<T>(all: readonly T[], of: (a: T, b: T) => number): number {
 /** The shortest any lamp can be on for a task; light held by hand keeps the artist busy as well. */
 function shone_s(problem: Problem, task: Task): number {
   if (!task.light) return 0;
-  return leastOf(problem.lamps.map((lamp) => programme_s(lamp.programmes_s, task.light!.seconds)));
+  return leastOf(problem.lamps.map((lamp) => inLamp_s(lamp.programmes_s, task.light!)));
 }
 
 function work_s(problem: Problem, chain: Chain): number {

@@ -186,12 +186,14 @@ function tasksOf(
     }
     if (onlyRests(operation) && i > 0 && states[i - 1]!.wet && !lit && !form && goneDull(i)) task.wait_s = 0;
     if (setting && next?.verb === 'pinch') {
-      const most_s = setting.dry_s - next.hand_s;
-      const guide_s = Math.max(setting.working_s, most_s - STIFF_S);
+      // From its first touch: the first bead stiffens while the last is laid.
+      const most_s = Math.max(1, setting.dry_s - operation.hand_s - next.hand_s);
+      const guide_s = Math.max(operation.wait_s ?? 0, most_s - STIFF_S);
       task.due = { guide_s, most_s, to: 'next', kind: 'pinched-too-late' };
     }
     // Pieces go into a bead while that is wet: each with what is left of its working time.
-    if (setting && operation.verb === 'bed') wetLeft_s = setting.working_s;
+    if (setting && operation.verb === 'bed')
+      wetLeft_s = Math.max(1, setting.working_s - operation.hand_s);
     const goesOn = wet && next !== undefined && INTO_A_BED.includes(next.verb);
     if (wetLeft_s > 0 && goesOn) {
       wetLeft_s = Math.max(1, wetLeft_s - next.hand_s);

@@ -158,6 +158,18 @@ export function lampGroup(chain: Chain, thumbs: Problem['thumbs']): string {
   return thumbs === 'together' ? 'thumbs' : `${chain.hand} thumb`;
 }
 
+/** A flash is ended by hand where the lamp's shortest programme is longer than so many times it (common practice). */
+const TAKEN_OUT_AFTER = 2;
+
+/** Time in the lamp for a light: its programme, or for a flash that none is short enough for, until the hand is taken out. */
+export function inLamp_s(
+  programmes: readonly number[],
+  { mode, seconds }: NonNullable<Task['light']>,
+): number {
+  const whole_s = programme_s(programmes, seconds);
+  return mode === 'flash' && whole_s > TAKEN_OUT_AFTER * seconds ? seconds : whole_s;
+}
+
 /** Time a lamp runs for a demand: its shortest programme that is long enough, or several of the longest. */
 export function programme_s(programmes: readonly number[], seconds: number): number {
   if (programmes.length === 0) return seconds;

@@ -9,7 +9,7 @@ import { dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
 import { activated, dipLayers } from '../dipWork';
 import { DUST } from '../handwork';
 import type { Draft, Place } from '../operation';
-import { filedGround } from '../structures';
+import { ending, filedGround } from '../structures';
 import { numberField, smileFields } from '../technique';
 import { prepPlate } from './prep';
 
@@ -71,7 +71,7 @@ export const dip = defineBuild({
       ...prepPlate(context, { shapeWords: `File the free edge ${context.frame.shape}` }),
       foundation: [
         ...dipped,
-        ...filedGround(context, 'File the dip even', count * coatOf(context.role('dip'))),
+        ...filedGround(context, 'File the dip even', count * coatOf(context.role('dip'))).map(ending),
       ],
     };
   },
