@@ -11,7 +11,7 @@ import {
   wipedTop,
 } from '../craft/drafts';
 import { HAND_S } from '../craft/handwork';
-import { beadedStructure, ending, levelling_um, OVER_PIECES } from '../craft/structures';
+import { beadedStructure, ending, filedGround, levelling_um, OVER_PIECES } from '../craft/structures';
 import type { Structure } from '../craft/build';
 import { FAMILIES, lampOf } from '../craft/families';
 import type { Draft } from '../craft/operation';
@@ -66,11 +66,28 @@ export function composeBody(
     }
     beds += 1;
     append(placed, bedded(part, beds, context));
+    if (structure && !lampOf(part.clear) && structure.product.id !== part.clear.id)
+      append(placed, closedInItself(part, asks, beds, context));
   }
   // What sets by itself is beaded over and filed: no top floats on it.
   const level = structure !== undefined || asks.some((one) => one.cap === 'level' || !lampOf(one.clear));
   append(placed, level ? levelled(asks, context, structure) : floated(asks, context));
   return { placed, topped: !level };
+}
+
+/** What sets by itself is capped with its own, set and filed, before a build of anything else comes over it. */
+function closedInItself(
+  { clear, pieces }: Layer,
+  asks: readonly (Inlaid & { element: string })[],
+  pass: number,
+  context: NailContext,
+): Placed[] {
+  const own = asks.filter((one) => pieces.some(({ element }) => element.id === one.element));
+  const cap_um = mostOf(own.map((one) => one.cap_um));
+  const closed = beadedStructure(clear, cap_um).lay(cap_um);
+  return [...closed, ...filedGround(context, `Level the ${FAMILIES[clear.family].words}`, cap_um)].map((draft) =>
+    shared({ ...draft, step: `own-${draft.step}`, pass }),
+  );
 }
 
 /** Pieces in their bed, held by a short flash. */

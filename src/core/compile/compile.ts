@@ -2,11 +2,11 @@ import { isLeftOff, wholePlace, type NailContext } from '../craft/context';
 import { areaOf } from '../craft/area';
 import { coatOf } from '../craft/cure';
 import { dries_s, lampOf } from '../craft/families';
-import { CAUTIONS, inTipCaution, PACE, workSeconds } from '../craft/handwork';
+import { cautionFor, inTipCaution, PACE, workSeconds } from '../craft/handwork';
 import { placeWords } from '../craft/placeWords';
 import { regionNoun } from '../regions';
 import { polygonArea_mm2 } from '../geometry/polygons';
-import { operationId, RESERVED_ELEMENTS, type Draft, type Operation, type Place } from '../craft/operation';
+import { laidBy, operationId, RESERVED_ELEMENTS, type Draft, type Operation, type Place } from '../craft/operation';
 import type { PlacedPiece } from '../craft/matter';
 import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
@@ -169,7 +169,9 @@ function complete(placed: Placed, context: NailContext, before?: Placed): Operat
   // A product's own direction goes before any guide.
   if (laid?.open_s !== undefined) operation.open_s = laid.open_s;
   else if (laid && draft.open_s === undefined && lampOf(laid)) operation.open_s = LEVELLING_OPEN_S;
-  const caution = draft.in_tip ? inTipCaution(draft.verb) : (draft.caution ?? CAUTIONS[draft.verb]);
+  const caution = draft.in_tip
+    ? inTipCaution(draft.verb)
+    : (draft.caution ?? cautionFor(draft.verb, laidBy(draft, context.product), draft.words));
   if (caution) operation.caution = caution;
   if (operation.deposit?.kind === 'pieces') {
     operation.deposit = { ...operation.deposit, pieces: operation.deposit.pieces.map(roundPlaces) };

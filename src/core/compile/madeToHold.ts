@@ -1,10 +1,10 @@
 import type { Edge } from '../craft/build';
 import type { NailContext } from '../craft/context';
 import { hardenFilm, preparations, type Preparation } from '../craft/preparations';
-import type { Draft, Place } from '../craft/operation';
+import { laidBy, type Draft, type Place } from '../craft/operation';
 import type { FoundOn } from '../craft/start';
 import { surfaceWords, type Surface } from '../craft/surface';
-import { rowOf } from '../craft/surfaces';
+import { rowOf, wantsFor } from '../craft/surfaces';
 import { lowerFirst } from '../model/letters';
 import { append } from '../model/extent';
 import { afterAll, groundOf, insideOfTip, refusal, type Ground } from './ground';
@@ -51,7 +51,7 @@ function missing(draft: Draft, ground: Ground, context: NailContext): Draft[] {
   const refusing = surfaces.filter((one) => refusal(draft, one, context.product) !== undefined);
   if (refusing.length === 0) return [];
   const place = placeFor(draft, points, ground, refusing);
-  const reason = `${upTo(draft)} wants ${rowOf(draft.verb).wants}; here lies ${surfaceWords(refusing[0]!)}.`;
+  const reason = `${upTo(draft)} wants ${wantsFor(draft.verb, laidBy(draft, context.product))}; here lies ${surfaceWords(refusing[0]!)}.`;
   const own = preparations(context);
   const soft = [...new Set(points.flatMap((n) => ground.softAt(n) ?? []))];
   const ways = [

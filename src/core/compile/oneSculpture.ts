@@ -93,7 +93,7 @@ function settled(laid: Product, pinched: boolean): Draft[] {
 
 /** Dust off and wiped once: on the part that was filed, or everywhere where several were. */
 function whole(work: readonly Placed[], files: readonly Placed[]): Placed[] {
-  const [first] = work;
+  const first = work.find((one) => one.element === files[0]?.element) ?? work[0];
   if (!first) return [];
   return files.length < 2 && work.length === 1
     ? [first]

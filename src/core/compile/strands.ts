@@ -262,7 +262,8 @@ function finished(
   for (const one of over) lay(one, 'over', cured(one.drafts, context), []);
   if (untopped) {
     const own = tops[tops.length - 1];
-    const drafts = own ? plan(own) : sealDrafts(WHOLE, context, standing);
+    // The underside has its top already.
+    const drafts = own ? plan(own).filter(({ step }) => !step.endsWith('underside')) : sealDrafts(WHOLE, context, standing);
     append(line, again(work(own?.element.id ?? 'top', 'over', drafts), OVER_PASS));
   }
   return { line, intoBody };

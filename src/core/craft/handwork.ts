@@ -1,3 +1,4 @@
+import type { Laid } from './families';
 import type { Verb } from './surfaces';
 
 /**
@@ -117,6 +118,21 @@ export function inTipCaution(verb: Verb): string | undefined {
   if (caution.endsWith(DUST)) return DUST;
   return caution.endsWith(SKIN) ? SKIN : verb === 'wipe' ? caution : undefined;
 }
+
+/** What lies in the film itself, where that is not gel: uncured gel is no danger of monomer, nor of a solvent. */
+const OF_LAID: Partial<Record<Laid, string>> = {
+  acrylic: MONOMER,
+  dip: 'Powder over clean trays, none on the skin, and none of it breathed in.',
+  lacquer: 'Lacquer is flammable and its solvent wants air; none of it on the skin.',
+};
+
+/** The caution of some work, by what it lays and by what it takes off. */
+export function cautionFor(verb: Verb, laid: Laid, words: string): string | undefined {
+  const own = CAUTIONS[verb];
+  if (verb === 'wipe') return words.startsWith('Wipe the sticky') ? own : WIPED_CLEAN;
+  return own?.endsWith(SKIN) ? (OF_LAID[laid] ?? own) : own;
+}
+const WIPED_CLEAN = 'Alcohol is flammable and needs air: away from the lamp, and off broken skin.';
 
 /** One line of caution where the work can hurt. Always under the product's directions, local code and licence. */
 export const CAUTIONS: Partial<Record<Verb, string>> = {

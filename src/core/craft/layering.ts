@@ -2,7 +2,7 @@ import { FAMILIES, type Hardening, type Laid } from './families';
 import { append } from '../model/extent';
 import { decode, encode, surfaceWords, type Surface } from './surface';
 import type { Operation } from './operation';
-import { lookup, REASONS, rowOf, type Reason, type Verb } from './surfaces';
+import { lookup, REASONS, wantsFor, type Reason, type Verb } from './surfaces';
 
 /** Something an artist lays or does, as the table of surfaces is asked about it. */
 export interface Work {
@@ -199,8 +199,8 @@ export function isClean({ soil }: Surface): boolean {
 }
 
 /** What it wants below it, in the words of the trade. */
-export function wantsOf({ verb }: Work): string {
-  return rowOf(verb).wants;
+export function wantsOf({ verb, laid }: Work): string {
+  return wantsFor(verb, laid);
 }
 
 /** How what is laid becomes hard, in a word or two; empty for what lays nothing, or is as hard as it will be. */

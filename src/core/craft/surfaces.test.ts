@@ -1,6 +1,7 @@
 import { LAID, type Laid } from './families';
 import { decode, encode, FINISHES, PHASES, SURFACE_COUNT, surfaceWords, type Surface } from './surface';
-import { lookup, REASONS, rowOf, VERBS, type Verb } from './surfaces';
+import { lookup, REASONS, rowOf, VERBS, wantsFor, type Verb } from './surfaces';
+import { WORKS } from './layering';
 
 const surface = (over: Partial<Surface>): Surface => ({
   material: 'gel',
@@ -124,5 +125,23 @@ describe('the table of surfaces', () => {
     expect(surfaceWords(surface({ material: 'top', finish: 'slick', soil: 'dust' }))).toBe(
       'cured top coat, slick, no-wipe, dusty',
     );
+  });
+});
+
+describe('what is said to be wanted', () => {
+  it('is never what was found and does not hold', () => {
+    const told: string[] = [];
+    for (const { verb, laid } of WORKS)
+      for (let code = 0; code < SURFACE_COUNT; code += 1) {
+        const met = decode(code);
+        const refused = lookup(verb, laid).refuses[code]!;
+        if (refused === 0 || REASONS[refused - 1] !== 'no-grip' || met.phase !== 'cured') continue;
+        // Lacquer and plates are refused for what they are.
+        if (['lacquer', 'plate', 'form', 'stone', 'piece'].includes(met.material)) continue;
+        const said = wantsFor(verb, laid).split('; or')[0]!;
+        if (said.startsWith('a hard film') && new RegExp(`\\b${met.finish}\\b`).test(said))
+          told.push(`${verb} of ${laid} on ${surfaceWords(met)}: ${said}`);
+      }
+    expect(told).toEqual([]);
   });
 });

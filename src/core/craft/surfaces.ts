@@ -123,8 +123,9 @@ function ground(s: Surface, laid: Laid, drawn: boolean): Reason | undefined {
   // Strokes of gel hold on any hard film; gels hold on the slick of cured art gel.
   if (drawn && GELS.includes(laid) && (s.finish === 'slick' || s.finish === 'matte')) return undefined;
   if (s.finish === 'slick' && s.material === 'art' && GELS.includes(laid)) return undefined;
-  // A mould leaves its gel hard and shining: a top holds on that, where its artist works so.
-  if (s.finish === 'shine' && s.material === 'clear' && laid === 'top') return undefined;
+  // A mould leaves its gel hard and shining, and ridges of acrylic are not filed: a top holds on that, where its artist works so.
+  const hardShine = s.finish === 'shine' && (s.material === 'clear' || s.material === 'acrylic');
+  if (hardShine && laid === 'top') return undefined;
   return 'no-grip';
 }
 
@@ -580,8 +581,8 @@ export const TABLE = {
     leaves: stone,
   },
   'set-in-colour': {
-    wants: 'a wet coat of colour',
-    refuses: stoneIn('gel', 'art', 'lacquer'),
+    wants: 'a wet coat of colour, or another thin wet clear',
+    refuses: stoneIn('gel', 'art', 'lacquer', 'clear'),
     leaves: stone,
   },
   'set-in-bead': {
@@ -633,6 +634,53 @@ export const VERBS = Object.keys(TABLE) as Verb[];
 
 export function rowOf(verb: Verb): Row {
   return TABLE[verb];
+}
+
+/** Work that lays a film, whose ground follows from what is laid. */
+const LAYS_FILM: readonly Verb[] = [
+  'base',
+  'coat',
+  'draw',
+  'sculpt',
+  'bed',
+  'cap',
+  'bead',
+  'burnish',
+  'rub',
+  'top',
+  'matte-top',
+];
+const FINISH_WANTED: Record<Finish, string> = {
+  tacky: 'tacky',
+  wiped: 'wiped',
+  keyed: 'keyed',
+  slick: 'slick',
+  matte: 'matte',
+  powdered: 'powdered',
+  shine: 'shining',
+};
+
+/**
+ * What a piece of work wants below it, in words: of a film made of the very rows that decide whether it holds, so that they cannot
+ * say another.
+ */
+export function wantsFor(verb: Verb, laid: Laid): string {
+  if (verb === 'place') return laid === 'fine-piece' ? 'thin wet clear, or a tacky film' : 'thin wet clear';
+  if (!LAYS_FILM.includes(verb) || laid === 'nothing') return rowOf(verb).wants;
+  // Flakes are a sheet of many, and are burnished as powder is.
+  const as = verb === 'burnish' && laid === 'sheet' ? 'powder' : laid;
+  const finishes = [
+    ...(HOLDS_ON[as] ?? GEL_HOLDS_ON),
+    ...(verb === 'draw' && GELS.includes(laid) ? (['slick', 'matte'] as const) : []),
+  ];
+  const words = [...new Set(finishes)].map((one) => FINISH_WANTED[one]);
+  const last = words.length > 1 ? ` or ${words.at(-1)}` : '';
+  const film = `a hard film, clean, that is ${words.slice(0, words.length > 1 ? -1 : 1).join(', ')}${last}`;
+  return [
+    film,
+    ...(MELTS.includes(laid) ? [`soft ${laid}`] : []),
+    ...(ON_PLATE.includes(laid) ? [WANTS_PRIMER.includes(laid) ? 'a primed plate' : 'a prepared plate'] : []),
+  ].join('; or ');
 }
 
 interface Lookup {

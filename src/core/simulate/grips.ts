@@ -1,8 +1,8 @@
 import { SKIN_MARGIN_MM } from '../craft/context';
 import { FAMILIES, settingOf } from '../craft/families';
 import { laidBy, type Operation } from '../craft/operation';
-import { decode, surfaceWords } from '../craft/surface';
-import { lookup, REASONS, rowOf, type Reason } from '../craft/surfaces';
+import { decode, surfaceWords, type Surface } from '../craft/surface';
+import { lookup, REASONS, rowOf, wantsFor, type Reason } from '../craft/surfaces';
 import { outlineDistance_mm } from '../geometry/frame';
 import type { Product } from '../model/product';
 import type { Cover } from './cover';
@@ -25,6 +25,8 @@ export interface Verdict {
   where: string;
   found: string;
   wants: string;
+  /** What it met where it does not hold. */
+  met?: Surface;
 }
 
 /** Things that are set into what is wet, and held by it as far as it reaches. */
@@ -46,6 +48,7 @@ export function judgeGrip(
   const sumX = new Float64Array(REASONS.length);
   const sumY = new Float64Array(REASONS.length);
   const found: string[] = REASONS.map(() => '');
+  const met: (Surface | undefined)[] = REASONS.map(() => undefined);
   let covered = 0;
   const onTip = rowOf(operation.verb).lengthens === 'tip';
   for (const cell of cover.held) {
@@ -66,6 +69,7 @@ export function judgeGrip(
     area[r]! += a;
     sumX[r]! += a * field.grid.x[cellX(cell)]!;
     sumY[r]! += a * field.grid.y[cellY(cell)]!;
+    met[r] ??= decode(code);
     found[r] ||= surfaceWords(decode(code)) + thin;
   }
   return REASONS.flatMap((reason, r): Verdict[] => {
@@ -83,7 +87,8 @@ export function judgeGrip(
           of_mm2: covered,
         }),
         found: found[r]!,
-        wants: rowOf(operation.verb).wants,
+        wants: wantsFor(operation.verb, laid),
+        ...(met[r] ? { met: met[r] } : {}),
       },
     ];
   });

@@ -63,9 +63,8 @@ function idleBetween(sitting: Schedule, { end_s }: Omit<Round, 'number'>, { stro
 interface Piece {
   strokes: Stroke[];
   operations: Operation[];
-  held?: Load;
-  /** How many of its operations come before that light. */
-  litAfter?: number;
+  /** Light held to its nail by hand, each after so many of its operations. */
+  lights: { load: Load; after: number }[];
   end_s: number;
   wait_s: number;
 }
@@ -79,7 +78,9 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
   let lastMark = '';
   const parted = (before: Omit<Round, 'number'>, piece: Piece) =>
     litBetween(sitting, before, piece) || idleBetween(sitting, before, piece);
-  for (const piece of pieces(sitting, byId, rests)) {
+  const all = pieces(sitting, byId, rests);
+  const inWork = new Set(all.flatMap(({ lights }) => lights.map(({ load }) => load)));
+  for (const piece of all) {
     const first = piece.operations[0]!;
     const mark = piece.operations.map((one) => `${one.class} ${ownOf(one)} ${one.words}`).join('|');
     const { hand } = piece.strokes[0]!;
@@ -104,13 +105,15 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
     };
     const cautions = new Set(piece.operations.flatMap((one) => one.caution ?? []));
     if (cautions.size > 0) last.caution = [...cautions].join(' ');
-    if (piece.held) last.light = lightOf(piece.held);
+    const light = piece.lights.at(-1);
+    if (light) last.light = lightOf(light.load);
     if (piece.wait_s > 0) last.wait_s = piece.wait_s;
     lastMark = mark;
     rounds.push(last);
   }
   for (const load of sitting.loads) {
-    if (load.held) continue;
+    // What is held within some work is said with it.
+    if (inWork.has(load)) continue;
     // Of a nail that broke and is left out since, what was done says nothing more.
     const served = load.operations.flatMap((id) => byId.get(id) ?? []);
     if (served.length === 0) continue;
@@ -183,18 +186,18 @@ function pieces(
       before.operations.push(operation);
       before.end_s = stroke.end_s;
     } else {
-      out.push({ strokes: [stroke], operations: [operation], end_s: stroke.end_s, wait_s: 0 });
+      out.push({ strokes: [stroke], operations: [operation], lights: [], end_s: stroke.end_s, wait_s: 0 });
     }
     const piece = out[out.length - 1]!;
     const light = held.get(stroke.nail)?.find((load) => Math.abs(load.start_s - stroke.end_s) < 0.01);
     if (light) {
-      piece.held = light;
-      piece.litAfter = piece.operations.length;
+      piece.lights.push({ load: light, after: piece.operations.length });
       piece.end_s = light.end_s;
     }
   }
   for (const piece of out) {
-    const last = piece.held ? byId.get(piece.held.operations[0]!)! : piece.operations.at(-1)!;
+    const light = piece.lights.at(-1)?.load;
+    const last = light ? byId.get(light.operations[0]!)! : piece.operations.at(-1)!;
     append(piece.operations, rests.get(last.id) ?? []);
     piece.wait_s = Math.max(last.wait_s ?? 0, mostOf(piece.operations.map((one) => one.wait_s ?? 0)));
   }
@@ -202,13 +205,19 @@ function pieces(
 }
 
 function ids(piece: Piece): string[] {
-  return [...piece.operations.map((one) => one.id), ...(piece.held?.operations ?? [])];
+  return [
+    ...piece.operations.map((one) => one.id),
+    ...piece.lights.flatMap(({ load }) => load.operations),
+  ];
 }
 
 function wordsOf(piece: Piece): string {
   const words = piece.operations.map((one) => one.words);
-  // Light that more work follows is said where it comes.
-  if (piece.held && piece.litAfter! < words.length) words.splice(piece.litAfter!, 0, piece.held.mode);
+  // Light that more work follows is said where it comes; of several each how long.
+  const several = piece.lights.length > 1;
+  for (const { load, after } of piece.lights.toReversed())
+    if (after < words.length)
+      words.splice(after, 0, several ? `${load.mode} ${lightOf(load).seconds} s` : load.mode);
   const [first, ...rest] = words;
   return [first!, ...rest.map(lowerFirst)].join(', ');
 }

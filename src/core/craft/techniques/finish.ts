@@ -167,6 +167,11 @@ function undersideOf(top: Product, context: NailContext): Draft[] {
       ...draft,
       reason: 'The palm up: light from above does not reach what lies below the edge.',
     })),
+    ...wipedTop(top, context, place).map((draft) => ({
+      ...draft,
+      step: 'wipe-underside',
+      words: `${draft.words}, from below as well`,
+    })),
   ];
 }
 /** Shorter than this there is no underside to brush. */

@@ -2,7 +2,8 @@ import * as z from 'zod/mini';
 import { mostOf } from '../../model/extent';
 import type { ProductFamily } from '../../model/product';
 import { artFilm } from '../artFilm';
-import { placeOf } from '../context';
+import { placeOf, wholePlace } from '../context';
+import type { Draft } from '../operation';
 import { coatOf, slowestOf } from '../cure';
 import { passesOf } from '../drafts';
 import { HAND_S, SKIN } from '../handwork';
@@ -102,6 +103,11 @@ export const marbled = defineTechnique({
       { words: 'Lay the nail face down in the tray', options: { how: 'usual' as const } },
     ],
   },
+  ahead: (element, context) => {
+    const products = element.parts.map(({ product }) => context.product(product));
+    const inTray = FAMILIES[slowestOf(products).family].laid === 'dip' && element.how === 'usual';
+    return inTray ? [trayOf(products.map(({ name }) => name).join(', '), element.parts)] : [];
+  },
   recalled: { step: 'marble', figures: recalledRecipe },
   products: (element) => element.parts.map(({ product }) => product),
   called: ({ parts }, nameOf) => `${nameOf(parts[0]!.product)} and ${nameOf(parts[1]!.product)} marble`,
@@ -145,6 +151,21 @@ export const marbled = defineTechnique({
     return element.ground ? [...artFilm(ground, below, context), ...dragged] : dragged;
   },
 });
+
+/** Powders laid side by side in a tray and drawn through each other, one for all nails of the look. */
+function trayOf(names: string, parts: Parameters<typeof partsWords>[0]): Draft {
+  return {
+    step: 'tray',
+    verb: 'make',
+    words: `Make a tray for the marble: ${names}, ${partsWords(parts)}, drawn through each other once`,
+    place: wholePlace(),
+    hand_s: HAND_S.make,
+    scope: 'set',
+    caution: POWDER,
+    reason: 'In stripes side by side, as wide as a nail is long: each nail takes a fresh place of it up.',
+  };
+}
+const POWDER = 'Keep loose powder out of the air you breathe, and out of bottles.';
 
 /** Dabs, a drag or two, a clean of the brush (common practice). */
 const MARBLED_S = 40;

@@ -148,7 +148,7 @@ export const relief = defineTechnique({
     return sticky
       ? [
           ...layers,
-          wipeDraft(context, 'wipe', STICKY_OFF, 'It is left as it is, with no top over it.', place),
+          wipeDraft(context, 'wipe', STICKY_OFF, 'Sticky it would take up dust; wiped, it can be left as it is.', place),
         ]
       : layers;
   },

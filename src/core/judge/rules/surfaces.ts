@@ -1,6 +1,7 @@
 import { REASON_WORDS } from '../../craft/reasonWords';
 import { REASONS, type Reason } from '../../craft/surfaces';
 import type { Operation } from '../../craft/operation';
+import type { Material } from '../../craft/surface';
 import { buildOf } from '../../document/nailContext';
 import { naturalGel } from '../../craft/builds/naturalGel';
 import { elsewhere } from '../elsewhere';
@@ -13,6 +14,14 @@ import type { Verdict } from '../../simulate/grips';
 
 type Code = Reason | 'filed-through';
 
+/** What no lamp hardens, as it is called. */
+const BY_ITSELF: Partial<Record<Material, string>> = {
+  acrylic: 'acrylic',
+  dip: 'dip',
+  lacquer: 'lacquer',
+  glue: 'glue',
+};
+
 const WORDS: Record<Code, { severity: Severity; says: (what: string, v: Verdict) => string }> = {
   'no-grip': {
     severity: 'stop',
@@ -24,7 +33,10 @@ const WORDS: Record<Code, { severity: Severity; says: (what: string, v: Verdict)
   },
   'uncured-covered': {
     severity: 'stop',
-    says: (what) => `${what} is laid over product that has yet to see the lamp.`,
+    says: (what, { met }) =>
+      met && BY_ITSELF[met.material]
+        ? `${what} is laid over ${BY_ITSELF[met.material]} that is still soft.`
+        : `${what} is laid over product that has yet to see the lamp.`,
   },
   'wet-touched': {
     severity: 'stop',

@@ -1,0 +1,277 @@
+import { buildKindOf, type Build } from '../craft/builds';
+import type { Element } from '../craft/techniques';
+import type { SetDocument } from '../document/document';
+import { NAILS } from '../model/names';
+import type { Region } from '../regions';
+import { codesOn, element, setWearing } from '../testing/sets';
+import { compileNail } from '../compile/compile';
+
+/*
+ * Nails of the theatre, each with its order written by hand before it was planned: who, and what is done. Preparing the plate and
+ * the oil are left out; `+` stands for the steps of a full filing (file, dust off, wipe). All common practice of the trade.
+ */
+
+interface ByHand {
+  says: string;
+  build?: [kind: string, options?: object];
+  look: Element[];
+  change?: (set: SetDocument) => void;
+  order: string;
+  /** What is told all the same, and rightly. */
+  told?: string[];
+}
+
+const TIP: Region = { kind: 'tip', smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 } };
+const BED: Region = { kind: 'bed', smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 } };
+const band = (from: number, to: number): Region => ({ kind: 'band', from, to });
+const SPOT: Region = { kind: 'oval', across: 0, along: 0.7, width_mm: 3, length_mm: 2, turn_deg: 0 };
+const colour = (id: string, product: string, region: Region = { kind: 'whole' }, over: object = {}) =>
+  element('colour', { id, product, region, passes: 1, ...over } as never);
+const gloss = element('finish', { id: 'gloss', finish: 'gloss' });
+const ACRYLIC: [string, object] = ['sculpted-form', { material: 'acrylic' }];
+const stones = (bedding: 'bedded' | 'wet-top' | 'acrylic' | 'stone-gel', over: object = {}) =>
+  element('crystals', { id: 'stones', bedding, ...over } as never);
+const row = (count: number) =>
+  Array.from({ length: count }, (_, i) => ({
+    ...element('inlay').pieces[0]!,
+    across: -0.6 + 0.2 * (i % 7),
+    along: 0.4 + 0.13 * Math.floor(i / 7),
+    length_mm: 1,
+    width_mm: 0.6,
+  }));
+const workingFor = (working_s: number, dry_s: number) => (set: SetDocument) => {
+  for (const one of set.kit.products) if (one.family === 'acrylic') Object.assign(one, { working_s, dry_s });
+};
+
+/** Acrylic on a form as far as its first pinch, and from its last bead to its filing. */
+const SCULPTED = 'build: sculpt, pinch';
+const ENDED = 'build: pinch, rest, tap, form-off, file+';
+const SEAL = 'top: top, cure';
+
+const DOCUMENTS: Record<string, ByHand[]> = {
+  'the list is the order': [
+    {
+      says: 'leaf over a marble in dip',
+      build: ['dip'],
+      look: [
+        element('marbled', {
+          id: 'marble',
+          ground: false,
+          parts: [
+            { product: 'dip-rose', share: 0.6 },
+            { product: 'dip-white', share: 0.4 },
+          ],
+        }),
+        element('sheets', { id: 'leaf' }),
+      ],
+      order: `marble: make; build: dip, dust-off, dip, dust-off, dip, dust-off, activate; marble: dip, dust-off, dip, dust-off, activate; build: file+;
+        leaf: base, cure, lay-sheet; ${SEAL}`,
+    },
+    {
+      says: 'the coloured tip before the bed, in acrylic',
+      build: ACRYLIC,
+      look: [colour('tip', 'acrylic-white', TIP), colour('bed', 'acrylic-blush', BED)],
+      order: `${SCULPTED}; tip: sculpt; bed: sculpt; ${ENDED}; ${SEAL}`,
+    },
+    {
+      says: 'bands, then a veil over them, and ridges last on what is filed',
+      build: ACRYLIC,
+      look: [
+        colour('high', 'acrylic-white', band(1, 2)),
+        colour('low', 'acrylic-plum', band(0, 1)),
+        element('poured', { id: 'veil', form: 'bead', t_um: 300, product: 'acrylic-a' }),
+        element('relief', { id: 'ridge', product: 'acrylic-plum', seat: 'surface' }),
+      ],
+      order: `${SCULPTED}; high: sculpt; low: sculpt; veil: sculpt; ${ENDED};
+        ridge: draw, rest, rest; ${SEAL}`,
+    },
+    {
+      says: 'a drawing on the top of an acrylic nail',
+      build: ACRYLIC,
+      look: [colour('bed', 'acrylic-blush'), gloss, colour('feather', 'white-art', band(0.4, 0.55))],
+      order: `${SCULPTED}; bed: sculpt; ${ENDED}; gloss: top, cure; feather: coat, cure`,
+    },
+    {
+      says: 'foil under a stamped image',
+      look: [
+        colour('velvet', 'velvet-04', undefined, { passes: 2 }),
+        element('sheets', { id: 'foil', what: 'foil', gel: 'foil-a', whole: 0.9, region: band(0.2, 1.2) }),
+        element('sheets', { id: 'image', what: 'stamp', region: band(0.5, 0.9), thickness_um: 5 }),
+      ],
+      order: `build: base, cure; velvet: coat, cure, coat, cure; foil: coat, cure, lay-sheet;
+        image: wipe, stamp; ${SEAL}`,
+    },
+    {
+      says: 'two powders on one slick top, with ridges between them in the list',
+      look: [
+        colour('velvet', 'velvet-04', undefined, { passes: 2 }),
+        gloss,
+        element('powder', { id: 'first', own_top: false, region: band(0, 0.5) }),
+        element('relief', { id: 'ridge', seat: 'surface', product: 'cover-a', region: SPOT }),
+        element('powder', { id: 'second', own_top: false, region: band(1, 2) }),
+      ],
+      order: `build: base, cure; velvet: coat, cure, coat, cure; gloss: top, cure; first: burnish, dust-off;
+        ridge: draw, flash, cure, wipe; second: burnish, dust-off; ${SEAL}`,
+    },
+    {
+      says: 'colour over a top that is listed under it',
+      look: [gloss, colour('velvet', 'velvet-04', undefined, { passes: 2 })],
+      order: `build: base, cure; gloss: top, cure; velvet: buff, dust-off, wipe, coat, cure, coat, cure; ${SEAL}`,
+    },
+    {
+      says: 'acrylic at the tip of a half tip, over its built bed',
+      build: ['half-tip', { french: { product: 'cover-a', smile: TIP.smile } }],
+      look: [colour('tip', 'acrylic-white', TIP)],
+      order: `build: glue-tip, rest, blend, dust-off, wipe, base, cure, cap, flash, cure, wipe, buff, dust-off, wipe;
+        tip: sculpt, buff, dust-off, wipe; body: cap, flash, cure, wipe, file+; ${SEAL}`,
+    },
+    {
+      says: 'stones that are listed first are set into the top that comes last',
+      look: [stones('wet-top'), colour('velvet', 'velvet-04', undefined, { passes: 2 })],
+      order: `build: base, cure; velvet: coat, cure, coat, cure; top: top; stones: set-in-top; top: cure`,
+    },
+    {
+      says: 'loose glitter on an acrylic that is filed',
+      build: ACRYLIC,
+      look: [element('glitter', { id: 'dust' })],
+      order: `build: sculpt, pinch, rest, tap, form-off, file+; dust: base, cure, strew, dust-off, cap, cure; ${SEAL}`,
+      told: ['underside-bare'],
+    },
+  ],
+  'what melts and sets': [
+    {
+      says: 'slivers in acrylic: one body, pinched twice and filed once',
+      build: ACRYLIC,
+      look: [element('inlay', { id: 'slivers' })],
+      order: `${SCULPTED}; body: bed; slivers: place, press; body: rest, cap; build: pinch, rest, tap, form-off; body: file+; ${SEAL}`,
+      told: ['underside-bare'],
+    },
+    {
+      says: 'a tip under its slivers and their cap, filed once and over them',
+      build: ACRYLIC,
+      look: [colour('tip', 'acrylic-white', TIP), element('inlay', { id: 'slivers' })],
+      order: `${SCULPTED}; tip: sculpt; body: bed; slivers: place, press; body: rest, cap;
+        build: pinch, rest, tap, form-off; body: file+; ${SEAL}`,
+    },
+    {
+      says: 'thirteen stones into acrylic that works for a minute: as many at a time as are in before it is dull',
+      build: ACRYLIC,
+      change: workingFor(60, 240),
+      look: [stones('acrylic', { sizes: ['SS5', 'SS5', 'SS3', 'SS3', 'SS3', 'SS3'], fit: 'keep' })],
+      order: `build: sculpt, pinch, rest, tap, form-off, file+; stones: bead, set-in-bead, bead, set-in-bead, bead, set-in-bead; ${SEAL}`,
+      told: ['underside-bare'],
+    },
+    {
+      says: 'twenty-eight pieces into acrylic that works for a minute and a half',
+      build: ACRYLIC,
+      look: [element('inlay', { id: 'slivers', pieces: row(28) })],
+      order: `${SCULPTED}; body: bed; slivers: place, press; body: bed; slivers: place, press; body: bed; slivers: place, press;
+        body: bed; slivers: place, press; body: bed; slivers: place, press; body: rest, cap;
+        build: pinch, rest, tap, form-off; body: file+; ${SEAL}`,
+      told: ['underside-bare'],
+    },
+    {
+      says: 'acrylic over cured gel on the natural nail: keyed first, filed after',
+      look: [colour('velvet', 'velvet-04', undefined, { passes: 2 }), colour('tip', 'acrylic-white', TIP)],
+      order: `build: base, cure; velvet: coat, cure, coat, cure; tip: wipe, buff, dust-off, wipe, sculpt, buff, dust-off, wipe; ${SEAL}`,
+      told: ['edge-thick'],
+    },
+    {
+      says: 'acrylic on a top',
+      look: [gloss, colour('tip', 'acrylic-white', TIP)],
+      order: `build: base, cure; gloss: top, cure; tip: buff, dust-off, wipe, sculpt, buff, dust-off, wipe; ${SEAL}`,
+      told: ['edge-thick'],
+    },
+    {
+      says: 'ridges of acrylic on a top: keyed as for a colour',
+      look: [
+        colour('velvet', 'velvet-04', undefined, { passes: 2 }),
+        gloss,
+        element('relief', { id: 'ridge', product: 'acrylic-plum', seat: 'surface' }),
+      ],
+      order: `build: base, cure; velvet: coat, cure, coat, cure; gloss: top, cure;
+        ridge: buff, dust-off, wipe, draw, rest, rest; ${SEAL}`,
+    },
+    {
+      says: 'slivers in acrylic over gel, where the build is builder',
+      build: ['natural-builder'],
+      look: [element('inlay', { id: 'slivers', clear: 'acrylic-a' })],
+      order: `build: base, cure; body: wipe, buff, dust-off, wipe, bed; slivers: place, press;
+        body: rest, cap, tap, file+, cap, flash, cure, wipe, file+; ${SEAL}`,
+    },
+    {
+      says: 'gel lines and stones over a French in dip',
+      build: [
+        'dip',
+        { french: { product: 'dip-rose', filler: 'dip-white', smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 } } },
+      ],
+      look: [colour('line', 'gilt-liner', band(0.9, 0.95)), stones('wet-top')],
+      order: `build: dip, dust-off, dip, dust-off, dip, dust-off, activate, buff, dust-off, wipe,
+        dip, dust-off, dip, dust-off, dip, dust-off, activate, file+; line: draw, cure; top: top; stones: set-in-top; top: cure`,
+    },
+    {
+      says: 'a form in builder under a lamp whose shortest programme is half a minute: flashed by hand, pinched, cured',
+      build: ['sculpted-form'],
+      change: (set) => (set.kit.lamps[0]!.programmes_s = [30, 60, 90]),
+      look: [colour('velvet', 'velvet-04', undefined, { passes: 2 })],
+      order: `build: base, cure, fit-form, cap, flash, pinch, cure, form-off; body: cap, flash, cure, wipe, file+;
+        velvet: coat, cure, coat, cure; ${SEAL}`,
+    },
+    {
+      says: 'bedded stones, and a top over them: the stones are hard first',
+      change: (set) => (set.practice.stone_top = 'over'),
+      look: [colour('velvet', 'velvet-04', undefined, { passes: 2 }), stones('bedded')],
+      order: `build: base, cure; velvet: coat, cure, coat, cure; stones: bead, set-in-bead, flash; top: top-over, cure`,
+    },
+    {
+      says: 'stones in wet colour set into a thin clear that is poured',
+      look: [
+        colour('velvet', 'velvet-04', undefined, { passes: 2 }),
+        element('poured', { id: 'dew', form: 'level', t_um: 250, product: 'builder-a' }),
+        element('crystals', { id: 'stones', bedding: 'wet-colour', sizes: ['SS3', 'SS3'] }),
+      ],
+      order: `build: base, cure; velvet: coat, cure, coat, cure; dew: cap; stones: set-in-colour; dew: flash, cure; ${SEAL}`,
+    },
+  ],
+};
+
+const PREPARING = ['sanitise', 'push-back', 'shape', 'ready-tip', 'dehydrate', 'prime', 'oil'];
+
+/** "build: sculpt, pinch; tip: sculpt": the steps, those of one element together. */
+function stepsOf(set: SetDocument): string[] {
+  const { operations } = compileNail(set, 'left-ring');
+  // Up to the first film or form the plate is prepared.
+  const from = operations.findIndex(({ deposit, verb }) => deposit || verb === 'fit-form' || verb === 'glue-tip');
+  return [...operations.filter(({ verb }) => verb === 'make'), ...operations.slice(from)]
+    .filter(({ verb }) => !PREPARING.includes(verb))
+    .map(({ element: who, verb }) => `${who} ${verb}`);
+}
+
+function written(order: string): string[] {
+  return order.split(';').flatMap((part) => {
+    const [who = '', what = ''] = part.split(':');
+    return what
+      .split(',')
+      .map((one) => one.trim())
+      .flatMap((one) => (one === 'file+' ? ['file', 'dust-off', 'wipe'] : [one]))
+      .map((one) => `${who.trim()} ${one}`);
+  });
+}
+
+describe.each(Object.entries(DOCUMENTS))('%s', (_paragraph, documents) => {
+  it.each(documents.map((one) => [one.says, one] as const))('%s', (_says, { build, look, change, order, told }) => {
+    const set = setWearing(look, (one) => {
+      if (build) {
+        one.builds.push({ ...buildKindOf(build[0]).fresh('test'), ...build[1] } as Build);
+        for (const nail of NAILS) one.nails[nail].build = 'test';
+      }
+      change?.(one);
+    });
+    const starts = stepsOf(set);
+    // A form is fitted before what is laid on it.
+    expect(starts.filter((one) => one !== 'build fit-form')).toEqual(
+      written(order).filter((one) => one !== 'build fit-form'),
+    );
+    expect(codesOn(set)).toEqual(told ?? []);
+  });
+});
