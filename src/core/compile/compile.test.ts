@@ -179,7 +179,7 @@ describe('stages and seats', () => {
     ]);
     const key = compileNail(set, 'left-ring').operations.find((one) => one.step === 'key-under')!;
     expect(key.reason).toBe(
-      'Velvet 04 wants a tacky or wiped film, or a keyed and clean one; here lies cured top coat, slick, no-wipe.',
+      'Velvet 04 wants a hard film, clean, that is tacky, wiped or keyed; here lies cured top coat, slick, no-wipe.',
     );
     expect(findingsOn(set).filter((one) => one.severity === 'stop')).toEqual([]);
   });

@@ -1,3 +1,4 @@
+import type { Structure } from '../craft/build';
 import { buildKindOf, type Build } from '../craft/builds';
 import { SKIN_MARGIN_MM, wholePlace, type NailContext, type Standing } from '../craft/context';
 import { hardenOf } from '../craft/drafts';
@@ -26,7 +27,7 @@ import { foundOn, keepsOld } from './stages';
 import { madeToHold } from './madeToHold';
 import { oneSculpture } from './oneSculpture';
 import type { Product } from '../model/product';
-import { append, leastOf } from '../model/extent';
+import { append, leastOf, mostOf } from '../model/extent';
 
 /** The whole order of one nail, as it is listed and with what makes it hold, before the artist's edits. */
 export function lineOf(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
@@ -62,7 +63,8 @@ function stageByStage(build: Build, bare: NailContext, elements: readonly Elemen
   });
   const { ahead = [], arrive = [], prepare = [], foundation = [] } = stages;
   const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
-  const body = composeBody(within('inside'), context, cover, structure);
+  const over_um = thickest_um([...within('under'), ...within('inside')].flatMap(({ drafts }) => drafts), cover);
+  const body = composeBody(within('inside'), context, cover, structure && overArt(structure, over_um));
   const upper = finished(
     seated.filter((one) => one.seat === 'surface' || one.seat === 'over'),
     body,
@@ -128,6 +130,27 @@ function beadedOver_um(
 
 function isAtSkin(frame: NailContext['frame'], { x, y }: { x: number; y: number }): boolean {
   return outlineDistance_mm(frame, x, y) < SKIN_MARGIN_MM;
+}
+
+/** Clear that a build has over the thickest of the art below it (common practice, rough). */
+const OVER_ART_UM = 200;
+
+/** A build over art is laid so thick that the file finds clear on it everywhere. */
+function overArt(structure: Structure, art_um: number): Structure {
+  return { ...structure, apex_um: Math.max(structure.apex_um, art_um > 0 ? art_um + OVER_ART_UM : 0) };
+}
+
+/** The most that some films hold at any place of the nail. */
+function thickest_um(
+  drafts: readonly Draft[],
+  cover: (drafts: readonly Draft[]) => CoveredCells,
+): number {
+  const sum_um: number[] = [];
+  for (const draft of drafts) {
+    if (draft.deposit?.kind !== 'conformal') continue;
+    for (const n of pointsOf(cover([draft]))) sum_um[n] = (sum_um[n] ?? 0) + draft.deposit.t_um;
+  }
+  return Math.max(0, mostOf(Object.values(sum_um)));
 }
 
 /** A free edge is at most a bank card's 0.76 mm (ISO/IEC 7810, ID-1); a file by eye keeps a little under it. */
@@ -235,13 +258,6 @@ function finished(
     if (one.technique.seals?.(one.element)) untopped = false;
     return one.technique.plan(one.element, { ...context, standing: [...standing] });
   };
-  for (const one of art)
-    lay(
-      one,
-      'surface',
-      plan(one),
-      guests.filter((guest) => hosts.get(guest) === one),
-    );
   /** Powder that other art lies over has had a top of its own before that. */
   const isClosed = (one: Seated) =>
     isPowder(one.drafts) &&
@@ -252,6 +268,17 @@ function finished(
     sealGuests.length > 0
       ? WHOLE
       : openAfterTop(art, lastTop, body, (one) => isClosed(one) || isFinished(one, product));
+  // What is to be cured with a top about it, where none comes any more, has a light of its own.
+  const lastSeal = open ? art.length : art.findLastIndex((one) => one.technique.seals?.(one.element));
+  const litAlone = (one: Seated, drafts: readonly Draft[]) =>
+    art.indexOf(one) > lastSeal && staysWet(one, context) ? cured(drafts, context) : drafts;
+  for (const one of art)
+    lay(
+      one,
+      'surface',
+      litAlone(one, plan(one)),
+      guests.filter((guest) => hosts.get(guest) === one),
+    );
   if (open) {
     if (open === WHOLE) untopped = false;
     append(line, withGuests(work('top', 'seal', sealDrafts(open, context, standing)), sealGuests, context));
@@ -269,16 +296,21 @@ function finished(
   return { line, intoBody };
 }
 
+/** What stands in gel that only the light of the top about it hardens. */
+function staysWet({ technique, drafts }: Seated, { product }: NailContext): boolean {
+  return (
+    technique.stands !== undefined &&
+    drafts.some((draft) => draft.product && draft.deposit && lampOf(product(draft.product))) &&
+    surfaceAfter(drafts, product).phase === 'wet'
+  );
+}
+
 /** What is cured with the top about it comes right before that top, or last of all: nothing else is done while it is wet. */
 function wetLast(surface: readonly Seated[], context: NailContext): Seated[] {
-  const stays = (one: Seated) =>
-    one.technique.stands !== undefined &&
-    one.drafts.some((draft) => draft.product && draft.deposit && lampOf(context.product(draft.product))) &&
-    surfaceAfter(one.drafts, context.product).phase === 'wet';
   const line: Seated[] = [];
   const wet: Seated[] = [];
   for (const one of surface) {
-    if (stays(one)) {
+    if (staysWet(one, context)) {
       wet.push(one);
       continue;
     }

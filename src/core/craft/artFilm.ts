@@ -113,12 +113,13 @@ const beaded: Work = (product, film, context) => [
   {
     step: film.step,
     verb: 'sculpt',
-    words: `${film.words}, ${film.thick ? `${film.thick.words}, in beads` : 'in beads'}`,
+    words: `${film.words}, ${film.thick ? `${film.thick.words}, in beads` : film.passes > 1 ? `in beads, ${film.passes} times over` : 'in beads'}`,
     product: product.id,
     place: film.place,
     paint: film.paint,
-    deposit: deposit(film, film.thick?.t_um ?? ART_BEAD_UM),
-    hand_s: Math.max(HAND_S.sculpt * 0.4, film.hand_s * 1.5),
+    // Bead on bead while it is soft: each time over makes it as much thicker.
+    deposit: deposit(film, film.thick?.t_um ?? ART_BEAD_UM * film.passes),
+    hand_s: Math.max(HAND_S.sculpt * 0.4, film.hand_s * 1.5) * film.passes,
     wait_s: settingOf(product)!.dry_s,
     reason: 'Laid wet in wet: what is beside it of the same stuff melts in, as long as it is not dull.',
   },

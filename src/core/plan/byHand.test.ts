@@ -78,9 +78,9 @@ const DOCUMENTS: Record<string, ByHand[]> = {
       build: ACRYLIC,
       look: [
         colour('high', 'acrylic-white', band(1, 2)),
-        colour('low', 'acrylic-plum', band(0, 1)),
+        colour('low', 'acrylic-plum', band(0, 1), { passes: 2 }),
         element('poured', { id: 'veil', form: 'bead', t_um: 300, product: 'acrylic-a' }),
-        element('relief', { id: 'ridge', product: 'acrylic-plum', seat: 'surface' }),
+        element('relief', { id: 'ridge', product: 'acrylic-plum', seat: 'surface', region: SPOT }),
       ],
       order: `${SCULPTED}; high: sculpt; low: sculpt; veil: sculpt; ${ENDED};
         ridge: draw, rest, rest; ${SEAL}`,
