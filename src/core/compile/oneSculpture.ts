@@ -8,7 +8,7 @@ import type { Product } from '../model/product';
 import type { Placed } from './placed';
 
 /** What is laid bead on bead, or layer on layer, and is one body once it has set. */
-const MELTS: readonly Laid[] = ['acrylic', 'dip'];
+export const MELTS: readonly Laid[] = ['acrylic', 'dip'];
 /** Work that adds to such a body. */
 export const ADDS: readonly Verb[] = ['sculpt', 'cap', 'bed', 'dip'];
 /** Work on what was just laid, while it is soft. */
@@ -28,11 +28,12 @@ interface Body {
  * A run of what melts into itself is one sculpture: foundation, coloured beads, bands, veil and cap follow each other while the
  * one below is soft, and the body is left to set, pinched, tapped and filed once, at its end (common practice).
  */
-export function oneSculpture(line: readonly Placed[], { product }: NailContext): Placed[] {
+export function oneSculpture(line: readonly Placed[], context: NailContext): Placed[] {
+  const { product } = context;
   const done: Placed[] = [];
   let body: Body | undefined;
   const close = () => {
-    if (body) done.push(...(body.putOff.length > 0 ? endedOnce(body, product) : [...body.work, ...body.ends]));
+    if (body) done.push(...(body.putOff.length > 0 ? endedOnce(body, context) : [...body.work, ...body.ends]));
     body = undefined;
   };
   for (const placed of line) {
@@ -62,11 +63,12 @@ function goneOn({ laid, work, last, putOff, ends }: Body, placed: Placed): Body 
 }
 
 /** Its end, once: set, pinched again where it was pinched, tapped, off its form, filed, cleaned. */
-function endedOnce({ work, last, putOff, ends }: Body, product: NailContext['product']): Placed[] {
+function endedOnce({ work, last, putOff, ends }: Body, { product, practice }: NailContext): Placed[] {
   const { element, stage, draft } = work[last]!;
   const end = [...putOff, ...ends];
   const of = (...verbs: Verb[]) => end.filter((one) => verbs.includes(one.draft.verb));
-  const files = of('file').length > 0 ? of('file') : of('buff');
+  const edge_um = Math.round(practice.edge_mm * 1000);
+  const files = of('file').length > 0 ? of('file').map((one) => toEdge(one, edge_um)) : of('buff');
   const others: readonly Verb[] = ['rest', 'tap', 'form-off', 'file', 'buff', 'dust-off', 'wipe'];
   const laid = draft.product ? product(draft.product) : undefined;
   const build = work.find((one) => one.draft.verb === 'pinch')?.element;
@@ -83,6 +85,13 @@ function endedOnce({ work, last, putOff, ends }: Body, product: NailContext['pro
       ...end.filter((one) => !others.includes(one.draft.verb)),
     ].map((one) => (one.stage === 'shape' ? one : { ...one, stage })),
   ];
+}
+
+/** What was to carry art is filed with the art on it: its edge is left as thick as any finished one. */
+function toEdge(placed: Placed, edge_um: number): Placed {
+  const { removal } = placed.draft;
+  if (!removal || removal.edge_um >= edge_um) return placed;
+  return { ...placed, draft: { ...placed.draft, removal: { ...removal, edge_um } } };
 }
 
 /** Left until it is hard; pinched on the way, where its build is. */

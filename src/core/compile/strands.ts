@@ -9,7 +9,6 @@ import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
 import { finish, gloss } from '../craft/techniques/finish';
 import { outlineDistance_mm } from '../geometry/frame';
-import { regionKindOf } from '../regions';
 import { composeBody, type NailClear } from './body';
 import type { Placed } from './placed';
 import { composeInTip, darkOver } from './inTip';
@@ -25,7 +24,7 @@ import {
 import { madeOf, stagesIn } from './madeOf';
 import { foundOn, keepsOld } from './stages';
 import { madeToHold } from './madeToHold';
-import { oneSculpture } from './oneSculpture';
+import { ADDS, MELTS, oneSculpture } from './oneSculpture';
 import type { Product } from '../model/product';
 import { append, leastOf, mostOf } from '../model/extent';
 
@@ -33,7 +32,7 @@ import { append, leastOf, mostOf } from '../model/extent';
 export function lineOf(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
   const { edge } = buildKindOf(build.kind);
   const line = oneSculpture(stageByStage(build, bare, elements), bare);
-  return roomForFilms(madeToHold(line, bare, edge, foundOn(build, bare)));
+  return roomForFilms(madeToHold(line, bare, edge, foundOn(build, bare)), bare.frame);
 }
 
 function stageByStage(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
@@ -57,9 +56,10 @@ function stageByStage(build: Build, bare: NailContext, elements: readonly Elemen
     framed: asks.length > 0 && asks.every((one) => one.island),
     dark: darkOver(inTip, bare),
   };
+  const melted = meltedOver(seated, context, cover);
   const { stages, structure } = stagesIn(madeOf(elements, context), build, {
     ...context,
-    beaded_um: beadedOver_um(seated, context, cover),
+    ...(melted ? { melted } : {}),
   });
   const { ahead = [], arrive = [], prepare = [], foundation = [] } = stages;
   const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
@@ -108,24 +108,29 @@ function encapsulatedIn(
   return structure?.product.id === clear.id ? clear : bare.clear;
 }
 
-/** What the look lays over the whole body in beads of the same, before anything else: as thick as the thinnest of them. */
-function beadedOver_um(
+/** What the look lays over all of the body in what melts into itself, before anything else: as thick as the thinnest of it. */
+function meltedOver(
   seated: readonly Seated[],
   { frame, product }: NailContext,
   cover: (drafts: readonly Draft[]) => CoveredCells,
-): number {
-  const art = seated.filter(({ seat }) => seat !== 'over');
-  const other = art.findIndex(({ drafts }) => drafts[0] && laidBy(drafts[0], product) !== 'acrylic');
-  const beads = (other < 0 ? art : art.slice(0, other)).flatMap(({ drafts }) => {
-    const [first] = drafts;
-    const even = first?.verb === 'sculpt' && first.deposit?.kind === 'conformal' && !first.deposit.profile;
-    return first && even ? [first] : [];
-  });
-  const all = new Set(pointsOf(cover(beads)));
+): NailContext['melted'] {
+  const art = seated.filter(({ seat, drafts }) => seat !== 'over' && drafts.length > 0);
+  const kinds = art.map(({ drafts }) => laidBy(drafts[0]!, product));
+  const [laid] = kinds;
+  if (!laid || !MELTS.includes(laid)) return undefined;
+  const other = kinds.findIndex((one) => one !== laid);
+  const even = (other < 0 ? art : art.slice(0, other)).filter(
+    ({ drafts: [first] }) =>
+      first && ADDS.includes(first.verb) && first.deposit?.kind === 'conformal' && !first.deposit.profile,
+  );
+  const all = new Set(pointsOf(cover(even.map(({ drafts }) => drafts[0]!))));
   const whole = latticeOf(frame).every((at, n) => !at || all.has(n) || isAtSkin(frame, at));
-  return beads.length > 0 && whole
-    ? leastOf(beads.map(({ deposit }) => (deposit && 't_um' in deposit ? deposit.t_um : 0)))
-    : 0;
+  if (even.length === 0 || !whole) return undefined;
+  return { laid, t_um: leastOf(even.map(({ drafts }) => conformal_um(drafts))) };
+}
+
+function conformal_um(drafts: readonly Draft[]): number {
+  return drafts.reduce((sum, { deposit }) => sum + (deposit?.kind === 'conformal' ? deposit.t_um : 0), 0);
 }
 
 function isAtSkin(frame: NailContext['frame'], { x, y }: { x: number; y: number }): boolean {
@@ -157,22 +162,25 @@ function thickest_um(
 const CARD_UM = 760;
 const EDGE_WITH_ALL_UM = 740;
 const THINNEST_EDGE_UM = 300;
+/** From here on along the nail a film lies over its edge, as a share of its length. */
+const AT_THE_EDGE = 0.95;
 
 /**
  * The file leaves the free edge thin enough for the films that still come over it; an artist whose practice leaves
  * more than a card on purpose has it so.
  */
-function roomForFilms(line: readonly Placed[]): Placed[] {
-  const filed = line.findLastIndex(({ draft, stage }) => draft.removal && stage === 'shape');
+function roomForFilms(line: readonly Placed[], frame: NailContext['frame']): Placed[] {
+  const cover = coverer(frame);
+  const lattice = latticeOf(frame);
+  const filed = line.findLastIndex(({ draft }) => draft.removal && draft.verb === 'file');
   if (filed < 0) return [...line];
-  const films_um = line.slice(filed).reduce((sum, { draft: { deposit, place } }) => {
-    const overEdge = !place.around && regionKindOf(place.region.kind).overEdge;
-    return deposit?.kind === 'conformal' && overEdge ? sum + deposit.t_um : sum;
-  }, 0);
+  const overEdge = (draft: Draft) =>
+    pointsOf(cover([draft])).some((n) => (lattice[n]?.y ?? 0) > AT_THE_EDGE * frame.length_mm);
+  const films_um = conformal_um(line.slice(filed).flatMap(({ draft }) => (overEdge(draft) ? [draft] : [])));
   const most_um = Math.max(THINNEST_EDGE_UM, EDGE_WITH_ALL_UM - films_um);
   return line.map((placed) => {
     const { removal } = placed.draft;
-    if (placed.stage !== 'shape' || !removal || removal.edge_um <= most_um || removal.edge_um > CARD_UM)
+    if (placed.draft.verb !== 'file' || !removal || removal.edge_um <= most_um || removal.edge_um > CARD_UM)
       return placed;
     return { ...placed, draft: { ...placed.draft, removal: { ...removal, edge_um: Math.round(most_um) } } };
   });

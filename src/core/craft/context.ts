@@ -6,6 +6,7 @@ import { handOf, type NailName } from '../model/names';
 import type { Practice } from '../model/practice';
 import type { Product, Role } from '../model/product';
 import type { Region } from '../regions';
+import type { Laid } from './families';
 import type { Place } from './operation';
 
 /** All a technique or build may know about the nail it is planned on. */
@@ -24,8 +25,8 @@ export interface NailContext {
   framed: boolean;
   /** What pieces are encapsulated in where they say nothing else: builder, and in a build of acrylic that. */
   clear: Product;
-  /** How thick the look lays beads of its own over the body, which is built so much thinner, in µm. */
-  beaded_um: number;
+  /** What the look lays over all of the body in the body's own kind, which is built so much thinner. */
+  melted?: { laid: Laid; t_um: number };
   /** How much the films inside a tip keep of the light, as Σ t/D_p; 0 where there are none. */
   dark: number;
   /** Where another element of the look lies on this nail; undefined for what has no part of its own. */

@@ -219,7 +219,7 @@ export function sculpted(
       words: `Sculpt ${context.inlaid ? 'thin, ' : ''}in ${beads(context)} beads of ${product.name}`,
       product: product.id,
       place: wholePlace(),
-      deposit: { kind: 'level', t_um: Math.max(Math.min(apex_um, EXTENSION_UM), apex_um - context.beaded_um) },
+      deposit: { kind: 'level', t_um: Math.max(Math.min(apex_um, EXTENSION_UM), apex_um - (context.melted?.laid === 'acrylic' ? context.melted.t_um : 0)) },
       hand_s: HAND_S.sculpt,
       portions: BEADS.indexOf(beads(context)),
       wait_s: pinched ? working_s : dry_s,

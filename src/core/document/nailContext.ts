@@ -91,7 +91,6 @@ export function contextOf(set: SetDocument, name: NailName): NailContext {
     inlaid: false,
     framed: false,
     clear: product(set.kit.roles[roles.builder ?? 'builder']),
-    beaded_um: 0,
     dark: 0,
     standing: [],
     partOf: (id) => partOf(id, set, name, []),

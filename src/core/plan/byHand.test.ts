@@ -64,7 +64,7 @@ const DOCUMENTS: Record<string, ByHand[]> = {
         }),
         element('sheets', { id: 'leaf' }),
       ],
-      order: `marble: make; build: dip, dust-off, dip, dust-off, dip, dust-off, activate; marble: dip, dust-off, dip, dust-off, activate; build: file+;
+      order: `marble: make; build: dip, dust-off, activate; marble: dip, dust-off, dip, dust-off, activate; build: file+;
         leaf: base, cure, lay-sheet; ${SEAL}`,
     },
     {
@@ -77,7 +77,7 @@ const DOCUMENTS: Record<string, ByHand[]> = {
       says: 'bands, then a veil over them, and ridges last on what is filed',
       build: ACRYLIC,
       look: [
-        colour('high', 'acrylic-white', band(1, 2)),
+        colour('high', 'acrylic-blush', band(1, 2)),
         colour('low', 'acrylic-plum', band(0, 1), { passes: 2 }),
         element('poured', { id: 'veil', form: 'bead', t_um: 300, product: 'acrylic-a' }),
         element('relief', { id: 'ridge', product: 'acrylic-plum', seat: 'surface', region: SPOT }),

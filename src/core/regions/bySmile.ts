@@ -42,7 +42,6 @@ export const tip = defineRegion({
   },
   handles: (region, on) => onPart(smileHandles(region.smile, on), (smile) => ({ ...region, smile })),
   says: () => 'beyond the smile line',
-  overEdge: true,
 });
 
 /** What lies behind it. */

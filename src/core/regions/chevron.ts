@@ -59,7 +59,6 @@ export const chevron = defineRegion({
     ];
   },
   says: () => 'beyond a V',
-  overEdge: true,
 });
 
 /** Columns over the nail, and steps in each to find where it ends. */

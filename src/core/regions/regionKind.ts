@@ -38,8 +38,6 @@ export interface RegionKind<R> {
   strokes?: (region: R) => number;
   /** They are set with a dotting tool. */
   dotted?: true;
-  /** It reaches over the free edge from wall to wall. */
-  overEdge?: true;
 }
 
 /** Keeps the exact schema, so that the union of regions can be made from the registry. */

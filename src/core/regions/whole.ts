@@ -15,5 +15,4 @@ export const whole = defineRegion({
   }),
   handles: () => [],
   says: () => '',
-  overEdge: true,
 });

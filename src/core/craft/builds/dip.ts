@@ -60,7 +60,10 @@ export const dip = defineBuild({
   edge: 'plate',
   seats: ['under', 'inside', 'surface', 'over'],
   stages: (build, context) => {
-    const count = context.inlaid ? LAYERS_UNDER_PIECES : build.layers;
+    // What the look dips over all of it are layers of the same body.
+    const over_um = context.melted?.laid === 'dip' ? context.melted.t_um : 0;
+    const dippedOver = Math.round(over_um / coatOf(context.role('dip')));
+    const count = context.inlaid ? LAYERS_UNDER_PIECES : Math.max(1, build.layers - dippedOver);
     const dipped = build.french
       ? reversedFrench(build.french, count, context)
       : [
