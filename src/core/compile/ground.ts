@@ -1,29 +1,33 @@
 import { leftOfPlate_mm, type Edge } from '../craft/build';
 import { coatOf } from '../craft/cure';
-import { FAMILIES, settingOf } from '../craft/families';
+import { FAMILIES, settingOf, type Family } from '../craft/families';
 import { laidBy, type Draft, type Place } from '../craft/operation';
 import type { FoundOn } from '../craft/start';
-import { decode, encode, type Surface } from '../craft/surface';
+import { ALL_SURFACES, decode, encode, type Surface } from '../craft/surface';
 import { lookup, REASONS, rowOf, type Reason } from '../craft/surfaces';
 import type { NailContext } from '../craft/context';
 import type { Product } from '../model/product';
 import { coverer, latticeOf, pointsOf } from '../craft/lattice';
+import type { NailFrame } from '../geometry/frame';
+import { perFrame } from '../geometry/perFrame';
 
 /**
- * The surfaces of one nail while its order is worked out: what the table of surfaces says of each point of a lattice after
- * every operation so far, with what has set, dried, been cured or wiped since. Every light is taken at its word.
+ * The surfaces of one nail while its order is worked out: what the table of surfaces says after every operation so far, with
+ * what has set, dried, been cured or wiped since, in each zone of the nail that all its work treats alike. Every light is taken at its word.
  */
 export interface Ground {
-  /** Lattice points an operation meets, on the nail as long as it is by now. */
-  points: (draft: Draft) => readonly number[];
-  /** The surfaces at some points, each once. */
-  surfaces: (points: readonly number[]) => Surface[];
+  /** Zones an operation meets, on the nail as long as it is by now. */
+  zonesUnder: (draft: Draft) => readonly number[];
+  /** Whether an operation does not hold in any of some zones. */
+  isRefused: (draft: Draft, zones: readonly number[]) => boolean;
+  /** The surfaces of some zones, each once. */
+  surfaces: (zones: readonly number[]) => Surface[];
   /** Goes on to the surfaces that an operation leaves. */
   goOn: (draft: Draft) => void;
-  /** What was laid last at a point: its draft; undefined on what was found there. */
-  topAt: (point: number) => Draft | undefined;
-  /** The film at a point that has yet to harden. */
-  softAt: (point: number) => SoftFilm | undefined;
+  /** What was laid last in a zone: its draft; undefined on what was found there. */
+  topAt: (zone: number) => Draft | undefined;
+  /** The film of a zone that has yet to harden. */
+  softAt: (zone: number) => SoftFilm | undefined;
 }
 
 /** A film that has yet to harden, by itself or under a lamp. */
@@ -38,63 +42,134 @@ const FORM = encode({ ...BARE, material: 'form' });
 const OLD = encode({ ...BARE, material: 'old', phase: 'cured' });
 const TIP = encode({ ...BARE, material: 'tip', phase: 'cured' });
 
-/** The nail as it is found, before any work. */
-export function groundOf(context: NailContext, edge: Edge, found: FoundOn): Ground {
+/** The nail as it is found, before any work; `work`: what comes, which divides it into zones. */
+export function groundOf(
+  context: NailContext,
+  edge: Edge,
+  found: FoundOn,
+  work: readonly Draft[],
+): Ground {
   const { frame, nail } = context;
-  const lattice = latticeOf(frame);
   const plateEnds_mm = edge === 'plate' ? frame.length_mm : frame.bed_mm + leftOfPlate_mm(edge, nail.plate);
   const bare = encode(found.dull ? { ...BARE, finish: 'keyed' } : BARE);
   const { old } = found;
-  const codes = Uint16Array.from(lattice, (at) =>
-    at && old && at.y >= old.from_mm && (old.stays || at.y <= plateEnds_mm) ? OLD : bare,
+  const onPlate = along(frame, -Infinity, plateEnds_mm);
+  const isOld = old ? along(frame, old.from_mm, Infinity) : [];
+  const zones = zonesOf(context, work, [onPlate, isOld]);
+  const plate = new Set(zones.in(onPlate));
+  const aged = new Set(zones.in(isOld));
+  const codes = Uint16Array.from({ length: zones.count }, (_, zone) =>
+    aged.has(zone) && (old?.stays || plate.has(zone)) ? OLD : bare,
   );
-  const onPlate = lattice.map((at) => at !== undefined && at.y <= plateEnds_mm);
-  return walked(context, lattice, onPlate, codes, edge === 'plate' || old?.stays === true);
+  return walked(context, zones, plate, codes, edge === 'plate' || old?.stays === true);
 }
 
 /** The inside of a ready tip that nobody wears yet. */
-export function insideOfTip(context: NailContext): Ground {
-  const lattice = latticeOf(context.frame);
-  return walked(
-    context,
-    lattice,
-    lattice.map((at) => at !== undefined),
-    new Uint16Array(lattice.length).fill(TIP),
-    true,
-  );
+export function insideOfTip(context: NailContext, work: readonly Draft[]): Ground {
+  const zones = zonesOf(context, work, []);
+  return walked(context, zones, new Set(), new Uint16Array(zones.count).fill(TIP), true);
+}
+
+const stretches = perFrame<readonly number[]>();
+
+/** The points of a stretch along the nail. */
+function along(frame: NailFrame, from_mm: number, to_mm: number): readonly number[] {
+  return stretches(frame, `${from_mm} ${to_mm}`, () => {
+    const points: number[] = [];
+    latticeOf(frame).forEach((at, n) => {
+      if (at && at.y >= from_mm && at.y <= to_mm) points.push(n);
+    });
+    return points;
+  });
+}
+
+/** Parts of the nail that all work treats alike. */
+interface Zones {
+  count: number;
+  /** Those that some lattice points lie in. */
+  in: (points: readonly number[]) => readonly number[];
+}
+
+function zonesOf(
+  { frame }: NailContext,
+  work: readonly Draft[],
+  first: readonly (readonly number[])[],
+): Zones {
+  const cover = coverer(frame);
+  const lattice = latticeOf(frame);
+  const zone = new Int32Array(lattice.length);
+  let next = 1;
+  for (const points of new Set([...first, ...work.map((draft) => pointsOf(cover([draft])))])) {
+    // What lies in it parts from what lay in the same zone outside it.
+    const parted = new Map<number, number>();
+    for (const n of points) {
+      const before = zone[n]!;
+      let now = parted.get(before);
+      if (now === undefined) parted.set(before, (now = next++));
+      zone[n] = now;
+    }
+  }
+  // Those that everything has left are empty.
+  const named = new Int32Array(next).fill(-1);
+  let count = 0;
+  for (let n = 0; n < zone.length; n += 1)
+    if (lattice[n] && named[zone[n]!] === -1) {
+      named[zone[n]!] = count;
+      count += 1;
+    }
+  const known = new Map<readonly number[], readonly number[]>();
+  return {
+    count,
+    in: (points) => {
+      let some = known.get(points);
+      if (!some) {
+        const ids = new Set<number>();
+        for (const n of points) ids.add(named[zone[n]!]!);
+        known.set(points, (some = [...ids]));
+      }
+      return some;
+    },
+  };
 }
 
 interface Soft extends SoftFilm {
+  hardening: Family['hardens'];
+  /** By surface code: what it is once the film has gelled, and once it is hard. */
+  gelled: Uint16Array;
+  cured: Uint16Array;
   /** Seconds since it was first touched. */
   age_s: number;
 }
 
 function walked(
   { frame, product }: NailContext,
-  lattice: ReturnType<typeof latticeOf>,
-  onPlate: readonly boolean[],
+  zones: Zones,
+  onPlate: ReadonlySet<number>,
   codes: Uint16Array,
   wholeLength: boolean,
 ): Ground {
   const cover = coverer(frame);
-  const top: (Draft | undefined)[] = codes.length > 0 ? Array.from(codes, () => undefined) : [];
+  const top: (Draft | undefined)[] = [];
   const film: (Soft | undefined)[] = Array.from(codes, () => undefined);
   let lengthened = wholeLength;
   let setting: Soft[] = [];
+  let softUnderLamp = false;
 
-  const points = (draft: Draft): readonly number[] => {
+  const zonesUnder = (draft: Draft): readonly number[] => {
     // A tip is fixed where the plate is; past it, it stands free.
     const { lengthens } = rowOf(draft.verb);
     const long = lengthened || lengthens === 'form' || lengthens === 'stand';
-    return pointsOf(cover([draft])).filter((n) => lattice[n] !== undefined && (long || onPlate[n]!));
+    const under = zones.in(pointsOf(cover([draft])));
+    return long ? under : under.filter((zone) => onPlate.has(zone));
   };
   const harden = (is: (soft: Soft) => boolean, phase: 'gelled' | 'cured') => {
     for (let n = 0; n < codes.length; n += 1) {
       const soft = film[n];
-      if (soft && is(soft)) codes[n] = encode(hardened(decode(codes[n]!), soft.product, phase));
+      if (soft && is(soft)) codes[n] = soft[phase][codes[n]!]!;
     }
   };
   const pass = (seconds: number) => {
+    if (setting.length === 0) return;
     for (const soft of setting) {
       const { working_s, dry_s } = settingOf(soft.product)!;
       soft.age_s += seconds;
@@ -105,7 +180,11 @@ function walked(
   };
 
   return {
-    points,
+    zonesUnder,
+    isRefused: (draft, some) => {
+      const { refuses } = lookup(draft.verb, laidBy(draft, product));
+      return some.some((n) => refuses[codes[n]!] !== 0);
+    },
     surfaces: (some) => [...new Set(some.map((n) => codes[n]!))].map(decode),
     topAt: (n) => top[n],
     softAt: (n) => {
@@ -115,16 +194,26 @@ function walked(
     goOn: (draft) => {
       const { lengthens } = rowOf(draft.verb);
       if (lengthens === 'form')
-        lattice.forEach((at, n) => {
-          if (at && !onPlate[n]) codes[n] = FORM;
-        });
+        for (let n = 0; n < codes.length; n += 1) if (!onPlate.has(n)) codes[n] = FORM;
       const { leaves } = lookup(draft.verb, laidBy(draft, product));
       const made = draft.product ? product(draft.product) : undefined;
-      if (lengthens === 'tip') for (let n = 0; n < codes.length; n += 1) if (!onPlate[n]) codes[n] = TIP;
-      const here = points(draft);
+      if (lengthens === 'tip') for (let n = 0; n < codes.length; n += 1) if (!onPlate.has(n)) codes[n] = TIP;
+      // Light and rest change what is soft, and touch nothing.
+      const here = draft.lamp || draft.verb === 'rest' ? [] : zonesUnder(draft);
       const isFilm = draft.deposit && made && FAMILIES[made.family].hardens !== 'never';
-      const soft = isFilm ? { product: made, t_um: thickness_um(draft, made), place: draft.place, age_s: 0 } : undefined;
+      const soft: Soft | undefined = isFilm
+        ? {
+            product: made,
+            t_um: thickness_um(draft, made),
+            place: draft.place,
+            hardening: FAMILIES[made.family].hardens,
+            gelled: hardenedCodes(made.family, 'gelled'),
+            cured: hardenedCodes(made.family, 'cured'),
+            age_s: 0,
+          }
+        : undefined;
       if (soft && settingOf(soft.product)) setting.push(soft);
+      else if (soft) softUnderLamp = true;
       for (const n of here) {
         codes[n] = leaves[codes[n]!]!;
         if (draft.deposit) top[n] = draft;
@@ -133,18 +222,27 @@ function walked(
       if (lengthens) lengthened = true;
       if (draft.verb === 'activate')
         for (const n of here) {
-          const soft = film[n];
-          if (soft && FAMILIES[soft.product.family].hardens === 'activator')
-            codes[n] = encode(hardened(decode(codes[n]!), soft.product, 'cured'));
+          const dipped = film[n];
+          if (dipped?.hardening === 'activator') codes[n] = dipped.cured[codes[n]!]!;
         }
-      if (draft.lamp)
-        harden(
-          ({ product: one }) => FAMILIES[one.family].hardens === 'lamp',
-          draft.lamp.mode === 'cure' ? 'cured' : 'gelled',
-        );
+      if (draft.lamp && softUnderLamp) {
+        harden(({ hardening }) => hardening === 'lamp', draft.lamp.mode === 'cure' ? 'cured' : 'gelled');
+        softUnderLamp = draft.lamp.mode === 'flash';
+      }
       pass(draft.hand_s + (draft.wait_s ?? 0) + (draft.lamp?.seconds ?? 0));
     },
   };
+}
+
+const HARDENED = new Map<string, Uint16Array>();
+
+/** By surface code: what it is once a film of a family has gelled, or is hard. */
+function hardenedCodes(family: Product['family'], phase: 'gelled' | 'cured'): Uint16Array {
+  const key = `${family} ${phase}`;
+  let codes = HARDENED.get(key);
+  if (!codes)
+    HARDENED.set(key, (codes = Uint16Array.from(ALL_SURFACES, (one) => encode(hardened(one, family, phase)))));
+  return codes;
 }
 
 function thickness_um({ deposit }: Draft, product: Product): number {
@@ -164,16 +262,16 @@ export function afterAll(
     if (refusal(draft, surface, product)) return undefined;
     surface = rowOf(draft.verb).leaves(surface, laidBy(draft, product));
     if (draft.deposit && draft.product) film = product(draft.product);
-    if (film && (draft.verb === 'cure' || draft.verb === 'rest')) surface = hardened(surface, film, 'cured');
+    if (film && (draft.verb === 'cure' || draft.verb === 'rest')) surface = hardened(surface, film.family, 'cured');
   }
   return surface;
 }
 
 /** A surface once the film that holds it has gelled, or is hard: then it has that film's finish. */
-function hardened(surface: Surface, film: Product, phase: 'gelled' | 'cured'): Surface {
+function hardened(surface: Surface, family: Product['family'], phase: 'gelled' | 'cured'): Surface {
   if (surface.phase === 'bare' || surface.phase === 'cured' || surface.phase === phase) return surface;
   const own = surface.material !== 'stone' && surface.material !== 'piece' && surface.material !== 'tip';
-  const finish = own && phase === 'cured' ? FAMILIES[film.family].finish : surface.finish;
+  const finish = own && phase === 'cured' ? FAMILIES[family].finish : surface.finish;
   return { ...surface, phase, finish };
 }
 

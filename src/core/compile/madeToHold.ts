@@ -21,12 +21,13 @@ export function madeToHold(
   edge: Edge,
   found: FoundOn,
 ): Placed[] {
-  const nail = groundOf(context, edge, found);
+  const work = line.map(({ draft }) => draft);
+  const nail = groundOf(context, edge, found, work);
   let tip: Ground | undefined;
   const counts = new Map<string, number>();
   const done: Placed[] = [];
   for (const placed of line) {
-    const ground = placed.draft.in_tip ? (tip ??= insideOfTip(context)) : nail;
+    const ground = placed.draft.in_tip ? (tip ??= insideOfTip(context, work)) : nail;
     const before = missing(placed.draft, ground, context).map((draft): Placed => {
       const key = `${placed.element} ${draft.step}`;
       const pass = (counts.get(key) ?? 0) + 1;
@@ -46,14 +47,14 @@ export function madeToHold(
 function missing(draft: Draft, ground: Ground, context: NailContext): Draft[] {
   // What is held follows at once on what it is held after.
   if (draft.held || !(draft.deposit || rowOf(draft.verb).dusty)) return [];
-  const points = ground.points(draft);
-  const surfaces = ground.surfaces(points);
+  const zones = ground.zonesUnder(draft);
+  if (!ground.isRefused(draft, zones)) return [];
+  const surfaces = ground.surfaces(zones);
   const refusing = surfaces.filter((one) => refusal(draft, one, context.product) !== undefined);
-  if (refusing.length === 0) return [];
-  const place = placeFor(draft, points, ground, refusing);
+  const place = placeFor(draft, zones, ground, refusing);
   const reason = `${upTo(draft)} wants ${wantsFor(draft.verb, laidBy(draft, context.product))}; here lies ${surfaceWords(refusing[0]!)}.`;
   const own = preparations(context);
-  const soft = [...new Set(points.flatMap((n) => ground.softAt(n) ?? []))];
+  const soft = [...new Set(zones.flatMap((zone) => ground.softAt(zone) ?? []))];
   const ways = [
     ...own,
     ...soft.flatMap((film) => {
@@ -102,11 +103,11 @@ function upTo({ words }: Draft): string {
 /** A part that was laid whole is prepared whole: a patch of it would be seen. */
 function placeFor(
   draft: Draft,
-  points: readonly number[],
+  zones: readonly number[],
   ground: Ground,
   refusing: readonly Surface[],
 ): Place {
-  const below = new Set(points.map((n) => ground.topAt(n)));
+  const below = new Set(zones.map((zone) => ground.topAt(zone)));
   const [only] = below;
   const powdered = refusing.some((one) => one.finish === 'powdered');
   return powdered && below.size === 1 && only ? only.place : draft.place;

@@ -5,6 +5,7 @@ import type { Nail } from '../model/nail';
 import { handOf, type NailName } from '../model/names';
 import type { Practice } from '../model/practice';
 import type { Product, Role } from '../model/product';
+import { rounded } from '../model/rounded';
 import type { Region } from '../regions';
 import type { Laid } from './families';
 import type { Place } from './operation';
@@ -113,7 +114,7 @@ export function placeOf(
     ...(inside && element.within ? { within: [{ place: inside, outside: element.within.outside }] } : {}),
     region: element.region,
     mirror: isMirrored(context.name, element),
-    scale: scaleOn(context.frame, element),
+    scale: rounded(scaleOn(context.frame, element), 6),
     margin_mm: SKIN_MARGIN_MM,
     ...(element.fit === 'keep' ? { keep: true } : {}),
   };

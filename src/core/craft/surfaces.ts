@@ -689,12 +689,13 @@ interface Lookup {
   leaves: Uint16Array;
 }
 
-const LOOKUPS = new Map<string, Lookup>();
+const LOOKUPS = new Map<Verb, Map<Laid, Lookup>>();
 
 /** The table of one verb and what it lays, over all encoded surfaces. */
 export function lookup(verb: Verb, laid: Laid): Lookup {
-  const key = `${verb} ${laid}`;
-  let made = LOOKUPS.get(key);
+  let ofVerb = LOOKUPS.get(verb);
+  if (!ofVerb) LOOKUPS.set(verb, (ofVerb = new Map()));
+  let made = ofVerb.get(laid);
   if (!made) {
     const row = rowOf(verb);
     made = {
@@ -704,7 +705,7 @@ export function lookup(verb: Verb, laid: Laid): Lookup {
       }),
       leaves: Uint16Array.from(ALL_SURFACES, (s) => encode(row.leaves(s, laid))),
     };
-    LOOKUPS.set(key, made);
+    ofVerb.set(laid, made);
   }
   return made;
 }

@@ -1,4 +1,4 @@
-import { areaOf } from '../craft/area';
+import { distancesTo } from '../craft/lattice';
 import type { Operation } from '../craft/operation';
 import type { PlacedPiece } from '../craft/matter';
 import { pieceDistance } from '../craft/pieces';
@@ -51,11 +51,8 @@ export function coverOf(covers: Covers, field: NailField, operation: Operation, 
 
 /** Distances to the edge of an operation's place, positive inside; far outside where there is no nail. */
 function overPlace(field: NailField, operation: Operation, there: Uint8Array): Float32Array {
-  const { grid } = field;
-  const { distance_mm } = areaOf(field.frame, operation.place);
-  return Float32Array.from(there, (is, cell) =>
-    is ? distance_mm(grid.x[cellX(cell)]!, grid.y[cellY(cell)]!) : OUTSIDE,
-  );
+  const inside_mm = distancesTo(field.frame, operation.place);
+  return Float32Array.from(there, (is, cell) => (is ? inside_mm[cell]! : OUTSIDE));
 }
 
 /** The same to the edges of pieces, each looked for only around itself. */

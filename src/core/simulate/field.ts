@@ -1,6 +1,7 @@
 import { leftOfPlate_mm, type Edge } from '../craft/build';
 import { wholePlace } from '../craft/context';
 import type { FoundOn, OldProductOn } from '../craft/start';
+import { LATTICE_X, LATTICE_Y } from '../craft/lattice';
 import type { NailFrame } from '../geometry/frame';
 import type { Plate } from '../model/nail';
 import { encode, type Surface } from '../craft/surface';
@@ -9,9 +10,9 @@ import type { Grains, Paint, PlacedPiece, Sheet, TipFrench } from '../craft/matt
 import type { Profile } from '../geometry/profiles';
 import { beadShare } from '../geometry/bead';
 
-/** Cells across and along; fine enough for areas of a tenth of a mm², cheap enough for ten nails at a keystroke. */
-export const CELLS_X = 28;
-export const CELLS_Y = 44;
+/** Cells across and along, their middles on the lattice that the order is worked out on. */
+export const CELLS_X = LATTICE_X;
+export const CELLS_Y = LATTICE_Y;
 
 export const NONE = 0;
 export const WET = 1;
