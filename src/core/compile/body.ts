@@ -85,8 +85,8 @@ function closedInItself(
   const own = asks.filter((one) => pieces.some(({ element }) => element.id === one.element));
   const cap_um = mostOf(own.map((one) => one.cap_um));
   const closed = beadedStructure(clear, cap_um).lay(cap_um);
-  return [...closed, ...filedGround(context, `Level the ${FAMILIES[clear.family].words}`, cap_um)].map((draft) =>
-    shared({ ...draft, step: `own-${draft.step}`, pass }),
+  return [...closed, ...filedGround(context, `Level the ${FAMILIES[clear.family].words}`, cap_um)].map(
+    (draft) => shared({ ...draft, step: `own-${draft.step}`, pass }),
   );
 }
 
@@ -184,9 +184,11 @@ function levelled(
   const melts = !lampOf(structure?.product ?? clear);
   return [
     ...laid,
-    ...shape.map(
-      (draft): Placed => ({ element: 'body', stage: 'shape', draft: melts ? ending(draft) : draft }),
-    ),
+    ...shape.map((draft): Placed => ({
+      element: 'body',
+      stage: 'shape',
+      draft: melts ? ending(draft) : draft,
+    })),
   ];
 }
 

@@ -6,7 +6,14 @@ import { cautionFor, inTipCaution, PACE, workSeconds } from '../craft/handwork';
 import { placeWords } from '../craft/placeWords';
 import { regionNoun } from '../regions';
 import { polygonArea_mm2 } from '../geometry/polygons';
-import { laidBy, operationId, RESERVED_ELEMENTS, type Draft, type Operation, type Place } from '../craft/operation';
+import {
+  laidBy,
+  operationId,
+  RESERVED_ELEMENTS,
+  type Draft,
+  type Operation,
+  type Place,
+} from '../craft/operation';
 import type { PlacedPiece } from '../craft/matter';
 import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';

@@ -43,12 +43,7 @@ const OLD = encode({ ...BARE, material: 'old', phase: 'cured' });
 const TIP = encode({ ...BARE, material: 'tip', phase: 'cured' });
 
 /** The nail as it is found, before any work; `work`: what comes, which divides it into zones. */
-export function groundOf(
-  context: NailContext,
-  edge: Edge,
-  found: FoundOn,
-  work: readonly Draft[],
-): Ground {
+export function groundOf(context: NailContext, edge: Edge, found: FoundOn, work: readonly Draft[]): Ground {
   const { frame, nail } = context;
   const plateEnds_mm = edge === 'plate' ? frame.length_mm : frame.bed_mm + leftOfPlate_mm(edge, nail.plate);
   const bare = encode(found.dull ? { ...BARE, finish: 'keyed' } : BARE);
@@ -241,7 +236,10 @@ function hardenedCodes(family: Product['family'], phase: 'gelled' | 'cured'): Ui
   const key = `${family} ${phase}`;
   let codes = HARDENED.get(key);
   if (!codes)
-    HARDENED.set(key, (codes = Uint16Array.from(ALL_SURFACES, (one) => encode(hardened(one, family, phase)))));
+    HARDENED.set(
+      key,
+      (codes = Uint16Array.from(ALL_SURFACES, (one) => encode(hardened(one, family, phase)))),
+    );
   return codes;
 }
 
@@ -262,7 +260,8 @@ export function afterAll(
     if (refusal(draft, surface, product)) return undefined;
     surface = rowOf(draft.verb).leaves(surface, laidBy(draft, product));
     if (draft.deposit && draft.product) film = product(draft.product);
-    if (film && (draft.verb === 'cure' || draft.verb === 'rest')) surface = hardened(surface, film.family, 'cured');
+    if (film && (draft.verb === 'cure' || draft.verb === 'rest'))
+      surface = hardened(surface, film.family, 'cured');
   }
   return surface;
 }

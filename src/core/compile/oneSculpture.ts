@@ -33,7 +33,8 @@ export function oneSculpture(line: readonly Placed[], context: NailContext): Pla
   const done: Placed[] = [];
   let body: Body | undefined;
   const close = () => {
-    if (body) done.push(...(body.putOff.length > 0 ? endedOnce(body, context) : [...body.work, ...body.ends]));
+    if (body)
+      done.push(...(body.putOff.length > 0 ? endedOnce(body, context) : [...body.work, ...body.ends]));
     body = undefined;
   };
   for (const placed of line) {
@@ -74,8 +75,14 @@ function endedOnce({ work, last, putOff, ends }: Body, { product, practice }: Na
   const build = work.find((one) => one.draft.verb === 'pinch')?.element;
   const setting = laid && settingOf(laid);
   return [
-    ...work.map((one, i) => (i === last && setting ? waiting(one, build ? setting.working_s : undefined) : one)),
-    ...(setting ? settled(laid, build !== undefined) : []).map((one): Placed => ({ element: build ?? element, stage, draft: one })),
+    ...work.map((one, i) =>
+      i === last && setting ? waiting(one, build ? setting.working_s : undefined) : one,
+    ),
+    ...(setting ? settled(laid, build !== undefined) : []).map((one): Placed => ({
+      element: build ?? element,
+      stage,
+      draft: one,
+    })),
     ...[
       ...of('tap').slice(0, 1),
       ...of('form-off').slice(0, 1),

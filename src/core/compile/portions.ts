@@ -32,7 +32,11 @@ export function inPortions(layer: Layer, context: NailContext): Placed[] | undef
     return groupsOf(pieces, size).flatMap((some): Placed[] => {
       pass += 1;
       const bed = { clear: layer.clear, t_um: layer.bed_um, place: around(some), pass };
-      const own = (draft: Draft): Placed => ({ element: one.element.id, stage: 'body', draft: { ...draft, pass } });
+      const own = (draft: Draft): Placed => ({
+        element: one.element.id,
+        stage: 'body',
+        draft: { ...draft, pass },
+      });
       return [
         {
           element: 'body',
@@ -47,7 +51,11 @@ export function inPortions(layer: Layer, context: NailContext): Placed[] | undef
   const last = { clear: layer.clear, t_um: layer.bed_um, place: wholePlace() };
   return [
     ...placed,
-    { element: 'body', stage: 'body', draft: bedHolds(last, 'A short flash holds the pieces down before the cap is laid.') },
+    {
+      element: 'body',
+      stage: 'body',
+      draft: bedHolds(last, 'A short flash holds the pieces down before the cap is laid.'),
+    },
   ];
 }
 

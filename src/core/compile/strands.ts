@@ -13,14 +13,7 @@ import { composeBody, type NailClear } from './body';
 import type { Placed } from './placed';
 import { composeInTip, darkOver } from './inTip';
 import { coverer, latticeOf, meet, pointsOf, type CoveredCells } from '../craft/lattice';
-import {
-  isLacquer,
-  isPowder,
-  seatElements,
-  surfaceAfter,
-  wantsHost,
-  type Seated,
-} from '../craft/seats';
+import { isLacquer, isPowder, seatElements, surfaceAfter, wantsHost, type Seated } from '../craft/seats';
 import { madeOf, stagesIn } from './madeOf';
 import { foundOn, keepsOld } from './stages';
 import { madeToHold } from './madeToHold';
@@ -63,7 +56,10 @@ function stageByStage(build: Build, bare: NailContext, elements: readonly Elemen
   });
   const { ahead = [], arrive = [], prepare = [], foundation = [] } = stages;
   const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
-  const over_um = thickest_um([...within('under'), ...within('inside')].flatMap(({ drafts }) => drafts), cover);
+  const over_um = thickest_um(
+    [...within('under'), ...within('inside')].flatMap(({ drafts }) => drafts),
+    cover,
+  );
   const body = composeBody(within('inside'), context, cover, structure && overArt(structure, over_um));
   const upper = finished(
     seated.filter((one) => one.seat === 'surface' || one.seat === 'over'),
@@ -146,10 +142,7 @@ function overArt(structure: Structure, art_um: number): Structure {
 }
 
 /** The most that some films hold at any place of the nail. */
-function thickest_um(
-  drafts: readonly Draft[],
-  cover: (drafts: readonly Draft[]) => CoveredCells,
-): number {
+function thickest_um(drafts: readonly Draft[], cover: (drafts: readonly Draft[]) => CoveredCells): number {
   const sum_um: number[] = [];
   for (const draft of drafts) {
     if (draft.deposit?.kind !== 'conformal') continue;
@@ -298,7 +291,9 @@ function finished(
   if (untopped) {
     const own = tops[tops.length - 1];
     // The underside has its top already.
-    const drafts = own ? plan(own).filter(({ step }) => !step.endsWith('underside')) : sealDrafts(WHOLE, context, standing);
+    const drafts = own
+      ? plan(own).filter(({ step }) => !step.endsWith('underside'))
+      : sealDrafts(WHOLE, context, standing);
     append(line, again(work(own?.element.id ?? 'top', 'over', drafts), OVER_PASS));
   }
   return { line, intoBody };

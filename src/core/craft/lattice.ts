@@ -26,7 +26,9 @@ export function coverer(
   const one = (draft: Pick<Draft, 'place' | 'deposit'>): CoveredCells => {
     const pieces = draft.deposit?.kind === 'pieces' ? draft.deposit.pieces : undefined;
     if (!pieces) return placed(draft.place);
-    return sampled(frame, JSON.stringify(pieces), () => sample(frame, measured(frame, piecesDistance(pieces))));
+    return sampled(frame, JSON.stringify(pieces), () =>
+      sample(frame, measured(frame, piecesDistance(pieces))),
+    );
   };
   const placed = (place: Place): CoveredCells => {
     const key = JSON.stringify(place);

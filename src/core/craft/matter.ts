@@ -141,7 +141,7 @@ export type Deposit =
       french?: TipFrench;
     }
   /** A half tip on its place, over a film of glue. */
-  | { kind: 'half-tip'; glue_um: number; tip_um: number }
+  | { kind: 'half-tip'; glue_um: number; tip_um: number; french?: TipFrench }
   /** The room below a ready tip past the plate, filled from beneath. */
   | { kind: 'fill' };
 

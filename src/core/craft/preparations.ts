@@ -87,7 +87,10 @@ export function preparations(context: NailContext): Preparation[] {
       words: 'A top, keyed',
       drafts: (place, reason) => [
         ...top(place, reason),
-        ...key(place, 'On the slick of a top nothing holds; it is keyed, and what lies below it is not touched.'),
+        ...key(
+          place,
+          'On the slick of a top nothing holds; it is keyed, and what lies below it is not touched.',
+        ),
       ],
     },
     {
@@ -107,7 +110,15 @@ function buffedAway({ finish, material }: Surface): boolean {
 }
 
 /** What is still soft, hard first: by its lamp, or in its own time. */
-export function hardenFilm({ product, t_um, place }: { product: Product; t_um: number; place: Place }): Preparation {
+export function hardenFilm({
+  product,
+  t_um,
+  place,
+}: {
+  product: Product;
+  t_um: number;
+  place: Place;
+}): Preparation {
   const setting = settingOf(product);
   return {
     words: 'Let it harden',

@@ -62,7 +62,13 @@ export function isLacquer(drafts: readonly Draft[], { product, role }: NailConte
 }
 
 /** A good ground for any art: cured gel with its sticky layer. */
-export const GROUND: Surface = { material: 'gel', phase: 'cured', finish: 'tacky', soil: 'clean', prep: 'none' };
+export const GROUND: Surface = {
+  material: 'gel',
+  phase: 'cured',
+  finish: 'tacky',
+  soil: 'clean',
+  prep: 'none',
+};
 
 /** The surface after some operations begun on a good ground, cures taken at their word. */
 export function surfaceAfter(drafts: readonly Draft[], product: (id: string) => Product): Surface {

@@ -219,7 +219,13 @@ export function sculpted(
       words: `Sculpt ${context.inlaid ? 'thin, ' : ''}in ${beads(context)} beads of ${product.name}`,
       product: product.id,
       place: wholePlace(),
-      deposit: { kind: 'level', t_um: Math.max(Math.min(apex_um, EXTENSION_UM), apex_um - (context.melted?.laid === 'acrylic' ? context.melted.t_um : 0)) },
+      deposit: {
+        kind: 'level',
+        t_um: Math.max(
+          Math.min(apex_um, EXTENSION_UM),
+          apex_um - (context.melted?.laid === 'acrylic' ? context.melted.t_um : 0),
+        ),
+      },
       hand_s: HAND_S.sculpt,
       portions: BEADS.indexOf(beads(context)),
       wait_s: pinched ? working_s : dry_s,
@@ -250,7 +256,10 @@ export function ending(draft: Draft): Draft {
 
 /** The pinch of a whole body, once all of it is laid. */
 export function pinchAgain(): Draft {
-  return { ...pinchDraft('Once more with all of it laid, while it gives: the cap has a curve of its own.'), pass: 2 };
+  return {
+    ...pinchDraft('Once more with all of it laid, while it gives: the cap has a curve of its own.'),
+    pass: 2,
+  };
 }
 
 /** Three beads for a short nail, four and five for longer ones (common practice). */

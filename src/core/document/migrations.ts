@@ -324,8 +324,15 @@ const fromVersion18: Migration = (file) => {
   return ok(file);
 };
 
-/** Up to version 19 the order inside a seat was derived: what that was is written into the lists once the file is read. */
-const fromVersion19: Migration = (file) => ok(file);
+/**
+ * Up to version 19 a nail that has grown out had no stones to come off first. The order inside a seat was derived: what that was
+ * is written into the lists once the file is read.
+ */
+const fromVersion19: Migration = (file) => {
+  for (const nail of Object.values(isObject(file.nails) ? file.nails : {}))
+    if (isObject(nail) && isObject(nail.start) && nail.start.kind === 'infill') nail.start.stones = false;
+  return ok(file);
+};
 
 /** The step that leads away from each version; where there is none, only parts have changed. */
 const STEPS: Readonly<Record<number, Migration>> = {

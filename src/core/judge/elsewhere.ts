@@ -25,8 +25,6 @@ export function elsewhere(nail: NailCase, id: string): Fix[] {
     };
   };
   const before = Array.from({ length: Math.min(from, MOST_UNDER) }, (_, i) => to(from - 1 - i, 'under'));
-  const after = look.elements
-    .slice(from + 1, from + 1 + MOST_OVER)
-    .map((_, i) => to(from + 1 + i, 'over'));
+  const after = look.elements.slice(from + 1, from + 1 + MOST_OVER).map((_, i) => to(from + 1 + i, 'over'));
   return [...before, ...after];
 }

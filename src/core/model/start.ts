@@ -32,6 +32,8 @@ export const Start = z.discriminatedUnion('kind', [
       ),
     gap_mm: z.nullable(mm(0.2, 10)),
     mend: z.enum(MENDS),
+    /** Stones or charms of last time stand on it. */
+    stones: z.boolean(),
   }),
   /** An extension or a finished nail that stays: only art comes on it. */
   z.strictObject({ kind: z.literal('finished') }),

@@ -128,7 +128,9 @@ describe('any look, listed in any order', () => {
             return t_um[cell]! > 0 && listed.has(by) && !onTop.has(by) ? [listed.get(by)!] : [];
           });
           if (pile.some((at, i) => i > 0 && at < pile[i - 1]!))
-            throw new Error(`${elements.map(({ id }) => id).join()} is laid ${pile.map((at) => elements[at]!.id).join()}`);
+            throw new Error(
+              `${elements.map(({ id }) => id).join()} is laid ${pile.map((at) => elements[at]!.id).join()}`,
+            );
         }
       }),
       { numRuns: runs(60, 2000) },

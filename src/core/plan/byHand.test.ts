@@ -203,7 +203,13 @@ const DOCUMENTS: Record<string, ByHand[]> = {
       says: 'gel lines and stones over a French in dip',
       build: [
         'dip',
-        { french: { product: 'dip-rose', filler: 'dip-white', smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 } } },
+        {
+          french: {
+            product: 'dip-rose',
+            filler: 'dip-white',
+            smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 },
+          },
+        },
       ],
       look: [colour('line', 'gilt-liner', band(0.9, 0.95)), stones('wet-top')],
       order: `build: dip, dust-off, dip, dust-off, dip, dust-off, activate, buff, dust-off, wipe,
@@ -235,14 +241,60 @@ const DOCUMENTS: Record<string, ByHand[]> = {
   ],
 };
 
+DOCUMENTS['what could not be said'] = [
+  {
+    says: 'a matte of its own on one element, gloss on all else',
+    look: [
+      colour('velvet', 'velvet-04', undefined, { passes: 2 }),
+      element('finish', { id: 'hush', finish: 'matte', region: SPOT, product: 'matte-a' }),
+    ],
+    order: `build: base, cure; velvet: coat, cure, coat, cure; top: top, cure; hush: matte-top, cure`,
+  },
+  {
+    says: 'a top that is wiped on one set of nails, from below as well',
+    build: ['sculpted-form'],
+    change: (set) =>
+      set.kit.products.push({ ...set.kit.products.find(({ id }) => id === 'top-a')!, id: 'top-b', name: 'Wipe top B', family: 'top-wipe' }),
+    look: [element('finish', { id: 'gloss', finish: 'gloss', product: 'top-b' })],
+    order: `build: base, cure, cap, flash, pinch, cure, form-off; body: cap, flash, cure, wipe, file+; gloss: top, cure, wipe`,
+    told: ['underside-bare'],
+  },
+  {
+    says: 'half tips that come with a French: keyed and not blended, with clear over them',
+    build: ['half-tip', { edge: { colour: '#f6f2ea', smile: TIP.smile } }],
+    look: [],
+    order: `build: glue-tip, rest, buff, dust-off, wipe, base, cure; body: cap, flash, cure, wipe, file+; ${SEAL}`,
+  },
+  {
+    says: 'sugar on the last of two layers',
+    look: [
+      colour('velvet', 'velvet-04', undefined, { passes: 2 }),
+      element('finish', { id: 'hush', finish: 'matte' }),
+      element('relief', { id: 'knit', region: SPOT, layers: 2, sugar: true, sugared: 'last' }),
+    ],
+    order: `build: base, cure; velvet: coat, cure, coat, cure; hush: matte-top, cure;
+      knit: draw, flash, cure, draw, strew, flash, cure, dust-off`,
+  },
+  {
+    says: 'the stones of last time come off before the infill is filed',
+    change: (set) =>
+      (set.nails['left-ring'].start = { kind: 'infill', weeks: 3, gap_mm: null, mend: 'no', stones: true }),
+    build: ['natural-builder'],
+    look: [colour('velvet', 'velvet-04', undefined, { passes: 2 })],
+    order: `prep: stones-off; build: base, cure; body: cap, flash, cure, wipe, file+; velvet: coat, cure, coat, cure; ${SEAL}`,
+  },
+];
+
 const PREPARING = ['sanitise', 'push-back', 'shape', 'ready-tip', 'dehydrate', 'prime', 'oil'];
 
 /** "build: sculpt, pinch; tip: sculpt": the steps, those of one element together. */
 function stepsOf(set: SetDocument): string[] {
   const { operations } = compileNail(set, 'left-ring');
   // Up to the first film or form the plate is prepared.
-  const from = operations.findIndex(({ deposit, verb }) => deposit || verb === 'fit-form' || verb === 'glue-tip');
-  return [...operations.filter(({ verb }) => verb === 'make'), ...operations.slice(from)]
+  const from = operations.findIndex(
+    ({ deposit, verb }) => deposit || verb === 'fit-form' || verb === 'glue-tip',
+  );
+  return [...operations.filter(({ verb }) => verb === 'make' || verb === 'stones-off'), ...operations.slice(from)]
     .filter(({ verb }) => !PREPARING.includes(verb))
     .map(({ element: who, verb }) => `${who} ${verb}`);
 }
@@ -259,19 +311,22 @@ function written(order: string): string[] {
 }
 
 describe.each(Object.entries(DOCUMENTS))('%s', (_paragraph, documents) => {
-  it.each(documents.map((one) => [one.says, one] as const))('%s', (_says, { build, look, change, order, told }) => {
-    const set = setWearing(look, (one) => {
-      if (build) {
-        one.builds.push({ ...buildKindOf(build[0]).fresh('test'), ...build[1] } as Build);
-        for (const nail of NAILS) one.nails[nail].build = 'test';
-      }
-      change?.(one);
-    });
-    const starts = stepsOf(set);
-    // A form is fitted before what is laid on it.
-    expect(starts.filter((one) => one !== 'build fit-form')).toEqual(
-      written(order).filter((one) => one !== 'build fit-form'),
-    );
-    expect(codesOn(set)).toEqual(told ?? []);
-  });
+  it.each(documents.map((one) => [one.says, one] as const))(
+    '%s',
+    (_says, { build, look, change, order, told }) => {
+      const set = setWearing(look, (one) => {
+        if (build) {
+          one.builds.push({ ...buildKindOf(build[0]).fresh('test'), ...build[1] } as Build);
+          for (const nail of NAILS) one.nails[nail].build = 'test';
+        }
+        change?.(one);
+      });
+      const starts = stepsOf(set);
+      // A form is fitted before what is laid on it.
+      expect(starts.filter((one) => one !== 'build fit-form')).toEqual(
+        written(order).filter((one) => one !== 'build fit-form'),
+      );
+      expect(codesOn(set)).toEqual(told ?? []);
+    },
+  );
 });

@@ -35,7 +35,14 @@ describe.each(['half-tip', 'sculpted-form'] as const)('pieces in a %s of acrylic
     const verbs = line.map((one) => one.verb);
     const from = verbs.indexOf('bed');
     const end = kind === 'half-tip' ? ['rest', 'tap', 'file'] : ['pinch', 'rest', 'tap', 'form-off', 'file'];
-    expect(verbs.slice(from, from + 5 + end.length)).toEqual(['bed', 'place', 'press', 'rest', 'cap', ...end]);
+    expect(verbs.slice(from, from + 5 + end.length)).toEqual([
+      'bed',
+      'place',
+      'press',
+      'rest',
+      'cap',
+      ...end,
+    ]);
     const acrylic = set.kit.roles.acrylic;
     expect(line.filter((one) => ['bed', 'cap'].includes(one.verb)).map((one) => one.product)).toEqual([
       acrylic,

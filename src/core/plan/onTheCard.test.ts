@@ -17,7 +17,10 @@ const withTorch = (set: SetDocument): SetDocument => ({
   ...set,
   kit: {
     ...set.kit,
-    lamps: [...set.kit.lamps, { ...set.kit.lamps[0]!, id: 'torch', name: 'Torch', programmes_s: [], torch: true }],
+    lamps: [
+      ...set.kit.lamps,
+      { ...set.kit.lamps[0]!, id: 'torch', name: 'Torch', programmes_s: [], torch: true },
+    ],
   },
 });
 

@@ -99,10 +99,7 @@ const CASES: Case[] = [
   {
     code: 'no-grip',
     what: 'mirror powder on tack',
-    wrong: set(
-      [ivory, element('powder', { own_top: false })],
-      edits(['skip', 'powder/top-under#1']),
-    ),
+    wrong: set([ivory, element('powder', { own_top: false })], edits(['skip', 'powder/top-under#1'])),
     right: set([ivory, element('powder', { own_top: false })]),
     out: /back|Do “|leave/i,
   },

@@ -83,7 +83,9 @@ const LAYINGS: { [K in Deposit['kind']]: Lay<K> } = {
   },
   'half-tip': (what, laying) => {
     const { glue_um, tip_um } = glueOn(laying.field, laying.cover, what);
-    return [filled(filmOf(laying, 'film'), glue_um, WET), filled(filmOf(laying, 'tip'), tip_um, CURED)];
+    const tip = filled(filmOf(laying, 'tip'), tip_um, CURED);
+    if (what.french) tip.french = what.french;
+    return [filled(filmOf(laying, 'film'), glue_um, WET), tip];
   },
   // Goes below what is there already.
   fill: (_what, laying) => {

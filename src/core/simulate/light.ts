@@ -105,7 +105,8 @@ export function passTime(
   if (seconds <= 0) return;
   let hardened = false;
   for (const film of field.films) {
-    const setting = film.settled || !goesOn(film) || !film.product ? undefined : settingOf(product(film.product));
+    const setting =
+      film.settled || !goesOn(film) || !film.product ? undefined : settingOf(product(film.product));
     if (!setting) continue;
     let open = false;
     for (let cell = 0; cell < CELLS_X * CELLS_Y; cell += 1) {

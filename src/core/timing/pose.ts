@@ -192,8 +192,7 @@ function tasksOf(
       task.due = { guide_s, most_s, to: 'next', kind: 'pinched-too-late' };
     }
     // Pieces go into a bead while that is wet: each with what is left of its working time.
-    if (setting && operation.verb === 'bed')
-      wetLeft_s = Math.max(1, setting.working_s - operation.hand_s);
+    if (setting && operation.verb === 'bed') wetLeft_s = Math.max(1, setting.working_s - operation.hand_s);
     const goesOn = wet && next !== undefined && INTO_A_BED.includes(next.verb);
     if (wetLeft_s > 0 && goesOn) {
       wetLeft_s = Math.max(1, wetLeft_s - next.hand_s);

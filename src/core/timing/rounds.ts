@@ -205,10 +205,7 @@ function pieces(
 }
 
 function ids(piece: Piece): string[] {
-  return [
-    ...piece.operations.map((one) => one.id),
-    ...piece.lights.flatMap(({ load }) => load.operations),
-  ];
+  return [...piece.operations.map((one) => one.id), ...piece.lights.flatMap(({ load }) => load.operations)];
 }
 
 function wordsOf(piece: Piece): string {

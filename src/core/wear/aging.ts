@@ -38,7 +38,7 @@ export function agingDays(until: number): number[] {
 
 /** A finished nail as it lies on its plate once so much has grown out: what was built has moved towards the tip, whole. */
 export function fieldGrownBy(set: SetDocument, name: NailName, gap_mm: number): NailField {
-  const start = { kind: 'infill' as const, weeks: 1, gap_mm, mend: 'no' as const };
+  const start = { kind: 'infill' as const, weeks: 1, gap_mm, mend: 'no' as const, stones: false };
   const grown: SetDocument = { ...set, nails: { ...set.nails, [name]: { ...set.nails[name], start } } };
   const { edge } = buildKindOf(buildOf(grown, grown.nails[name]).kind);
   return beginRun(compileNail(grown, name), edge, newCovers()).field;

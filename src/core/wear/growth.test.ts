@@ -97,7 +97,13 @@ describe('growing out', () => {
     const broken = noted('right-index', note({ what: 'fell' }));
     const next = infillOf(set, broken, '2026-03-22', { mm_a_day: 0.1, measured: true });
     expect(next.nails['right-index'].start).toEqual({ kind: 'bare', dull: false });
-    expect(next.nails['left-ring'].start).toEqual({ kind: 'infill', weeks: 3, gap_mm: 2.1, mend: 'no' });
+    expect(next.nails['left-ring'].start).toEqual({
+      kind: 'infill',
+      weeks: 3,
+      gap_mm: 2.1,
+      mend: 'no',
+      stones: expect.any(Boolean) as boolean,
+    });
     // What broke and stays is mended, of several the last that was noted; the artist may say otherwise.
     const cracked = noted(
       'left-ring',

@@ -1,3 +1,4 @@
+import { compileNail } from '../compile/compile';
 import type { SetDocument } from '../document/document';
 import type { Worn } from '../model/wear';
 import { rounded } from '../model/rounded';
@@ -6,6 +7,7 @@ import { brokenOn, nextOf, wayOnOf, type WayOn } from './follow';
 import type { NailName } from '../model/names';
 import type { Start } from '../model/start';
 import type { Growth } from './growth';
+import { haveStones } from './removal';
 
 /**
  * The next set made from the one that is worn: what is still there stays and is filled; a nail that
@@ -27,6 +29,7 @@ export function infillOf(
     weeks,
     gap_mm,
     mend: wayOn(name) === 'mend' ? brokenOn(worn, name) : 'no',
+    stones: haveStones(compileNail(set, name).operations),
   });
   return nextOf(set, worn, on, '(infill)', start, wayOn);
 }

@@ -38,13 +38,18 @@ export function anewOf(set: SetDocument, worn: Worn, on: string): SetDocument {
       kind: 'removal',
       product,
       soak_s: soakGuide_s(product) ?? NO_SOAK_S,
-      stones: operations.some(({ deposit }) => deposit?.kind === 'pieces' && deposit.pieces.some(isStanding)),
+      stones: haveStones(operations),
     };
   });
 }
 
 /** What does not soak has a figure all the same: it acts once another product is chosen. */
 const NO_SOAK_S = 720;
+
+/** Whether something stands on a nail when its work is done. */
+export function haveStones(operations: readonly Operation[]): boolean {
+  return operations.some(({ deposit }) => deposit?.kind === 'pieces' && deposit.pieces.some(isStanding));
+}
 
 function familiesOf(
   operations: readonly Operation[],

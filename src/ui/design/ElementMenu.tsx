@@ -120,7 +120,7 @@ function crossedBy(element: Element, set: SetDocument): Element[] {
   return [
     {
       ...element,
-      product: pick({ families: ['gel-colour'], beside: product }),
+      product: pick({ families: ['gel-colour'], ...(product ? { beside: product } : {}) }),
       region: { ...element.region, turn_deg, crossed: false },
     },
   ];

@@ -574,16 +574,8 @@ it('a bed of acrylic on a form is filed when it rings: no lamp, and no sticky la
   const { operations } = compileNail(set, 'left-ring');
   const from = operations.findIndex(({ step }) => step === 'bed');
   // One body with the foundation: set, pinched, tapped and filed once, and then the line.
-  expect(operations.slice(from, operations.findIndex(({ step }) => step === 'smile') + 1).map(({ verb }) => verb)).toEqual([
-    'cap',
-    'pinch',
-    'rest',
-    'tap',
-    'form-off',
-    'file',
-    'dust-off',
-    'wipe',
-    'buff',
-  ]);
+  expect(
+    operations.slice(from, operations.findIndex(({ step }) => step === 'smile') + 1).map(({ verb }) => verb),
+  ).toEqual(['cap', 'pinch', 'rest', 'tap', 'form-off', 'file', 'dust-off', 'wipe', 'buff']);
   expect(codesOn(set)).toEqual([]);
 });

@@ -1,5 +1,8 @@
 import * as z from 'zod/mini';
-import { mm } from '../../model/primitives';
+import { Colour, mm } from '../../model/primitives';
+import { Smile } from '../../model/smile';
+import type { TipFrench } from '../matter';
+import { smileFields } from '../technique';
 import { BUILT_FRENCH, builtBed, builtFrenchFields, overBed } from './builtBed';
 import { BUILD_BASE, defineBuild } from '../build';
 import { along_mm } from '../../geometry/frame';
@@ -25,12 +28,18 @@ const schema = z.strictObject({
   /** The overlay is pinched while it gives, for more of a C-curve than the tip has. */
   pinch: z.boolean(),
   french: z.nullable(BUILT_FRENCH),
+  /** The tips come with a French of their own, its smile line where the plate ends. */
+  edge: z.optional(z.nullable(z.strictObject({ colour: Colour, smile: Smile }))),
 });
 
 /** The well of a half tip covers a third of the bed, and is filed out over its whole length (common practice). */
 const WELL_FROM = 0.67;
+/** A French tip has hardly a well: it is set on where the bed ends (common practice). */
+const FRENCH_FROM = 0.92;
 /** Thickness of a half tip (common practice, from memory). */
 const TIP_UM = 320;
+/** Clear over the end of a tip whose seam is left (common practice). */
+const OVER_STEP_UM = 250;
 
 /** A half tip glued to the end of the plate and blended into it, then overlaid. */
 export const halfTip = defineBuild({
@@ -47,6 +56,14 @@ export const halfTip = defineBuild({
     overBase.field,
     { kind: 'switch', path: 'pinch', words: 'Pinched for more of a C-curve' },
     ...builtFrenchFields,
+    {
+      kind: 'optional',
+      path: 'edge',
+      words: 'The tips come with a French of their own',
+      fresh: (): TipFrench => ({ colour: '#f6f2ea', smile: { rise_mm: 0, depth_mm: 2.4, tilt_mm: 0 } }),
+    },
+    { kind: 'shade', path: 'edge.colour', words: 'Their edge' },
+    ...smileFields('edge.smile'),
   ],
   fresh: (id) => ({
     id,
@@ -83,7 +100,7 @@ export const halfTip = defineBuild({
       ],
       foundation: [
         ...(build.base === 'handmade' ? handmadePeel(context) : peels ? peelable(context) : []),
-        ...glued(context, peels ? 'base' : 'plate'),
+        ...glued(context, peels ? 'base' : 'plate', build.edge ?? undefined),
         ...(peels
           ? [wipeDraft(context, 'wipe-tip', LAST_DUST_OFF, 'Clean before it is built over.')]
           : primePlate(context, acrylic ? 'always' : undefined)),
@@ -101,7 +118,12 @@ export const halfTip = defineBuild({
     };
   },
   structure: (build, context) => {
-    const structure = overBed(build, 0, context);
+    const laid = overBed(build, 0, context);
+    // A step that is not filed out is built over.
+    const structure = laid && {
+      ...laid,
+      apex_um: build.edge ? Math.max(laid.apex_um, TIP_UM + OVER_STEP_UM) : laid.apex_um,
+    };
     return structure && build.pinch ? pinchedStructure(structure) : structure;
   },
   refill: (build, context) =>
@@ -128,7 +150,7 @@ function peelable(context: NailContext): Draft[] {
 }
 
 /** Glued, cut to length and shape, blended, brushed: all of it before the plate is dehydrated and primed. */
-function glued(context: NailContext, below: string): Draft[] {
+function glued(context: NailContext, below: string, french?: TipFrench): Draft[] {
   const glue = context.role('glue');
   const whole: Place = { ...wholePlace(), margin_mm: 0 };
   const from_mm = along_mm(context.frame, WELL_FROM);
@@ -136,10 +158,10 @@ function glued(context: NailContext, below: string): Draft[] {
     {
       step: 'glue-tip',
       verb: 'glue-tip',
-      words: `Glue the half tip on with ${glue.name}`,
+      words: `Glue the ${french ? 'French half tip, its smile line to the plate’s,' : 'half tip'} on with ${glue.name}`,
       product: glue.id,
-      place: { ...whole, region: { kind: 'band', from: WELL_FROM, to: 2 } },
-      deposit: { kind: 'half-tip', glue_um: coatOf(glue), tip_um: TIP_UM },
+      place: { ...whole, region: { kind: 'band', from: french ? FRENCH_FROM : WELL_FROM, to: 2 } },
+      deposit: { kind: 'half-tip', glue_um: coatOf(glue), tip_um: TIP_UM, ...(french ? { french } : {}) },
       hand_s: HAND_S['glue-tip'],
       reason: 'At a slant from the free edge down, so that no air stays under the well.',
     },
@@ -152,15 +174,27 @@ function glued(context: NailContext, below: string): Draft[] {
       hand_s: HAND_S.shape * 2,
       reason: 'Sides in turns so that the tip stays straight.',
     },
+    // A French tip has its line where it ends: there is no seam to be hidden, and the file stays off it.
     {
       step: 'blend',
-      verb: 'blend',
-      words: `Blend the seam of the tip into the ${below}, key the rest`,
+      verb: french ? 'buff' : 'blend',
+      words: french
+        ? 'Take the shine off the tip, short of its smile line'
+        : `Blend the seam of the tip into the ${below}, key the rest`,
       place: whole,
-      removal: { allowance_um: 0, edge_um: TIP_UM, seam_mm: { from: from_mm, to: context.frame.bed_mm } },
-      hand_s: HAND_S.blend,
-      reason:
-        'No seam may show or stand; the file wipes off what the plate was primed with, so it comes first.',
+      ...(french
+        ? {}
+        : {
+            removal: {
+              allowance_um: 0,
+              edge_um: TIP_UM,
+              seam_mm: { from: from_mm, to: context.frame.bed_mm },
+            },
+          }),
+      hand_s: french ? HAND_S.buff : HAND_S.blend,
+      reason: french
+        ? 'Keyed, the overlay holds on it; its line stays as crisp as it came.'
+        : 'No seam may show or stand; the file wipes off what the plate was primed with, so it comes first.',
     },
     dustOffDraft('brush-tip', 'Dust under the overlay lifts it.'),
   ];

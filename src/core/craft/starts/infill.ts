@@ -10,6 +10,7 @@ import { CAUTIONS, HAND_S } from '../handwork';
 import { ofKind } from '../../model/registry';
 import { numberField } from '../technique';
 import type { StartKind } from '../start';
+import { STONES_OFF } from './removal';
 
 /** Share of the old thickness that comes off with the old colour (common practice). */
 const FILED_BACK = 0.5;
@@ -49,8 +50,9 @@ export const infill: StartKind<StartOf<'infill'>> = {
       words: 'Broken on it',
       choices: Object.entries(MENDING).map(([value, { words }]) => ({ value, words })),
     },
+    { kind: 'switch', path: 'stones', words: 'Stones or charms on it' },
   ],
-  fresh: () => ({ kind: 'infill', weeks: 3, gap_mm: null, mend: 'no' }),
+  fresh: () => ({ kind: 'infill', weeks: 3, gap_mm: null, mend: 'no', stones: false }),
   found: (start, worn_um) => ({
     dull: false,
     old: { from_mm: gapOf_mm(start), apex_um: worn_um, stays: true },
@@ -67,6 +69,7 @@ export const infill: StartKind<StartOf<'infill'>> = {
       stages: {
         arrive: [sanitiseDraft(context)],
         prepare: [
+          ...(start.stones ? [STONES_OFF] : []),
           pushBackDraft(),
           {
             step: 'file-back',

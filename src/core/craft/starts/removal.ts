@@ -66,7 +66,8 @@ export const removal: StartKind<StartOf<'removal'>> = {
 
 const place = wholePlace();
 
-const STONES_OFF: Draft = {
+/** What stands on an old set comes off before anything else is done to it. */
+export const STONES_OFF: Draft = {
   step: 'stones-off',
   verb: 'stones-off',
   words: 'Nip the stones and charms off',

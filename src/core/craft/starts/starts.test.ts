@@ -32,7 +32,7 @@ const removal = (product: (typeof OLD_PRODUCTS)[number], stones = false): Start 
   soak_s: soakGuide_s(product) ?? 720,
   stones,
 });
-const infill: Start = { kind: 'infill', weeks: 3, gap_mm: null, mend: 'no' };
+const infill: Start = { kind: 'infill', weeks: 3, gap_mm: null, mend: 'no', stones: false };
 
 const card = (set: SetDocument) =>
   compileNail(set, 'left-ring')
@@ -110,7 +110,7 @@ describe('a set that has grown out', () => {
 
   const films = (gap_mm: number | null) => {
     const { field } = planNail(
-      wearing({ kind: 'infill', weeks: 3, gap_mm, mend: 'no' }, {}, 'sculpted-form'),
+      wearing({ kind: 'infill', weeks: 3, gap_mm, mend: 'no', stones: false }, {}, 'sculpted-form'),
       'left-ring',
     ).nominal;
     return { field, old: field.films.find((film) => film.kind === 'old')! };
@@ -143,7 +143,7 @@ describe('a set that has grown out', () => {
     expect(built.length).toBeGreaterThan(3);
     for (const { kind } of built) {
       const { field } = planNail(
-        wearing({ kind: 'infill', weeks: 4, gap_mm: 2.8, mend: 'no' }, {}, kind),
+        wearing({ kind: 'infill', weeks: 4, gap_mm: 2.8, mend: 'no', stones: false }, {}, kind),
         'left-ring',
       ).nominal;
       const old = field.films.find((film) => film.kind === 'old')!;
@@ -183,7 +183,10 @@ describe('a set that has grown out', () => {
 
 describe('a broken nail beside those that are filled', () => {
   const planned = (mend: Mend) =>
-    planNail(wearing({ kind: 'infill', weeks: 3, gap_mm: null, mend }, {}, 'sculpted-form'), 'left-ring');
+    planNail(
+      wearing({ kind: 'infill', weeks: 3, gap_mm: null, mend, stones: false }, {}, 'sculpted-form'),
+      'left-ring',
+    );
   const filed = (mend: Mend) => planned(mend).compiled.operations.find(({ verb }) => verb === 'file-back')!;
 
   it.each<[Mend, RegExp]>([
@@ -202,7 +205,7 @@ describe('a broken nail beside those that are filled', () => {
     const old = (of: Mend) => planned(of).nominal.field.films.find(({ kind }) => kind === 'old')!;
     const sum = (of: Mend) => old(of).t_um.reduce((a, b) => a + b, 0);
     expect(sum(mend)).toBeLessThan(sum('no'));
-    expect(codesOn(wearing({ kind: 'infill', weeks: 3, gap_mm: null, mend }))).toEqual([]);
+    expect(codesOn(wearing({ kind: 'infill', weeks: 3, gap_mm: null, mend, stones: false }))).toEqual([]);
   });
 
   it('was whole in files up to version 18', () => {

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import type { Product } from '../../model/product';
-import { um } from '../../model/primitives';
+import { Id, um } from '../../model/primitives';
 import type { Draft, Place } from '../operation';
 import { placeOf, wholePlace, type NailContext } from '../context';
 import { coatOf } from '../cure';
@@ -33,9 +33,12 @@ const schema = z.strictObject({
   thick_um: z.nullable(um(100, 600, 10)),
   /** The underside of what is worn past the fingertip as well. */
   underside: z.boolean(),
+  /** A top of its own in place of the kit's. */
+  product: z.optional(z.nullable(Id)),
 });
 type Finish = z.infer<typeof schema>;
 
+const TOPS = ['top-no-wipe', 'top-wipe', 'top-matte'] as const;
 /** Gloss and matte top mixed half and half (common practice). */
 const SATIN = 0.5;
 const PLAIN = { doubled: false, thick_um: null, underside: false } as const;
@@ -67,6 +70,13 @@ export const finish = defineTechnique({
     { kind: 'optional', path: 'thick_um', words: 'Laid thick, to level', fresh: () => 250 },
     numberField(schema, 'thick_um', 'At its fullest'),
     { kind: 'switch', path: 'underside', words: 'The underside as well, hand turned over' },
+    {
+      kind: 'optional',
+      path: 'product',
+      words: 'A top of its own',
+      fresh: (pick) => pick({ families: TOPS }),
+    },
+    { kind: 'product', path: 'product', words: 'Top', families: TOPS },
     REGION_FIELD,
     ...WITHIN_FIELDS,
     fitField('scale', 'keep', 'drop'),
@@ -100,12 +110,14 @@ export const finish = defineTechnique({
     'underside-too': () => [{ words: 'Finish the underside as well', options: { underside: true } }],
   },
   handles: partHandles,
-  products: () => [],
+  products: ({ product }) => (product ? [product] : []),
   called: ({ finish }) => `${finish} top`,
   seals: (element) => element.region.kind === 'whole',
   plan: (element, context) => {
     const shiny = element.finish === 'gloss';
-    const product = context.role(shiny ? 'top' : 'matte_top');
+    const product = element.product
+      ? context.product(element.product)
+      : context.role(shiny ? 'top' : 'matte_top');
     const satin = element.finish === 'satin' && product.family === 'top-matte';
     const name = satin
       ? `${context.role('top').name} and ${product.name}, mixed half and half`

@@ -35,6 +35,8 @@ const schema = z.strictObject({
   layers: count(1, MOST_LAYERS),
   /** Clear powder sprinkled on while it is wet, and left open. */
   sugar: z.boolean(),
+  /** Of several layers, which are sprinkled. */
+  sugared: z.optional(z.enum(['every', 'last'])),
 });
 type Relief = z.infer<typeof schema>;
 
@@ -88,6 +90,16 @@ export const relief = defineTechnique({
     numberField(schema, 'height_um', 'Height'),
     numberField(schema, 'layers', 'Layers'),
     { kind: 'switch', path: 'sugar', words: 'Clear powder on it, left open' },
+    {
+      kind: 'choice',
+      path: 'sugared',
+      words: 'Sprinkled',
+      choices: [
+        { value: 'every', words: 'On every layer' },
+        { value: 'last', words: 'On the last one' },
+      ],
+      where: { path: 'sugar', is: [true] },
+    },
     REGION_FIELD,
     ...WITHIN_FIELDS,
     fitField('scale', 'keep', 'drop'),
@@ -125,6 +137,8 @@ export const relief = defineTechnique({
     const { drawn_s } = regionKindOf(element.region.kind);
     const t_um = element.height_um / element.layers;
     const profile = profileOf(place);
+    const isSugared = (pass: number) =>
+      element.sugar && (element.sugared !== 'last' || pass === element.layers);
     const layers = Array.from({ length: element.layers }, (_, i) => i + 1).flatMap((pass): Draft[] => [
       {
         step: 'raise',
@@ -139,16 +153,22 @@ export const relief = defineTechnique({
         reason:
           'Set down in the middle and drawn out thin to the sides; what is nearest the cuticle comes last.',
       },
-      ...(element.sugar ? [sugared(element, place, context, pass)] : []),
+      ...(isSugared(pass) ? [sugared(element, place, context, pass)] : []),
       { ...flashOf(product, t_um, place, 'Before it sinks.', 'flash', pass), held: true as const },
       ...hardenOf(product, t_um, place, 'cure', pass),
-      ...(element.sugar ? [sugarOff(place, pass)] : []),
+      ...(isSugared(pass) ? [sugarOff(place, pass)] : []),
     ]);
     const sticky = !element.sugar && FAMILIES[product.family].finish === 'tacky';
     return sticky
       ? [
           ...layers,
-          wipeDraft(context, 'wipe', STICKY_OFF, 'Sticky it would take up dust; wiped, it can be left as it is.', place),
+          wipeDraft(
+            context,
+            'wipe',
+            STICKY_OFF,
+            'Sticky it would take up dust; wiped, it can be left as it is.',
+            place,
+          ),
         ]
       : layers;
   },
