@@ -18,22 +18,16 @@ import type { Draft } from '../craft/operation';
 import type { Inlaid } from '../craft/technique';
 import { append, mostOf } from '../model/extent';
 import type { Product } from '../model/product';
-import { meet, type CoveredCells } from '../craft/lattice';
+import type { CoveredCells } from '../craft/lattice';
 import type { Placed } from './placed';
 import type { Seated } from '../craft/seats';
+import { layersOf, ownWork, type Layer } from './layersOf';
 import { inPortions } from './portions';
 
 const ROUND_ISLAND = 'round and over the island';
 const BACK = 'back over the island until its outline is clean';
 /** One island filed back until its outline is clean, by eye and with breaks to look (common practice, rough). */
 const BARE_ISLAND_S = 60;
-
-/** Pieces that lie in one bed of one clear. */
-export interface Layer {
-  clear: Product;
-  bed_um: number;
-  pieces: Seated[];
-}
 
 /** The body of a nail: its operations, and whether its cap is a top of its own. */
 export interface NailClear {
@@ -100,35 +94,6 @@ export function bedded(layer: Layer, pass: number, context: NailContext): Placed
     ...layer.pieces.flatMap(ownWork),
     shared(bedHolds(bed, 'A short flash holds the pieces down before the cap is laid.')),
   ];
-}
-
-/** Layers and films in the order of the list; a piece joins the bed at hand unless a film it meets lies over that. */
-export function layersOf(
-  inside: readonly Seated[],
-  context: NailContext,
-  cover: (drafts: readonly Draft[]) => CoveredCells,
-): (Layer | Seated)[] {
-  const parts: (Layer | Seated)[] = [];
-  let layer: Layer | undefined;
-  let filmsSince: Seated[] = [];
-  for (const one of inside) {
-    const asked = one.technique.inlaid?.(one.element, context);
-    if (!asked || asked.island) {
-      parts.push(one);
-      filmsSince.push(one);
-      continue;
-    }
-    const parted = filmsSince.some((film) => meet(cover(film.drafts), cover(one.drafts)));
-    if (!layer || parted || layer.clear.id !== asked.clear.id) {
-      layer = { clear: asked.clear, bed_um: asked.bed_um, pieces: [one] };
-      filmsSince = [];
-      parts.push(layer);
-    } else {
-      layer.pieces.push(one);
-      layer.bed_um = Math.max(layer.bed_um, asked.bed_um);
-    }
-  }
-  return parts;
 }
 
 function levelled(
@@ -216,14 +181,6 @@ function cap(product: Product, t_um: number, why: string): Placed[] {
     }),
     ...hardenOf(product, t_um, whole, 'cure-cap').map(shared),
   ];
-}
-
-export function ownWork(one: Seated): Placed[] {
-  return one.drafts.map((draft) => ({
-    element: one.element.id,
-    stage: 'body',
-    draft,
-  }));
 }
 
 function shared(draft: Draft): Placed {

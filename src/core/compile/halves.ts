@@ -5,7 +5,7 @@ import type { Draft, Place } from '../craft/operation';
 import type { PlacedPiece } from '../craft/matter';
 import { placeDraft, pressDraft } from '../craft/presses';
 import { sideWords } from '../craft/sides';
-import { ownWork, type Layer } from './body';
+import { ownWork, type Layer } from './layersOf';
 import type { Placed } from './placed';
 import { mostOf } from '../model/extent';
 

@@ -5,6 +5,7 @@ import { pinchAgain } from '../craft/structures';
 import type { Verb } from '../craft/surfaces';
 import { wholePlace, type NailContext } from '../craft/context';
 import type { Product } from '../model/product';
+import { append } from '../model/extent';
 import type { Placed } from './placed';
 
 /** What is laid bead on bead, or layer on layer, and is one body once it has set. */
@@ -33,8 +34,7 @@ export function oneSculpture(line: readonly Placed[], context: NailContext): Pla
   const done: Placed[] = [];
   let body: Body | undefined;
   const close = () => {
-    if (body)
-      done.push(...(body.putOff.length > 0 ? endedOnce(body, context) : [...body.work, ...body.ends]));
+    if (body) append(done, body.putOff.length > 0 ? endedOnce(body, context) : [...body.work, ...body.ends]);
     body = undefined;
   };
   for (const placed of line) {

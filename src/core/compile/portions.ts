@@ -5,7 +5,7 @@ import { HAND_S, PACE } from '../craft/handwork';
 import type { PlacedPiece } from '../craft/matter';
 import type { Draft, Place } from '../craft/operation';
 import { placeDraft, pressDraft } from '../craft/presses';
-import type { Layer } from './body';
+import type { Layer } from './layersOf';
 import { isAtOnce, piecesOf } from './halves';
 import type { Placed } from './placed';
 

@@ -439,6 +439,48 @@ describe('older files', () => {
     }
   });
 
+  it('of version 19 open with the nails they had: the order that was derived is written into the lists', () => {
+    const kept = join(process.cwd(), 'tests/files/v19');
+    expect(readdirSync(kept)).toHaveLength(6);
+    for (const name of readdirSync(kept)) {
+      const text = readFileSync(join(kept, name), 'utf8');
+      const parsed = parseSetText(text);
+      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+      const old = JSON.parse(text) as SetDocument;
+      // A nail that has grown out says of its stones.
+      const nails = Object.fromEntries(
+        Object.entries(old.nails).map(([one, nail]) => [
+          one,
+          nail.start.kind === 'infill' ? { ...nail, start: { ...nail.start, stones: false } } : nail,
+        ]),
+      );
+      expect(unlisted(parsed.value)).toEqual(unlisted({ ...old, nails, version: VERSION }));
+      if (name !== 'turned-round.lacquer.json') {
+        expect(parsed.value.looks).toEqual(old.looks);
+        continue;
+      }
+      // As version 19 laid each of these lists, which none of them says.
+      const laid = parsed.value.looks.map(
+        ({ id, elements }) => `${id}: ${elements.map((one) => one.id).join()}`,
+      );
+      expect(laid).toEqual([
+        'over-gloss: velvet,gloss',
+        'stones-first: velvet,stones',
+        'powder-first: velvet,gloss,chrome',
+        'matte-then-charm: velvet,mask,hush',
+        'leaf-on-gloss: velvet,leaf,gloss',
+        'gloss-below-slivers: velvet,slivers,gloss',
+        'beads: tip,drawing',
+      ]);
+      for (const nail of NAILS) {
+        const look = parsed.value.looks.find((one) => one.id === parsed.value.nails[nail].look);
+        const own = look?.elements.map((one) => one.id) ?? [];
+        const order = compileNail(parsed.value, nail).operations.map((one) => one.element);
+        expect([...new Set(order)].filter((one) => own.includes(one))).toEqual(own);
+      }
+    }
+  });
+
   it('of version 13 open as they are, no inlay an island', () => {
     const kept = join(process.cwd(), 'tests/files/v13');
     expect(readdirSync(kept)).toHaveLength(5);

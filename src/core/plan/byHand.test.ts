@@ -254,7 +254,12 @@ DOCUMENTS['what could not be said'] = [
     says: 'a top that is wiped on one set of nails, from below as well',
     build: ['sculpted-form'],
     change: (set) =>
-      set.kit.products.push({ ...set.kit.products.find(({ id }) => id === 'top-a')!, id: 'top-b', name: 'Wipe top B', family: 'top-wipe' }),
+      set.kit.products.push({
+        ...set.kit.products.find(({ id }) => id === 'top-a')!,
+        id: 'top-b',
+        name: 'Wipe top B',
+        family: 'top-wipe',
+      }),
     look: [element('finish', { id: 'gloss', finish: 'gloss', product: 'top-b' })],
     order: `build: base, cure, cap, flash, pinch, cure, form-off; body: cap, flash, cure, wipe, file+; gloss: top, cure, wipe`,
     told: ['underside-bare'],
@@ -294,7 +299,10 @@ function stepsOf(set: SetDocument): string[] {
   const from = operations.findIndex(
     ({ deposit, verb }) => deposit || verb === 'fit-form' || verb === 'glue-tip',
   );
-  return [...operations.filter(({ verb }) => verb === 'make' || verb === 'stones-off'), ...operations.slice(from)]
+  return [
+    ...operations.filter(({ verb }) => verb === 'make' || verb === 'stones-off'),
+    ...operations.slice(from),
+  ]
     .filter(({ verb }) => !PREPARING.includes(verb))
     .map(({ element: who, verb }) => `${who} ${verb}`);
 }

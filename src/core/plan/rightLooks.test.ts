@@ -88,11 +88,7 @@ function rightSet(by: Chance): SetDocument {
 
 it('300 right looks over all builds and starts have no stop that the program’s own step causes', () => {
   const told: string[] = [];
-  for (
-    let seed = Number(process.env.SEED ?? 1);
-    seed <= (process.env.SEED ? Number(process.env.SEED) : runs(40, 300));
-    seed += 1
-  ) {
+  for (let seed = 1; seed <= runs(40, 300); seed += 1) {
     const set = rightSet(chance(7100 + seed));
     const { kind } = set.builds.at(-1)!;
     for (const one of findingsOn(set, 'left-ring'))
@@ -100,16 +96,6 @@ it('300 right looks over all builds and starts have no stop that the program’s
         told.push(
           `${seed} ${kind}/${set.nails['left-ring'].start.kind} ${one.code}: ${one.message} ${one.reason.split('It meets')[1] ?? ''}`,
         );
-  }
-  if (process.env.SEED) {
-    const set = rightSet(chance(7100 + Number(process.env.SEED)));
-    console.log(
-      JSON.stringify(set.looks[0]!.elements.map((e) => ({ ...e, pieces: undefined, colours: undefined }))),
-      JSON.stringify(set.builds.at(-1)),
-      set.practice.stone_top,
-      set.practice.base,
-      set.practice.filed,
-    );
   }
   expect(told).toEqual([]);
 });
