@@ -70,7 +70,7 @@ function endedOnce({ work, last, putOff, ends }: Body, { product, practice }: Na
   const of = (...verbs: Verb[]) => end.filter((one) => verbs.includes(one.draft.verb));
   const edge_um = Math.round(practice.edge_mm * 1000);
   const files = of('file').length > 0 ? of('file').map((one) => toEdge(one, edge_um)) : of('buff');
-  const others: readonly Verb[] = ['rest', 'tap', 'form-off', 'file', 'buff', 'dust-off', 'wipe'];
+  const others: readonly Verb[] = ['activate', 'rest', 'tap', 'form-off', 'file', 'buff', 'dust-off', 'wipe'];
   const laid = draft.product ? product(draft.product) : undefined;
   const build = work.find((one) => one.draft.verb === 'pinch')?.element;
   const setting = laid && settingOf(laid);
@@ -84,6 +84,7 @@ function endedOnce({ work, last, putOff, ends }: Body, { product, practice }: Na
       draft: one,
     })),
     ...[
+      ...whole(of('activate'), []),
       ...of('tap').slice(0, 1),
       ...of('form-off').slice(0, 1),
       ...files,

@@ -136,7 +136,7 @@ const dipped: Work = (product, film, context) => [
     paint: film.paint,
     deposit: deposit(film, coatOf(product)),
   }),
-  activated('activate', context, film.place),
+  { ...activated('activate', context, film.place), ends: true },
   ...filedEven(film, context),
 ];
 /** One layer of dip is a veil (common practice). */

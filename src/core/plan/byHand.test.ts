@@ -64,7 +64,7 @@ const DOCUMENTS: Record<string, ByHand[]> = {
         }),
         element('sheets', { id: 'leaf' }),
       ],
-      order: `marble: make; build: dip, dust-off, activate; marble: dip, dust-off, dip, dust-off, activate; build: file+;
+      order: `marble: make; build: dip, dust-off; marble: dip, dust-off, dip, dust-off; build: activate, file+;
         leaf: base, cure, lay-sheet; ${SEAL}`,
     },
     {

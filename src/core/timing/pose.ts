@@ -187,8 +187,8 @@ function tasksOf(
     if (onlyRests(operation) && i > 0 && states[i - 1]!.wet && !lit && !form && goneDull(i)) task.wait_s = 0;
     if (setting && next?.verb === 'pinch') {
       // From its first touch: the first bead stiffens while the last is laid.
-      const most_s = Math.max(1, setting.dry_s - operation.hand_s - next.hand_s);
-      const guide_s = Math.max(operation.wait_s ?? 0, most_s - STIFF_S);
+      const most_s = setting.dry_s - operation.hand_s - next.hand_s;
+      const guide_s = Math.min(most_s, Math.max(operation.wait_s ?? 0, most_s - STIFF_S));
       task.due = { guide_s, most_s, to: 'next', kind: 'pinched-too-late' };
     }
     // Pieces go into a bead while that is wet: each with what is left of its working time.

@@ -42,7 +42,8 @@ export function windowsOf(
   for (const { tasks } of chains)
     tasks.forEach((task, i) => {
       const window = windowOf(task);
-      if (!window || !Number.isFinite(window.most_s)) return;
+      // What is over before the work is done is told, and no window to be kept.
+      if (!window || !Number.isFinite(window.most_s) || window.most_s <= 0) return;
       const follows = tasks.slice(i + 1).find(window.by);
       const [end_s, start_s] = [endOf.get(task.operation), follows && startOf.get(follows.operation)];
       windows[task.operation] = {

@@ -68,7 +68,8 @@ export const dip = defineBuild({
       ? reversedFrench(build.french, count, context)
       : [
           ...layers('layer', context.role('dip'), count, wholePlace(), context),
-          activated('activate', context),
+          // Where more is dipped over it, all of it is activated at once.
+          ending(activated('activate', context)),
         ];
     return {
       ...prepPlate(context, { shapeWords: `File the free edge ${context.frame.shape}` }),
