@@ -4,12 +4,11 @@ import { hardenOf, LAST_DUST_OFF, STICKY_OFF, wipeDraft } from '../craft/drafts'
 import { HAND_S } from '../craft/handwork';
 import type { Draft } from '../craft/operation';
 import type { PlacedPiece } from '../craft/matter';
-import { mostOf } from '../model/extent';
 import type { Product } from '../model/product';
 import { bedded } from './body';
 import { layersOf, ownWork } from './layersOf';
 import { beddedByHalves } from './halves';
-import type { CoveredCells } from '../craft/lattice';
+import { coverer, latticeOf, pointsOf, type CoveredCells } from '../craft/lattice';
 import type { Placed } from './placed';
 import type { Seated } from '../craft/seats';
 
@@ -74,17 +73,31 @@ function wipedInside(context: NailContext): Draft {
   return wipeDraft(context, 'wipe-inside', STICKY_OFF, why);
 }
 
-/** What the films inside a tip keep of the light that its fixing gel wants; those past the bed shade none of it. */
+/**
+ * What lies inside a tip keeps of the light that its fixing gel wants, as Σ t/D_p: where it keeps most, over the bed. What lies side by side
+ * shades side by side; below metal light comes only from its sides.
+ */
 export function darkOver(placed: readonly Placed[], context: NailContext): number {
+  const { frame, product } = context;
+  const cover = coverer(frame);
+  const lattice = latticeOf(frame);
+  const sum = new Float64Array(lattice.length);
   const fixing = context.role('fixing');
-  return placed.reduce((sum, { draft: { deposit, product, place } }) => {
-    // Below metal, light comes only from its sides.
-    if (deposit?.kind === 'pieces')
-      return sum + dark(fixing, Math.max(0, mostOf(deposit.pieces.map((piece) => halfWidth_um(piece)))));
-    const pastBed = place.region.kind === 'tip' || (place.region.kind === 'band' && place.region.from >= 0.9);
-    if (deposit?.kind !== 'conformal' || !product || pastBed) return sum;
-    return sum + dark(context.product(product), deposit.t_um);
-  }, 0);
+  for (const { draft } of placed) {
+    const { deposit } = draft;
+    const shades =
+      deposit?.kind === 'pieces'
+        ? deposit.pieces.map((piece) => ({
+            on: { ...draft, deposit: { ...deposit, pieces: [piece] } },
+            keeps: dark(fixing, halfWidth_um(piece)),
+          }))
+        : deposit?.kind === 'conformal' && draft.product
+          ? [{ on: draft, keeps: dark(product(draft.product), deposit.t_um) }]
+          : [];
+    for (const { on, keeps } of shades)
+      if (keeps > 0) for (const n of pointsOf(cover([on]))) sum[n]! += keeps;
+  }
+  return lattice.reduce((most, at, n) => (at && at.y <= frame.bed_mm ? Math.max(most, sum[n]!) : most), 0);
 }
 
 function halfWidth_um({ metallic, width_mm, length_mm }: PlacedPiece): number {
