@@ -25,6 +25,7 @@ import { nearestOwn } from '../model/ownTime';
 import { rounded } from '../model/rounded';
 import type { FoundOn } from '../craft/start';
 import { fromFirstTouch } from './fromFirstTouch';
+import { oneLight } from './oneLight';
 import { followEdits, type EditFault } from './followEdits';
 import { coverer, meet } from '../craft/lattice';
 import type { Placed } from './placed';
@@ -57,7 +58,7 @@ export function compileNail(set: SetDocument, name: NailName): Compiled {
   const completed = lineOf(build, context, elements).map((placed, i, all) =>
     complete(placed, context, all[i - 1]),
   );
-  const line = toldApart(fromFirstTouch(completed, context.product), elements);
+  const line = toldApart(oneLight(fromFirstTouch(completed, context.product)), elements);
   const cover = coverer(context.frame);
   const followed = followEdits(
     line,

@@ -3,7 +3,8 @@ import type { Element } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
 import { NAILS } from '../model/names';
 import type { Region } from '../regions';
-import { codesOn, element, setWearing } from '../testing/sets';
+import { codesOn, element, QUICK, setWearing } from '../testing/sets';
+import { planSet } from './planSet';
 import { compileNail } from '../compile/compile';
 
 /*
@@ -224,6 +225,22 @@ const DOCUMENTS: Record<string, ByHand[]> = {
         velvet: coat, cure, coat, cure; ${SEAL}`,
     },
     {
+      says: 'a builder whose flash is as long as its cure: one light',
+      build: ['natural-builder'],
+      change: (set) => {
+        for (const one of set.kit.products)
+          if (one.id === 'builder-a') one.lamp = { cure_s: 60, flash_s: 60, depth_um: 700 };
+      },
+      look: [colour('velvet', 'velvet-04', undefined, { passes: 2 })],
+      order: `build: base, cure; body: cap, cure, wipe, file+; velvet: coat, cure, coat, cure; ${SEAL}`,
+    },
+    {
+      says: 'stones in thick gel, a top over them: they have their light before it',
+      change: (set) => (set.practice.stone_top = 'over'),
+      look: [colour('velvet', 'velvet-04', undefined, { passes: 2 }), stones('stone-gel')],
+      order: `build: base, cure; velvet: coat, cure, coat, cure; stones: bead, set-in-bead; top: cure, top-over, cure`,
+    },
+    {
       says: 'bedded stones, and a top over them: the stones are hard first',
       change: (set) => (set.practice.stone_top = 'over'),
       look: [colour('velvet', 'velvet-04', undefined, { passes: 2 }), stones('bedded')],
@@ -337,4 +354,14 @@ describe.each(Object.entries(DOCUMENTS))('%s', (_paragraph, documents) => {
       expect(codesOn(set)).toEqual(told ?? []);
     },
   );
+});
+
+it('a plain form is pinched under a lamp whose shortest programme is half a minute, as the sitting lights it', () => {
+  const set = setWearing([colour('velvet', 'velvet-04', undefined, { passes: 2 })], (one) => {
+    one.builds.push(buildKindOf('sculpted-form').fresh('test'));
+    for (const nail of NAILS) one.nails[nail].build = 'test';
+    one.kit.lamps[0]!.programmes_s = [30, 60, 90];
+  });
+  const { findings } = planSet(set, QUICK);
+  expect(findings.filter(({ severity }) => severity === 'stop').map(({ message }) => message)).toEqual([]);
 });

@@ -4,7 +4,7 @@ import { lowerBound_s } from './bound';
 import { boardOf } from './board';
 import { Player } from './play';
 import { search } from './search';
-import { programme_s, type Chain, type Problem, type Schedule, type Task } from './problem';
+import { inLamp_s, programme_s, type Chain, type Problem, type Schedule, type Task } from './problem';
 import { runs } from '../testing/runs';
 
 const paint = (id: string, seconds: number, open_s?: number): Task => ({
@@ -144,6 +144,10 @@ describe('programmes', () => {
     expect(programme_s([10, 30, 60], 60)).toBe(60);
     expect(programme_s([10, 30, 60], 75)).toBe(90);
     expect(programme_s([], 47)).toBe(47);
+    // A flash that none is short enough for is ended by hand.
+    expect(inLamp_s([30, 60], { mode: 'flash', seconds: 12 })).toBe(12);
+    expect(inLamp_s([30, 60], { mode: 'flash', seconds: 20 })).toBe(30);
+    expect(inLamp_s([30, 60], { mode: 'cure', seconds: 12 })).toBe(30);
   });
 });
 
