@@ -37,41 +37,25 @@ export function preparations(context: NailContext): Preparation[] {
     dustOff(place, 'Dust under the next layer lifts it.'),
     wipeDraft(context, 'clean-under', LAST_DUST_OFF, 'Clean before the next layer.', place),
   ];
-  const base = (place: Place, reason: string): Draft[] => {
-    const product = context.role('base');
+  const film = (role: 'base' | 'top', words: string) => (place: Place, reason: string) => {
+    const product = context.role(role);
     const t_um = coatOf(product);
     return [
       {
-        step: 'base-under',
-        verb: 'base',
-        words: `${product.name}, thin`,
+        step: `${role}-under`,
+        verb: role,
+        words: `${product.name}${words}`,
         product: product.id,
         place,
         deposit: { kind: 'conformal', t_um },
-        hand_s: HAND_S.base,
+        hand_s: HAND_S[role],
         reason,
-      },
-      ...hardenOf(product, t_um, place, 'cure-under'),
-    ];
-  };
-  const top = (place: Place, reason: string): Draft[] => {
-    const product = context.role('top');
-    const t_um = coatOf(product);
-    return [
-      {
-        step: 'top-under',
-        verb: 'top',
-        words: product.name,
-        product: product.id,
-        place,
-        deposit: { kind: 'conformal', t_um },
-        hand_s: HAND_S.top,
-        reason,
-      },
+      } satisfies Draft,
       ...hardenOf(product, t_um, place, 'cure-under'),
       ...wipedTop(product, context, place).map((draft) => ({ ...draft, step: 'wipe-under' })),
     ];
   };
+  const [base, top] = [film('base', ', thin'), film('top', '')];
   return [
     { words: 'Brush the dust off', drafts: (place, reason) => [dustOff(place, reason)] },
     { words: 'Wipe it', drafts: (place, reason) => [wipe(place, reason)] },
