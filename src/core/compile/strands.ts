@@ -57,7 +57,9 @@ function stageByStage(build: Build, bare: NailContext, elements: readonly Elemen
   const { ahead = [], arrive = [], prepare = [], foundation = [] } = stages;
   const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
   const over_um = thickest_um(
-    [...within('under'), ...within('inside')].flatMap(({ drafts }) => drafts),
+    [...within('under'), ...within('inside')].flatMap(({ technique, drafts }) =>
+      technique.inlaid ? [] : drafts,
+    ),
     cover,
   );
   const body = composeBody(within('inside'), context, cover, structure && overArt(structure, over_um));

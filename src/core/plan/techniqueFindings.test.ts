@@ -239,8 +239,11 @@ const CASES: Case[] = [
   },
   {
     code: 'cuticle-thick',
-    what: 'a marble with a coat of its own below it on three layers of dip',
-    wrong: set([{ ...dip('usual'), ground: true } as Element], built('dip')),
+    what: 'a marble with a coat of its own below it, over another colour of dip',
+    wrong: set(
+      [element('colour', { product: 'dip-rose' }), { ...dip('usual'), ground: true } as Element],
+      built('dip'),
+    ),
     right: set([{ ...dip('usual'), ground: false } as Element], built('dip', { layers: 2 })),
     out: /coat below the marble/,
   },

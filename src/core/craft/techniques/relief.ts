@@ -126,6 +126,7 @@ export const relief = defineTechnique({
     height_um: 350,
     layers: 1,
     sugar: false,
+    sugared: 'every' as const,
   }),
   handles: partHandles,
   ways,

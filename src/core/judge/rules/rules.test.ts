@@ -270,7 +270,7 @@ describe('the rules', () => {
     // The colour is the mirror's ground, and meant to lie under it.
     expect(codesOn(set)).toEqual([]);
     set.edits = ['top', 'cure'].map((step) => ({ kind: 'skip', a: `left-ring/chrome/${step}-under#1` }));
-    expect(find(set, 'no-grip').reason).toContain('slick no-wipe top');
+    expect(find(set, 'no-grip').reason).toContain('it wants a hard film, clean, that is slick.');
   });
 
   it('no grip of gel beads on a slick top, where stones are seated over it: it is keyed; glue holds there', () => {
