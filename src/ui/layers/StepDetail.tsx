@@ -2,10 +2,10 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { IconArrowDown, IconArrowUp, IconPlus } from '@tabler/icons-react';
-import { rowOf } from '@/core/craft/surfaces';
+import { wantsFor } from '@/core/craft/surfaces';
 import { drawnAgain } from '@/core/craft/layering';
 import { windowWords } from '@/core/timing/windows';
-import type { Operation } from '@/core/craft/operation';
+import { laidBy, type Operation } from '@/core/craft/operation';
 import { editsAbout, moveChange } from '@/core/compile/reorder';
 import { PutIn } from './PutIn';
 import { StepHead } from './StepHead';
@@ -30,6 +30,11 @@ export function StepDetail({ operations, index, surface, before, onChoose, onCom
   const again = drawnAgain(operation, before);
   const [putting, setPutting] = useState<string>();
   const edits = useStudio((s) => s.set.edits);
+  const products = useStudio((s) => s.set.kit.products);
+  const wants = wantsFor(
+    operation.verb,
+    laidBy(operation, (id) => products.find((one) => one.id === id)!),
+  );
   const { change } = useStudioStore().getState();
   const said = editsAbout(edits, operation.id);
   const skippedHere = edits.filter((edit) => edit.kind === 'skip' && edit.a.startsWith(`${operation.nail}/`));
@@ -47,7 +52,7 @@ export function StepDetail({ operations, index, surface, before, onChoose, onCom
       )}
       <dl>
         <dt>Wants</dt>
-        <dd>{rowOf(operation.verb).wants}</dd>
+        <dd>{wants}</dd>
         <dt>Leaves</dt>
         <dd>{surface}</dd>
         {window && (
