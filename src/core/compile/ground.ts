@@ -83,6 +83,8 @@ interface Zones {
   count: number;
   /** Those that some lattice points lie in. */
   in: (points: readonly number[]) => readonly number[];
+  /** Those that an operation covers. */
+  under: (draft: Draft) => readonly number[];
 }
 
 function zonesOf(
@@ -94,10 +96,11 @@ function zonesOf(
   const lattice = latticeOf(frame);
   const zone = new Int32Array(lattice.length);
   let next = 1;
-  for (const points of new Set([...first, ...work.map((draft) => pointsOf(cover([draft])))])) {
+  const points = new Map(work.map((draft) => [draft, pointsOf(cover([draft]))]));
+  for (const some of new Set([...first, ...points.values()])) {
     // What lies in it parts from what lay in the same zone outside it.
     const parted = new Map<number, number>();
-    for (const n of points) {
+    for (const n of some) {
       const before = zone[n]!;
       let now = parted.get(before);
       if (now === undefined) parted.set(before, (now = next++));
@@ -113,17 +116,19 @@ function zonesOf(
       count += 1;
     }
   const known = new Map<readonly number[], readonly number[]>();
+  const within = (some: readonly number[]): readonly number[] => {
+    let zones = known.get(some);
+    if (!zones) {
+      const ids = new Set<number>();
+      for (const n of some) ids.add(named[zone[n]!]!);
+      known.set(some, (zones = [...ids]));
+    }
+    return zones;
+  };
   return {
     count,
-    in: (points) => {
-      let some = known.get(points);
-      if (!some) {
-        const ids = new Set<number>();
-        for (const n of points) ids.add(named[zone[n]!]!);
-        known.set(points, (some = [...ids]));
-      }
-      return some;
-    },
+    in: within,
+    under: (draft) => within(points.get(draft) ?? pointsOf(cover([draft]))),
   };
 }
 
@@ -137,13 +142,12 @@ interface Soft extends SoftFilm {
 }
 
 function walked(
-  { frame, product }: NailContext,
+  { product }: NailContext,
   zones: Zones,
   onPlate: ReadonlySet<number>,
   codes: Uint16Array,
   wholeLength: boolean,
 ): Ground {
-  const cover = coverer(frame);
   const top: (Draft | undefined)[] = [];
   const film: (Soft | undefined)[] = Array.from(codes, () => undefined);
   let lengthened = wholeLength;
@@ -154,7 +158,7 @@ function walked(
     // A tip is fixed where the plate is; past it, it stands free.
     const { lengthens } = rowOf(draft.verb);
     const long = lengthened || lengthens === 'form' || lengthens === 'stand';
-    const under = zones.in(pointsOf(cover([draft])));
+    const under = zones.under(draft);
     return long ? under : under.filter((zone) => onPlate.has(zone));
   };
   const harden = (is: (soft: Soft) => boolean, phase: 'gelled' | 'cured') => {
