@@ -274,7 +274,7 @@ function finished(
   // What is to be cured with a top about it, where none comes any more, has a light of its own.
   const lastSeal = open ? art.length : art.findLastIndex((one) => one.technique.seals?.(one.element));
   const litAlone = (one: Seated, drafts: readonly Draft[]) =>
-    art.indexOf(one) > lastSeal && staysWet(one, context) ? cured(drafts, context) : drafts;
+    art.indexOf(one) > lastSeal && staysSoft(one, context) ? cured(drafts, context) : drafts;
   for (const one of art)
     lay(
       one,
@@ -301,13 +301,18 @@ function finished(
   return { line, intoBody };
 }
 
-/** What stands in gel that only the light of the top about it hardens. */
-function staysWet({ technique, drafts }: Seated, { product }: NailContext): boolean {
+/** What stands in gel that only the light of the top about it hardens: wet, or held by a flash. */
+function staysSoft({ technique, drafts }: Seated, { product }: NailContext): boolean {
   return (
     technique.stands !== undefined &&
     drafts.some((draft) => draft.product && draft.deposit && lampOf(product(draft.product))) &&
-    surfaceAfter(drafts, product).phase === 'wet'
+    surfaceAfter(drafts, product).phase !== 'cured'
   );
+}
+
+/** Of that, what is still wet. */
+function staysWet(one: Seated, context: NailContext): boolean {
+  return staysSoft(one, context) && surfaceAfter(one.drafts, context.product).phase === 'wet';
 }
 
 /** What is cured with the top about it comes right before that top, or last of all: nothing else is done while it is wet. */
