@@ -2,6 +2,7 @@ import { leftOfPlate_mm, type Edge } from '../craft/build';
 import { coatOf } from '../craft/cure';
 import { FAMILIES, settingOf, type Family } from '../craft/families';
 import { laidBy, type Draft, type Place } from '../craft/operation';
+import { hardened, stepped, type SurfaceOf } from '../craft/seats';
 import type { FoundOn } from '../craft/start';
 import { ALL_SURFACES, decode, encode, type Surface } from '../craft/surface';
 import { lookup, REASONS, rowOf, type Reason } from '../craft/surfaces';
@@ -206,8 +207,8 @@ function walked(
             t_um: thickness_um(draft, made),
             place: draft.place,
             hardening: FAMILIES[made.family].hardens,
-            gelled: hardenedCodes(made.family, 'gelled'),
-            cured: hardenedCodes(made.family, 'cured'),
+            gelled: hardenedCodes(made, 'gelled'),
+            cured: hardenedCodes(made, 'cured'),
             age_s: 0,
           }
         : undefined;
@@ -236,14 +237,11 @@ function walked(
 const HARDENED = new Map<string, Uint16Array>();
 
 /** By surface code: what it is once a film of a family has gelled, or is hard. */
-function hardenedCodes(family: Product['family'], phase: 'gelled' | 'cured'): Uint16Array {
-  const key = `${family} ${phase}`;
+function hardenedCodes(film: Product, phase: 'gelled' | 'cured'): Uint16Array {
+  const key = `${film.family} ${phase}`;
   let codes = HARDENED.get(key);
   if (!codes)
-    HARDENED.set(
-      key,
-      (codes = Uint16Array.from(ALL_SURFACES, (one) => encode(hardened(one, family, phase)))),
-    );
+    HARDENED.set(key, (codes = Uint16Array.from(ALL_SURFACES, (one) => encode(hardened(one, film, phase)))));
   return codes;
 }
 
@@ -258,24 +256,12 @@ export function afterAll(
   product: NailContext['product'],
   soft?: Product,
 ): Surface | undefined {
-  let surface = from;
-  let film = soft;
+  let at: SurfaceOf = { surface: from, film: soft };
   for (const draft of drafts) {
-    if (refusal(draft, surface, product)) return undefined;
-    surface = rowOf(draft.verb).leaves(surface, laidBy(draft, product));
-    if (draft.deposit && draft.product) film = product(draft.product);
-    if (film && (draft.verb === 'cure' || draft.verb === 'rest'))
-      surface = hardened(surface, film.family, 'cured');
+    if (refusal(draft, at.surface, product)) return undefined;
+    at = stepped(at, draft, product);
   }
-  return surface;
-}
-
-/** A surface once the film that holds it has gelled, or is hard: then it has that film's finish. */
-function hardened(surface: Surface, family: Product['family'], phase: 'gelled' | 'cured'): Surface {
-  if (surface.phase === 'bare' || surface.phase === 'cured' || surface.phase === phase) return surface;
-  const own = surface.material !== 'stone' && surface.material !== 'piece' && surface.material !== 'tip';
-  const finish = own && phase === 'cured' ? FAMILIES[family].finish : surface.finish;
-  return { ...surface, phase, finish };
+  return at.surface;
 }
 
 /** Why an operation does not hold on a surface; undefined where it does. */

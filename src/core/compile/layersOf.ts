@@ -3,7 +3,7 @@ import { meet, type CoveredCells } from '../craft/lattice';
 import type { Draft } from '../craft/operation';
 import type { Seated } from '../craft/seats';
 import type { Product } from '../model/product';
-import type { Placed } from './placed';
+import { placedIn, type Placed } from './placed';
 
 /** Pieces that lie in one bed of one clear. */
 export interface Layer {
@@ -43,9 +43,5 @@ export function layersOf(
 
 /** The work of one element in the body. */
 export function ownWork(one: Seated): Placed[] {
-  return one.drafts.map((draft) => ({
-    element: one.element.id,
-    stage: 'body',
-    draft,
-  }));
+  return placedIn('body', one.element.id, one.drafts);
 }

@@ -5,7 +5,6 @@ import { laidBy, type Draft, type Place } from '../craft/operation';
 import type { FoundOn } from '../craft/start';
 import { surfaceWords, type Surface } from '../craft/surface';
 import { rowOf, wantsFor } from '../craft/surfaces';
-import { lowerFirst } from '../model/letters';
 import { append } from '../model/extent';
 import { afterAll, groundOf, insideOfTip, refusal, type Ground } from './ground';
 import type { Placed } from './placed';
@@ -78,7 +77,6 @@ function inTurn(first: Preparation, then: Preparation): Preparation {
   return {
     ...first,
     spoils: (surface) => first.spoils?.(surface) === true || then.spoils?.(surface) === true,
-    words: `${first.words}, then ${lowerFirst(then.words)}`,
     drafts: (place, reason) => [...first.drafts(place, reason), ...then.drafts(place, reason)],
   };
 }

@@ -95,7 +95,7 @@ function endedOnce({ work, last, putOff, ends }: Body, { product, practice }: Na
   ];
 }
 
-/** What was to carry art is filed with the art on it: its edge is left as thick as any finished one. */
+/** What was to carry art is filed with the art on it: its edge keeps the thickness of a finished one. */
 function toEdge(placed: Placed, edge_um: number): Placed {
   const { removal } = placed.draft;
   if (!removal || removal.edge_um >= edge_um) return placed;

@@ -8,7 +8,7 @@ import { perFrame } from '../geometry/perFrame';
 export const LATTICE_X = 28;
 export const LATTICE_Y = 44;
 /** Past the nail. */
-const OUTSIDE_MM = -1e3;
+export const OUTSIDE_MM = -1e3;
 
 /** A sampled cover: for each lattice point 0, or the bits `NEAR` and `WITHIN`. */
 export type CoveredCells = Uint8Array;

@@ -9,7 +9,6 @@ import type { Surface } from './surface';
 
 /** Work that makes a surface take what it does not take as it is; `reason`: what it is that it does not take. */
 export interface Preparation {
-  words: string;
   /** The film that it lets harden first. */
   hardens?: Product;
   /** What it would spoil. */
@@ -57,18 +56,16 @@ export function preparations(context: NailContext): Preparation[] {
   };
   const [base, top] = [film('base', ', thin'), film('top', '')];
   return [
-    { words: 'Brush the dust off', drafts: (place, reason) => [dustOff(place, reason)] },
-    { words: 'Wipe it', drafts: (place, reason) => [wipe(place, reason)] },
-    { words: 'Key it', spoils: buffedAway, drafts: key },
+    { drafts: (place, reason) => [dustOff(place, reason)] },
+    { drafts: (place, reason) => [wipe(place, reason)] },
+    { spoils: buffedAway, drafts: key },
     {
-      words: 'Wipe it and key it',
       spoils: buffedAway,
       drafts: (place, reason) => [wipe(place, 'The sticky layer clogs the buffer.'), ...key(place, reason)],
     },
-    { words: 'A thin base', drafts: base },
-    { words: 'A top', drafts: top },
+    { drafts: base },
+    { drafts: top },
     {
-      words: 'A top, keyed',
       drafts: (place, reason) => [
         ...top(place, reason),
         ...key(
@@ -78,7 +75,6 @@ export function preparations(context: NailContext): Preparation[] {
       ],
     },
     {
-      words: 'Key it, then a thin base',
       spoils: buffedAway,
       drafts: (place, reason) => [
         ...key(place, 'Base holds on what is dull, and not on a shine.'),
@@ -105,7 +101,6 @@ export function hardenFilm({
 }): Preparation {
   const setting = settingOf(product);
   return {
-    words: 'Let it harden',
     hardens: product,
     drafts: (_place, reason) =>
       (setting

@@ -72,15 +72,26 @@ export const GROUND: Surface = {
 
 /** The surface after some operations begun on a good ground, cures taken at their word. */
 export function surfaceAfter(drafts: readonly Draft[], product: (id: string) => Product): Surface {
-  let surface = GROUND;
-  let film: Product | undefined;
-  for (const draft of drafts) {
-    surface = rowOf(draft.verb).leaves(surface, laidBy(draft, product));
-    if (draft.deposit && draft.product) film = product(draft.product);
-    if (draft.verb === 'cure' || draft.verb === 'rest') surface = hardened(surface, film, 'cured');
-    if (draft.verb === 'flash' && surface.phase === 'wet') surface = hardened(surface, film, 'gelled');
-  }
-  return surface;
+  let at: SurfaceOf = { surface: GROUND };
+  for (const draft of drafts) at = stepped(at, draft, product);
+  return at.surface;
+}
+
+/** A surface, and the film that holds it. */
+export interface SurfaceOf {
+  surface: Surface;
+  film?: Product | undefined;
+}
+
+/** The surface after one more operation, whether it holds or not; lights and rests are taken at their word. */
+export function stepped(at: SurfaceOf, draft: Draft, product: (id: string) => Product): SurfaceOf {
+  const film = draft.deposit && draft.product ? product(draft.product) : at.film;
+  const surface = rowOf(draft.verb).leaves(at.surface, laidBy(draft, product));
+  if (draft.verb === 'cure' || draft.verb === 'rest')
+    return { surface: hardened(surface, film, 'cured'), film };
+  if (draft.verb === 'flash' && surface.phase === 'wet')
+    return { surface: hardened(surface, film, 'gelled'), film };
+  return { surface, film };
 }
 
 /** A surface after its light: cured, it has the finish of the film that holds it. */

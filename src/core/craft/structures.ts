@@ -216,7 +216,7 @@ export function sculpted(
     {
       step: 'sculpt',
       verb: 'sculpt',
-      words: `Sculpt ${context.inlaid ? 'thin, ' : ''}in ${beads(context)} beads of ${product.name}`,
+      words: `Sculpt ${context.inlaid ? 'thin, ' : ''}in ${BEADS_IN_WORDS[beads(context)]} beads of ${product.name}`,
       product: product.id,
       place: wholePlace(),
       deposit: {
@@ -227,7 +227,7 @@ export function sculpted(
         ),
       },
       hand_s: HAND_S.sculpt,
-      portions: BEADS.indexOf(beads(context)),
+      portions: beads(context),
       wait_s: pinched ? working_s : dry_s,
       reason: context.inlaid
         ? 'From the tip to the cuticle; thin, for the pieces lie on it and the strength is built above them.'
@@ -263,11 +263,11 @@ export function pinchAgain(): Draft {
 }
 
 /** Three beads for a short nail, four and five for longer ones (common practice). */
-const BEADS = ['', 'one', 'two', 'three', 'four', 'five'];
-function beads({ frame }: NailContext): string {
+function beads({ frame }: NailContext): 3 | 4 | 5 {
   const past_mm = frame.length_mm - frame.bed_mm;
-  return past_mm > 12 ? 'five' : past_mm > 5 ? 'four' : 'three';
+  return past_mm > 12 ? 5 : past_mm > 5 ? 4 : LEAST_BEADS;
 }
+const BEADS_IN_WORDS = { 3: 'three', 4: 'four', 5: 'five' } as const;
 
 /** A thin film of gel over plate and form, on which art and strength are built; the form comes off it. */
 export function thinExtension(product: Product, { practice }: NailContext, t_um = EXTENSION_UM): Draft[] {

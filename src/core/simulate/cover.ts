@@ -1,4 +1,4 @@
-import { distancesTo } from '../craft/lattice';
+import { distancesTo, OUTSIDE_MM } from '../craft/lattice';
 import type { Operation } from '../craft/operation';
 import type { PlacedPiece } from '../craft/matter';
 import { pieceDistance } from '../craft/pieces';
@@ -52,13 +52,13 @@ export function coverOf(covers: Covers, field: NailField, operation: Operation, 
 /** Distances to the edge of an operation's place, positive inside; far outside where there is no nail. */
 function overPlace(field: NailField, operation: Operation, there: Uint8Array): Float32Array {
   const inside_mm = distancesTo(field.frame, operation.place);
-  return Float32Array.from(there, (is, cell) => (is ? inside_mm[cell]! : OUTSIDE));
+  return Float32Array.from(there, (is, cell) => (is ? inside_mm[cell]! : OUTSIDE_MM));
 }
 
 /** The same to the edges of pieces, each looked for only around itself. */
 function overPieces(field: NailField, pieces: readonly PlacedPiece[], there: Uint8Array): Float32Array {
   const { grid } = field;
-  const out = new Float32Array(CELLS_X * CELLS_Y).fill(OUTSIDE);
+  const out = new Float32Array(CELLS_X * CELLS_Y).fill(OUTSIDE_MM);
   for (const piece of pieces) {
     const distance_mm = pieceDistance(piece);
     const reach_mm = Math.hypot(piece.width_mm, piece.length_mm) / 2 + grid.pitch_mm;
@@ -69,8 +69,6 @@ function overPieces(field: NailField, pieces: readonly PlacedPiece[], there: Uin
   }
   return out;
 }
-
-const OUTSIDE = -1e3;
 
 function coverWith({ grid }: NailField, distance_mm: Float32Array): Cover {
   const share = new Float32Array(CELLS_X * CELLS_Y);

@@ -6,7 +6,7 @@ import { lookup, REASONS, rowOf, wantsFor, type Reason } from '../craft/surfaces
 import { outlineDistance_mm } from '../geometry/frame';
 import type { Product } from '../model/product';
 import type { Cover } from './cover';
-import { cellX, cellY, extentWords, NONE, type Film, type NailField } from './field';
+import { cellX, cellY, extentWords, NONE, spotWords, type Film, type NailField } from './field';
 import { LAYER_FACTS } from './layers';
 import { isFixed } from './mount';
 
@@ -108,7 +108,7 @@ export function goneDull(
 ): Verdict[] {
   if (!GOES_IN.includes(operation.verb)) return [];
   const cell = cover.held.find((one) => decode(field.surface[one]!).phase === 'wet');
-  const film = cell === undefined ? undefined : topSoft(field, cell);
+  const film = cell === undefined ? undefined : topFilm(field, cell);
   const made = film?.product === undefined ? undefined : product(film.product);
   const setting = made && settingOf(made);
   if (cell === undefined || !film || !setting || FAMILIES[made.family].held) return [];
@@ -119,19 +119,15 @@ export function goneDull(
       operation: operation.id,
       reason: 'needs-wet',
       area_mm2: cover.held.length * field.grid.cell_mm2,
-      where: extentWords(field, {
-        x_mm: field.grid.x[cellX(cell)]!,
-        y_mm: field.grid.y[cellY(cell)]!,
-        area_mm2: 0,
-        of_mm2: 1,
-      }),
+      where: spotWords(field.frame, field.grid.x[cellX(cell)]!, field.grid.y[cellY(cell)]!),
       found: `${made.name}, dull ${setting.working_s} s after its first touch and ${Math.round(late_s)} s before the last is in`,
       wants: rowOf(operation.verb).wants,
     },
   ];
 }
 
-function topSoft({ films }: NailField, cell: number): Film | undefined {
+/** The film on top at a cell, of what hardens. */
+function topFilm({ films }: NailField, cell: number): Film | undefined {
   return films.findLast(({ kind, phase }) => LAYER_FACTS[kind].hardens && phase[cell] !== NONE);
 }
 
@@ -146,9 +142,5 @@ function isAtSkin(field: NailField, cell: number): boolean {
 
 /** Thickness of the film on top at a cell. */
 function topFilm_um(field: NailField, cell: number): number {
-  for (let f = field.films.length - 1; f >= 0; f -= 1) {
-    const film = field.films[f]!;
-    if (LAYER_FACTS[film.kind].hardens && film.phase[cell] !== NONE) return film.t_um[cell]!;
-  }
-  return 0;
+  return topFilm(field, cell)?.t_um[cell] ?? 0;
 }

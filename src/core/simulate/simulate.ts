@@ -75,8 +75,8 @@ export function goOn(run: Run, step: Step): void {
   if ('operation' in step) {
     const { deposit: laid, hand_s } = step.operation;
     const elapsed_s = step.elapsed_s ?? ownSeconds(step.operation);
-    const pass = (seconds: number) => {
-      for (const one of [field, ...(run.tip ? [run.tip] : [])]) passTime(one, seconds, product);
+    const pass = (seconds: number, goesOn?: (film: Film) => boolean) => {
+      for (const one of [field, ...(run.tip ? [run.tip] : [])]) passTime(one, seconds, product, goesOn);
     };
     const laid_mm3 = apply(run, step.operation, step.light_s);
     if (laid) {
@@ -84,10 +84,8 @@ export function goOn(run: Run, step: Step): void {
       const { id, portions = 1, product: of } = step.operation;
       // Glue is held in place until it has: it is pressed out by the same hand that lays it.
       const touched_s = of && FAMILIES[product(of).family].held ? 0 : hand_s / portions;
-      for (const one of [field, ...(run.tip ? [run.tip] : [])]) {
-        passTime(one, hand_s, product, (film) => film.operation !== id);
-        passTime(one, touched_s, product, (film) => film.operation === id);
-      }
+      pass(hand_s, (film) => film.operation !== id);
+      pass(touched_s, (film) => film.operation === id);
       states.push({ ...stateOf(run), laid_mm3 });
       pass(elapsed_s - hand_s);
     } else {
