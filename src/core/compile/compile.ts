@@ -110,7 +110,7 @@ function whereWords({ element, draft }: Placed, before: Placed | undefined, name
   const [within] = place.within ?? [];
   const on = within && (regionNoun(within.place.region) || 'shape');
   return [
-    placeWords(place.region, place.mirror, name),
+    draft.where ?? placeWords(place.region, place.mirror, name),
     on ? `${within.outside ? 'beside' : 'only on'} the ${on}` : '',
   ]
     .filter(Boolean)
@@ -158,7 +158,8 @@ function timesOf(
 }
 
 function complete(placed: Placed, context: NailContext, before?: Placed): Operation {
-  const { element, stage, draft } = placed;
+  const { element, stage } = placed;
+  const { where: _said, ...draft } = placed.draft;
   const pass = draft.pass ?? 1;
   const operation: Operation = {
     ...draft,

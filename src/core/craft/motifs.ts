@@ -14,6 +14,8 @@ export interface SmallMotif {
   words: string;
   blurb: string;
   colours: readonly (readonly Stroke[])[];
+  /** What each colour of it is, as it is called at the table. */
+  names: readonly string[];
 }
 
 const line = (width_mm: number, ...points: [number, number][]): Stroke => ({ width_mm, points });
@@ -53,18 +55,21 @@ const HEART: [number, number][] = Array.from({ length: 28 }, (_, i) => {
 export const MOTIFS: readonly SmallMotif[] = [
   {
     key: 'five-petals',
+    names: ['petals', 'middle'],
     words: 'Five petals',
     blurb: 'A small flower: five petals, then its middle.',
     colours: [[0.25, 0.45, 0.65, 0.85, 1.05].map((turn) => petal(turn, 0.15, 0.9, 0.3)), [dot(0, 0, 0.2)]],
   },
   {
     key: 'daisy',
+    names: ['petals', 'middle'],
     words: 'Daisy',
     blurb: 'Nine thin petals pulled inwards, and a middle.',
     colours: [Array.from({ length: 9 }, (_, i) => petal(i / 9, 0.2, 0.95, 0.14)), [dot(0, 0, 0.22)]],
   },
   {
     key: 'bow',
+    names: ['loops and ends', 'knot'],
     words: 'Bow',
     blurb: 'Two loops, two ends and a knot.',
     colours: [
@@ -77,10 +82,17 @@ export const MOTIFS: readonly SmallMotif[] = [
       [dot(0, 0.05, 0.18)],
     ],
   },
-  { key: 'heart', words: 'Heart', blurb: 'Filled, in one colour.', colours: [[fill(...HEART)]] },
-  { key: 'star', words: 'Star', blurb: 'Five points, filled.', colours: [[fill(...STAR)]] },
+  {
+    key: 'heart',
+    names: ['heart'],
+    words: 'Heart',
+    blurb: 'Filled, in one colour.',
+    colours: [[fill(...HEART)]],
+  },
+  { key: 'star', names: ['star'], words: 'Star', blurb: 'Five points, filled.', colours: [[fill(...STAR)]] },
   {
     key: 'moon',
+    names: ['crescent', 'star'],
     words: 'Moon and star',
     blurb: 'A crescent, and a small star beside it.',
     colours: [
@@ -95,6 +107,7 @@ export const MOTIFS: readonly SmallMotif[] = [
   },
   {
     key: 'mask',
+    names: ['mask', 'eyes'],
     words: 'Mask',
     blurb: 'A half mask for the ball, its eyes left dark.',
     colours: [
@@ -119,6 +132,7 @@ export const MOTIFS: readonly SmallMotif[] = [
   },
   {
     key: 'swag',
+    names: ['swags', 'tassels'],
     words: 'Curtain swags',
     blurb: 'Three swags of a stage curtain, one below the other.',
     colours: [
@@ -130,6 +144,7 @@ export const MOTIFS: readonly SmallMotif[] = [
   },
   {
     key: 'footlights',
+    names: ['lights', 'edge of the stage'],
     words: 'Footlights',
     blurb: 'A row of lights along the edge of a stage.',
     colours: [
@@ -139,6 +154,7 @@ export const MOTIFS: readonly SmallMotif[] = [
   },
   {
     key: 'ticket',
+    names: ['outline', 'print'],
     words: 'Ticket',
     blurb: 'Its outline with a nick on each side, and three lines of print.',
     colours: [
@@ -167,6 +183,7 @@ export const MOTIFS: readonly SmallMotif[] = [
   },
   {
     key: 'key',
+    names: ['key'],
     words: 'Key',
     blurb: 'The key of the stage door.',
     colours: [
@@ -180,6 +197,7 @@ export const MOTIFS: readonly SmallMotif[] = [
   },
   {
     key: 'feather',
+    names: ['barbs', 'shaft'],
     words: 'Feather',
     blurb: 'A shaft, and barbs to either side.',
     colours: [
@@ -195,6 +213,7 @@ export const MOTIFS: readonly SmallMotif[] = [
   },
   {
     key: 'fan',
+    names: ['leaf of the fan', 'ribs'],
     words: 'Fan',
     blurb: 'Opened, with its ribs in another colour.',
     colours: [
@@ -210,6 +229,7 @@ export const MOTIFS: readonly SmallMotif[] = [
   },
   {
     key: 'note',
+    names: ['notes'],
     words: 'Two notes',
     blurb: 'From the orchestra: two heads, two stems, a beam.',
     colours: [
@@ -224,6 +244,7 @@ export const MOTIFS: readonly SmallMotif[] = [
   },
   {
     key: 'berry-sprig',
+    names: ['stem and leaves', 'berries'],
     words: 'Sprig with berries',
     blurb: 'A bent stem, leaves, and berries last.',
     colours: [
@@ -238,28 +259,29 @@ export const MOTIFS: readonly SmallMotif[] = [
 ];
 
 /** Patterns of lines in several colours, in the order in which they are drawn; each colour lies all over. */
-export const PATTERNS: readonly { key: string; words: string; blurb: string; colours: readonly Region[] }[] =
-  [
-    {
-      key: 'plaid',
-      words: 'Plaid',
-      blurb: 'Wide checks, and thin ones of two other colours between and on them.',
-      colours: [
-        checks({ count: 4, width_mm: 1.6, pitch_mm: 4.2 }),
-        checks({ count: 4, width_mm: 0.3, pitch_mm: 4.2 }),
-        checks({ count: 4, width_mm: 0.3, pitch_mm: 4.2, across: 0.3, along: 0.8 }),
-      ],
-    },
-    {
-      key: 'hatching',
-      words: 'Hatching',
-      blurb: 'Fine lines close by each other, crossed by others where it is to be darker.',
-      colours: [
-        checks({ count: 14, width_mm: 0.22, pitch_mm: 0.9, turn_deg: 45, crossed: false }),
-        checks({ count: 10, width_mm: 0.22, pitch_mm: 1.3, turn_deg: -45, crossed: false }),
-      ],
-    },
-  ];
+export const PATTERNS: readonly (Omit<SmallMotif, 'colours'> & { colours: readonly Region[] })[] = [
+  {
+    key: 'plaid',
+    names: ['wide checks', 'thin checks', 'second thin checks'],
+    words: 'Plaid',
+    blurb: 'Wide checks, and thin ones of two other colours between and on them.',
+    colours: [
+      checks({ count: 4, width_mm: 1.6, pitch_mm: 4.2 }),
+      checks({ count: 4, width_mm: 0.3, pitch_mm: 4.2 }),
+      checks({ count: 4, width_mm: 0.3, pitch_mm: 4.2, across: 0.3, along: 0.8 }),
+    ],
+  },
+  {
+    key: 'hatching',
+    names: ['fine lines', 'lines across'],
+    words: 'Hatching',
+    blurb: 'Fine lines close by each other, crossed by others where it is to be darker.',
+    colours: [
+      checks({ count: 14, width_mm: 0.22, pitch_mm: 0.9, turn_deg: 45, crossed: false }),
+      checks({ count: 10, width_mm: 0.22, pitch_mm: 1.3, turn_deg: -45, crossed: false }),
+    ],
+  },
+];
 
 function checks(over: Partial<Extract<Region, { kind: 'lines' }>>): Region {
   return {

@@ -123,6 +123,8 @@ export type Draft = Omit<
   'id' | 'nail' | 'element' | 'stage' | 'pass' | 'class' | 'guide_s' | 'own'
 > & {
   pass?: number;
+  /** Where it lies, as it is said, instead of its region's own words. */
+  where?: string;
   /** Ends a body of what sets by itself: put off where more of the same is laid on it; false: never, whatever comes. */
   ends?: boolean;
 };

@@ -20,7 +20,7 @@ export type Spot = z.infer<typeof Spot>;
 const as = (frame: NailFrame) => ({ frame, side: 1 as const, scale: 1, size: 1 });
 
 /** The middle of what is drawn in all colours together; undefined where nothing is drawn by hand. */
-function middleOfStrokes(regions: readonly Region[]): { across: number; along: number } | undefined {
+export function middleOfStrokes(regions: readonly Region[]): { across: number; along: number } | undefined {
   const points = regions.flatMap((region) =>
     region.kind === 'paths' ? region.paths.flatMap((path) => path.points) : [],
   );
@@ -40,9 +40,7 @@ export function placedStrokes(
   if (spots.length === 0 || !middle) return [...regions];
   const on = as(frame);
   const centre = spotAt_mm(middle, on);
-  const kept = spots
-    .map((spot) => ({ spot, at: spotAt_mm(spot, on) }))
-    .filter(({ at }) => outlineDistance_mm(frame, at.x, at.y) > 0);
+  const kept = placedSpots(spots, frame).map((spot) => ({ spot, at: spotAt_mm(spot, on) }));
   return regions.map((region): Region | undefined => {
     if (region.kind !== 'paths') return region;
     const paths = kept.flatMap(({ spot, at }) =>
@@ -53,6 +51,14 @@ export function placedStrokes(
       })),
     );
     return paths.length > 0 ? { ...region, paths } : undefined;
+  });
+}
+
+/** The spots whose middles lie on this nail. */
+export function placedSpots(spots: readonly Spot[], frame: NailFrame): Spot[] {
+  return spots.filter((spot) => {
+    const { x, y } = spotAt_mm(spot, as(frame));
+    return outlineDistance_mm(frame, x, y) > 0;
   });
 }
 

@@ -54,7 +54,10 @@ export type Field = FieldKind & {
 };
 
 type FieldKind =
-  | ({ kind: 'number' } & Figure)
+  /** `absent`: what it is where its option is missing. */
+  | ({ kind: 'number'; absent?: number } & Figure)
+  /** What the artist calls it, or nothing; `hint`: for instance so. */
+  | { kind: 'words'; path: string; words: string; hint: string }
   /** A row of whole figures, such as a lamp's programmes. */
   | { kind: 'figures'; path: string; words: string; unit: string; min: number; max: number; most: number }
   | { kind: 'choice'; path: string; words: string; choices: { value: string | number; words: string }[] }

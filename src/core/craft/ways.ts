@@ -27,8 +27,10 @@ export interface Wishes {
   bridge: { product: string; words: string; at: number };
   /** Colours that have `least_mm` to melt into each other, on a run of `run_mm`. */
   'longer-fade': { run_mm: number; least_mm: number };
-  /** As many passes as it takes to cover. */
-  'more-passes': { passes: number };
+  /** As many passes as it takes to cover, of the colour that does not. */
+  'more-passes': { passes: number; product: string };
+  /** What is drawn past the edge brought back, or cut there. */
+  'onto-the-nail': Record<never, never>;
   /** Held by what hardens where no light comes. */
   'sets-in-dark': Record<never, never>;
   /** Laid so that light reaches its bottom. */

@@ -1,33 +1,15 @@
-import { buildKindOf, type Build } from '../craft/builds';
-import type { Element } from '../craft/techniques';
+import { buildKindOf } from '../craft/builds';
 import type { SetDocument } from '../document/document';
 import { NAILS } from '../model/names';
 import type { Region } from '../regions';
-import { codesOn, element, QUICK, setWearing } from '../testing/sets';
+import { colour, holdAsWritten, type ByHand } from '../testing/byHand';
+import { element, QUICK, setWearing } from '../testing/sets';
 import { planSet } from './planSet';
-import { compileNail } from '../compile/compile';
-
-/*
- * Nails of the theatre, each with its order written by hand before it was planned: who, and what is done. Preparing the plate and
- * the oil are left out; `+` stands for the steps of a full filing (file, dust off, wipe). All common practice of the trade.
- */
-
-interface ByHand {
-  says: string;
-  build?: [kind: string, options?: object];
-  look: Element[];
-  change?: (set: SetDocument) => void;
-  order: string;
-  /** What is told all the same, and rightly. */
-  told?: string[];
-}
 
 const TIP: Region = { kind: 'tip', smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 } };
 const BED: Region = { kind: 'bed', smile: { rise_mm: 0, depth_mm: 2, tilt_mm: 0 } };
 const band = (from: number, to: number): Region => ({ kind: 'band', from, to });
 const SPOT: Region = { kind: 'oval', across: 0, along: 0.7, width_mm: 3, length_mm: 2, turn_deg: 0 };
-const colour = (id: string, product: string, region: Region = { kind: 'whole' }, over: object = {}) =>
-  element('colour', { id, product, region, passes: 1, ...over } as never);
 const gloss = element('finish', { id: 'gloss', finish: 'gloss' });
 const ACRYLIC: [string, object] = ['sculpted-form', { material: 'acrylic' }];
 const stones = (bedding: 'bedded' | 'wet-top' | 'acrylic' | 'stone-gel', over: object = {}) =>
@@ -307,54 +289,7 @@ DOCUMENTS['what could not be said'] = [
   },
 ];
 
-const PREPARING = ['sanitise', 'push-back', 'shape', 'ready-tip', 'dehydrate', 'prime', 'oil'];
-
-/** "build: sculpt, pinch; tip: sculpt": the steps, those of one element together. */
-function stepsOf(set: SetDocument): string[] {
-  const { operations } = compileNail(set, 'left-ring');
-  // Up to the first film or form the plate is prepared.
-  const from = operations.findIndex(
-    ({ deposit, verb }) => deposit || verb === 'fit-form' || verb === 'glue-tip',
-  );
-  return [
-    ...operations.filter(({ verb }) => verb === 'make' || verb === 'stones-off'),
-    ...operations.slice(from),
-  ]
-    .filter(({ verb }) => !PREPARING.includes(verb))
-    .map(({ element: who, verb }) => `${who} ${verb}`);
-}
-
-function written(order: string): string[] {
-  return order.split(';').flatMap((part) => {
-    const [who = '', what = ''] = part.split(':');
-    return what
-      .split(',')
-      .map((one) => one.trim())
-      .flatMap((one) => (one === 'file+' ? ['file', 'dust-off', 'wipe'] : [one]))
-      .map((one) => `${who.trim()} ${one}`);
-  });
-}
-
-describe.each(Object.entries(DOCUMENTS))('%s', (_paragraph, documents) => {
-  it.each(documents.map((one) => [one.says, one] as const))(
-    '%s',
-    (_says, { build, look, change, order, told }) => {
-      const set = setWearing(look, (one) => {
-        if (build) {
-          one.builds.push({ ...buildKindOf(build[0]).fresh('test'), ...build[1] } as Build);
-          for (const nail of NAILS) one.nails[nail].build = 'test';
-        }
-        change?.(one);
-      });
-      const starts = stepsOf(set);
-      // A form is fitted before what is laid on it.
-      expect(starts.filter((one) => one !== 'build fit-form')).toEqual(
-        written(order).filter((one) => one !== 'build fit-form'),
-      );
-      expect(codesOn(set)).toEqual(told ?? []);
-    },
-  );
-});
+holdAsWritten(DOCUMENTS);
 
 it('a plain form is pinched under a lamp whose shortest programme is half a minute, as the sitting lights it', () => {
   const set = setWearing([colour('velvet', 'velvet-04', undefined, { passes: 2 })], (one) => {

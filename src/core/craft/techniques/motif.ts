@@ -1,22 +1,24 @@
 import * as z from 'zod/mini';
 import { Id } from '../../model/primitives';
-import { Region, regionKindOf } from '../../regions';
+import { regionKindOf, type Region } from '../../regions';
+import { heldPoint } from '../../regions/drawnPoints';
 import { paths } from '../../regions/paths';
 import { bodyHandles, onPart, type Handle } from '../../regions/handle';
 import { chance, seedOf } from '../../model/chance';
 import { limitsOf } from '../../model/limits';
 import { rounded } from '../../model/rounded';
 import { onNail, placeOf, type NailContext } from '../context';
-import { CURES, MOST_COLOURS } from '../keptMotif';
-import { PLACINGS, placedStrokes, Spot, spotsAlong } from '../placedStrokes';
-import { areaOf } from '../area';
-import { coatOf, slowestOf } from '../cure';
-import type { Area } from '../../geometry/regions';
+import { CURES, DRAWN_PART, MOST_COLOURS } from '../keptMotif';
+import { partPlaceWords, partWords } from '../partWords';
+import { middleOfStrokes, PLACINGS, placedSpots, placedStrokes, Spot, spotsAlong } from '../placedStrokes';
+import { coatOf, cureSeconds, dark, DIRECTION_MARGIN, through_s } from '../cure';
+import { comeWithin } from '../touching';
 import { flashOf, hardenOf } from '../drafts';
 import { lampOf } from '../families';
 import { HAND_S } from '../handwork';
 import { motifRegion, MOTIFS, PATTERNS } from '../motifs';
-import type { Draft } from '../operation';
+import type { Product } from '../../model/product';
+import type { Draft, Place } from '../operation';
 import {
   defineTechnique,
   FILM_SEAT,
@@ -36,7 +38,7 @@ import {
 const CHANGE_S = 8;
 
 const MOST_SPOTS = 24;
-const Part = z.strictObject({ product: Id, region: Region });
+const Part = z.strictObject({ product: Id, ...DRAWN_PART });
 const schema = z.strictObject({
   ...PAINTED_BASE,
   ...FILM_SEAT,
@@ -90,12 +92,14 @@ export const motif = defineTechnique({
       words: 'Drawn in turn',
       part: 'colour',
       item: [
+        { kind: 'words', path: 'name', words: 'What it is', hint: 'petals, stem' },
         {
           kind: 'product',
           path: 'product',
           words: 'Colour',
           families: ['gel-colour', 'liner-gel', 'art-gel', 'two-stage-colour'],
         },
+        { ...numberField(Part, 'passes', 'Passes'), absent: 1 },
         { kind: 'region', path: 'region', words: 'Drawn' },
       ],
       fresh: null,
@@ -135,7 +139,7 @@ export const motif = defineTechnique({
   ],
   fresh,
   also: [...MOTIFS.map((one) => ({ ...one, colours: one.colours.map(motifRegion) })), ...PATTERNS].map(
-    ({ key, words, blurb, colours }) => ({
+    ({ key, words, blurb, colours, names }) => ({
       key,
       words,
       blurb,
@@ -145,11 +149,63 @@ export const motif = defineTechnique({
         const third = pick({ families: ['liner-gel'], shows: true });
         return {
           ...fresh(id, pick),
-          colours: colours.map((region, i) => ({ product: [first, second, third][i] ?? third, region })),
+          colours: colours.map((region, i) => ({
+            product: [first, second, third][i] ?? third,
+            region,
+            ...(names[i] === undefined ? {} : { name: names[i] }),
+          })),
         };
       },
     }),
   ),
+  ways: {
+    'more-passes': ({ colours }, { passes, product }) => [
+      {
+        words: `Draw it in ${passes} thin passes`,
+        options: {
+          colours: colours.map((one) =>
+            one.product === product ? { ...one, passes: Math.min(MOST_PASSES, passes) } : one,
+          ),
+        },
+      },
+    ],
+    'onto-the-nail': ({ colours, spots }) =>
+      spots.length > 0
+        ? []
+        : (['towards', 'cut'] as const).map((how) => ({
+            words: how === 'cut' ? 'Cut it at the edge of the nail' : 'Draw all of it nearer to the middle',
+            options: { colours: broughtOn(colours, how) },
+          })),
+    'nearer-middle': ({ spots }) =>
+      spots.length === 0
+        ? []
+        : [
+            {
+              words: 'Place it nearer to the middle',
+              options: {
+                spots: spots.map((one) => ({
+                  ...one,
+                  across: rounded(one.across * TOWARDS, 2),
+                  along: rounded(MIDDLE_ALONG + (one.along - MIDDLE_ALONG) * TOWARDS, 2),
+                })),
+              },
+            },
+          ],
+    smaller: ({ spots }, { share }) =>
+      spots.length === 0
+        ? []
+        : [
+            {
+              words: 'Place it smaller',
+              options: {
+                spots: spots.map((one) => ({
+                  ...one,
+                  size: Math.max(SIZE.min, rounded(one.size * share, 2)),
+                })),
+              },
+            },
+          ],
+  },
   copies: { path: 'spots', part: 'spot', most: MOST_SPOTS },
   arrangements: PLACINGS.map(({ key, words, says, spots }) => ({
     key,
@@ -173,14 +229,14 @@ export const motif = defineTechnique({
       id,
       name,
       cure,
-      colours: colours.map((one) => ({ product: product(one.product), region: one.region })),
+      colours: colours.map((one) => ({ ...one, product: product(one.product) })),
     }),
     taken: ({ kept }) => kept ?? undefined,
     take: (kept, element) => ({
       ...element,
       cure: kept.cure,
       kept: kept.id,
-      colours: kept.colours.map(({ product, region }) => ({ product: product.id, region })),
+      colours: kept.colours.map((one) => ({ ...one, product: one.product.id })),
     }),
   },
   handles: (element, context) => {
@@ -211,6 +267,7 @@ export const motif = defineTechnique({
       element.spots,
       context.frame,
     );
+    const spots = placedSpots(element.spots, context.frame);
     const parts = element.colours.flatMap((part, i) => {
       const region = placed[i];
       // No spot of it lies on so small a nail.
@@ -218,46 +275,81 @@ export const motif = defineTechnique({
       const product = context.product(part.product);
       const place = placeOf(context, { ...element, region });
       const guide_s = regionKindOf(region.kind).drawn_s?.(region) ?? HAND_S.coat;
-      return [
-        { product, place, hand_s: guide_s + (i > 0 ? CHANGE_S : 0), area: areaOf(context.frame, place) },
-      ];
+      const where = partPlaceWords({ place, drawn: part.region, spots }, context);
+      return [{ ...part, product, place, where, guide_s, hand_s: guide_s + (i > 0 ? CHANGE_S : 0) }];
     });
     const last = parts.length;
-    const places = element.spots.length > 1 ? `, in ${element.spots.length} places` : '';
     /** Drawn since the last light: it holds its place no longer than a film does, and only what does not touch it. */
     let wet: typeof parts = [];
+    /** Drawn since the last cure; some of it flashed. */
+    let uncured: typeof parts = [];
     return parts.flatMap((part, i): Draft[] => {
-      const { product, place } = part;
+      const { product, place, where, passes = 1 } = part;
       const pass = i + 1;
       const next = parts[i + 1];
+      const words = `${partWords(part.name, product.name)}${last > 1 ? `, colour ${pass} of ${last}` : ''}`;
+      const drawn = Array.from({ length: passes }, (_, k): Draft[] => [
+        {
+          step: k === 0 ? 'draw' : `draw-${k + 1}`,
+          pass,
+          verb: 'draw',
+          words: passes > 1 ? `${words}, pass ${k + 1} of ${passes}` : words,
+          where,
+          product: product.id,
+          place,
+          paint: { kind: 'product' },
+          deposit: { kind: 'conformal', t_um: coatOf(product) },
+          hand_s: k === 0 ? part.hand_s : part.guide_s,
+          reason: 'What lies below is drawn before what lies over it.',
+        },
+        // It is drawn over itself; the last pass has its light with whatever is wet beside it.
+        ...(k + 1 < passes ? hardenOf(product, coatOf(product), place, `cure-${k + 1}`, pass) : []),
+      ]).flat();
+      if (passes > 1) {
+        wet = [];
+        uncured = [];
+      }
       wet.push(part);
-      const drawn: Draft = {
-        step: 'draw',
-        pass,
-        verb: 'draw',
-        words: `${last > 1 ? `${product.name}, colour ${pass} of ${last}` : product.name}${places}`,
-        product: product.id,
-        place,
-        paint: { kind: 'product' },
-        deposit: { kind: 'conformal', t_um: coatOf(product) },
-        hand_s: part.hand_s,
-        reason: 'Pale before dark, what lies below before what lies over it.',
-      };
+      uncured.push(part);
       if (element.cure !== 'each' && next && lampOf(product) && lampOf(next.product)) {
         const worked_s = wet.reduce((sum, one) => sum + one.hand_s, next.hand_s);
-        if (worked_s <= HOLDS_S && !wet.some((one) => touch(one.area, next.area))) return [drawn];
-        if (element.cure === 'all') {
+        const runs = wet.some((one) => comeWithin(context.frame, one.place, next.place, RUNS_MM));
+        // What is drawn in several passes is cured between them, and so would be all that is wet.
+        if (worked_s <= HOLDS_S && !runs && (next.passes ?? 1) === 1) return drawn;
+        if (element.cure === 'all' && (next.passes ?? 1) === 1) {
           wet = [];
-          return [drawn, flashOf(product, coatOf(product), place, NO_RUN, 'flash', pass)];
+          return [...drawn, flashOf(product, coatOf(product), place, NO_RUN, 'flash', pass)];
         }
       }
       // One light for all of them: as long as the slowest asks.
-      const slowest = slowestOf(wet.map((one) => one.product));
+      const light = curedTogether(uncured, place, pass, context.frame);
       wet = [];
-      return [drawn, ...hardenOf(slowest, coatOf(slowest), place, 'cure', pass)];
+      uncured = [];
+      return [...drawn, ...light];
     });
   },
 });
+
+/** One light for colours that are cured together: as long as the slowest asks, through what lies over it. */
+function curedTogether(
+  parts: readonly { product: Product; place: Place }[],
+  place: Place,
+  pass: number,
+  frame: NailContext['frame'],
+): Draft[] {
+  const asked = parts.map(({ product, place: own }, i) => {
+    const shade = parts
+      .slice(i + 1)
+      .filter((over) => comeWithin(frame, own, over.place, 0))
+      .reduce((sum, over) => sum + dark(over.product, coatOf(over.product)), 0);
+    const seconds = cureSeconds(product, coatOf(product));
+    return { product, seconds: Math.max(seconds, through_s(DIRECTION_MARGIN * seconds, shade)) };
+  });
+  const { product, seconds } = asked.reduce((a, b) => (b.seconds > a.seconds ? b : a));
+  return hardenOf(product, coatOf(product), place, 'cure', pass).map((draft) =>
+    draft.lamp ? { ...draft, lamp: { ...draft.lamp, seconds } } : draft,
+  );
+}
 
 /** Each place is moved by its middle; its end turns it and makes it larger. */
 function spotHandles(element: Motif, context: NailContext): Handle<Motif>[] {
@@ -289,15 +381,35 @@ function spotHandles(element: Motif, context: NailContext): Handle<Motif>[] {
 /** What a drawing on the large nail is high, near enough to be taken hold of by. */
 const DRAWN_MM = 8;
 const SIZE = limitsOf(Spot, 'size');
+const MOST_PASSES = limitsOf(Part, 'passes').max;
+
+/** Of the drawing as it is, so much of its way from the middle of the nail. */
+const TOWARDS = 0.4;
+
+/** All its colours drawn nearer to the middle, together; or what stands past the edge cut there. */
+function broughtOn(colours: Motif['colours'], how: 'towards' | 'cut'): Motif['colours'] {
+  const middle = middleOfStrokes(colours.map(({ region }) => region));
+  return colours.map((one) => {
+    const { region } = one;
+    if (region.kind !== 'paths') return one;
+    if (how === 'cut') return { ...one, region: paths.sized!.inwards(region)[0]!.region };
+    const [dx, dy] = middle
+      ? [(TOWARDS - 1) * middle.across, (TOWARDS - 1) * (middle.along - MIDDLE_ALONG)]
+      : [0, 0];
+    return { ...one, region: shifted(region, dx, dy) };
+  });
+}
+/** Half-way between the cuticle and the tip of a nail of usual length. */
+const MIDDLE_ALONG = 0.9;
+
+function shifted(region: Region & { kind: 'paths' }, dx: number, dy: number): Region {
+  const at = ({ across, along }: { across: number; along: number }) =>
+    heldPoint(rounded(across + dx, 3), rounded(along + dy, 3));
+  return { ...region, paths: region.paths.map((path) => ({ ...path, points: path.points.map(at) })) };
+}
 
 const NO_RUN = 'A few seconds, so that the next colour does not run into it.';
 /** Colours this near to each other run together while both are wet (common practice). */
 const RUNS_MM = 0.2;
 /** Lines drawn wet beside each other wait no longer than this for their light (common practice). */
 const HOLDS_S = 100;
-
-function touch(a: Area, b: Area): boolean {
-  const reaches = (from: Area, into: Area) =>
-    from.polygons.some((polygon) => polygon.some(({ x, y }) => into.distance_mm(x, y) > -RUNS_MM));
-  return reaches(a, b) || reaches(b, a);
-}

@@ -54,9 +54,10 @@ describe.each(TECHNIQUES.map((technique) => [technique.kind, technique] as const
     it('has editor fields that address values of a fresh element, within their limits', () => {
       const check = (fields: readonly Field[], value: unknown) => {
         for (const field of fields) {
-          const found = readPath(value, field.path);
-          // What it is kept on is another's: a new one lies anywhere.
-          if (field.kind === 'element') continue;
+          const option = readPath(value, field.path);
+          const found = option === undefined && field.kind === 'number' ? field.absent : option;
+          // What it is kept on is another's: a new one lies anywhere; and nothing needs a name.
+          if (field.kind === 'element' || field.kind === 'words') continue;
           expect(found).toBeDefined();
           if (field.kind === 'number') {
             expect(found).toBeGreaterThanOrEqual(field.min);

@@ -18,7 +18,9 @@ export const coloursRun: NailRule = {
       if (operation.lamp || operation.verb === 'wipe') wet = [];
       if (!isColour(nail, operation)) continue;
       const beside = wet.find(
-        (one) => one.element !== operation.element && touch_mm(field, one.id, operation.id) >= TOUCH_MM,
+        (one) =>
+          (one.element !== operation.element || one.product !== operation.product) &&
+          touch_mm(field, one.id, operation.id) >= TOUCH_MM,
       );
       // Where one lies over the other that is told by its surface.
       const over = nail.verdicts.some(

@@ -7,6 +7,8 @@ import { regionKindOf, type Region } from '../../regions';
 import { granted, trying, type NailCase, type NailRule } from '../rule';
 import { outlinePolygon } from '../../geometry/frame';
 import { overlap_mm2, polygonArea_mm2, spill_mm2 } from '../../geometry/polygons';
+import { lowerFirst } from '../../model/letters';
+import type { Operation } from '../../craft/operation';
 import { rounded } from '../../model/rounded';
 import type { FindingDraft, Fix } from '../finding';
 import type { PlacedPiece } from '../../craft/matter';
@@ -16,6 +18,9 @@ import { isRound, pieceOutline } from '../../craft/pieces';
 const OVERLAP_MM2 = 0.15;
 /** A piece or motif may stand over the edge by this share of itself. */
 const OVERHANG_SHARE = 0.06;
+
+/** What is drawn past the edge is tried so much smaller. */
+const SMALLER = 0.7;
 
 /** So many meetings of two steps tell as much as all of them. */
 const ENOUGH = 4;
@@ -85,31 +90,30 @@ export const fit: NailRule = {
     );
     append(findings, overlaps(laid));
     for (const element of elements) {
-      if (!('region' in element)) continue;
-      if (!regionKindOf(element.region.kind).sized) continue;
-      const drawn = operations.find((operation) => operation.element === element.id && operation.deposit);
-      if (!drawn) continue;
-      const spill = spillOf(areaOf(frame, drawn.place), outline);
-      if (spill.all <= 0 || spill.out / spill.all < OVERHANG_SHARE) continue;
+      const off = drawnPast(nail, element.id, outline);
+      if (!off) continue;
       findings.push({
         code: 'region-off-the-plate',
         severity: 'warn',
-        operation: drawn.id,
+        operation: off.drawn.id,
         element: element.id,
-        message: 'Part of its region lies outside the nail.',
+        message: `Part of it lies outside the nail: ${lowerFirst(off.drawn.words.split(', ')[0]!)}.`,
         reason: 'What is drawn past the edge ends up on skin, or is not there: the motif is cut.',
         figure: {
           words: 'outside the nail',
-          value: rounded(spill.out, 2),
-          limit: rounded(spill.all * OVERHANG_SHARE, 2),
+          value: rounded(off.out, 2),
+          limit: rounded(off.limit, 2),
           is: 'at most',
           unit: 'mm²',
         },
         tries: [
-          ...(element.fit === 'keep'
+          ...('fit' in element && element.fit === 'keep'
             ? trying(nail, element.id, { fit: 'scale' }, 'Shrink it on smaller nails')
             : []),
-          ...cutToTheNail(nail, element),
+          ...('region' in element ? cutToTheNail(nail, element) : []),
+          ...granted(nail, element.id, 'onto-the-nail', {}),
+          ...granted(nail, element.id, 'nearer-middle', {}),
+          ...granted(nail, element.id, 'smaller', { share: SMALLER }),
           leaveOff(context.name, element.id, 'Leave it off this nail'),
         ],
       });
@@ -117,6 +121,47 @@ export const fit: NailRule = {
     return findings;
   },
 };
+
+/** One stroke or shape of several may stand over the edge by this share of itself (common practice: what is cut there is cut by less). */
+const STROKE_OVERHANG_SHARE = 0.25;
+/** Ends of strokes that nobody sees. */
+const UNSEEN_MM2 = 0.3;
+
+/** The work of an element that lies furthest past the nail's edge, where that is too far: all of it together, or one shape of it. */
+function drawnPast(
+  { operations, context }: NailCase,
+  element: string,
+  outline: { x: number; y: number }[],
+): { drawn: Operation; out: number; limit: number } | undefined {
+  const seen = new Set<Area>();
+  for (const drawn of operations) {
+    const { deposit, place } = drawn;
+    if (drawn.element !== element || !deposit || deposit.kind === 'pieces') continue;
+    if (place.around || place.along_edge || !regionKindOf(place.region.kind).sized) continue;
+    const area = areaOf(context.frame, place);
+    if (seen.has(area)) continue;
+    seen.add(area);
+    const { out, all } = spillOf(area, outline);
+    if (all <= 0) continue;
+    if (out / all >= OVERHANG_SHARE) return { drawn, out, limit: all * OVERHANG_SHARE };
+    const shape = area.polygons.length > 1 && out > UNSEEN_MM2 ? furthestOut(area, outline) : undefined;
+    if (shape) return { drawn, ...shape };
+  }
+  return undefined;
+}
+
+/** The one shape of several that stands too far over the edge. */
+function furthestOut(
+  { polygons }: Area,
+  outline: { x: number; y: number }[],
+): { out: number; limit: number } | undefined {
+  const shapes = polygons
+    .map((one) => spill_mm2([one], outline))
+    .filter(({ out, all }) => out > UNSEEN_MM2 && out / all >= STROKE_OVERHANG_SHARE)
+    .sort((a, b) => b.out - a.out);
+  const [worst] = shapes;
+  return worst && { out: worst.out, limit: worst.all * STROKE_OVERHANG_SHARE };
+}
 
 /** By the area of a place on a nail, which is kept as long as its frame: the same for every trial. */
 const spills = new WeakMap<Area, ReturnType<typeof spill_mm2>>();

@@ -1,12 +1,13 @@
-import { GROUNDS, HIDING_RATIO, layerOf, over, grey } from '../../colour/film';
+import { GROUNDS, HIDING_RATIO, layerOf, masstone, over, grey } from '../../colour/film';
 import { pigmentOf } from '../../colour/pigments';
-import { luminance } from '../../colour/space';
+import { lchOf, luminance } from '../../colour/space';
 import { coatOf } from '../../craft/cure';
-import { isMeantToCover, runOf } from '../../craft/paints';
+import { isMeantToCover, isPlain, runOf } from '../../craft/paints';
 import type { Operation } from '../../craft/operation';
 import type { Element } from '../../craft/techniques';
 import type { Product } from '../../model/product';
 import { regionKindOf, type Region } from '../../regions';
+import { append } from '../../model/extent';
 import { rounded } from '../../model/rounded';
 import { cellX, cellY } from '../../simulate/field';
 import { runShare } from '../../simulate/paints';
@@ -42,25 +43,88 @@ export const hiding: NailRule = {
         (one) =>
           one.element === element.id && isMeantToCover(one.paint) && one.deposit && !isMark(one.place.region),
       );
-      const worst = new Map<string, { ratio: number; last: Operation }>();
-      for (const step of new Set(coats.map((one) => one.step))) {
-        const own = coats.filter((one) => one.step === step);
-        const last = own[own.length - 1]!;
-        for (const { x, y, product } of samples(nail, last)) {
+      const worst = new Map<string, Short>();
+      for (const own of eachColour(coats)) {
+        for (const { x, y, product } of samples(nail, own)) {
           if (product.effect === 'sheer' || product.colour === undefined) continue;
           const seenOver = (ground: number) => luminance(colourAt(x, y, { ground: grey(ground) }));
           const ratio = seenOver(GROUNDS.nail.dark) / seenOver(GROUNDS.nail.pale);
           if (ratio < (worst.get(product.id)?.ratio ?? SHOWS_THROUGH - HARDLY))
-            worst.set(product.id, { ratio, last });
+            worst.set(product.id, { ratio, own });
         }
       }
-      for (const [id, { ratio, last }] of worst) {
-        findings.push(seeThrough(nail, element, nail.context.product(id), last, coats, ratio));
-      }
+      for (const [id, short] of worst)
+        findings.push(seeThrough(nail, element, nail.context.product(id), short));
+      append(findings, overItsGround(nail, element, coats, worst));
     }
     return findings;
   },
 };
+
+/** Coats that do not cover, and their worst contrast ratio. */
+interface Short {
+  ratio: number;
+  own: readonly Operation[];
+}
+
+/** The coats of each colour of an element on each of its places, in order of work. */
+function eachColour(coats: readonly Operation[]): Operation[][] {
+  const by = new Map<string, Operation[]>();
+  for (const one of coats) {
+    const key = `${one.product} ${JSON.stringify(one.place)}`;
+    by.set(key, [...(by.get(key) ?? []), one]);
+  }
+  return [...by.values()];
+}
+
+/**
+ * What is drawn on a part of the nail over other colours: whether it comes out in its own colour over what really lies under it there.
+ * What is streaky over the nail itself is told as that; a glaze over all is meant.
+ */
+function overItsGround(
+  nail: NailCase,
+  element: Element,
+  coats: readonly Operation[],
+  told: ReadonlyMap<string, Short>,
+): FindingDraft[] {
+  const colourAt = pileColours(nail.field, nail.context.product);
+  const worst = new Map<string, { off: number; own: readonly Operation[] }>();
+  for (const own of eachColour(coats)) {
+    const [first] = own;
+    if (!isPlain(first!.paint) || first!.place.region.kind === 'whole') continue;
+    const until = filmIndex(nail.field, first!.id);
+    if (until < 0) continue;
+    for (const { x, y, product, cell } of samples(nail, own)) {
+      if (product.effect === 'sheer' || product.colour === undefined || told.has(product.id)) continue;
+      if (paintedLater(nail, own, cell)) continue;
+      const t_um = own.reduce((sum, one) => sum + (filmOf(nail, one)?.t_um[cell] ?? 0), 0);
+      const pigment = pigmentOf(product);
+      const seen = over(layerOf(pigment, t_um), colourAt(x, y, { until }));
+      const off = Math.abs(lchOf(seen).lightness - lchOf(masstone(pigment)).lightness);
+      if (off > (worst.get(product.id)?.off ?? OFF_ITS_OWN)) worst.set(product.id, { off, own });
+    }
+  }
+  return [...worst].map(([id, { off, own }]) =>
+    groundShows(nail, element, nail.context.product(id), own, off),
+  );
+}
+
+/** Lighter or darker than it is by so much (L*), a stroke reads as another colour (common practice). */
+const OFF_ITS_OWN = 6;
+
+function filmOf({ field }: NailCase, { id }: Operation): NailCase['field']['films'][number] | undefined {
+  return field.films[filmIndex(field, id)];
+}
+
+/** Whether a colour that comes later lies over this cell, so that nobody sees it. */
+function paintedLater(nail: NailCase, own: readonly Operation[], cell: number): boolean {
+  const { field, context } = nail;
+  return field.films.slice(filmIndex(field, own.at(-1)!.id) + 1).some(({ product, t_um }) => {
+    if (!product || t_um[cell] === undefined || t_um[cell] <= 0) return false;
+    const { colour, effect } = context.product(product);
+    return colour !== undefined && effect !== 'sheer';
+  });
+}
 
 /** A line, dot or letter finer than this is drawn, not laid (common practice). */
 const MARK_MM = 0.8;
@@ -70,9 +134,13 @@ function isMark(region: Region): boolean {
   return stroke_mm !== undefined && stroke_mm <= MARK_MM;
 }
 
-/** Up to a dozen points well inside the film an operation laid, with the product that lies there. */
-function samples(nail: NailCase, last: Operation): { x: number; y: number; product: Product }[] {
+/** Up to a dozen points well inside the film that the last of a colour's coats laid, with the product that lies there. */
+function samples(
+  nail: NailCase,
+  own: readonly Operation[],
+): { x: number; y: number; cell: number; product: Product }[] {
   const { field, context } = nail;
+  const last = own.at(-1)!;
   const film = field.films[filmIndex(field, last.id)];
   if (!film) return [];
   const full = film.t_um.reduce((most, t) => Math.max(most, t), 0) * 0.999;
@@ -82,10 +150,11 @@ function samples(nail: NailCase, last: Operation): { x: number; y: number; produ
   });
   const step = Math.max(1, Math.floor(cells.length / 12));
   const points = cells.filter((_, i) => i % step === 0);
+  const at = (cell: number) => ({ cell, x: field.grid.x[cellX(cell)]!, y: field.grid.y[cellY(cell)]! });
   const run = runOf(last.paint);
   if (!run) {
     const product = context.product(last.product!);
-    return points.map((cell) => ({ x: field.grid.x[cellX(cell)]!, y: field.grid.y[cellY(cell)]!, product }));
+    return points.map((cell) => ({ ...at(cell), product }));
   }
   // Each colour of a blend is judged at its own place.
   const shareAt = runShare(run, field.frame);
@@ -93,31 +162,15 @@ function samples(nail: NailCase, last: Operation): { x: number; y: number; produ
     const share = (cell: number) => shareAt(field.grid.x[cellX(cell)]!, field.grid.y[cellY(cell)]!);
     const near = cells.filter((cell) => Math.abs(share(cell) - stop.at) < 0.04).slice(0, 4);
     const product = context.product(stop.product);
-    return near.map((cell) => ({ x: field.grid.x[cellX(cell)]!, y: field.grid.y[cellY(cell)]!, product }));
+    return near.map((cell) => ({ ...at(cell), product }));
   });
 }
 
-function seeThrough(
-  nail: NailCase,
-  element: Element,
-  product: Product,
-  last: Operation,
-  coats: readonly Operation[],
-  ratio: number,
-): FindingDraft {
-  const own = coats.filter((one) => one.step === last.step);
-  const t_um = own.reduce(
-    (sum, one) => sum + (one.deposit && 't_um' in one.deposit ? one.deposit.t_um : 0),
-    0,
-  );
-  const passes = Math.ceil(((product.coats_to_cover ?? 2) * coatOf(product)) / (t_um / own.length));
+function seeThrough(nail: NailCase, element: Element, product: Product, { ratio, own }: Short): FindingDraft {
+  const passes = passesToCover(product, own);
   return {
-    code: 'see-through',
+    ...shortOfCover(nail, element, product, own, passes),
     severity: ratio < 0.85 ? 'stop' : 'warn',
-    operation: last.id,
-    element: element.id,
-    // Two colours of one element are two findings, each on all its nails.
-    about: product.id,
     message: `${product.name} stays see-through in ${own.length} ${own.length === 1 ? 'coat' : 'coats'}.`,
     reason: `It covers (${HIDING_RATIO}) in about ${passes}; until then the bed and the free edge show as two colours.`,
     figure: {
@@ -127,6 +180,54 @@ function seeThrough(
       is: 'at least',
       unit: '',
     },
-    tries: granted(nail, element.id, 'more-passes', { passes }),
+  };
+}
+
+function groundShows(
+  nail: NailCase,
+  element: Element,
+  product: Product,
+  own: readonly Operation[],
+  off: number,
+): FindingDraft {
+  const passes = Math.max(own.length + 1, passesToCover(product, own));
+  return {
+    ...shortOfCover(nail, element, product, own, passes),
+    severity: 'warn',
+    message: `${product.name} does not cover what it is drawn over in ${own.length} ${own.length === 1 ? 'pass' : 'passes'}.`,
+    reason: `It covers in about ${passes} thin passes; until then the colour below turns it into another.`,
+    figure: {
+      words: 'lighter or darker than it is',
+      value: rounded(off, 0),
+      limit: OFF_ITS_OWN,
+      is: 'at most',
+      unit: 'L*',
+    },
+  };
+}
+
+/** How many coats as thick as these it takes. */
+function passesToCover(product: Product, own: readonly Operation[]): number {
+  const t_um = own.reduce(
+    (sum, one) => sum + (one.deposit && 't_um' in one.deposit ? one.deposit.t_um : 0),
+    0,
+  );
+  return Math.ceil(((product.coats_to_cover ?? 2) * coatOf(product)) / (t_um / own.length));
+}
+
+/** What all that falls short of covering has: two colours of one element are two findings, each on all its nails. */
+function shortOfCover(
+  nail: NailCase,
+  element: Element,
+  product: Product,
+  own: readonly Operation[],
+  passes: number,
+): Pick<FindingDraft, 'code' | 'operation' | 'element' | 'about' | 'tries'> {
+  return {
+    code: 'see-through',
+    operation: own.at(-1)!.id,
+    element: element.id,
+    about: product.id,
+    tries: granted(nail, element.id, 'more-passes', { passes, product: product.id }),
   };
 }

@@ -9,6 +9,7 @@ import { useFieldHost } from './host';
 import { OneMore, TakeOut } from './listItems';
 import { OnOther } from './OnOther';
 import { OptionalInput } from './OptionalInput';
+import { WordsInput } from './WordsInput';
 import type { InputProps, ListProps } from './props';
 import classes from './Fields.module.css';
 
@@ -16,19 +17,23 @@ import classes from './Fields.module.css';
 export function FieldInput({ field, value, fitting, onChange }: InputProps) {
   const { Product, Region, Print } = useFieldHost();
   switch (field.kind) {
-    case 'number':
-      if (typeof value !== 'number') return null;
+    case 'number': {
+      const figure = value ?? field.absent;
+      if (typeof figure !== 'number') return null;
       return (
         <FigureInput
           label={field.words}
           unit={field.unit}
-          value={value}
+          value={figure}
           min={field.min}
           max={field.max}
           step={field.step}
           onChange={onChange}
         />
       );
+    }
+    case 'words':
+      return <WordsInput field={field} value={value} onChange={onChange} />;
     case 'figures':
       return <FiguresInput field={field} value={value} onChange={onChange} />;
     case 'choice':
