@@ -8,7 +8,7 @@ import type { NailName } from '@/core/model/names';
 import { tokenColour } from '@/core/model/product';
 import type { Plan } from '@/core/plan/planSet';
 import { NailCanvas } from '../kit/NailCanvas';
-import { clockWords, timeWords } from '../kit/words';
+import { clockWords, waitWords } from '../kit/words';
 import { useStage } from '../layers/useStage';
 import { whoseOf } from '../kit/whose';
 import classes from './BenchView.module.css';
@@ -106,7 +106,7 @@ export function NowBlock({ now_ms, table, plan, set, worked, said, onPress, onTo
         >
           {pressWords(table, round)}
           {table?.waitsFor && table.paused_ms === undefined && (
-            <small>{timeWords(Math.max(1, Math.round(waits_s)))} to go</small>
+            <small>{waitWords(Math.max(1, Math.round(waits_s)))} to go</small>
           )}
         </button>
       )}

@@ -26,7 +26,7 @@ import { downloadText, fileName } from '../kit/download';
 import { HandsSpread } from '../kit/HandsSpread';
 import { MapOf } from '../kit/MapOf';
 import { FINENESS, usePictures } from '../kit/usePictures';
-import { countWords, handWords, hourWords, momentWords, timeWords } from '../kit/words';
+import { countWords, handWords, hourWords, momentWords, timeWords, waitWords } from '../kit/words';
 import { useStock } from '../shelf/useStock';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio } from '../studio/studio';
@@ -300,7 +300,7 @@ function Line({ line, begins, ticked, tick }: LineProps) {
         {line.wait_s !== undefined && (
           <span className={classes.rest}>
             {line.idle ? ', ' : ' – rests '}
-            {timeWords(line.wait_s)}
+            {waitWords(line.wait_s)}
           </span>
         )}
         {line.within && <span className={classes.rest}> – {line.within}</span>}

@@ -6,7 +6,7 @@ import { beginsAt } from '@/core/plan/appointed';
 import { helperList } from '@/core/plan/helperList';
 import type { Plan } from '@/core/plan/planSet';
 import { whoseOf } from '../kit/whose';
-import { momentWords, timeWords } from '../kit/words';
+import { momentWords, timeWords, waitWords } from '../kit/words';
 import { Paper } from './Paper';
 import classes from './CardView.module.css';
 
@@ -35,7 +35,7 @@ export function HelperList({ set, plan, choice }: { set: SetDocument; plan: Plan
             <span className={classes.at}>{momentWords(begins, round.start_s)}</span>
             <span>
               <b>{whoseOf(round, worked)}</b> {round.words}, {timeWords(round.end_s - round.start_s)}
-              {round.wait_s !== undefined && <i> – then {timeWords(round.wait_s)} of rest</i>}
+              {round.wait_s !== undefined && <i> – then {waitWords(round.wait_s)} of rest</i>}
               {round.caution && <small className={classes.caution}>{round.caution}</small>}
             </span>
           </li>

@@ -28,6 +28,14 @@ export function timeWords(seconds: number): string {
   return rest === 0 ? `${Math.floor(minutes / 60)} h` : `${Math.floor(minutes / 60)} h ${rest} min`;
 }
 
+/** Waited for and not planned with, a time is said to its second: "90 s", "2 min 30 s", "5 min". */
+export function waitWords(seconds: number): string {
+  const whole = Math.round(seconds);
+  if (whole < 120) return `${whole} s`;
+  if (whole >= 600 || whole % 60 === 0) return timeWords(whole);
+  return `${Math.floor(whole / 60)} min ${whole % 60} s`;
+}
+
 /** "Left " before some nails; nothing where both hands are meant. */
 export function handWords(hand: Round['hand']): string {
   return hand === 'both' ? '' : `${upperFirst(hand)} `;

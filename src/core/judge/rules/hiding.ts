@@ -78,8 +78,8 @@ function eachColour(coats: readonly Operation[]): Operation[][] {
 }
 
 /**
- * What is drawn on a part of the nail over other colours: whether it comes out in its own colour over what really lies under it there.
- * What is streaky over the nail itself is told as that; a glaze over all is meant.
+ * What is drawn stroke by stroke over other colours: whether it comes out in its own colour over what really lies under it there.
+ * What is streaky over the nail itself is told as that; a glaze laid over a part is meant.
  */
 function overItsGround(
   nail: NailCase,
@@ -91,7 +91,7 @@ function overItsGround(
   const worst = new Map<string, { off: number; own: readonly Operation[] }>();
   for (const own of eachColour(coats)) {
     const [first] = own;
-    if (!isPlain(first!.paint) || first!.place.region.kind === 'whole') continue;
+    if (!isPlain(first!.paint) || !isDrawn(first!.place.region)) continue;
     const until = filmIndex(nail.field, first!.id);
     if (until < 0) continue;
     for (const { x, y, product, cell } of samples(nail, own)) {
@@ -128,6 +128,11 @@ function paintedLater(nail: NailCase, own: readonly Operation[], cell: number): 
 
 /** A line, dot or letter finer than this is drawn, not laid (common practice). */
 const MARK_MM = 0.8;
+
+/** Drawn with a liner or dotting tool, and so meant to be seen. */
+function isDrawn(region: Region): boolean {
+  return regionKindOf(region.kind).drawn_s !== undefined;
+}
 
 function isMark(region: Region): boolean {
   const stroke_mm = regionKindOf(region.kind).stroke_mm?.(region);
