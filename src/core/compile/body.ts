@@ -21,7 +21,8 @@ import type { Product } from '../model/product';
 import type { CoveredCells } from '../craft/lattice';
 import type { Placed } from './placed';
 import type { Seated } from '../craft/seats';
-import { layersOf, ownWork, type Layer } from './layersOf';
+import { beddedByHalves } from './halves';
+import { joinedWork, layersOf, ownWork, type Layer } from './layersOf';
 import { inPortions } from './portions';
 
 const ROUND_ISLAND = 'round and over the island';
@@ -86,13 +87,17 @@ function closedInItself(
 
 /** Pieces in their bed, held by a short flash. */
 export function bedded(layer: Layer, pass: number, context: NailContext): Placed[] {
+  const { into, after } = joinedWork(layer);
   const groups = inPortions(layer, context);
-  if (groups) return groups;
+  if (groups) return [...groups.slice(0, -1), ...into, ...groups.slice(-1), ...after];
+  if (layer.halves && lampOf(layer.clear)) return [...beddedByHalves(layer, pass, context), ...after];
   const bed = { clear: layer.clear, t_um: layer.bed_um, place: wholePlace(), pass };
   return [
     shared(bedDraft(bed, 'Pieces lie in thin wet clear; strength is built above them, not below.')),
     ...layer.pieces.flatMap(ownWork),
+    ...into,
     shared(bedHolds(bed, 'A short flash holds the pieces down before the cap is laid.')),
+    ...after,
   ];
 }
 
@@ -123,7 +128,7 @@ function levelled(
           ? (structure.fileWords ?? `Level the ${FAMILIES[clear.family].words} with the file`)
           : 'Level the cap with the file'
       }${islands.length > 0 ? `, ${BACK}` : ''}`,
-      place: whole,
+      place: structure?.place ?? whole,
       removal: {
         allowance_um,
         edge_um: Math.round(context.practice.edge_mm * 1000),

@@ -3,7 +3,7 @@ import { coatOf } from '../craft/cure';
 import { FAMILIES, settingOf, type Family } from '../craft/families';
 import { laidBy, type Draft, type Place } from '../craft/operation';
 import { hardened, stepped, type SurfaceOf } from '../craft/seats';
-import type { FoundOn } from '../craft/start';
+import { foundSurface, type FoundOn } from '../craft/start';
 import { ALL_SURFACES, decode, encode, type Surface } from '../craft/surface';
 import { lookup, REASONS, rowOf, type Reason } from '../craft/surfaces';
 import type { NailContext } from '../craft/context';
@@ -47,7 +47,7 @@ const TIP = encode({ ...BARE, material: 'tip', phase: 'cured' });
 export function groundOf(context: NailContext, edge: Edge, found: FoundOn, work: readonly Draft[]): Ground {
   const { frame, nail } = context;
   const plateEnds_mm = edge === 'plate' ? frame.length_mm : frame.bed_mm + leftOfPlate_mm(edge, nail.plate);
-  const bare = encode(found.dull ? { ...BARE, finish: 'keyed' } : BARE);
+  const bare = encode(foundSurface(found));
   const { old } = found;
   const onPlate = along(frame, -Infinity, plateEnds_mm);
   const isOld = old ? along(frame, old.from_mm, Infinity) : [];

@@ -5,7 +5,7 @@ import type { Draft, Place } from '../craft/operation';
 import type { PlacedPiece } from '../craft/matter';
 import { placeDraft, pressDraft } from '../craft/presses';
 import { sideWords } from '../craft/sides';
-import { ownWork, type Layer } from './layersOf';
+import { joinedWork, ownWork, type Layer } from './layersOf';
 import type { Placed } from './placed';
 import { mostOf } from '../model/extent';
 
@@ -13,7 +13,7 @@ import { mostOf } from '../model/extent';
 const PAST_PIECE_MM = 0.5;
 
 /**
- * Pieces inside a tip laid one half after the other, each flashed and looked at from outside before the next: what
+ * Pieces laid one half after the other, each flashed and looked at before the next: what
  * has slipped is still free to be moved, and a wet bed need not wait for all of them.
  */
 export function beddedByHalves(layer: Layer, pass: number, context: NailContext): Placed[] {
@@ -40,7 +40,7 @@ export function beddedByHalves(layer: Layer, pass: number, context: NailContext)
       layer.clear,
       layer.bed_um,
       place,
-      'Turned over and looked at from outside first: what has slipped still moves; after the flash it does not.',
+      'Looked at first, from outside where it lies in a tip: what has slipped still moves; after the flash it does not.',
       'flash',
       count,
     );
@@ -56,6 +56,8 @@ export function beddedByHalves(layer: Layer, pass: number, context: NailContext)
           words: `${placed.draft.words}, ${words}`,
         },
       })),
+      // What goes into the same bed is dabbed on once all pieces lie.
+      ...(i === halves.length - 1 ? joinedWork(layer).into : []),
       body(flash),
     ];
   });

@@ -7,7 +7,6 @@ import type { PlacedPiece } from '../craft/matter';
 import type { Product } from '../model/product';
 import { bedded } from './body';
 import { layersOf, ownWork } from './layersOf';
-import { beddedByHalves } from './halves';
 import { coverer, latticeOf, pointsOf, type CoveredCells } from '../craft/lattice';
 import type { Placed } from './placed';
 import type { Seated } from '../craft/seats';
@@ -31,7 +30,7 @@ export function composeInTip(
   const art = parts.flatMap((part): Placed[] => {
     if (!('clear' in part)) return ownWork(part);
     beds += 1;
-    return byHalves ? beddedByHalves(part, beds, context) : bedded(part, beds, context);
+    return bedded(byHalves ? { ...part, halves: true } : part, beds, context);
   });
   const pieces = parts.find((part) => 'clear' in part);
   const clear = pieces && 'clear' in pieces ? pieces.clear : undefined;

@@ -3,6 +3,7 @@ import { meet, type CoveredCells } from '../craft/lattice';
 import type { Draft } from '../craft/operation';
 import type { Seated } from '../craft/seats';
 import type { Product } from '../model/product';
+import { without } from '../model/without';
 import { placedIn, type Placed } from './placed';
 
 /** Pieces that lie in one bed of one clear. */
@@ -10,6 +11,10 @@ export interface Layer {
   clear: Product;
   bed_um: number;
   pieces: Seated[];
+  /** One half of the nail before the other. */
+  halves: boolean;
+  /** What goes into the same wet bed, and is no piece. */
+  joined: Seated[];
 }
 
 /** Layers and films in the order of the list; a piece joins the bed at hand unless a film it meets lies over that. */
@@ -21,27 +26,57 @@ export function layersOf(
   const parts: (Layer | Seated)[] = [];
   let layer: Layer | undefined;
   let filmsSince: Seated[] = [];
+  /** Listed before the pieces whose bed it goes into. */
+  const waiting: Seated[] = [];
   for (const one of inside) {
     const asked = one.technique.inlaid?.(one.element, context);
+    const parted = filmsSince.some((film) => meet(cover(film.drafts), cover(one.drafts)));
+    if (joinsBed(one)) {
+      if (layer && !parted) layer.joined.push(one);
+      else waiting.push(one);
+      continue;
+    }
     if (!asked || asked.island) {
       parts.push(one);
       filmsSince.push(one);
       continue;
     }
-    const parted = filmsSince.some((film) => meet(cover(film.drafts), cover(one.drafts)));
     if (!layer || parted || layer.clear.id !== asked.clear.id) {
-      layer = { clear: asked.clear, bed_um: asked.bed_um, pieces: [one] };
+      layer = {
+        clear: asked.clear,
+        bed_um: asked.bed_um,
+        pieces: [one],
+        halves: asked.halves === true,
+        joined: waiting.splice(0),
+      };
       filmsSince = [];
       parts.push(layer);
     } else {
       layer.pieces.push(one);
       layer.bed_um = Math.max(layer.bed_um, asked.bed_um);
+      layer.halves ||= asked.halves === true;
     }
   }
-  return parts;
+  // Without pieces there is no bed: it lies on what there is.
+  return [...parts, ...waiting];
+}
+
+function joinsBed({ technique, element }: Seated): boolean {
+  return technique.joinsBed?.(element) === true;
 }
 
 /** The work of one element in the body. */
 export function ownWork(one: Seated): Placed[] {
   return placedIn('body', one.element.id, one.drafts);
+}
+
+/** What goes into the wet bed with the pieces, and what follows on it once that holds. */
+export function joinedWork({ joined }: Layer): { into: Placed[]; after: Placed[] } {
+  const work = joined.flatMap(ownWork);
+  return {
+    into: work.filter(({ draft }) => draft.deposit),
+    after: work
+      .filter(({ draft }) => !draft.deposit)
+      .map((placed) => ({ ...placed, draft: without(placed.draft, 'held') })),
+  };
 }

@@ -17,6 +17,11 @@ function startOf(kind: BuildKind<Build>, { nail }: NailContext) {
   return kind.offHand ? ({ kind: 'bare', dull: false } as const) : nail.start;
 }
 
+/** Whether nobody's hand is at the table. */
+export function isOffHand(kind: Pick<BuildKind<Build>, 'offHand'>, { nail }: NailContext): boolean {
+  return kind.offHand === true || startKindOf(nail.start.kind).offHand === true;
+}
+
 function anew(build: Build, kind: BuildKind<Build>, context: NailContext): BuildAnew {
   const stages = () => kind.stages(build, context);
   const structure = () => kind.structure?.(build, context);

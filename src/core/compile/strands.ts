@@ -13,7 +13,7 @@ import { composeInTip, darkOver } from './inTip';
 import { coverer, meet, type CoveredCells } from '../craft/lattice';
 import { isLacquer, isPowder, seatElements, surfaceAfter, wantsHost, type Seated } from '../craft/seats';
 import { madeOf, stagesIn } from './madeOf';
-import { foundOn, keepsOld } from './stages';
+import { foundOn, isOffHand, keepsOld } from './stages';
 import { madeToHold } from './madeToHold';
 import { oneSculpture } from './oneSculpture';
 import { meltedOver, overArt, roomForFilms, thickest_um } from './thickness';
@@ -26,6 +26,9 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
   const line = oneSculpture(stageByStage(build, bare, elements), bare);
   return roomForFilms(madeToHold(line, bare, edge, foundOn(build, bare)), bare.frame);
 }
+
+/** Work on what is put on, before it is. */
+const BEFORE_IT: readonly Draft['verb'][] = ['fill-mould'];
 
 function stageByStage(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
   const kind = buildKindOf(build.kind);
@@ -54,6 +57,9 @@ function stageByStage(build: Build, bare: NailContext, elements: readonly Elemen
     ...(melted ? { melted } : {}),
   });
   const { ahead = [], arrive = [], prepare = [], foundation = [] } = stages;
+  const first = foundation.findIndex(({ verb }) => rowOf(verb).lengthens ?? BEFORE_IT.includes(verb));
+  /** Up to here there is nothing but the plate. */
+  const putOn = first < 0 ? foundation.length : first;
   const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
   const over_um = thickest_um(
     [...within('under'), ...within('inside')].flatMap(({ technique, drafts }) =>
@@ -74,11 +80,13 @@ function stageByStage(build: Build, bare: NailContext, elements: readonly Elemen
     ...inTip,
     ...work('prep', 'arrive', arrive),
     ...work('prep', 'prepare', prepare),
-    ...work('build', 'foundation', foundation),
+    ...work('build', 'foundation', foundation.slice(0, putOn)),
+    ...within('plate').flatMap((one) => own(one, 'foundation', one.drafts)),
+    ...work('build', 'foundation', foundation.slice(putOn)),
     ...within('under').flatMap((one) => own(one, 'body', one.drafts)),
     ...withGuests(body.placed, upper.intoBody, context),
     ...upper.line,
-    ...(kind.offHand ? [] : work('care', 'care', [oilDraft(context)])),
+    ...(isOffHand(kind, bare) ? [] : work('care', 'care', [oilDraft(context)])),
   ];
 }
 

@@ -127,7 +127,7 @@ const beaded: Work = (product, film, context) => [
 ];
 
 const dipped: Work = (product, film, context) => [
-  ...dipLayers({
+  ...dipLayers(context, {
     step: film.step,
     product,
     count: Math.max(LEAST_LAYERS, film.passes),

@@ -3,7 +3,7 @@ import type { Plate } from '../model/nail';
 import type { Product, Role } from '../model/product';
 import { Id, Words } from '../model/primitives';
 import { SHAPES } from '../model/shapes';
-import type { Draft, Seat } from './operation';
+import type { Draft, Place, Seat } from './operation';
 import type { NailContext } from './context';
 import type { Field } from './technique';
 import type { Was } from './was';
@@ -24,6 +24,8 @@ export interface Structure {
   apex_um: number;
   /** The work of laying it so thick, until it is hard. */
   lay: (t_um: number, over?: string) => Draft[];
+  /** Where it lies, if not all over: it is filed there, and nowhere else. */
+  place?: Place;
   /** What the file does once it is hard, where it does more than level it. */
   fileWords?: string;
 }

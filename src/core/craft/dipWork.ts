@@ -23,23 +23,19 @@ export interface DipLayers {
   first?: string;
 }
 
-export function dipLayers({
-  step,
-  product,
-  count,
-  place,
-  words,
-  paint,
-  deposit,
-  first = '',
-}: DipLayers): Draft[] {
+export function dipLayers(
+  context: NailContext,
+  { step, product, count, place, words, paint, deposit, first = '' }: DipLayers,
+): Draft[] {
+  const base = context.role('dip_base');
   return Array.from({ length: count }, (_, i): Draft[] => [
     {
       step,
       pass: i + 1,
       verb: 'dip',
-      words: `${words}, layer ${i + 1} of ${count}: base, into the powder, tap off`,
+      words: `${words}, layer ${i + 1} of ${count}: ${base.name}, into the powder, tap off`,
       product: product.id,
+      liquid: base.id,
       place,
       ...(paint ? { paint } : {}),
       deposit: deposit ?? { kind: 'conformal', t_um: coatOf(product) },

@@ -91,6 +91,7 @@ export const FAMILIES: Record<ProductFamily, Family> = {
     guide: { working_s: 90, dry_s: 300 },
   },
   dip: { words: 'dip', hardens: 'activator', laid: 'dip', material: 'dip', finish: 'shine' },
+  'dip-base': filmless('dip base'),
   'dip-activator': filmless('dip activator'),
   'bedding-gel': gel('bedding gel', 'structure', 'clear'),
   'fixing-gel': gel('fixing gel', 'structure', 'clear'),
@@ -128,6 +129,7 @@ export const FAMILIES: Record<ProductFamily, Family> = {
   dehydrator: filmless('dehydrator'),
   primer: filmless('primer'),
   cleanser: filmless('cleanser'),
+  remover: filmless('remover'),
   oil: filmless('cuticle oil'),
 };
 
@@ -135,7 +137,23 @@ export const FAMILIES: Record<ProductFamily, Family> = {
 export function lampOf(product: Product): NonNullable<Product['lamp']> | undefined {
   const family = FAMILIES[product.family];
   if (family.hardens !== 'lamp') return undefined;
-  return product.lamp ?? LAMP;
+  const lamp: NonNullable<Product['lamp']> = product.lamp ?? LAMP;
+  return lamp.thick ? { ...lamp, depth_um: depthBetween_um(lamp, lamp.thick, product.coat_um ?? 50) } : lamp;
+}
+
+/** Light that reaches so deep needs no longer for a thicker coat that anybody lays. */
+const DEEPEST_UM = 5000;
+const SHALLOWEST_UM = 10;
+
+/** The depth that two times of one direction tell: t₂/t₁ = e^((d₂ − d₁)/D), by the same law as all curing here (Jacobs 1992). */
+function depthBetween_um(
+  { cure_s }: { cure_s: number },
+  thick: { from_um: number; cure_s: number },
+  coat_um: number,
+): number {
+  const more = Math.log(thick.cure_s / cure_s);
+  if (more <= 0 || thick.from_um <= coat_um) return DEEPEST_UM;
+  return Math.max(SHALLOWEST_UM, Math.min(DEEPEST_UM, (thick.from_um - coat_um) / more));
 }
 
 /** How long a coat dries before anything is laid over it; undefined for what does not dry. */

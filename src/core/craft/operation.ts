@@ -26,8 +26,8 @@ export const STAGES = [
 ] as const;
 export type Stage = (typeof STAGES)[number];
 
-/** Where an element sits: below the body, encapsulated in it, on the finished build, or on its top. */
-export const SEATS = ['under', 'inside', 'surface', 'over'] as const;
+/** Where an element sits: on the plate before form or tip, below the body, encapsulated in it, on the finished build, or on its top. */
+export const SEATS = ['plate', 'under', 'inside', 'surface', 'over'] as const;
 export type Seat = (typeof SEATS)[number];
 
 /** Where an operation works: a region as laid on this nail. Plain data; `areaOf` gives it its curve. */
@@ -80,6 +80,8 @@ export interface Operation {
   /** Products and tools that need a clean brush or a new grip when they change. */
   class: string;
   product?: string;
+  /** The liquid that its powder is taken up with. */
+  liquid?: string;
   place: Place;
   paint?: Paint;
   deposit?: Deposit;

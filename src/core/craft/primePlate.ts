@@ -2,12 +2,14 @@ import { wholePlace, type NailContext } from './context';
 import { LAST_DUST_OFF, wipeDraft } from './drafts';
 import { HAND_S } from './handwork';
 import type { Draft } from './operation';
+import { isPrimedAlready } from './start';
 
 /** A peelable base takes the primer's place; what only holds on a primed plate has it whatever the practice. */
 export type Primes = 'never' | 'always';
 
 /** Wiped, dehydrated and primed; not touched again after this. */
 export function primePlate(context: NailContext, primes?: Primes): Draft[] {
+  if (isPrimedAlready(context.nail.start)) return [];
   const place = wholePlace();
   const dehydrator = context.role('dehydrator');
   const drafts: Draft[] = [

@@ -38,6 +38,8 @@ export function seatElements(
     // No clear holds over lacquer, and a finish is for what is seen of the build.
     const isArt = !technique.sheen && !isLacquer(drafts[i]!, context);
     if (listedSeat && wish === 'listed' && isArt) return listedSeat;
+    // Where nothing is put on, what lies on the plate lies below the build.
+    if (wish === 'plate' && !offered.includes('plate')) return 'under';
     return wish === 'listed' || offered.includes(wish) ? wish : 'surface';
   });
   const first = asked.indexOf('inside');

@@ -1,3 +1,4 @@
+import type { Surface } from './surface';
 import type { Start } from '../model/start';
 import type { BuildStages, Refill, Structure } from './build';
 import type { NailContext } from './context';
@@ -15,6 +16,10 @@ export interface OldProductOn {
 /** What is found on a nail before any work. */
 export interface FoundOn {
   dull: boolean;
+  /** The plate has been made ready as far as this. */
+  prep?: Surface['prep'];
+  /** In the place of a plate lies a ready tip. */
+  tip?: true;
   old?: OldProductOn;
 }
 
@@ -26,6 +31,19 @@ export interface BuildAnew {
   refill: () => Refill;
   /** Thickness at the apex of such a nail when it was new. */
   worn_um: number;
+}
+
+/** The nail's own surface as it is found, where nothing lies on it. */
+export function foundSurface({ dull, tip, prep = 'none' }: FoundOn): Surface {
+  const finish = dull ? 'keyed' : 'shine';
+  return tip
+    ? { material: 'tip', phase: 'cured', finish, soil: 'clean', prep: 'none' }
+    : { material: 'plate', phase: 'bare', finish, soil: 'clean', prep };
+}
+
+/** Whether a nail needs no primer at the table: it has it already, or there is no plate. */
+export function isPrimedAlready(start: Start): boolean {
+  return start.kind === 'practice' || (start.kind === 'prepared' && start.primed);
 }
 
 /** How a nail's work begins: what is found on it, and what that asks for before or instead of the build's own stages. */
@@ -41,6 +59,10 @@ export interface StartKind<S> {
   found: (start: S, worn_um: number) => FoundOn;
   /** Work on old product that comes off, once the hands are sanitised. */
   clear?: (start: S, context: NailContext) => Draft[];
+  /** What takes the place of all preparing of the plate. */
+  prepared?: (start: S, context: NailContext) => Required<Pick<BuildStages, 'arrive' | 'prepare'>>;
+  /** Nobody's hand is at the table: no skin is met and no oil follows. */
+  offHand?: true;
   /** The plate still has its shine. */
   shines: (start: S) => boolean;
   /** Where the old nail stays: the stages that take the place of the build's own. */

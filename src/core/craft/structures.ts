@@ -14,7 +14,8 @@ import {
 import { settingOf } from './families';
 import { wetPrimer } from './primePlate';
 import { HAND_S } from './handwork';
-import type { Draft } from './operation';
+import type { Region } from '../regions';
+import type { Draft, Place } from './operation';
 
 /** What a build is laid over, as it is said at a table. */
 export const OVER_PIECES = 'over the pieces';
@@ -59,6 +60,27 @@ const OVER_A_ROD = (product: Product) => ({
   words: `Flash ${product.name} with a rod under the free edge`,
   missed: { words: 'Not held over a rod in its first light, a long free edge curls in.' },
 });
+
+/** The same on a part of the nail alone: a bead that runs out to the edge of its part. */
+export function onPart(structure: Structure, region: Region, where: string): Structure {
+  const place: Place = { ...wholePlace(), region };
+  return {
+    ...structure,
+    place,
+    lay: (t_um, over) =>
+      structure.lay(t_um, over).map((draft) => ({
+        ...draft,
+        place,
+        ...(draft.deposit
+          ? {
+              deposit: { kind: 'conformal' as const, t_um, profile: { kind: 'bead' as const } },
+              words: `${draft.words} ${where}`,
+              reason: 'One bead where the nail bends, drawn out to nothing at its edge; the rest stays thin.',
+            }
+          : {}),
+      })),
+  };
+}
 
 /** Putty: pressed and brushed to shape, nail by nail, for it slumps in warm hands and does not set until it is lit. */
 export function puttyStructure(product: Product, apex_um: number): Structure {

@@ -34,7 +34,7 @@ export const REGION = { region: Region } as const;
 export const FRESH_REGION = { region: { kind: 'whole' as const } };
 
 /** Whether a film lies below the body, inside it, or on the finished build. */
-export const FILM_SEAT = { seat: z.enum(['usual', 'under', 'inside', 'surface']) } as const;
+export const FILM_SEAT = { seat: z.enum(['usual', 'plate', 'under', 'inside', 'surface']) } as const;
 export const FRESH_SEAT = { seat: 'usual' as const };
 
 /** A film on the whole nail or a region of it. */
@@ -43,7 +43,7 @@ export const FRESH_FILM = { ...FRESH_REGION, ...FRESH_PAINTED, ...FRESH_SEAT };
 
 /** Films seat themselves by the list: below the body where something encapsulated is listed over them. */
 export const FILM_SEATS = {
-  seats: ['under', 'inside', 'surface'] as readonly Seat[],
+  seats: ['plate', 'under', 'inside', 'surface'] as readonly Seat[],
   usual: (): Seat | 'listed' => 'listed',
 };
 
@@ -137,6 +137,8 @@ export interface Inlaid {
   filing_um: number;
   /** It has a bed and cap of its own, in its part of the nail, and is bared by the file again. */
   island?: true;
+  /** One half of the nail is laid and held before the other. */
+  halves?: true;
 }
 
 /** A build in a product of the artist's own, instead of the kit's, and its colour by place. */
@@ -183,6 +185,8 @@ export interface Technique<E> {
   seals?: (element: E) => boolean;
   /** For what sits inside: the bed, cap and filing it asks for; `plan` then gives only what is laid into them. */
   inlaid?: (element: E, context: NailContext) => Inlaid;
+  /** Whether it goes into the wet bed of the pieces it is listed beside: what it lays there, and what follows once the bed holds. */
+  joinsBed?: (element: E) => boolean;
   /** What of it is taken hold of on the nail itself. */
   handles?: (element: E, context: NailContext) => Handle<E>[];
   /** What of it is copied, pasted and taken out by its handles. */
@@ -274,6 +278,7 @@ export function fitField(...ways: (keyof typeof FIT_WORDS)[]): Field {
 
 const SEAT_WORDS = {
   usual: 'By the list',
+  plate: 'On the plate, before form or tip',
   under: 'Below the build',
   inside: 'Inside the clear',
   surface: 'On the finished build',
@@ -316,5 +321,5 @@ export const FILM_FIELDS: readonly Field[] = [
   ...WITHIN_FIELDS,
   fitField('scale', 'keep', 'drop'),
   HAND_FIELD,
-  seatField('usual', 'under', 'inside', 'surface'),
+  seatField('usual', 'plate', 'under', 'inside', 'surface'),
 ];

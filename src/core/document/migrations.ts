@@ -334,6 +334,19 @@ const fromVersion19: Migration = (file) => {
   return ok(file);
 };
 
+/** The plain products of the roles that version 21 knows first. */
+const NEW_IN_21: Record<string, Json> = {
+  dip_base: { name: 'dip base', family: 'dip-base' },
+  remover: { name: 'soak-off remover', family: 'remover' },
+};
+
+/** Version 20 knew neither the liquid that dip is dipped with, nor what old product soaks in. */
+const fromVersion20: Migration = (file) => {
+  if (isObject(file.kit) && isObject(file.kit.roles))
+    for (const [role, plain] of Object.entries(NEW_IN_21)) fillRole(file.kit, file.kit.roles, role, plain);
+  return ok(file);
+};
+
 /** The step that leads away from each version; where there is none, only parts have changed. */
 const STEPS: Readonly<Record<number, Migration>> = {
   0: fromVersion0,
@@ -352,6 +365,7 @@ const STEPS: Readonly<Record<number, Migration>> = {
   17: fromVersion17,
   18: fromVersion18,
   19: fromVersion19,
+  20: fromVersion20,
 };
 
 /** The version that files are written in: that of the whole, or of the part that changed last. */

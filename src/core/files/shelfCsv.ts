@@ -32,6 +32,8 @@ export const COLUMNS = [
   'cure_s',
   'flash_s',
   'depth_um',
+  'thick_from_um',
+  'thick_cure_s',
   'light',
   'open_s',
   'system',
@@ -57,6 +59,8 @@ const NUMBERS: ReadonlySet<Column> = new Set([
   'cure_s',
   'flash_s',
   'depth_um',
+  'thick_from_um',
+  'thick_cure_s',
   'open_s',
   'working_s',
   'dry_s',
@@ -70,6 +74,11 @@ const NUMBERS: ReadonlySet<Column> = new Set([
 ]);
 const SWITCHES: ReadonlySet<Column> = new Set(['runny', 'grain_metallic']);
 const LAMP: readonly Column[] = ['cure_s', 'flash_s', 'depth_um', 'light'];
+/** A second time of its direction, for thick layers. */
+const THICK: Partial<Record<Column, 'from_um' | 'cure_s'>> = {
+  thick_from_um: 'from_um',
+  thick_cure_s: 'cure_s',
+};
 /** Grains in the pot: what their fields are called in the file. */
 const GRAINS: Partial<Record<Column, keyof PotGrains>> = {
   grain_shape: 'shape',
@@ -102,6 +111,8 @@ export function cellOf(item: ShelfItem, column: Column): string {
 
 function valueOf({ product, ...own }: ShelfItem, column: Column): unknown {
   if (OWN.has(column)) return own[column as keyof typeof own];
+  const thick = THICK[column];
+  if (thick) return product.lamp?.thick?.[thick];
   if (LAMP.includes(column)) return product.lamp?.[column as 'cure_s'];
   const grain = GRAINS[column];
   if (grain) return product.grains?.[grain];
@@ -175,6 +186,8 @@ function readRow(cells: readonly string[], columns: readonly Column[], line: num
     cure_s,
     flash_s,
     depth_um,
+    thick_from_um,
+    thick_cure_s,
     light,
     grain_shape,
     grain_mm,
@@ -192,7 +205,14 @@ function readRow(cells: readonly string[], columns: readonly Column[], line: num
     per_cm2: grains_per_cm2,
   };
   const said = (one: object) => Object.values(one).some((value) => value !== undefined);
-  const lamp = { cure_s, flash_s, depth_um, ...(light === undefined ? {} : { light }) };
+  const thick = { from_um: thick_from_um, cure_s: thick_cure_s };
+  const lamp = {
+    cure_s,
+    flash_s,
+    depth_um,
+    ...(said(thick) ? { thick } : {}),
+    ...(light === undefined ? {} : { light }),
+  };
   const parsed = ShelfItem.safeParse({
     product: { ...product, ...(said(lamp) ? { lamp } : {}), ...(said(grains) ? { grains } : {}) },
     count,
@@ -203,8 +223,10 @@ function readRow(cells: readonly string[], columns: readonly Column[], line: num
   if (parsed.success) return ok(parsed.data);
   const fault = issueFault(parsed.error.issues[0]!);
   const at = fault.path.split('.').at(-1);
-  const column = fault.path.includes('grains')
-    ? (Object.keys(GRAINS).find((one) => GRAINS[one as Column] === at) ?? at)
-    : at;
+  const column = fault.path.includes('thick')
+    ? (Object.keys(THICK).find((one) => THICK[one as Column] === at) ?? at)
+    : fault.path.includes('grains')
+      ? (Object.keys(GRAINS).find((one) => GRAINS[one as Column] === at) ?? at)
+      : at;
   return fail(`line ${line}, ${column}`, fault.message);
 }

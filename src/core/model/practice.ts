@@ -18,8 +18,8 @@ export const Practice = z.strictObject({
   grit: z.enum(['100-180', '100', '180']),
   /** Colour straight on a filed build, or base first. */
   filed: z.enum(['colour', 'base']),
-  /** Ready tips cut and filed to shape before they are fixed, or on the finger. */
-  tips: z.enum(['before', 'after']),
+  /** Ready tips cut and filed to shape before they are fixed, or on the finger; or sized, cut and shaped ahead of the sitting. */
+  tips: z.enum(['before', 'after', 'ready']),
   /** Stones set in the wet top, or bedded first with the top taken around them. */
   stones: z.enum(['wet-top', 'bedded']),
   /** The top taken around what stands, or run over set stones as well: a safer hold, and less fire. */

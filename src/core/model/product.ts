@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { PotGrains } from './grains';
-import { Colour, count, Id, mm, seconds, Words } from './primitives';
+import { Colour, count, Id, mm, seconds, um, Words } from './primitives';
 
 /** Families the craft tells apart; what each leaves behind stands in craft/families.ts. */
 export const PRODUCT_FAMILIES = [
@@ -16,6 +16,7 @@ export const PRODUCT_FAMILIES = [
   'putty-gel',
   'acrylic',
   'dip',
+  'dip-base',
   'dip-activator',
   'bedding-gel',
   'fixing-gel',
@@ -31,6 +32,7 @@ export const PRODUCT_FAMILIES = [
   'dehydrator',
   'primer',
   'cleanser',
+  'remover',
   'oil',
 ] as const;
 export type ProductFamily = (typeof PRODUCT_FAMILIES)[number];
@@ -56,6 +58,8 @@ export const Product = z.strictObject({
       cure_s: seconds(5, 600),
       flash_s: seconds(1, 120),
       depth_um: z.number().check(z.gte(10), z.lte(5000)),
+      /** From this thickness on its direction asks for this long. */
+      thick: z.optional(z.nullable(z.strictObject({ from_um: um(50, 3000), cure_s: seconds(5, 600) }))),
       /** What light its direction asks for, where it asks for one. */
       light: z.optional(z.enum(LIGHTS)),
     }),
@@ -107,6 +111,7 @@ export const Roles = z.strictObject({
   putty: Id,
   acrylic: Id,
   dip: Id,
+  dip_base: Id,
   activator: Id,
   bedding: Id,
   fixing: Id,
@@ -116,6 +121,7 @@ export const Roles = z.strictObject({
   lacquer_top: Id,
   matte_top: Id,
   cleanser: Id,
+  remover: Id,
   oil: Id,
 });
 export type Role = keyof z.infer<typeof Roles>;

@@ -35,6 +35,10 @@ export const Start = z.discriminatedUnion('kind', [
     /** Stones or charms of last time stand on it. */
     stones: z.boolean(),
   }),
+  /** Prepared before the sitting: cuticle cleared, shaped, dull and clean; `primed`: dehydrated and primed as well. */
+  z.strictObject({ kind: z.literal('prepared'), primed: z.boolean() }),
+  /** A practice tip, on its stand or a practice hand: nobody wears it. */
+  z.strictObject({ kind: z.literal('practice') }),
   /** An extension or a finished nail that stays: only art comes on it. */
   z.strictObject({ kind: z.literal('finished') }),
 ]);

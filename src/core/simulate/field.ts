@@ -1,10 +1,10 @@
 import { leftOfPlate_mm, type Edge } from '../craft/build';
 import { wholePlace } from '../craft/context';
-import type { FoundOn, OldProductOn } from '../craft/start';
+import { foundSurface, type FoundOn, type OldProductOn } from '../craft/start';
 import { LATTICE_X, LATTICE_Y } from '../craft/lattice';
 import type { NailFrame } from '../geometry/frame';
 import type { Plate } from '../model/nail';
-import { encode, type Surface } from '../craft/surface';
+import { encode } from '../craft/surface';
 import type { Place } from '../craft/operation';
 import type { Grains, Paint, PlacedPiece, Sheet, TipFrench } from '../craft/matter';
 import type { Profile } from '../geometry/profiles';
@@ -81,8 +81,6 @@ export interface NailField {
   edge: Edge;
 }
 
-const BARE: Surface = { material: 'plate', phase: 'bare', finish: 'shine', soil: 'clean', prep: 'none' };
-
 export function makeField(
   frame: NailFrame,
   edge: Edge,
@@ -108,9 +106,7 @@ export function makeField(
       thickness_um[cell] = plate.thickness_mm * 1000;
     }
   }
-  const surface = new Uint16Array(CELLS_X * CELLS_Y).fill(
-    encode(found.dull ? { ...BARE, finish: 'keyed' } : BARE),
-  );
+  const surface = new Uint16Array(CELLS_X * CELLS_Y).fill(encode(foundSurface(found)));
   const field: NailField = {
     frame,
     grid: {

@@ -49,8 +49,13 @@ export const DOSES_UL: Partial<Record<Verb, number>> = {
   dehydrate: 30,
   prime: 15,
   activate: 60,
+  soak: 1000,
+  remover: 500,
   oil: 30,
 };
+
+/** µL of the liquid that a layer's powder is taken up with, on one nail (common practice, rough). */
+export const LIQUID_UL = 25;
 
 /** What is told by weight: powders. All else is told by volume. */
 export function isPowder(family: ProductFamily): boolean {

@@ -15,6 +15,7 @@ import {
   isPowder,
   LIQUID_G_ML,
   LIQUID_LOST,
+  LIQUID_UL,
   LOST_OF_GRAINS,
   LOST_OF_SHEET,
   lostOf,
@@ -133,6 +134,11 @@ function poured(operation: Operation, products: ReadonlyMap<string, Product>, mm
   if (id === undefined) return [];
   const product = products.get(id);
   if (!product) return [];
+  const liquid = operation.liquid === undefined ? undefined : products.get(operation.liquid);
+  if (liquid) {
+    const { liquid: _taken, ...powder } = operation;
+    return [{ asked: productNeed(liquid), amount: LIQUID_UL, lost: 0 }, ...poured(powder, products, mm3)];
+  }
   if (mm3 === 0 || !deposit) {
     const dose = DOSES_UL[verb];
     return dose === undefined ? [] : [{ asked: productNeed(product), amount: dose, lost: 0 }];

@@ -31,6 +31,8 @@ const SPILL = { guide_s: 120, most_s: 300, to: 'next', kind: 'spill-left' } as c
 const WARM = { guide_s: 30, most_s: 75, to: 'next', kind: 'cooled' } as const;
 /** Past its time a soak dries the plate and the skin; it is opened within minutes (common practice). */
 const SOAKED = { guide_s: 120, most_s: 300 } as const;
+/** In one soak of both hands the last nail is opened once the nine before it are done. */
+const BOTH_SOAKED = { guide_s: 300, most_s: 480 } as const;
 /** Done just before the base, on the nails that get it together. */
 const PRIMING: readonly string[] = ['dehydrate', 'prime'];
 /** A thin bed of clear does not creep while pieces are laid and pressed into it (common practice). */
@@ -169,9 +171,10 @@ function tasksOf(
     if (PRIMING.includes(operation.verb)) task.due = PRIMED;
     if (operation.verb === 'soak') {
       const soak_s = operation.wait_s ?? 0;
+      const past = operation.scope === 'set' ? BOTH_SOAKED : SOAKED;
       task.due = {
-        guide_s: soak_s + SOAKED.guide_s,
-        most_s: soak_s + SOAKED.most_s,
+        guide_s: soak_s + past.guide_s,
+        most_s: soak_s + past.most_s,
         to: 'next',
         kind: 'soaked-too-long',
       };

@@ -118,6 +118,11 @@ export const SCHOOLS: readonly SchoolGroup[] = [
             label: 'On the finger',
             says: 'To the finger’s own line; slower, dust at the hand.',
           },
+          {
+            value: 'ready',
+            label: 'Ahead of the sitting',
+            says: 'Sized, cut and shaped before anybody sits down: no time of it at the table.',
+          },
         ],
       },
       {

@@ -13,6 +13,7 @@ import { FieldInput } from '../kit/fields/FieldInput';
 import { Pick } from '../kit/Pick';
 import { StoredFigure } from '../kit/StoredFigure';
 import { StockOfProduct } from './StockOfProduct';
+import { ThickCure } from './ThickCure';
 import classes from './ShelfView.module.css';
 
 interface Props {
@@ -32,7 +33,11 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
   const putLamp = (changed: Partial<NonNullable<Product['lamp']>>) =>
     onChange((now) => ({
       ...now,
-      product: { ...now.product, lamp: { ...lampOf(now.product), ...changed } },
+      product: {
+        ...now.product,
+        // What its direction says, and not what that tells of its depth.
+        lamp: { ...(now.product.lamp ?? lampOf(now.product)), ...changed },
+      },
     }));
   return (
     <div className={classes.fields}>
@@ -78,6 +83,7 @@ export function ProductFields({ item, onChange, onRemove }: Props) {
             max={120}
             onPut={(flash_s) => putLamp({ flash_s })}
           />
+          <ThickCure lamp={lamp} onPut={(thick) => putLamp({ thick })} />
         </>
       )}
       {lamp && (

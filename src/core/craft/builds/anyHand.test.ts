@@ -31,7 +31,8 @@ const on = (
     [colourOn(how.kind), ...(inlaid && how.kind !== 'natural-lacquer' ? [element('inlay')] : [])],
     (set) => {
       const build = buildKindOf(how.kind).fresh('test') as Record<string, unknown> & Build;
-      if ('material' in build) Object.assign(build, { material: how.material });
+      const material = how.kind === 'upper-mould' && how.material === 'powder' ? 'builder' : how.material;
+      if ('material' in build) Object.assign(build, { material });
       if ('base' in build) Object.assign(build, { base: how.base });
       if ('length_mm' in build) Object.assign(build, { length_mm });
       set.builds.push(build);

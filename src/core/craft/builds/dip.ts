@@ -89,7 +89,7 @@ function layers(
   context: NailContext,
   where = '',
 ): Draft[] {
-  return dipLayers({
+  return dipLayers(context, {
     step,
     product,
     count,

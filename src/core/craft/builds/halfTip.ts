@@ -16,6 +16,7 @@ import { acrylicRefill, APEX_UM, MATERIAL, MATERIAL_FIELDS } from './material';
 import { handmadePeel } from '../handmadePeel';
 import { OVER_BASE, overBase, PEELS } from './overBase';
 import { primePlate } from '../primePlate';
+import { sizedTip } from './readyTip';
 import { clearPlate } from './prep';
 
 const schema = z.strictObject({
@@ -24,7 +25,8 @@ const schema = z.strictObject({
   material: MATERIAL,
   length_mm: mm(1, 30),
   apex_um: APEX_UM,
-  base: OVER_BASE,
+  /** `plate`: a coat of base on the plate alone, and none on the keyed tip. */
+  base: z.enum([...OVER_BASE.options, 'plate']),
   /** The overlay is pinched while it gives, for more of a C-curve than the tip has. */
   pinch: z.boolean(),
   french: z.nullable(BUILT_FRENCH),
@@ -53,7 +55,7 @@ export const halfTip = defineBuild({
   },
   fields: [
     ...MATERIAL_FIELDS,
-    overBase.field,
+    overBase.fieldWith({ value: 'plate', words: 'Base on the plate alone' }),
     { kind: 'switch', path: 'pinch', words: 'Pinched for more of a C-curve' },
     ...builtFrenchFields,
     {
@@ -79,23 +81,20 @@ export const halfTip = defineBuild({
   }),
   free_mm: (build) => build.length_mm,
   edge: 'tip',
-  seats: ['under', 'inside', 'surface', 'over'],
+  seats: ['plate', 'under', 'inside', 'surface', 'over'],
   films: (build) => (build.french ? 'under' : undefined),
   stages: (build, context) => {
     const acrylic = build.material === 'acrylic';
-    const peels = build.base !== 'coat';
+    const peels = build.base === 'peel-off' || build.base === 'handmade';
     const { arrive, prepare } = clearPlate(context, 'Shorten the free edge');
     return {
       arrive,
       prepare: [
-        {
-          step: 'ready-tip',
-          verb: 'ready-tip',
+        sizedTip(context, 'half tip', {
           words: 'Size the half tip, file its sides to fit',
-          place: wholePlace(),
           hand_s: HAND_S['ready-tip'] / 2,
           reason: 'From sidewall to sidewall; between sizes the wider one, filed.',
-        },
+        }),
         ...prepare,
       ],
       foundation: [
@@ -112,7 +111,11 @@ export const halfTip = defineBuild({
               [],
               build.pinch,
             )
-          : baseDraft(context, 'Over the plate and the keyed tip alike.')),
+          : build.base === 'plate'
+            ? onPlateAlone(
+                baseDraft(context, 'On the plate alone: the overlay grips the keyed tip by itself.'),
+              )
+            : baseDraft(context, 'Over the plate and the keyed tip alike.')),
         ...(build.french ? builtBed(build.french, context) : []),
       ],
     };
@@ -129,6 +132,16 @@ export const halfTip = defineBuild({
   refill: (build, context) =>
     build.material === 'acrylic' ? acrylicRefill(build.apex_um, context) : undefined,
 });
+
+/** Up to where the tip begins. */
+function onPlateAlone(drafts: readonly Draft[]): Draft[] {
+  const place: Place = { ...wholePlace(), region: { kind: 'band', from: 0, to: WELL_FROM } };
+  return drafts.map((draft) => ({
+    ...draft,
+    place,
+    ...(draft.deposit ? { words: `${draft.words}, on the plate alone` } : {}),
+  }));
+}
 
 /** A base that peels, cured and keyed: the tip is glued on it, and all of it comes off whole. */
 function peelable(context: NailContext): Draft[] {

@@ -36,7 +36,7 @@ export const lengthened = defineBuild({
   }),
   free_mm: (build, plate) => Math.max(build.length_mm, plate.free_edge_mm),
   edge: 'lengthened',
-  seats: ['under', 'inside', 'surface', 'over'],
+  seats: ['plate', 'under', 'inside', 'surface', 'over'],
   films: artSits,
   stages: (build, context) => {
     const own = overBase.stages(build.base, context, 'What is built grips the base, not the plate.');

@@ -3,7 +3,7 @@ import { mm } from '../../model/primitives';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace } from '../context';
 import { HAND_S } from '../handwork';
-import { FULL_TIP_UM, keyedTip } from './readyTip';
+import { FULL_TIP_UM, keyedTip, sizedTip } from './readyTip';
 
 const schema = z.strictObject({ ...BUILD_BASE, kind: z.literal('on-stand'), length_mm: mm(1, 30) });
 
@@ -28,14 +28,11 @@ export const onStand = defineBuild({
   stages: (_build, context) => {
     return {
       prepare: [
-        {
-          step: 'ready-tip',
-          verb: 'ready-tip',
+        sizedTip(context, 'tip', {
           words: `Size the tip and shape it ${context.frame.shape}`,
-          place: wholePlace(),
           hand_s: HAND_S['ready-tip'],
           reason: 'Sized for its wearer from sidewall to sidewall; its inside is etched when it is put on.',
-        },
+        }),
       ],
       foundation: [
         {

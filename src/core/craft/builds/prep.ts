@@ -23,6 +23,7 @@ type Start = Required<Pick<BuildStages, 'arrive' | 'prepare'>>;
 export function clearPlate(context: NailContext, shapeWords: string): Start {
   const { start } = context.nail;
   const kind = startKindOf(start.kind);
+  if (kind.prepared) return kind.prepared(start, context);
   return {
     arrive: [sanitiseDraft(context), ...(kind.clear?.(start, context) ?? [])],
     prepare: [

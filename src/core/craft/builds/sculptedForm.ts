@@ -45,7 +45,7 @@ export const sculptedForm = defineBuild({
   }),
   free_mm: (build) => build.length_mm,
   edge: 'form',
-  seats: ['under', 'inside', 'surface', 'over'],
+  seats: ['plate', 'under', 'inside', 'surface', 'over'],
   films: (build) => (build.french ? 'under' : artSits(build)),
   stages: (build, context) => {
     const shapeWords = 'Shorten the free edge';

@@ -10,7 +10,7 @@ import { coatOf, through_s } from '../cure';
 import { baseDraft, flashOf, hardenOf, spillDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import { prepPlate } from './prep';
-import { FULL_TIP_UM, keyedTip } from './readyTip';
+import { FULL_TIP_UM, keyedTip, sizedTip } from './readyTip';
 
 const schema = z.strictObject({
   ...BUILD_BASE,
@@ -74,7 +74,7 @@ export const softGelTip = defineBuild({
   }),
   free_mm: (build) => build.length_mm,
   edge: 'tip',
-  seats: ['under', 'inside', 'surface', 'over'],
+  seats: ['plate', 'under', 'inside', 'surface', 'over'],
   films: (build) => (build.art === 'above' ? undefined : 'tip'),
   halves: (build) => build.art === 'halves',
   stages: (build, context) => {
@@ -98,16 +98,18 @@ export const softGelTip = defineBuild({
 /** Where art comes inside, the inside is etched as that begins, and nothing is primed before. */
 function readyDraft(context: NailContext, primed: boolean, tip: string): Draft {
   const after = context.practice.tips === 'after';
-  return {
-    step: 'ready-tip',
-    verb: 'ready-tip',
-    words: `Size the ${tip}${after ? '' : ` and shape it ${context.frame.shape}`}${primed ? ', etch it inside and prime that' : ''}`,
-    place: wholePlace(),
-    hand_s: after ? HAND_S['ready-tip'] / 2 : HAND_S['ready-tip'],
-    reason: after
-      ? 'Sized sidewall to sidewall; an etched inside holds. It is shaped on the finger.'
-      : 'Sized sidewall to sidewall; shaping before fixing is much quicker, and an etched inside holds.',
-  };
+  return sizedTip(
+    context,
+    tip,
+    {
+      words: `Size the ${tip}${after ? '' : ` and shape it ${context.frame.shape}`}${primed ? ', etch it inside and prime that' : ''}`,
+      hand_s: after ? HAND_S['ready-tip'] / 2 : HAND_S['ready-tip'],
+      reason: after
+        ? 'Sized sidewall to sidewall; an etched inside holds. It is shaped on the finger.'
+        : 'Sized sidewall to sidewall; shaping before fixing is much quicker, and an etched inside holds.',
+    },
+    primed ? ', and prime its etched inside' : '',
+  );
 }
 
 /** Pressed on, flashed by hand, the spill wiped while it still comes off, cured. */

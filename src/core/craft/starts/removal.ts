@@ -1,5 +1,5 @@
 import { Start, type OldProduct, type StartOf } from '../../model/start';
-import { wholePlace } from '../context';
+import { wholePlace, type NailContext } from '../context';
 import { HAND_S } from '../handwork';
 import type { Draft } from '../operation';
 import { ofKind } from '../../model/registry';
@@ -57,10 +57,10 @@ export const removal: StartKind<StartOf<'removal'>> = {
   found: ({ product }) => ({ dull: false, old: { from_mm: 0, apex_um: OLD[product].apex_um, stays: false } }),
   // What was under the old product is scraped and rubbed, and evened with a fine buffer.
   shines: () => true,
-  clear: ({ product, soak_s, stones }) => [
+  clear: ({ product, soak_s, stones }, context) => [
     ...(stones ? [STONES_OFF] : []),
     ...(OLD[product].clip ? [CLIP] : []),
-    ...WAYS[OLD[product].way](soak_s),
+    ...WAYS[OLD[product].way](soak_s, context),
   ],
 };
 
@@ -85,8 +85,8 @@ const CLIP: Draft = {
   reason: 'What is clipped off need not soak.',
 };
 
-const WAYS: Record<Way, (soak_s: number) => Draft[]> = {
-  soak: (soak_s) => [
+const WAYS: Record<Way, (soak_s: number, context: NailContext) => Draft[]> = {
+  soak: (soak_s, context) => [
     {
       step: 'open-seal',
       verb: 'open-seal',
@@ -96,12 +96,14 @@ const WAYS: Record<Way, (soak_s: number) => Draft[]> = {
       reason: 'A sealed top keeps the remover out for as long as you like.',
     },
     soak(
+      context,
       1,
       soak_s / 2,
-      'Wrap each nail with remover',
+      `Wrap each nail with ${context.role('remover').name}`,
       'Oil on the skin around, a pad on the nail, a wrap over it.',
     ),
     soak(
+      context,
       2,
       soak_s / 2,
       'Half-way: open one wrap and look, wrap it again',
@@ -136,11 +138,12 @@ const WAYS: Record<Way, (soak_s: number) => Draft[]> = {
       reason: 'With a wooden stick and a drop of warm water; where it still holds it is soaked.',
     },
   ],
-  remover: () => [
+  remover: (_soak_s, context) => [
     {
       step: 'remover',
       verb: 'remover',
-      words: 'Take the lacquer off with remover',
+      words: `Take the lacquer off with ${context.role('remover').name}`,
+      product: context.role('remover').id,
       place,
       hand_s: HAND_S.remover,
       reason: 'Pressed on for a moment, then drawn off towards the tip.',
@@ -148,7 +151,8 @@ const WAYS: Record<Way, (soak_s: number) => Draft[]> = {
   ],
 };
 
-function soak(pass: number, wait_s: number, words: string, reason: string): Draft {
+/** A hand at a time; on one's own, who has no hand free in a wrap, both at once. */
+function soak(context: NailContext, pass: number, wait_s: number, words: string, reason: string): Draft {
   return {
     step: 'soak',
     pass,
@@ -157,7 +161,8 @@ function soak(pass: number, wait_s: number, words: string, reason: string): Draf
     place,
     hand_s: pass === 1 ? HAND_S.soak : HAND_S.soak / 4,
     wait_s: Math.round(wait_s),
-    scope: 'hand',
+    product: context.role('remover').id,
+    scope: context.practice.wearer === 'own' ? 'set' : 'hand',
     reason,
   };
 }

@@ -14,6 +14,7 @@ describe('flakes', () => {
   it.each([
     ['slick', ['top', 'cure', 'burnish', 'dust-off']],
     ['tack', ['base', 'cure', 'lay-sheet', 'dust-off']],
+    ['wet', ['base', 'lay-sheet', 'cure', 'dust-off']],
   ] as const)('on %s bring a ground of their own, and are sealed', (on, wanted) => {
     const set = wearing({ on });
     expect(verbs(set)).toEqual(wanted);
@@ -25,6 +26,29 @@ describe('flakes', () => {
     expect(verbs(onColour)).toEqual(['top', 'cure', 'burnish', 'dust-off']);
     expect(codesOn(onColour)).toEqual([]);
     expect(codesOn(wearing({ on: 'tack', own_ground: false }))).toEqual([]);
+  });
+
+  it.each(['closed', 'broken', 'gaps'] as const)(
+    'dabbed into a wet coat and left %s they are closed by gel',
+    (left) => {
+      const set = setWearing([
+        GROUND,
+        element('flakes', { on: 'wet', manner: 'dabbed', left, fade: null }),
+        element('poured', { id: 'dew', form: 'level', t_um: 250, product: 'builder-a' }),
+      ]);
+      expect(codesOn(set)).toEqual([]);
+      const { words } = compileNail(set, 'left-ring').operations.find(({ verb }) => verb === 'lay-sheet')!;
+      expect(words).toMatch(/^Dab flakes on while it is wet, /);
+    },
+  );
+
+  it('cover the less of their ground the more gaps they are left with', () => {
+    const laid = (['closed', 'broken', 'gaps'] as const).map((left) => {
+      const { field } = planNail(wearing({ on: 'tack', left, fade: null }), 'left-ring').nominal;
+      return Math.max(...field.films.find((one) => one.sheet)!.t_um);
+    });
+    expect(laid[0]!).toBeGreaterThan(laid[1]!);
+    expect(laid[1]!).toBeGreaterThan(laid[2]!);
   });
 
   it('break up where they thin out: less and less of them lies there', () => {

@@ -2,11 +2,12 @@ import * as z from 'zod/mini';
 import { seedOf } from '../../model/chance';
 import { Colour, mm } from '../../model/primitives';
 import { regionNoun } from '../../regions';
-import { isMirrored, placeOf } from '../context';
-import { looseOffDraft, ownTack } from '../drafts';
+import { isMirrored, placeOf, type NailContext } from '../context';
+import { coatOf } from '../cure';
+import { hardenOf, looseOffDraft, ownTack } from '../drafts';
 import { Fade, FADE_FIELDS, fadeHandles, fadeOn, fadesTo } from '../fadeOut';
 import { HAND_S } from '../handwork';
-import type { Draft } from '../operation';
+import type { Draft, Place } from '../operation';
 import { partHandles } from '../partHandles';
 import { slickTop } from '../slickTop';
 import { defineTechnique, FILM_BASE, FILM_FIELDS, FILM_SEATS, FRESH_FILM, numberField } from '../technique';
@@ -16,8 +17,12 @@ const schema = z.strictObject({
   kind: z.literal('flakes'),
   colour: Colour,
   flake_mm: mm(0.2, 4),
-  /** Burnished on a slick top to one mirror, or pressed on tack and left broken. */
-  on: z.enum(['slick', 'tack']),
+  /** Burnished on a slick top, laid on tack, or laid into a thin coat that is still wet. */
+  on: z.enum(['slick', 'tack', 'wet']),
+  /** How much of the ground they close. */
+  left: z.enum(['closed', 'broken', 'gaps']),
+  /** On tack and into a wet coat. */
+  manner: z.enum(['pressed', 'dabbed']),
   /** It brings that top, or a thin base for its tack; otherwise the look has it below. */
   own_ground: z.boolean(),
   /** Thinning out, the mirror breaks up. */
@@ -25,25 +30,55 @@ const schema = z.strictObject({
 });
 type Flakes = z.infer<typeof schema>;
 
-/** What is left of them: rubbed they run together, pressed they keep gaps (by the look of it). */
-const WHOLE = { slick: 1, tack: 0.62 } as const;
-const CRINKLE = { slick: 0.06, tack: 0.45 } as const;
+/** How much of the ground they close, and how far they crinkle (by the look of it). */
+const LEFT = {
+  closed: { whole: 1, crinkle: 0.06, words: 'to a closed mirror' },
+  broken: { whole: 0.62, crinkle: 0.45, words: 'broken, with fine cracks between them' },
+  gaps: { whole: 0.35, crinkle: 0.5, words: 'with wide gaps between them' },
+} as const;
 const FLAKE_UM = 3;
 
-const LAID: Record<Flakes['on'], Pick<Draft, 'verb' | 'words' | 'hand_s' | 'reason'>> = {
-  slick: {
-    verb: 'burnish',
-    words: 'Burnish flakes to a mirror',
-    hand_s: HAND_S.burnish * 1.5,
-    reason: 'Rubbed in while the top is warm they run together; rubbed less, the mirror breaks up.',
-  },
-  tack: {
+/** The work of laying them, as their ground asks it. */
+function laidOn({ on, left, manner }: Flakes): Pick<Draft, 'verb' | 'words' | 'hand_s' | 'reason'> {
+  const how = LEFT[left].words;
+  if (on === 'slick')
+    return {
+      verb: 'burnish',
+      words: `Burnish flakes ${how}`,
+      hand_s: HAND_S.burnish * 1.5,
+      reason: 'Rubbed in while the top is warm they run together; rubbed less, the mirror breaks up.',
+    };
+  const closed = left === 'closed';
+  return {
     verb: 'lay-sheet',
-    words: 'Press flakes on, and leave the gaps between them',
-    hand_s: HAND_S['lay-sheet'] * 1.5,
-    reason: 'On tack each lies where it fell: broken, and meant so. Never rubbed: they would tear.',
-  },
-};
+    words: `${manner === 'dabbed' ? 'Dab flakes on' : 'Press flakes on'}${on === 'wet' ? ' while it is wet' : ''}, ${how}`,
+    hand_s: HAND_S['lay-sheet'] * (closed ? 2 : 1.5),
+    reason: closed
+      ? 'One beside the other, until no ground is seen; never rubbed: they would tear.'
+      : 'Each lies where it fell, and what comes over them grips in the gaps; never rubbed: they would tear.',
+  };
+}
+
+/** A thin coat that is wet for them, and the light that closes it once they lie. */
+function wetGround(context: NailContext, place: Place): { before: Draft[]; after: Draft[] } {
+  const base = context.role('base');
+  const t_um = coatOf(base);
+  return {
+    before: [
+      {
+        step: 'wet',
+        verb: 'base',
+        words: `${base.name}, thin, and left wet for the flakes`,
+        product: base.id,
+        place,
+        deposit: { kind: 'conformal', t_um },
+        hand_s: HAND_S.base,
+        reason: 'They sink into it a little, and lie flatter than on tack.',
+      },
+    ],
+    after: hardenOf(base, t_um, place),
+  };
+}
 
 /** Flakes of metal: one mirror where they are burnished on slick, broken where they are pressed on tack. */
 export const flakes = defineTechnique({
@@ -51,8 +86,15 @@ export const flakes = defineTechnique({
   words: 'Flakes',
   blurb: 'Thin flakes of metal, burnished to a mirror that may break up, or pressed on and left broken.',
   schema,
-  // Up to version 14 there were none.
-  was: { 14: (options) => options },
+  was: {
+    // Up to version 14 there were none.
+    14: (options) => options,
+    // Up to version 20 their ground said how they were left.
+    20: (options) =>
+      'on' in options
+        ? { ...options, left: options.on === 'slick' ? 'closed' : 'broken', manner: 'pressed' }
+        : options,
+  },
   ...FILM_SEATS,
   fields: [
     { kind: 'shade', path: 'colour', words: 'Colour' },
@@ -62,10 +104,36 @@ export const flakes = defineTechnique({
       words: 'Laid',
       choices: [
         { value: 'slick', words: 'Burnished on a slick top' },
-        { value: 'tack', words: 'Pressed on tack' },
+        { value: 'tack', words: 'On tack' },
+        { value: 'wet', words: 'Into a thin wet coat' },
       ],
     },
-    { kind: 'switch', path: 'own_ground', words: 'With a ground of its own below' },
+    {
+      kind: 'choice',
+      path: 'left',
+      words: 'Left',
+      choices: [
+        { value: 'closed', words: 'Closed' },
+        { value: 'broken', words: 'Broken' },
+        { value: 'gaps', words: 'With gaps' },
+      ],
+    },
+    {
+      kind: 'choice',
+      path: 'manner',
+      words: 'Set down',
+      choices: [
+        { value: 'pressed', words: 'Pressed' },
+        { value: 'dabbed', words: 'Dabbed' },
+      ],
+      where: { path: 'on', is: ['tack', 'wet'] },
+    },
+    {
+      kind: 'switch',
+      path: 'own_ground',
+      words: 'With a ground of its own below',
+      where: { path: 'on', is: ['slick', 'tack'] },
+    },
     numberField(schema, 'flake_mm', 'Flakes across'),
     {
       kind: 'optional',
@@ -83,13 +151,15 @@ export const flakes = defineTechnique({
     colour: '#d8b9c6',
     flake_mm: 0.9,
     on: 'slick' as const,
+    left: 'closed' as const,
+    manner: 'pressed' as const,
     own_ground: true,
     fade: { direction: 'along' as const, from: 0.8, to: 0.4 },
   }),
   handles: (element, context) => [...fadeHandles(element, context), ...partHandles(element, context)],
   ways: {
     'own-tack': ({ on, own_ground }) =>
-      own_ground
+      own_ground || on === 'wet'
         ? []
         : [
             {
@@ -105,11 +175,13 @@ export const flakes = defineTechnique({
   plan: (element, context) => {
     const place = placeOf(context, element);
     const { on, colour, flake_mm, fade } = element;
+    const { whole, crinkle } = LEFT[element.left];
+    const laid = laidOn(element);
     const ground =
       on === 'slick' ? slickTop(context, place, 'flakes', false) : ownTack(context, place, 'flakes');
-    const laid = LAID[on];
+    const wet = on === 'wet' ? wetGround(context, place) : undefined;
     return [
-      ...(element.own_ground ? ground : []),
+      ...(wet ? wet.before : element.own_ground ? ground : []),
       {
         step: 'lay',
         ...laid,
@@ -122,8 +194,8 @@ export const flakes = defineTechnique({
             colour,
             metallic: true,
             thickness_um: FLAKE_UM,
-            whole: WHOLE[on],
-            crinkle: CRINKLE[on],
+            whole,
+            crinkle,
             shred_mm: flake_mm,
             seed: seedOf({ id: element.id, kind: element.kind }) % 100_000,
             mirror: isMirrored(context.name, element),
@@ -131,6 +203,8 @@ export const flakes = defineTechnique({
           ...(fade ? { profile: fadeOn(element, fade, context) } : {}),
         },
       },
+      // What did not take hold swims in a wet coat: it is brushed off once that is hard.
+      ...(wet ? wet.after : []),
       looseOffDraft(place),
     ];
   },

@@ -38,6 +38,8 @@ const schema = z.strictObject({
   fade: z.nullable(Fade),
   /** Patted on a sticky layer of their own; otherwise on that of what lies below. */
   tack: z.boolean(),
+  /** Dabbed into the wet bed of the pieces it is listed with. */
+  in_bed: z.optional(z.boolean()),
   /** Clear laid over them, so that nothing is felt; 0 leaves them open. */
   cover_um: um(0, MOST_COVER_UM),
 });
@@ -76,6 +78,8 @@ export const glitter = defineTechnique({
   blurb: 'Grains patted on tack, from full to sparse: glitter, hexagons, micro-beads, sugar.',
   schema,
   ...FILM_SEATS,
+  usual: ({ in_bed }) => (in_bed ? 'inside' : 'listed'),
+  joinsBed: ({ in_bed }) => in_bed === true,
   fields: [
     ...grainFields(schema),
     numberField(schema, 'thickness_um', 'Thickness'),
@@ -88,7 +92,8 @@ export const glitter = defineTechnique({
     },
     ...FADE_FIELDS,
     numberField(schema, 'cover_um', 'Clear over them'),
-    TACK_FIELD,
+    { ...TACK_FIELD, where: { path: 'in_bed', is: [false] } },
+    { kind: 'switch', path: 'in_bed', words: 'Into the wet bed of the pieces' },
     ...FILM_FIELDS,
   ],
   fresh: (id) => ({
@@ -104,6 +109,7 @@ export const glitter = defineTechnique({
     fade: FRESH_FADE,
     cover_um: 120,
     tack: false,
+    in_bed: false,
   }),
   handles: (element, context) => [...fadeHandles(element, context), ...partHandles(element, context)],
   ways,
@@ -115,11 +121,11 @@ export const glitter = defineTechnique({
     const grains = grainsOf(element, context);
     const clear = context.role('builder');
     const strewn: Draft[] = [
-      ...(element.tack ? ownTack(context, place, grains.words) : []),
+      ...(element.tack && !element.in_bed ? ownTack(context, place, grains.words) : []),
       {
         step: 'strew',
         verb: 'strew',
-        words: `Pat ${grains.words} on${element.fade ? `, thinning out ${fadesTo(element.fade, element, context)}` : ''}`,
+        words: `${element.in_bed ? `Dab ${grains.words} into the wet bed` : `Pat ${grains.words} on`}${element.fade ? `, thinning out ${fadesTo(element.fade, element, context)}` : ''}`,
         place,
         deposit: {
           kind: 'grains',
@@ -127,7 +133,9 @@ export const glitter = defineTechnique({
           ...(element.fade ? { profile: fadeOn(element, element.fade, context) } : {}),
         },
         hand_s: HAND_S.strew * (1 + element.per_cm2 / DENSE_PER_CM2),
-        reason: 'Pressed into the tack, not rubbed: what falls on other grains does not hold.',
+        reason: element.in_bed
+          ? 'While the bed is wet it takes them with the pieces: one bed, one light.'
+          : 'Pressed into the tack, not rubbed: what falls on other grains does not hold.',
       },
       {
         step: 'loose-off',
@@ -139,7 +147,8 @@ export const glitter = defineTechnique({
         reason: 'Before any wet coat: what is loose swims in it, and gets into its bottle.',
       },
     ];
-    if (element.cover_um === 0) return strewn;
+    // In the bed, the cap of the pieces lies over it.
+    if (element.cover_um === 0 || element.in_bed) return strewn;
     return [
       ...strewn,
       {

@@ -60,6 +60,8 @@ const schema = z.strictObject({
   press: z.boolean(),
   /** All of them under one press, instead of a few at a time. */
   at_once: z.optional(z.boolean()),
+  /** One half of the nail laid and flashed before the other. */
+  halves: z.optional(z.boolean()),
   /** The clear it lies in; null: the builder of the kit. */
   clear: z.nullable(Id),
   /** A levelled cap that is filed, or a thick top floated over what lies flat. */
@@ -337,6 +339,7 @@ export const inlay = defineTechnique({
     numberField(schema, 'bed_um', 'Bed under them'),
     { kind: 'switch', path: 'press', words: 'Press flat with the stamper' },
     { kind: 'switch', path: 'at_once', words: 'All at once', where: { path: 'press', is: [true] } },
+    { kind: 'switch', path: 'halves', words: 'One half after the other' },
     {
       kind: 'choice',
       path: 'cap',
@@ -385,6 +388,7 @@ export const inlay = defineTechnique({
     bed_um: 60,
     press: true,
     at_once: false,
+    halves: false,
     clear: null,
     cap: 'level' as const,
     cap_um: 450,
@@ -483,6 +487,7 @@ export const inlay = defineTechnique({
     cap_um: element.cap_um,
     filing_um: element.cap === 'float' ? 0 : element.filing_um,
     ...(element.island ? { island: true as const } : {}),
+    ...(element.halves ? { halves: true as const } : {}),
   }),
   plan: (element, context) => {
     const pieces = layPieces(element, context);

@@ -135,7 +135,7 @@ export const motif = defineTechnique({
     ...WITHIN_FIELDS,
     fitField('scale', 'keep', 'drop'),
     HAND_FIELD,
-    seatField('usual', 'under', 'inside', 'surface'),
+    seatField('usual', 'plate', 'under', 'inside', 'surface'),
   ],
   fresh,
   also: [...MOTIFS.map((one) => ({ ...one, colours: one.colours.map(motifRegion) })), ...PATTERNS].map(
