@@ -143,7 +143,8 @@ function tasksOf(
       dust = false;
     if (operation.lamp) flashed = operation.lamp.mode === 'flash';
     form = rowOf(operation.verb).wears ?? form;
-    if (operation.verb === 'soak') soaks = true;
+    // Who soaks both hands at once wraps and opens with fingers that are wrapped.
+    if (operation.verb === 'soak') soaks = operation.scope !== 'set';
     else if (rowOf(operation.verb).bares) soaks = false;
     const task: Task = {
       operation: operation.id,
