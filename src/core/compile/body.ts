@@ -79,7 +79,7 @@ function closedInItself(
 ): Placed[] {
   const own = asks.filter((one) => pieces.some(({ element }) => element.id === one.element));
   const cap_um = mostOf(own.map((one) => one.cap_um));
-  const closed = beadedStructure(clear, cap_um).lay(cap_um);
+  const closed = beadedStructure(clear, cap_um).lay(cap_um, OVER_PIECES);
   return [...closed, ...filedGround(context, `Level the ${FAMILIES[clear.family].words}`, cap_um)].map(
     (draft) => shared({ ...draft, step: `own-${draft.step}`, pass }),
   );

@@ -2,6 +2,7 @@ import { wholePlace, type NailContext } from '../craft/context';
 import { flashOf } from '../craft/drafts';
 import { bedDraft } from '../craft/bed';
 import type { Draft, Place } from '../craft/operation';
+import type { Product } from '../model/product';
 import type { PlacedPiece } from '../craft/matter';
 import { placeDraft, pressDraft } from '../craft/presses';
 import { sideWords } from '../craft/sides';
@@ -19,7 +20,10 @@ const PAST_PIECE_MM = 0.5;
 export function beddedByHalves(layer: Layer, pass: number, context: NailContext): Placed[] {
   const halves = [-1, 1].flatMap((side) => {
     const work = layer.pieces.flatMap((one) =>
-      ownWork({ ...one, drafts: one.drafts.flatMap((draft) => halfOf(draft, one.drafts, side, context)) }),
+      ownWork({
+        ...one,
+        drafts: one.drafts.flatMap((draft) => halfOf(draft, one.drafts, side, layer.clear, context)),
+      }),
     );
     return work.some((placed) => placed.draft.deposit) ? [{ side, work }] : [];
   });
@@ -72,12 +76,18 @@ export function isAtOnce({ presses_at_once }: Draft): boolean {
 }
 
 /** A draft for the pieces of one side alone: its share of them and of the time; nothing where none lie there. */
-function halfOf(draft: Draft, all: readonly Draft[], side: number, context: NailContext): Draft[] {
+function halfOf(
+  draft: Draft,
+  all: readonly Draft[],
+  side: number,
+  clear: Product,
+  context: NailContext,
+): Draft[] {
   const every = all.flatMap(piecesOf);
   const here = every.filter((piece) => piece.x_mm >= 0 === side > 0);
   if (every.length === 0) return [draft];
   if (here.length === 0) return [];
-  if (draft.verb === 'press') return [pressDraft(here, context, isAtOnce(draft))];
+  if (draft.verb === 'press') return [pressDraft(here, clear, context, isAtOnce(draft))];
   if (draft.deposit?.kind === 'pieces')
     return [placeDraft(here, draft.deposit.pressed, { atOnce: all.some(isAtOnce) })];
   return [{ ...draft, hand_s: Math.ceil((draft.hand_s * here.length) / every.length) }];

@@ -1,5 +1,5 @@
 import { settingOf, type Laid } from '../craft/families';
-import { laidBy, type Draft } from '../craft/operation';
+import { laidBy, type Draft, liesAllOver } from '../craft/operation';
 import { setDraft } from '../craft/drafts';
 import { pinchAgain } from '../craft/structures';
 import type { Verb } from '../craft/surfaces';
@@ -69,7 +69,7 @@ function endedOnce({ work, last, putOff, ends }: Body, { product, practice }: Na
   const end = [...putOff, ...ends];
   const of = (...verbs: Verb[]) => end.filter((one) => verbs.includes(one.draft.verb));
   const edge_um = Math.round(practice.edge_mm * 1000);
-  const files = of('file').length > 0 ? of('file').map((one) => toEdge(one, edge_um)) : of('buff');
+  const files = of('file').length > 0 ? filedOnce(of('file')).map((one) => toEdge(one, edge_um)) : of('buff');
   const others: readonly Verb[] = ['activate', 'rest', 'tap', 'form-off', 'file', 'buff', 'dust-off', 'wipe'];
   const laid = draft.product ? product(draft.product) : undefined;
   const build = work.find((one) => one.draft.verb === 'pinch')?.element;
@@ -93,6 +93,12 @@ function endedOnce({ work, last, putOff, ends }: Body, { product, practice }: Na
       ...end.filter((one) => !others.includes(one.draft.verb)),
     ].map((one) => (one.stage === 'shape' ? one : { ...one, stage })),
   ];
+}
+
+/** What is filed all over in the end is not filed before. */
+function filedOnce(files: readonly Placed[]): readonly Placed[] {
+  const all = files.findLastIndex(({ draft }) => liesAllOver(draft.place));
+  return files.slice(Math.max(0, all));
 }
 
 /** What was to carry art is filed with the art on it: its edge keeps the thickness of a finished one. */

@@ -44,7 +44,7 @@ export function inPortions(layer: Layer, context: NailContext): Placed[] | undef
           draft: bedDraft(bed, 'Only as much as takes its pieces before it goes dull; the next beside it.'),
         },
         own(placeDraft(some, pressed, { atOnce })),
-        ...(pressed ? [own({ ...pressDraft(some, context, atOnce), place: bed.place })] : []),
+        ...(pressed ? [own({ ...pressDraft(some, layer.clear, context, atOnce), place: bed.place })] : []),
       ];
     });
   });

@@ -108,12 +108,18 @@ function filedEven(film: ArtFilm, context: NailContext): Draft[] {
   return work.map((draft) => ({ ...draft, ends: true }));
 }
 
+/** Acrylic is not poured: it is patted to where it is to be. */
+const BEADED_THICK = {
+  level: 'in wet beads patted level',
+  bead: 'in beads, fullest at the apex',
+} as const;
+
 /** In beads, wet in wet, left to set and filed: no lamp, and no sticky layer. */
 const beaded: Work = (product, film, context) => [
   {
     step: film.step,
     verb: 'sculpt',
-    words: `${film.words}, ${film.thick ? `${film.thick.words}, in beads` : film.passes > 1 ? `in beads, ${film.passes} times over` : 'in beads'}`,
+    words: `${film.words}, ${film.thick ? BEADED_THICK[film.thick.level ? 'level' : 'bead'] : film.passes > 1 ? `in beads, ${film.passes} times over` : 'in beads'}`,
     product: product.id,
     place: film.place,
     paint: film.paint,

@@ -2,6 +2,8 @@ import { wholePlace, type NailContext } from './context';
 import { append } from '../model/extent';
 import { lowerFirst } from '../model/letters';
 import { HAND_S } from './handwork';
+import { lampOf } from './families';
+import type { Product } from '../model/product';
 import type { Draft } from './operation';
 import type { PlacedPiece } from './matter';
 import { isSoaked } from './pieceCuts';
@@ -72,14 +74,19 @@ const SOAKED = 'soaked through with clear first, no air in it';
 /** Pieces flattened into their bed; in groups it is done in turn with placing them, and nothing comes between. */
 export function pressDraft(
   pieces: readonly PlacedPiece[],
-  { torch }: Pick<NailContext, 'torch'>,
+  clear: Product,
+  context: Pick<NailContext, 'torch'>,
   atOnce = false,
 ): Draft {
+  // No light holds what sets by itself, and a stamper sticks to it.
+  const gel = lampOf(clear) !== undefined;
+  const torch = context.torch && gel;
+  const tool = gel ? 'the soft stamper' : 'a brush damp with liquid';
   const presses = atOnce ? 1 : pressGroups(pieces).length;
   const flat =
     presses === 1
-      ? 'Press flat with the soft stamper'
-      : `Press each flat with the soft stamper before the next, ${presses} times`;
+      ? `Press flat with ${tool}`
+      : `Press each flat with ${tool} before the next, ${presses} times`;
   const light_s = torch ? HOVER_S * presses : 0;
   return {
     step: 'press',

@@ -109,10 +109,10 @@ export function beadedStructure(product: Product, apex_um: number): Structure {
   return {
     product,
     apex_um,
-    lay: (t_um, over = OVER_PIECES) => [
+    lay: (t_um, over) => [
       {
         ...laid(product, t_um),
-        words: `Beads of ${product.name} ${over}`,
+        words: `Beads of ${product.name}${over ? ` ${over}` : ' over it'}`,
         hand_s: HAND_S.sculpt,
         portions: LEAST_BEADS,
         wait_s: settingOf(product)!.dry_s,

@@ -32,6 +32,19 @@ const DOCUMENTS: Record<string, ByHand[]> = {
       told: ['underside-bare'],
     },
     {
+      says: 'acrylic with its art under it: thin, the colour, then clear beads over all of it',
+      build: ['sculpted-form', { material: 'acrylic', art: 'under' }],
+      look: [velvet],
+      order: `build: sculpt, pinch, rest, tap, form-off, file+; ${VELVET};
+        body: wipe, buff, dust-off, wipe, cap, tap, file+; ${SEAL}`,
+    },
+    {
+      says: 'acrylic with acrylic under it: one body',
+      build: ['sculpted-form', { material: 'acrylic', art: 'under' }],
+      look: [colour('tip', 'acrylic-white', TIP)],
+      order: `build: sculpt, pinch; tip: sculpt; body: cap; build: pinch, rest, tap, form-off; body: file+; ${SEAL}`,
+    },
+    {
       says: 'builder over the stress area alone',
       build: ['natural-builder', { part: 'stress-area' }],
       look: [velvet],
@@ -79,6 +92,7 @@ const DOCUMENTS: Record<string, ByHand[]> = {
       build: ['upper-mould', { material: 'acrylic', keyed: false }],
       look: [],
       order: `build: press-mould, mould-off, dust-off, wipe; ${SEAL}`,
+      told: ['underside-bare'],
     },
     {
       says: 'slivers by halves, hexagons dabbed into the same wet gel',
@@ -106,6 +120,7 @@ const DOCUMENTS: Record<string, ByHand[]> = {
       change: starts({ kind: 'practice' }),
       order: `build: sculpt, pinch; isle: bed, place, press, rest, cap, rest; body: cap; build: pinch, rest, tap, form-off;
         body: file+; ${SEAL}`,
+      told: ['underside-bare'],
     },
     {
       says: 'a nail that is prepared and primed: the first thing is its base',

@@ -5,7 +5,7 @@ import { wholePlace } from '../context';
 import { baseDraft } from '../drafts';
 import { HAND_S } from '../handwork';
 import type { Draft } from '../operation';
-import { EXTENSION_UM, sculpted, thinExtension } from '../structures';
+import { beadedStructure, EXTENSION_UM, sculpted, thinExtension } from '../structures';
 import { ART, ART_FIELD, artSits } from './artUnder';
 import { BUILT_FRENCH, builtBed, builtFrenchFields, EXTENSION_UNDER_BOTH_UM, overBed } from './builtBed';
 import { acrylicRefill, APEX_UM, MATERIAL, MATERIAL_FIELDS } from './material';
@@ -49,6 +49,7 @@ export const sculptedForm = defineBuild({
   films: (build) => (build.french ? 'under' : artSits(build)),
   stages: (build, context) => {
     const shapeWords = 'Shorten the free edge';
+    const coversArt = build.material === 'acrylic' && build.art === 'under';
     const thin_um = context.inlaid && build.french ? EXTENSION_UNDER_BOTH_UM : EXTENSION_UM;
     if (build.material === 'acrylic')
       return {
@@ -59,7 +60,7 @@ export const sculptedForm = defineBuild({
           FORM_ON,
           ...sculpted(
             context.role('acrylic'),
-            context.inlaid ? thin_um : build.apex_um,
+            context.inlaid || coversArt ? thin_um : build.apex_um,
             context,
             [FORM_OFF],
             true,
@@ -79,7 +80,12 @@ export const sculptedForm = defineBuild({
     };
   },
   structure: (build, context) => {
-    const structure = overBed(build, EXTENSION_UM, context);
+    const structure =
+      overBed(build, EXTENSION_UM, context) ??
+      // Beaded over the art; without any, acrylic is one body from the first.
+      (build.art === 'under'
+        ? beadedStructure(context.role('acrylic'), build.apex_um - EXTENSION_UM)
+        : undefined);
     return structure && { ...structure, fileWords: `File the nail ${context.frame.shape} and level it` };
   },
   refill: (build, context) =>

@@ -14,7 +14,6 @@ import { bodyHandles, onPart, spotOf } from '../../regions/handle';
 import { Region, regionKindOf } from '../../regions';
 import { Outline, outlineOf, turnedOver } from '../ownForm';
 import { seedOf } from '../../model/chance';
-import { lampOf } from '../families';
 import { FRESH_ISLAND, islandDrafts } from '../island';
 import { layPiece } from '../laying';
 import { PIECE_CHOICES, PIECE_CUTS, type PieceCut } from '../pieceCuts';
@@ -493,11 +492,7 @@ export const inlay = defineTechnique({
     const pieces = layPieces(element, context);
     const atOnce = element.at_once === true;
     const drafts = [placeDraft(pieces, element.press, { sized: element.fit === 'keep', atOnce })];
-    if (element.press) {
-      // No light holds what sets by itself.
-      const torch = context.torch && lampOf(clearOf(element, context)) !== undefined;
-      drafts.push(pressDraft(pieces, { torch }, atOnce));
-    }
+    if (element.press) drafts.push(pressDraft(pieces, clearOf(element, context), context, atOnce));
     const { island, bed_um, cap_um } = element;
     if (!island) return drafts;
     const on = placeOf(context, { ...element, region: island });

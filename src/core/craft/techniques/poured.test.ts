@@ -84,7 +84,9 @@ describe('what is laid thick', () => {
     expect(codesOn(set)).toEqual(family === 'acrylic' ? ['underside-bare'] : []);
     const steps = compileNail(set, 'left-ring').operations;
     const at = steps.findIndex((one) => one.step === 'pour');
-    expect(steps[at]!.words).toContain('in one bead, fullest at the apex');
+    expect(steps[at]!.words).toContain(
+      family === 'acrylic' ? 'in beads, fullest at the apex' : 'in one bead, fullest at the apex',
+    );
     // On acrylic it is one body with what it lies on.
     const then = family === 'acrylic' ? ['pinch', 'rest', 'tap', 'form-off', 'file'] : ['flash', 'cure'];
     expect(steps.slice(at + 1, at + 1 + then.length).map((one) => one.verb)).toEqual(then);
