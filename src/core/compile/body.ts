@@ -30,6 +30,9 @@ const BACK = 'back over the island until its outline is clean';
 /** One island filed back until its outline is clean, by eye and with breaks to look (common practice, rough). */
 const BARE_ISLAND_S = 60;
 
+/** Thicker than any edge: the file leaves it as it is. */
+const NO_EDGE_UM = 3000;
+
 /** The body of a nail: its operations, and whether its cap is a top of its own. */
 export interface NailClear {
   placed: Placed[];
@@ -131,7 +134,9 @@ function levelled(
       place: structure?.place ?? whole,
       removal: {
         allowance_um,
-        edge_um: Math.round(context.practice.edge_mm * 1000),
+        ...(structure?.place ? { profile: { kind: 'bead' as const } } : {}),
+        // On a part alone nothing was added to the edge.
+        edge_um: structure?.place ? NO_EDGE_UM : Math.round(context.practice.edge_mm * 1000),
         ...(islands.length > 0 ? { bares: islands.map((one) => one.element) } : {}),
       },
       hand_s: levelling(context).hand_s + islands.length * BARE_ISLAND_S,

@@ -1,5 +1,6 @@
 import type { NailName } from '../model/names';
 import type { Region } from '../regions';
+import type { Profile } from '../geometry/profiles';
 import type { Disc } from '../geometry/regions';
 import type { Product } from '../model/product';
 import { isStanding } from './bodies';
@@ -57,6 +58,8 @@ export function liesAllOver({ region, within, around, along_edge }: Place): bool
 export interface Removal {
   /** How much the file takes off the surface. */
   allowance_um: number;
+  /** Less where what is filed was laid thinner: the file follows its rise. */
+  profile?: Profile;
   /** The free edge is thinned to this, plate or tip included. */
   edge_um: number;
   /** The seam of a half tip is filed to nothing over this stretch along the nail, and nothing else is. */

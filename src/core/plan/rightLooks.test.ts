@@ -44,15 +44,29 @@ function rightLook(by: Chance, lacquer: boolean): Element[] {
   }
   const product = () =>
     by.pick(['velvet-04', 'ivory-02', 'sage-03', 'white-art', 'acrylic-blush', 'dip-rose', 'cover-a']);
+  maybe(0.2, () => element('colour', { product: by.pick(['velvet-04', 'ivory-02']), seat: 'plate' }));
   maybe(0.9, () => element('colour', { product: product() }));
   maybe(0.3, () => element('ombre'));
   maybe(0.3, () => element('marbled', { region: part() }));
   maybe(0.3, () => element('glitter', { region: part(), tack: by.below(2) === 0 }));
   maybe(0.3, () => element('sheets', { region: part(), what: by.pick(['leaf', 'decal', 'stamp'] as const) }));
-  maybe(0.4, () => element('inlay', { clear: by.pick([null, null, 'acrylic-a']) }));
+  maybe(0.4, () =>
+    element('inlay', { clear: by.pick([null, null, 'acrylic-a']), halves: by.below(3) === 0 }),
+  );
+  maybe(0.15, () =>
+    element('glitter', { region: part(), in_bed: list.some(({ kind }) => kind === 'inlay') }),
+  );
   maybe(0.3, () => element('colour', { product: product(), region: part() }));
   maybe(0.3, () => element('french'));
-  maybe(0.3, () => element('motif'));
+  maybe(0.3, () => element('motif', { cure: by.pick(['all', 'each', 'groups'] as const) }));
+  maybe(0.2, () =>
+    element('flakes', {
+      on: by.pick(['slick', 'tack', 'wet'] as const),
+      left: by.pick(['closed', 'broken', 'gaps'] as const),
+      manner: by.pick(['pressed', 'dabbed'] as const),
+      region: part(),
+    }),
+  );
   maybe(0.3, () => element('powder', { region: part(), own_top: by.below(2) === 0 }));
   maybe(0.3, () => element('colour', { product: by.pick(['white-art', 'velvet-04']), region: part() }));
   maybe(0.5, () => element('finish', { finish: by.pick(['gloss', 'matte'] as const) }));
@@ -69,11 +83,19 @@ function rightSet(by: Chance): SetDocument {
   return setWearing(rightLook(by, build.kind === 'natural-lacquer'), (set) => {
     const options = {
       ...('material' in build.fresh('x')
-        ? { material: by.pick(['builder', 'putty', 'acrylic', 'powder']) }
+        ? {
+            material: by.pick(
+              build.kind === 'upper-mould'
+                ? ['builder', 'putty', 'acrylic']
+                : ['builder', 'putty', 'acrylic', 'powder'],
+            ),
+          }
         : {}),
       ...('art' in build.fresh('x')
         ? { art: by.pick(build.kind === 'soft-gel-tip' ? ['above'] : ['over', 'under']) }
         : {}),
+      ...('part' in build.fresh('x') ? { part: by.pick(['whole', 'outer-half', 'stress-area']) } : {}),
+      ...(build.kind === 'half-tip' ? { base: by.pick(['coat', 'plate', 'peel-off']) } : {}),
     };
     set.builds.push({ ...build.fresh('test'), ...options } as Build);
     set.practice.stone_top = by.pick(['around', 'over']);

@@ -1,4 +1,5 @@
 import type { Operation } from '../craft/operation';
+import { profileOn } from '../craft/area';
 import { FAMILIES, type Laid } from '../craft/families';
 import { decode, encode, type Material } from '../craft/surface';
 import { smooth } from '../geometry/smooth';
@@ -6,7 +7,7 @@ import { mostOf } from '../model/extent';
 import type { Product } from '../model/product';
 import type { Cover } from './cover';
 import { isSolid, LAYER_FACTS, thickness_um } from './layers';
-import { cellY, height_um, NONE, type Film, type NailField } from './field';
+import { cellX, cellY, height_um, NONE, type Film, type NailField } from './field';
 import { feather } from './pour';
 
 /** What a file can go into that it should not. */
@@ -36,7 +37,8 @@ export function file(
   cover: Cover,
   product: (id: string) => Product,
 ): FiledInto[] {
-  const { allowance_um, edge_um, seam_mm, bares = [] } = operation.removal!;
+  const { allowance_um, edge_um, seam_mm, profile, bares = [] } = operation.removal!;
+  const shareAt = profile && profileOn(field.frame, operation.place, profile);
   if (seam_mm) {
     blendSeam(field, cover, seam_mm);
     if (allowance_um === 0) return [];
@@ -49,6 +51,7 @@ export function file(
   for (const cell of cover.held) {
     const y = field.grid.y[cellY(cell)]!;
     let off = allowance_um * feather(field.frame, y, cover.distance_mm[cell]!);
+    if (shareAt) off *= shareAt(field.grid.x[cellX(cell)]!, y);
     off = Math.max(off, over_um(field, cell, bares));
     // Filed back, the old set keeps its form: as much of it goes everywhere as at its crest. At the new growth it ends, and so does the file.
     if (crest_um > 0) {

@@ -13,7 +13,7 @@ const schema = z.strictObject({
   art: ART,
   /** Thickness of the builder at the apex. */
   apex_um: um(200, 1500, 50),
-  /** Where the builder lies: all over, or only where the nail wants it. Over pieces it lies all over. */
+  /** Where the builder lies: all over, or only where the nail wants it. Over pieces and over art it lies all over. */
   part: z.enum(['whole', 'outer-half', 'stress-area']),
 });
 
@@ -66,7 +66,7 @@ export const builderOverlay = defineBuild({
   structure: (build, context) => {
     const rod = context.nail.plate.free_edge_mm >= ROD_FROM_MM;
     const whole = pouredStructure(context.role('builder'), build.apex_um, rod);
-    if (build.part === 'whole' || context.inlaid) return whole;
+    if (build.part === 'whole' || build.art === 'under' || context.inlaid) return whole;
     const { words, from, to } = PARTS[build.part];
     return onPart(whole, { kind: 'band', from, to }, words);
   },

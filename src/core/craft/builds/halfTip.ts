@@ -81,7 +81,8 @@ export const halfTip = defineBuild({
   }),
   free_mm: (build) => build.length_mm,
   edge: 'tip',
-  seats: ['plate', 'under', 'inside', 'surface', 'over'],
+  // A plate under a half tip is primed once the tip is blended: colour comes on that.
+  seats: ['under', 'inside', 'surface', 'over'],
   films: (build) => (build.french ? 'under' : undefined),
   stages: (build, context) => {
     const acrylic = build.material === 'acrylic';
