@@ -30,4 +30,29 @@ describe('curing by depth', () => {
       }),
     );
   });
+
+  // Jacobs (1992): two points of a working curve give its slope, and the slope the dose of any third.
+  it('takes both times of a direction that has two, and what lies between and past them from the curve through both', () => {
+    const product = (from_um: number, cure_s: number) => ({
+      ...genericKit().products.find(({ family }) => family === 'builder-gel')!,
+      coat_um: 300,
+      lamp: { cure_s: 60, flash_s: 10, depth_um: 123, thick: { from_um, cure_s } },
+    });
+    const two = product(700, 90);
+    expect(cureSeconds(two, 300)).toBe(60);
+    expect(cureSeconds(two, 700)).toBe(90);
+    expect(cureSeconds(two, 500)).toBe(Math.round(Math.sqrt(60 * 90)));
+    expect(cureSeconds(two, 1100)).toBe(135);
+    // What the direction says is enough for what it says it of.
+    const { cured } = neededDose(two)!;
+    const depth_um = 400 / Math.log(1.5);
+    for (const [t_um, seconds] of [
+      [300, 60],
+      [700, 90],
+    ] as const)
+      expect(seconds * Math.exp(-t_um / depth_um)).toBeGreaterThanOrEqual(cured);
+    // No longer for a thicker coat, or of a thinner one: it asks for no more than the guide would.
+    expect(cureSeconds(product(700, 60), 700)).toBeLessThanOrEqual(66);
+    expect(cureSeconds(product(200, 90), 300)).toBe(60);
+  });
 });

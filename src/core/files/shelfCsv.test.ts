@@ -16,6 +16,12 @@ describe('a shelf as CSV', () => {
   it('comes back as it went', () => {
     const items = shelf();
     items[0] = { ...items[0]!, count: 3, price: 9.5, opened_on: '2026-03-01' };
+    const lit = items.findIndex(({ product }) => product.lamp);
+    const { product } = items[lit]!;
+    items[lit] = {
+      ...items[lit]!,
+      product: { ...product, lamp: { ...product.lamp!, thick: { from_um: 500, cure_s: 90 } } },
+    };
     expect(readShelfCsv(writeShelfCsv(items))).toEqual({ ok: true, value: items });
   });
 
@@ -56,6 +62,11 @@ describe('a shelf as CSV', () => {
     ['a column missing', 'id,name\n', /^line 1: the column "family" is missing/],
     ['an open quote', 'id,name,family\n1,"Red,gel-colour\n', /^line 2: its quotes do not close/],
     ['a word for a number', 'id,name,family,coat_um\nr,Red,gel-colour,thick\n', /^line 2, coat_um: "thick"/],
+    [
+      'half a second time',
+      'id,name,family,cure_s,flash_s,depth_um,thick_from_um\nr,Red,gel-colour,60,10,90,400\n',
+      /^line 2, thick_cure_s|^line 2, cure_s/,
+    ],
     ['a broken colour', 'id,name,family,colour\nr,Red,gel-colour,red\n', /^line 2, colour: must be a colour/],
     ['an unknown family', 'id,name,family\nr,Red,paint\n', /^line 2, family: /],
     [

@@ -4,7 +4,7 @@ import { curtainUp } from '../demo/curtainUp';
 import { NAILS } from '../model/names';
 import { planSet } from '../plan/planSet';
 import { element, QUICK, setWearing } from '../testing/sets';
-import { lostOf } from './losses';
+import { DOSES_UL, LIQUID_UL, lostOf } from './losses';
 import { needsOf, type Need } from './needs';
 
 const needsFor = (set: ReturnType<typeof setWearing>): Need[] => needsOf(set, planSet(set, QUICK));
@@ -55,6 +55,29 @@ describe('what a set takes', () => {
     expect(need.on_nails).toBe(Math.round(films));
     expect(need.amount).toBe(Math.ceil(films / (1 - lostOf('gel-colour', undefined)) - 0.01));
   });
+
+  it('dip is taken up with its base, a dose of it for each layer', () => {
+    const set = setWearing([], (one) => {
+      one.builds = [buildKindOf('dip').fresh('build')];
+      for (const name of NAILS) one.nails[name].build = 'build';
+    });
+    const base = needOf(needsFor(set), 'product dip-base-a')!;
+    // Three layers on ten nails.
+    expect(base.amount).toBe(3 * 10 * LIQUID_UL);
+    expect(needOf(needsFor(set), 'product dip-a')!.unit).toBe('mg');
+  });
+
+  it.each(['client', 'own'] as const)(
+    'old gel takes remover, a dose for each time a nail is wrapped (%s)',
+    (wearer) => {
+      const set = setWearing([element('colour')], (one) => {
+        one.practice.wearer = wearer;
+        for (const name of NAILS)
+          one.nails[name].start = { kind: 'removal', product: 'gel', soak_s: 720, stones: false };
+      });
+      expect(needOf(needsFor(set), 'product remover-a')!.amount).toBe(2 * 10 * DOSES_UL.soak!);
+    },
+  );
 
   it('a bottle of 8 mL covers as many nails as the trade says: some five hundred in one coat', () => {
     // From memory: 15 mL of colour last about fifty sets of two coats, that is a thousand nails; 8 mL then 530.

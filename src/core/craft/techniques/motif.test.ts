@@ -1,7 +1,9 @@
 import { compileNail } from '../../compile/compile';
 import { planNail } from '../../plan/nailPlan';
 import { CURED, NONE } from '../../simulate/field';
+import { applyChange } from '../../document/changes';
 import { areaOf } from '../area';
+import { MOTIFS, PATTERNS } from '../motifs';
 import { polygonArea_mm2 } from '../../geometry/polygons';
 import { paths } from '../../regions/paths';
 import { Region } from '../../regions';
@@ -67,6 +69,89 @@ describe('a motif of several colours', () => {
       const own = compileNail(set, 'left-ring').operations.filter(({ element: id }) => id === 'motif');
       expect(own.map(({ verb }) => verb)).toEqual(['draw', 'cure', 'draw', 'cure']);
     });
+  });
+
+  it('says on the card what each of its colours is, in how many strokes, how large and where', () => {
+    const named = colours.map((one, i) => ({ ...one, name: i === 0 ? 'leaves' : 'stem' }));
+    const words = (over: Parameters<typeof motif>[0]) =>
+      compileNail(setWearing([ground, motif({ fit: 'keep', ...over })]), 'left-ring')
+        .operations.filter(({ element: id, verb }) => id === 'motif' && verb === 'draw')
+        .map((one) => one.words);
+    expect(words({ colours: named })).toEqual([
+      expect.stringMatching(
+        /^Leaves in Sage 03, colour 1 of 2, 3 strokes, [\d.]+ × [\d.]+ mm, on the nail bed$/,
+      ),
+      expect.stringMatching(
+        /^Stem in Velvet 04, colour 2 of 2, one stroke, [\d.]+ × [\d.]+ mm, on the nail bed$/,
+      ),
+    ]);
+    const spot = { across: -0.5, along: 0.3, size: 0.4, turn_deg: 0, mirrored: false };
+    expect(words({ colours: named.slice(0, 1), spots: [spot] })[0]).toMatch(
+      /, little-finger side, near the cuticle$/,
+    );
+    const spots = [spot, { ...spot, along: 1 }, { ...spot, across: 0.4 }];
+    expect(words({ colours: named.slice(0, 1), spots })[0]).toMatch(/mm each, in 3 places$/);
+    // What has no name is called by its product.
+    expect(words({ colours: colours.slice(0, 1) })[0]).toMatch(/^Sage 03, 3 strokes/);
+  });
+
+  it('every small motif that ships has a name for each of its colours', () => {
+    for (const one of [...MOTIFS, ...PATTERNS]) {
+      expect([one.key, one.names.length]).toEqual([one.key, one.colours.length]);
+      for (const name of one.names) expect(name).toMatch(/^[a-z]/);
+    }
+  });
+
+  it('in passes covers what it does not in one, cured between; the way out offers them', () => {
+    const petals = (passes?: number) => [
+      {
+        product: 'ivory-02',
+        region: { kind: 'oval', across: 0, along: 0.8, width_mm: 4, length_mm: 4, turn_deg: 0 } as const,
+        ...(passes ? { passes } : {}),
+      },
+    ];
+    const dark = element('colour', { id: 'ground', product: 'velvet-04' });
+    const set = (passes?: number) => setWearing([dark, motif({ colours: petals(passes), cure: 'all' })]);
+    const told = findingsOn(set()).find(({ code }) => code === 'see-through')!;
+    expect(told.message).toBe('Ivory 02 does not cover what it is drawn over in 1 pass.');
+    expect(told.tries[0]!.words).toBe('Draw it in 3 thin passes');
+    expect(told.tries[0]!.change).toMatchObject({ element: { colours: [{ passes: 3 }] } });
+    expect(findingsOn(set(3)).map(({ code }) => code)).toEqual([]);
+    const own = compileNail(set(3), 'left-ring').operations.filter(({ element: id }) => id === 'motif');
+    expect(own.map(({ step, verb }) => `${step} ${verb}`)).toEqual([
+      'draw draw',
+      'cure-1 cure',
+      'draw-2 draw',
+      'cure-2 cure',
+      'draw-3 draw',
+      'cure cure',
+    ]);
+  });
+
+  it('drawn past the sidewall is told with its way back onto the nail, which ends it', () => {
+    const past = {
+      ...paths.fresh,
+      paths: paths.fresh.paths.map((path) => ({
+        ...path,
+        points: path.points.map(({ across, along }) => ({ across: across + 0.7, along })),
+      })),
+    };
+    const set = setWearing([
+      ground,
+      motif({ colours: [{ name: 'leaves', product: 'velvet-04', region: past }] }),
+    ]);
+    const told = findingsOn(set).find(({ code }) => code === 'region-off-the-plate')!;
+    expect(told.message).toBe('Part of it lies outside the nail: leaves in Velvet 04.');
+    expect(told.tries.map(({ words }) => words)).toEqual([
+      'Draw all of it nearer to the middle',
+      'Cut it at the edge of the nail',
+      'Leave it off this nail',
+    ]);
+    for (const { change } of told.tries.slice(0, 2)) {
+      const next = applyChange(set, change);
+      if (!next.ok) throw new Error(next.faults[0]!.message);
+      expect(findingsOn(next.value).map(({ code }) => code)).not.toContain('region-off-the-plate');
+    }
   });
 
   it('is hard through at the end, with nothing to be said', () => {

@@ -91,7 +91,7 @@ function overItsGround(
   const worst = new Map<string, { off: number; own: readonly Operation[] }>();
   for (const own of eachColour(coats)) {
     const [first] = own;
-    if (!isPlain(first!.paint) || !isDrawn(first!.place.region)) continue;
+    if (!isPlain(first!.paint) || !isDrawn(first!)) continue;
     const until = filmIndex(nail.field, first!.id);
     if (until < 0) continue;
     for (const { x, y, product, cell } of samples(nail, own)) {
@@ -130,8 +130,8 @@ function paintedLater(nail: NailCase, own: readonly Operation[], cell: number): 
 const MARK_MM = 0.8;
 
 /** Drawn with a liner or dotting tool, and so meant to be seen. */
-function isDrawn(region: Region): boolean {
-  return regionKindOf(region.kind).drawn_s !== undefined;
+function isDrawn({ verb, place }: Operation): boolean {
+  return verb === 'draw' || regionKindOf(place.region.kind).drawn_s !== undefined;
 }
 
 function isMark(region: Region): boolean {
