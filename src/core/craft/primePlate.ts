@@ -7,9 +7,14 @@ import { isPrimedAlready } from './start';
 /** A peelable base takes the primer's place; what only holds on a primed plate has it whatever the practice. */
 export type Primes = 'never' | 'always';
 
-/** Wiped, dehydrated and primed; not touched again after this. */
+/** Wiped, dehydrated and primed; not touched again after this. Nothing where that was done before the sitting. */
 export function primePlate(context: NailContext, primes?: Primes): Draft[] {
-  if (isPrimedAlready(context.nail.start)) return [];
+  return isPrimedAlready(context.nail.start) ? [] : primeFiled(context, primes);
+}
+
+/** The same of a plate that a file has been on since, whatever it was before; nothing where there is no plate. */
+export function primeFiled(context: NailContext, primes?: Primes): Draft[] {
+  if (context.nail.start.kind === 'practice') return [];
   const place = wholePlace();
   const dehydrator = context.role('dehydrator');
   const drafts: Draft[] = [

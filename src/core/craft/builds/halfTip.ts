@@ -15,7 +15,7 @@ import { EXTENSION_UM, pinchedStructure, sculpted } from '../structures';
 import { acrylicRefill, APEX_UM, MATERIAL, MATERIAL_FIELDS } from './material';
 import { handmadePeel } from '../handmadePeel';
 import { OVER_BASE, overBase, PEELS } from './overBase';
-import { primePlate } from '../primePlate';
+import { primeFiled, primePlate } from '../primePlate';
 import { sizedTip } from './readyTip';
 import { clearPlate } from './prep';
 
@@ -103,7 +103,7 @@ export const halfTip = defineBuild({
         ...glued(context, peels ? 'base' : 'plate', build.edge ?? undefined),
         ...(peels
           ? [wipeDraft(context, 'wipe-tip', LAST_DUST_OFF, 'Clean before it is built over.')]
-          : primePlate(context, acrylic ? 'always' : undefined)),
+          : primeFiled(context, acrylic ? 'always' : undefined)),
         ...(acrylic
           ? sculpted(
               context.role('acrylic'),

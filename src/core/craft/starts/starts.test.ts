@@ -73,6 +73,39 @@ describe('how a nail’s work begins', () => {
     expect(codesOn(wearing({ kind: 'finished' }, {}, kind))).toEqual([]);
   });
 
+  describe.each(BUILDS.map((build) => build.kind))('%s', (kind) => {
+    const told = (start: Start, build: object = {}) =>
+      // A clear extension has its underside named, and a nail without a hand no wearer.
+      codesOn(wearing(start, build, kind)).filter((code) => code !== 'underside-bare');
+    const materials =
+      'material' in BUILDS.find((one) => one.kind === kind)!.fresh('x')
+        ? ['builder', 'putty', 'acrylic']
+        : [undefined];
+
+    it.each(materials)('on a practice tip: nothing of a plate, a hand or its skin (%s)', (material) => {
+      const build = material ? { material } : {};
+      expect(told({ kind: 'practice' }, build)).toEqual([]);
+      const verbs = compileNail(wearing({ kind: 'practice' }, build, kind), 'left-ring').operations.map(
+        (one) => one.verb,
+      );
+      const ofAHand = ['sanitise', 'push-back', 'dehydrate', 'prime', 'oil'] as const;
+      for (const verb of ofAHand) expect(verbs).not.toContain(verb);
+    });
+
+    it.each(materials)('on a nail that is prepared and primed the work begins at once (%s)', (material) => {
+      const build = material ? { material } : {};
+      expect(told({ kind: 'prepared', primed: true }, build)).toEqual([]);
+      expect(told({ kind: 'prepared', primed: false }, build)).toEqual([]);
+      const { operations } = compileNail(
+        wearing({ kind: 'prepared', primed: true }, build, kind),
+        'left-ring',
+      );
+      const first = operations.findIndex(({ deposit, verb }) => deposit || verb === 'fit-form');
+      const before_s = operations.slice(0, first).reduce((sum, one) => sum + one.hand_s, 0);
+      expect(before_s).toBeLessThanOrEqual(kind === 'soft-gel-tip' || kind === 'on-stand' ? 130 : 70);
+    });
+  });
+
   const skip = (...ids: string[]): Edit[] => ids.map((id) => ({ kind: 'skip', a: `left-ring/${id}` }));
   it.each<[wrong: string, start: Start, kind: string, edits: Edit[], code: string]>([
     ['the top is left closed', removal('gel'), 'natural-gel', skip('prep/open-seal#1'), 'still-sealed'],
