@@ -32,13 +32,18 @@ describe('a library of motifs as a file', () => {
     expect(readMotifs(writeMotifs([]))).toEqual({ ok: true, value: [] });
   });
 
+  it('of version 1 opens: its colours have neither names nor passes', () => {
+    const text = withChange((file) => (file.version = 1));
+    expect(readMotifs(text)).toEqual(readMotifs(withChange(() => undefined)));
+  });
+
   it.each<[string, string, RegExp]>([
     ['is no JSON', '{', /not JSON/],
     ['is another file', '{"format":"merry-lacquer-set","version":16}', /library of motifs/],
     [
       'is of a newer program',
       withChange((file) => (file.version = 9)),
-      /newer program; this one reads up to 1/,
+      /newer program; this one reads up to 2/,
     ],
     ['has an unknown key', withChange((file) => (file.extra = 1)), /extra|unknown|key/i],
     [

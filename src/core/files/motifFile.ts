@@ -5,12 +5,12 @@ import { messageOf } from '../model/messageOf';
 import { fail, ok, type Result } from '../model/result';
 
 const FORMAT = 'merry-lacquer-motifs';
-const VERSION = 1;
+const VERSION = 2;
 export const MOST_MOTIFS = 500;
 
 const Library = z.strictObject({
   format: z.literal(FORMAT),
-  version: z.literal(VERSION),
+  version: z.int().check(z.gte(1), z.lte(VERSION)),
   motifs: z.array(KeptMotif).check(z.maxLength(MOST_MOTIFS)),
 });
 

@@ -1,4 +1,4 @@
-import { contextOf } from '../document/nailContext';
+import { contextOf, takesTip } from '../document/nailContext';
 import { techniqueOf } from '../craft/techniques';
 import type { Change } from '../document/changes';
 import type { Look, SetDocument } from '../document/document';
@@ -24,8 +24,15 @@ export function simplifications(set: SetDocument): Simplification[] {
 type Kind = (set: SetDocument) => Simplification[];
 
 /** What hands and lamp do, and nobody sees in the end. */
-const ofPractice: Kind = ({ practice }) => {
+const ofPractice: Kind = (set) => {
+  const { practice } = set;
   const out: Simplification[] = [];
+  if (practice.tips !== 'ready' && sizesTips(set))
+    out.push({
+      key: 'tips',
+      words: 'Have the tips sized and cut before the sitting',
+      change: { kind: 'practice', practice: { tips: 'ready' } },
+    });
   if (practice.thumbs === 'apart') {
     out.push({
       key: 'thumbs',
@@ -52,6 +59,11 @@ const ofPractice: Kind = ({ practice }) => {
     });
   return out;
 };
+
+/** Whether anybody's tips are sized at the table. */
+export function sizesTips(set: SetDocument): boolean {
+  return NAILS.some((name) => set.nails[name].in_work && takesTip(set, set.nails[name]));
+}
 
 /** Looks that are worn, each with a nail that wears it. */
 function worn(set: SetDocument): { look: Look; wearer: NailName }[] {

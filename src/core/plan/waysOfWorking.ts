@@ -9,6 +9,7 @@ import { FLOWS } from '../timing/effort';
 import type { Round } from '../timing/rounds';
 import { HELPED } from './helperList';
 import { forecastOf } from './forecastOf';
+import { sizesTips } from './simplifications';
 import { planSet, type Plan, type PlanMemo } from './planSet';
 
 /** Another way to work the same set; the looks stay as they are. */
@@ -51,6 +52,15 @@ export function waysOfWorking(set: SetDocument): WayOfWorking[] {
         change: { kind: 'practice', practice: { thumbs } },
       })),
     { key: 'helper', words: 'Somebody cleans, soaks, dusts and oils', change: NOTHING, helped: true },
+    ...(practice.tips !== 'ready' && sizesTips(set)
+      ? [
+          {
+            key: 'tips ready',
+            words: 'The tips sized and cut before the sitting',
+            change: { kind: 'practice', practice: { tips: 'ready' } },
+          } satisfies WayOfWorking,
+        ]
+      : []),
     ...onStands(set),
     ...(lamp && roomy
       ? [
