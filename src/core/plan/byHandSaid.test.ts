@@ -2,8 +2,9 @@ import type { SetDocument } from '../document/document';
 import { NAILS } from '../model/names';
 import type { Start } from '../model/start';
 import type { Region } from '../regions';
-import { colour, holdAsWritten, type ByHand } from '../testing/byHand';
-import { element, islandInlay } from '../testing/sets';
+import { colour, holdAsWritten, setByHand, type ByHand } from '../testing/byHand';
+import { element, islandInlay, QUICK } from '../testing/sets';
+import { planSet } from './planSet';
 
 const velvet = colour('velvet', 'velvet-04', undefined, { passes: 2 });
 const VELVET = 'velvet: coat, cure, coat, cure';
@@ -143,3 +144,22 @@ const DOCUMENTS: Record<string, ByHand[]> = {
 };
 
 holdAsWritten(DOCUMENTS);
+
+it('the moulds of one hand are filled alike, one after the other, while the other hand cures', () => {
+  const set = setByHand({
+    says: '',
+    build: ['upper-mould', { material: 'putty' }],
+    look: [velvet],
+    order: '',
+  });
+  const { sitting } = planSet(set, QUICK);
+  const fills = sitting.strokes.filter(({ operation }) => operation.includes('/fill-mould#'));
+  expect(fills).toHaveLength(10);
+  const cures = sitting.loads.filter(({ held }) => !held);
+  const meanwhile = fills.filter((fill) =>
+    cures.some(
+      (load) => load.hand !== fill.hand && load.start_s <= fill.start_s && fill.start_s < load.end_s,
+    ),
+  );
+  expect(meanwhile.length).toBeGreaterThanOrEqual(2);
+});

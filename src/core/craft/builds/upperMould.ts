@@ -123,7 +123,6 @@ function filledMould(product: Product, t_um: number, context: NailContext): Draf
       place,
       deposit: { kind: 'level', t_um },
       hand_s: HAND_S['press-mould'],
-      held: true,
       reason: 'Set down at the cuticle and rolled to the tip, so that the air goes out at the end.',
     },
     {
