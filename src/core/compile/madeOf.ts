@@ -42,11 +42,15 @@ export function stagesIn(
 /** Its work in the paint, which is said where the work first names what it is laid with. */
 function painted(drafts: readonly Draft[], { product, paint, words }: Made): Draft[] {
   const named = [` of ${product.name}`, ` with ${product.name}`];
+  /** Of what is filled first and laid then it is said as it is filled. */
+  let said = false;
   return drafts.map((draft): Draft => {
     const lays = draft.product === product.id && draft.deposit;
     const laid = lays ? { ...draft, paint } : draft;
     const name = named.find((one) => draft.words.includes(one));
-    if (!words || draft.lamp || (!name && (!lays || draft.held))) return laid;
+    const told = said;
+    said = name !== undefined && !lays;
+    if (!words || draft.lamp || (!name && (!lays || draft.held || told))) return laid;
     return { ...laid, words: `${name ? draft.words.replace(name, '') : draft.words}: ${words}` };
   });
 }

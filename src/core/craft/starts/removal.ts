@@ -106,7 +106,7 @@ const WAYS: Record<Way, (soak_s: number, context: NailContext) => Draft[]> = {
       context,
       2,
       soak_s / 2,
-      'Half-way: open one wrap and look, wrap it again',
+      'Open one wrap and look, half-way; wrap it again',
       'Where it flakes it is nearly done; where it is still hard the top is opened again.',
     ),
     {

@@ -91,6 +91,10 @@ describe('a motif of several colours', () => {
     );
     const spots = [spot, { ...spot, along: 1 }, { ...spot, across: 0.4 }];
     expect(words({ colours: named.slice(0, 1), spots })[0]).toMatch(/mm each, in 3 places$/);
+    // Drawn to fit its nail it is as large a part of each: one line on the card for all of them.
+    expect(words({ fit: 'scale', colours: named })[0]).toMatch(
+      /, 3 strokes, half the nail long, on the nail bed$/,
+    );
     // What has no name is called by its product.
     expect(words({ colours: colours.slice(0, 1) })[0]).toMatch(/^Sage 03, 3 strokes/);
   });

@@ -11,7 +11,7 @@ import { onNail, placeOf, type NailContext } from '../context';
 import { CURES, DRAWN_PART, MOST_COLOURS } from '../keptMotif';
 import { partPlaceWords, partWords } from '../partWords';
 import { middleOfStrokes, PLACINGS, placedSpots, placedStrokes, Spot, spotsAlong } from '../placedStrokes';
-import { coatOf, cureSeconds, dark, DIRECTION_MARGIN, through_s } from '../cure';
+import { coatOf, cureSeconds, dark, DIRECTION_MARGIN, flashSeconds, through_s } from '../cure';
 import { comeWithin } from '../touching';
 import { flashOf, hardenOf } from '../drafts';
 import { lampOf } from '../families';
@@ -343,11 +343,14 @@ function curedTogether(
       .filter((over) => comeWithin(frame, own, over.place, 0))
       .reduce((sum, over) => sum + dark(over.product, coatOf(over.product)), 0);
     const seconds = cureSeconds(product, coatOf(product));
-    return { product, seconds: Math.max(seconds, through_s(DIRECTION_MARGIN * seconds, shade)) };
+    // What something lies over has had a flash before that.
+    const left_s = Math.max(0, DIRECTION_MARGIN * seconds - flashSeconds(product, coatOf(product)));
+    return { product, seconds: Math.max(seconds, through_s(left_s, shade)) };
   });
+  const names = [...new Set(parts.map((one) => one.product.name))];
   const { product, seconds } = asked.reduce((a, b) => (b.seconds > a.seconds ? b : a));
   return hardenOf(product, coatOf(product), place, 'cure', pass).map((draft) =>
-    draft.lamp ? { ...draft, lamp: { ...draft.lamp, seconds } } : draft,
+    draft.lamp ? { ...draft, words: `Cure ${names.join(', ')}`, lamp: { ...draft.lamp, seconds } } : draft,
   );
 }
 
