@@ -19,7 +19,7 @@ import { rowOf } from '../craft/surfaces';
 import type { Element } from '../craft/techniques';
 import type { SetDocument } from '../document/document';
 import { editNail, isInsertedCoat, type Edit } from '../document/edits';
-import type { Disc } from '../geometry/regions';
+import type { Area, Disc } from '../geometry/regions';
 import { handOf, type NailName } from '../model/names';
 import { nearestOwn } from '../model/ownTime';
 import { rounded } from '../model/rounded';
@@ -118,13 +118,16 @@ function whereWords({ element, draft }: Placed, before: Placed | undefined, name
 }
 
 function areaOn_mm2(frame: NailContext['frame'], place: Place): number {
-  const { polygons } = areaOf(frame, place);
-  const whole = frame.arc_mm * frame.length_mm;
-  return Math.min(
-    whole,
-    polygons.reduce((sum, polygon) => sum + polygonArea_mm2(polygon), 0),
-  );
+  const area = areaOf(frame, place);
+  let area_mm2 = AREAS_MM2.get(area);
+  if (area_mm2 === undefined) {
+    area_mm2 = area.polygons.reduce((sum, polygon) => sum + polygonArea_mm2(polygon), 0);
+    AREAS_MM2.set(area, area_mm2);
+  }
+  return Math.min(frame.arc_mm * frame.length_mm, area_mm2);
 }
+/** By the area of a place, which is kept as long as its frame: the same for every plan of a nail. */
+const AREAS_MM2 = new WeakMap<Area, number>();
 
 /** Where two elements of a nail say the same of their work, each says its own name with it. */
 function toldApart(line: readonly Operation[], elements: readonly Element[]): Operation[] {
@@ -159,7 +162,7 @@ function timesOf(
 
 function complete(placed: Placed, context: NailContext, before?: Placed): Operation {
   const { element, stage } = placed;
-  const { where: _said, ...draft } = placed.draft;
+  const { draft } = placed;
   const pass = draft.pass ?? 1;
   const operation: Operation = {
     ...draft,
@@ -186,10 +189,15 @@ function complete(placed: Placed, context: NailContext, before?: Placed): Operat
     operation.deposit = { ...operation.deposit, pieces: operation.deposit.pieces.map(roundPlaces) };
   }
   operation.place = roundDiscs(operation.place);
-  // Plain data: keys without a value would not survive a file.
-  return Object.fromEntries(
-    Object.entries(operation).filter(([, value]) => value !== undefined),
-  ) as unknown as Operation;
+  return plain(operation);
+}
+
+/** Plain data: keys without a value would not survive a file, and what is only for the compiler is none of it. */
+function plain(operation: Operation): Operation {
+  const keys = operation as unknown as Record<string, unknown>;
+  for (const key in keys) if (keys[key] === undefined) Reflect.deleteProperty(keys, key);
+  if ('where' in keys) Reflect.deleteProperty(keys, 'where');
+  return operation;
 }
 
 /** Places are rounded to a tenth of a micrometre, so that every machine writes the same plan. */

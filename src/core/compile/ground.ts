@@ -98,15 +98,18 @@ function zonesOf(
   const zone = new Int32Array(lattice.length);
   let next = 1;
   const points = new Map(work.map((draft) => [draft, pointsOf(cover([draft]))]));
+  // No zone parts more than once for each point that lies in it.
+  const parted = new Int32Array(lattice.length * 2);
   for (const some of new Set([...first, ...points.values()])) {
-    // What lies in it parts from what lay in the same zone outside it.
-    const parted = new Map<number, number>();
+    // What lies in it parts from what lay in the same zone outside it; what was parted for it has a higher number.
+    const before = next;
     for (const n of some) {
-      const before = zone[n]!;
-      let now = parted.get(before);
-      if (now === undefined) parted.set(before, (now = next++));
-      zone[n] = now;
+      const from = zone[n]!;
+      const now = parted[from]!;
+      if (now >= before) zone[n] = now;
+      else zone[n] = parted[from] = next++;
     }
+    if (next > lattice.length) next = renumbered(zone, parted);
   }
   // Those that everything has left are empty.
   const named = new Int32Array(next).fill(-1);
@@ -120,9 +123,16 @@ function zonesOf(
   const within = (some: readonly number[]): readonly number[] => {
     let zones = known.get(some);
     if (!zones) {
-      const ids = new Set<number>();
-      for (const n of some) ids.add(named[zone[n]!]!);
-      known.set(some, (zones = [...ids]));
+      const ids: number[] = [];
+      const seen = new Uint8Array(count);
+      for (const n of some) {
+        const id = named[zone[n]!]!;
+        if (seen[id] === 0) {
+          seen[id] = 1;
+          ids.push(id);
+        }
+      }
+      known.set(some, (zones = ids));
     }
     return zones;
   };
@@ -131,6 +141,19 @@ function zonesOf(
     in: within,
     under: (draft) => within(points.get(draft) ?? pointsOf(cover([draft]))),
   };
+}
+
+/** Zones numbered anew from 0, without those that everything has left; the next number. */
+function renumbered(zone: Int32Array, parted: Int32Array): number {
+  parted.fill(-1);
+  let next = 0;
+  for (let n = 0; n < zone.length; n += 1) {
+    const before = zone[n]!;
+    if (parted[before] === -1) parted[before] = next++;
+    zone[n] = parted[before]!;
+  }
+  parted.fill(0);
+  return next;
 }
 
 interface Soft extends SoftFilm {
