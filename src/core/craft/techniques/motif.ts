@@ -1,7 +1,6 @@
 import * as z from 'zod/mini';
 import { Id } from '../../model/primitives';
-import { regionKindOf, type Region } from '../../regions';
-import { heldPoint } from '../../regions/drawnPoints';
+import { regionKindOf } from '../../regions';
 import { paths } from '../../regions/paths';
 import { bodyHandles, onPart, type Handle } from '../../regions/handle';
 import { chance, seedOf } from '../../model/chance';
@@ -10,15 +9,16 @@ import { rounded } from '../../model/rounded';
 import { onNail, placeOf, type NailContext } from '../context';
 import { CURES, DRAWN_PART, MOST_COLOURS } from '../keptMotif';
 import { partPlaceWords, partWords } from '../partWords';
-import { middleOfStrokes, PLACINGS, placedSpots, placedStrokes, Spot, spotsAlong } from '../placedStrokes';
-import { coatOf, cureSeconds, dark, DIRECTION_MARGIN, flashSeconds, through_s } from '../cure';
+import { PLACINGS, placedSpots, placedStrokes, Spot, spotsAlong } from '../placedStrokes';
+import { coatOf } from '../cure';
+import { broughtOn, spotsTowards } from '../broughtOn';
+import { curedTogether } from '../curedTogether';
 import { comeWithin } from '../touching';
 import { flashOf, hardenOf } from '../drafts';
 import { lampOf } from '../families';
 import { HAND_S } from '../handwork';
 import { motifRegion, MOTIFS, PATTERNS } from '../motifs';
-import type { Product } from '../../model/product';
-import type { Draft, Place } from '../operation';
+import type { Draft } from '../operation';
 import {
   defineTechnique,
   FILM_SEAT,
@@ -183,11 +183,7 @@ export const motif = defineTechnique({
             {
               words: 'Place it nearer to the middle',
               options: {
-                spots: spots.map((one) => ({
-                  ...one,
-                  across: rounded(one.across * TOWARDS, 2),
-                  along: rounded(MIDDLE_ALONG + (one.along - MIDDLE_ALONG) * TOWARDS, 2),
-                })),
+                spots: spotsTowards(spots),
               },
             },
           ],
@@ -330,30 +326,6 @@ export const motif = defineTechnique({
   },
 });
 
-/** One light for colours that are cured together: as long as the slowest asks, through what lies over it. */
-function curedTogether(
-  parts: readonly { product: Product; place: Place }[],
-  place: Place,
-  pass: number,
-  frame: NailContext['frame'],
-): Draft[] {
-  const asked = parts.map(({ product, place: own }, i) => {
-    const shade = parts
-      .slice(i + 1)
-      .filter((over) => comeWithin(frame, own, over.place, 0))
-      .reduce((sum, over) => sum + dark(over.product, coatOf(over.product)), 0);
-    const seconds = cureSeconds(product, coatOf(product));
-    // What something lies over has had a flash before that.
-    const left_s = Math.max(0, DIRECTION_MARGIN * seconds - flashSeconds(product, coatOf(product)));
-    return { product, seconds: Math.max(seconds, through_s(left_s, shade)) };
-  });
-  const names = [...new Set(parts.map((one) => one.product.name))];
-  const { product, seconds } = asked.reduce((a, b) => (b.seconds > a.seconds ? b : a));
-  return hardenOf(product, coatOf(product), place, 'cure', pass).map((draft) =>
-    draft.lamp ? { ...draft, words: `Cure ${names.join(', ')}`, lamp: { ...draft.lamp, seconds } } : draft,
-  );
-}
-
 /** Each place is moved by its middle; its end turns it and makes it larger. */
 function spotHandles(element: Motif, context: NailContext): Handle<Motif>[] {
   const on = onNail(context, element);
@@ -385,31 +357,6 @@ function spotHandles(element: Motif, context: NailContext): Handle<Motif>[] {
 const DRAWN_MM = 8;
 const SIZE = limitsOf(Spot, 'size');
 const MOST_PASSES = limitsOf(Part, 'passes').max;
-
-/** Of the drawing as it is, so much of its way from the middle of the nail. */
-const TOWARDS = 0.4;
-
-/** All its colours drawn nearer to the middle, together; or what stands past the edge cut there. */
-function broughtOn(colours: Motif['colours'], how: 'towards' | 'cut'): Motif['colours'] {
-  const middle = middleOfStrokes(colours.map(({ region }) => region));
-  return colours.map((one) => {
-    const { region } = one;
-    if (region.kind !== 'paths') return one;
-    if (how === 'cut') return { ...one, region: paths.sized!.inwards(region)[0]!.region };
-    const [dx, dy] = middle
-      ? [(TOWARDS - 1) * middle.across, (TOWARDS - 1) * (middle.along - MIDDLE_ALONG)]
-      : [0, 0];
-    return { ...one, region: shifted(region, dx, dy) };
-  });
-}
-/** Half-way between the cuticle and the tip of a nail of usual length. */
-const MIDDLE_ALONG = 0.9;
-
-function shifted(region: Region & { kind: 'paths' }, dx: number, dy: number): Region {
-  const at = ({ across, along }: { across: number; along: number }) =>
-    heldPoint(rounded(across + dx, 3), rounded(along + dy, 3));
-  return { ...region, paths: region.paths.map((path) => ({ ...path, points: path.points.map(at) })) };
-}
 
 const NO_RUN = 'A few seconds, so that the next colour does not run into it.';
 /** Colours this near to each other run together while both are wet (common practice). */
