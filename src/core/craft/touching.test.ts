@@ -59,7 +59,7 @@ it('two strokes touch where a fine net over the nail says so, whichever way they
       fc.pre(Math.abs(gap - within_mm) > 0.12);
       expect(comeWithin(frame, at(a), at(b), within_mm)).toBe(gap < within_mm);
     }),
-    { numRuns: runs(25, 200) },
+    { numRuns: runs(6, 200) },
   );
 });
 

@@ -118,6 +118,11 @@ function Parts({ field, value, onChange }: ListProps) {
   const held = items.findIndex((_, i) => openPart === name(i) || openPart?.startsWith(`${name(i)}-`));
   const open = Math.max(0, held);
   const shade = field.item.find((inner) => inner.kind === 'shade' || inner.kind === 'product');
+  const called = field.item.find((inner) => inner.kind === 'words');
+  const nameOf = (item: unknown) => {
+    const own = called && readPath(item, called.path);
+    return typeof own === 'string' ? own : undefined;
+  };
   const colourOf = (item: unknown) => {
     const of = shade && String(readPath(item, shade.path));
     return shade?.kind === 'product' && of ? colourOfProduct(of) : of;
@@ -132,11 +137,11 @@ function Parts({ field, value, onChange }: ListProps) {
             type="button"
             className={classes.part}
             aria-pressed={index === open}
-            aria-label={`${field.part} ${index + 1}`}
+            aria-label={[`${field.part} ${index + 1}`, nameOf(item)].filter(Boolean).join(', ')}
             onClick={() => onOpenPart(name(index))}
           >
             {shade && <span style={{ background: colourOf(item) }} />}
-            {index + 1}
+            {nameOf(item) ?? index + 1}
           </button>
         ))}
       </div>
