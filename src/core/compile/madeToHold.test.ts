@@ -1,9 +1,8 @@
 import { wholePlace } from '../craft/context';
 import { meets, surfacesMet, WORKS } from '../craft/layering';
 import { preparations } from '../craft/preparations';
-import { surfaceWords } from '../craft/surface';
+import { encode, surfaceWords } from '../craft/surface';
 import { lookup } from '../craft/surfaces';
-import { encode } from '../craft/surface';
 import { contextOf } from '../document/nailContext';
 import { newSet } from '../starter/newSet';
 import { afterAll } from './ground';

@@ -14,6 +14,7 @@ export function inOrderOfUse(
   for (const round of rounds) {
     for (const id of round.operations) {
       const operation = byId.get(id);
+      if (operation?.liquid) used.add(operation.liquid);
       if (operation?.product) used.add(operation.product);
       for (const id of productsIn(operation?.paint)) used.add(id);
     }

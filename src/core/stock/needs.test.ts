@@ -2,6 +2,7 @@ import { buildKindOf, type Build } from '../craft/builds';
 import { DEMO_SETS } from '../demo';
 import { curtainUp } from '../demo/curtainUp';
 import { NAILS } from '../model/names';
+import { inOrderOfUse } from '../plan/inOrderOfUse';
 import { planSet } from '../plan/planSet';
 import { element, QUICK, setWearing } from '../testing/sets';
 import { DOSES_UL, LIQUID_UL, lostOf } from './losses';
@@ -65,6 +66,13 @@ describe('what a set takes', () => {
     // Three layers on ten nails.
     expect(base.amount).toBe(3 * 10 * LIQUID_UL);
     expect(needOf(needsFor(set), 'product dip-a')!.unit).toBe('mg');
+    // A client's card that rules it out is looked at among all that is taken up, and it comes before its powder.
+    const plan = planSet(set, QUICK);
+    const used = inOrderOfUse(plan.rounds, Object.values(plan.operations).flat(), set.kit.products).map(
+      ({ id }) => id,
+    );
+    expect(used.indexOf('dip-base-a')).toBeGreaterThanOrEqual(0);
+    expect(used.indexOf('dip-base-a')).toBeLessThan(used.indexOf('dip-a'));
   });
 
   it.each(['client', 'own'] as const)(
