@@ -58,7 +58,7 @@ test('a set that has grown out is filed back and filled; old product comes off b
   await view(page, 'Card');
   await expect(page.getByText(/File back: the old colour off/).first()).toBeVisible();
   await expect(page.getByText(/Nip the stones and charms off/).first()).toBeVisible();
-  await expect(page.getByText(/Half-way: open one wrap and look/).first()).toBeVisible();
+  await expect(page.getByText(/Open one wrap and look, half-way/).first()).toBeVisible();
 });
 
 test('tips that run short are told, asked for once, and found in another box', async ({ page }) => {
