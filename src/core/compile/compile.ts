@@ -192,11 +192,14 @@ function complete(placed: Placed, context: NailContext, before?: Placed): Operat
   return plain(operation);
 }
 
+/** What drafts tell the compiler alone. */
+const MARKS = ['where', 'ends'] as const satisfies readonly (keyof Draft)[];
+
 /** Plain data: keys without a value would not survive a file, and what is only for the compiler is none of it. */
 function plain(operation: Operation): Operation {
   const keys = operation as unknown as Record<string, unknown>;
+  for (const mark of MARKS) Reflect.deleteProperty(keys, mark);
   for (const key in keys) if (keys[key] === undefined) Reflect.deleteProperty(keys, key);
-  if ('where' in keys) Reflect.deleteProperty(keys, 'where');
   return operation;
 }
 

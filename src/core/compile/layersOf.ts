@@ -30,9 +30,9 @@ export function layersOf(
   const waiting: Seated[] = [];
   for (const one of inside) {
     const asked = one.technique.inlaid?.(one.element, context);
-    const parted = filmsSince.some((film) => meet(cover(film.drafts), cover(one.drafts)));
+    const isParted = () => filmsSince.some((film) => meet(cover(film.drafts), cover(one.drafts)));
     if (joinsBed(one)) {
-      if (layer && !parted) layer.joined.push(one);
+      if (layer && !isParted()) layer.joined.push(one);
       else waiting.push(one);
       continue;
     }
@@ -41,7 +41,7 @@ export function layersOf(
       filmsSince.push(one);
       continue;
     }
-    if (!layer || parted || layer.clear.id !== asked.clear.id) {
+    if (!layer || layer.clear.id !== asked.clear.id || isParted()) {
       layer = {
         clear: asked.clear,
         bed_um: asked.bed_um,

@@ -53,7 +53,7 @@ export function oneSculpture(line: readonly Placed[], context: NailContext): Pla
     }
   }
   close();
-  return done.map(withoutMark);
+  return done;
 }
 
 /** More is laid on it while it is soft: nothing waits for it, unless it is pinched first. */
@@ -126,10 +126,4 @@ function whole(work: readonly Placed[], files: readonly Placed[]): Placed[] {
 function waiting(placed: Placed, wait_s?: number): Placed {
   const { wait_s: _, ...draft } = placed.draft;
   return { ...placed, draft: wait_s === undefined ? draft : { ...draft, wait_s } };
-}
-
-function withoutMark(placed: Placed): Placed {
-  if (placed.draft.ends === undefined) return placed;
-  const { ends: _, ...draft } = placed.draft;
-  return { ...placed, draft };
 }

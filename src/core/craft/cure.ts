@@ -1,5 +1,7 @@
 import type { Product } from '../model/product';
-import { lampOf } from './families';
+import { coatOf, lampOf } from './families';
+
+export { coatOf };
 
 /**
  * Curing by depth, after Jacobs (1992): a film cures to D_p·ln(E/E_c). Doses are counted in lamp seconds of
@@ -23,11 +25,6 @@ export function neededDose(product: Product): { gelled: number; cured: number } 
     gelled: DIRECTION_MARGIN * lamp.flash_s * bottom,
     cured: DIRECTION_MARGIN * lamp.cure_s * bottom,
   };
-}
-
-/** Thickness of one coat of a product, in µm; a guide where its direction says nothing. */
-export function coatOf(product: Product): number {
-  return product.coat_um ?? 50;
 }
 
 /** Of several products in one film, the one that wants most light: the film is lit for it. */

@@ -150,6 +150,22 @@ export function dustOffDraft(step: string, why: string): Draft {
   };
 }
 
+/** What is finished or ready made a ground: keyed all over, its dust off; `what` it is, and what comes `next` on it. */
+export function keyedDrafts(context: NailContext, what: string, next: string, reason: string): Draft[] {
+  return [
+    {
+      step: 'key',
+      verb: 'buff',
+      words: `Key the ${what} with a fine buffer`,
+      place: { ...wholePlace(), margin_mm: 0 },
+      hand_s: HAND_S.buff,
+      reason,
+    },
+    dustOffDraft('brush', `Dust under the ${next} lifts it.`),
+    wipeDraft(context, 'clean', LAST_DUST_OFF, `Clean before the ${next}.`),
+  ];
+}
+
 export function baseDraft(context: NailContext, why: string, role: 'base' | 'peel_base' = 'base'): Draft[] {
   const base = context.role(role);
   const place = wholePlace();
@@ -172,20 +188,34 @@ export function baseDraft(context: NailContext, why: string, role: 'base' | 'pee
   ];
 }
 
+/** Base on a part of the nail, for what comes on it there. */
+export function baseFor(
+  context: NailContext,
+  place: Place,
+  { step, how, reason }: { step: string; how: string; reason: string },
+): Draft {
+  const base = context.role('base');
+  return {
+    step,
+    verb: 'base',
+    words: `${base.name}, thin, ${how}`,
+    product: base.id,
+    place,
+    deposit: { kind: 'conformal', t_um: coatOf(base) },
+    hand_s: HAND_S.base,
+    reason,
+  };
+}
+
 /** Thin base on a part of the nail, cured: its tack is what `what` clings to. */
 export function ownTack(context: NailContext, place: Place, what: string): Draft[] {
   const base = context.role('base');
   return [
-    {
+    baseFor(context, place, {
       step: 'tack',
-      verb: 'base',
-      words: `${base.name}, thin, for the ${what}`,
-      product: base.id,
-      place,
-      deposit: { kind: 'conformal', t_um: coatOf(base) },
-      hand_s: HAND_S.base,
+      how: `for the ${what}`,
       reason: 'What is below has none: grains and sheets cling to a sticky layer and to nothing else.',
-    },
+    }),
     ...hardenOf(base, coatOf(base), place, 'cure-tack'),
   ];
 }

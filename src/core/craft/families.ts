@@ -1,4 +1,5 @@
-import type { Product, ProductFamily } from '../model/product';
+import { within } from '../model/limits';
+import { DEPTH_UM, type Product, type ProductFamily } from '../model/product';
 import type { Finish, Material } from './surface';
 import type { Was } from './was';
 
@@ -133,17 +134,18 @@ export const FAMILIES: Record<ProductFamily, Family> = {
   oil: filmless('cuticle oil'),
 };
 
+/** Thickness of one coat of a product, in µm; a guide where its direction says nothing. */
+export function coatOf(product: Product): number {
+  return product.coat_um ?? 50;
+}
+
 /** The lamp figures of a product: its own direction, or the guide of its family. Undefined for what no lamp hardens. */
 export function lampOf(product: Product): NonNullable<Product['lamp']> | undefined {
   const family = FAMILIES[product.family];
   if (family.hardens !== 'lamp') return undefined;
   const lamp: NonNullable<Product['lamp']> = product.lamp ?? LAMP;
-  return lamp.thick ? { ...lamp, depth_um: depthBetween_um(lamp, lamp.thick, product.coat_um ?? 50) } : lamp;
+  return lamp.thick ? { ...lamp, depth_um: depthBetween_um(lamp, lamp.thick, coatOf(product)) } : lamp;
 }
-
-/** Light that reaches so deep needs no longer for a thicker coat that anybody lays. */
-const DEEPEST_UM = 5000;
-const SHALLOWEST_UM = 10;
 
 /** The depth that two times of one direction tell: t₂/t₁ = e^((d₂ − d₁)/D), by the same law as all curing here (Jacobs 1992). */
 function depthBetween_um(
@@ -152,8 +154,8 @@ function depthBetween_um(
   coat_um: number,
 ): number {
   const more = Math.log(thick.cure_s / cure_s);
-  if (more <= 0 || thick.from_um <= coat_um) return DEEPEST_UM;
-  return Math.max(SHALLOWEST_UM, Math.min(DEEPEST_UM, (thick.from_um - coat_um) / more));
+  if (more <= 0 || thick.from_um <= coat_um) return DEPTH_UM.max;
+  return within(DEPTH_UM, (thick.from_um - coat_um) / more);
 }
 
 /** How long a coat dries before anything is laid over it; undefined for what does not dry. */

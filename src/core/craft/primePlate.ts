@@ -2,7 +2,7 @@ import { wholePlace, type NailContext } from './context';
 import { LAST_DUST_OFF, wipeDraft } from './drafts';
 import { HAND_S } from './handwork';
 import type { Draft } from './operation';
-import { isPrimedAlready } from './start';
+import { hasPlate, isPrimedAlready } from './start';
 
 /** A peelable base takes the primer's place; what only holds on a primed plate has it whatever the practice. */
 export type Primes = 'never' | 'always';
@@ -14,7 +14,7 @@ export function primePlate(context: NailContext, primes?: Primes): Draft[] {
 
 /** The same of a plate that a file has been on since, whatever it was before; nothing where there is no plate. */
 export function primeFiled(context: NailContext, primes?: Primes): Draft[] {
-  if (context.nail.start.kind === 'practice') return [];
+  if (!hasPlate(context.nail.start)) return [];
   const place = wholePlace();
   const dehydrator = context.role('dehydrator');
   const drafts: Draft[] = [

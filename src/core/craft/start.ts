@@ -41,9 +41,14 @@ export function foundSurface({ dull, tip, prep = 'none' }: FoundOn): Surface {
     : { material: 'plate', phase: 'bare', finish, soil: 'clean', prep };
 }
 
+/** Whether there is a plate to be made ready. */
+export function hasPlate({ kind }: Start): boolean {
+  return kind !== 'practice';
+}
+
 /** Whether a nail needs no primer at the table: it has it already, or there is no plate. */
 export function isPrimedAlready(start: Start): boolean {
-  return start.kind === 'practice' || (start.kind === 'prepared' && start.primed);
+  return !hasPlate(start) || (start.kind === 'prepared' && start.primed);
 }
 
 /** How a nail's work begins: what is found on it, and what that asks for before or instead of the build's own stages. */

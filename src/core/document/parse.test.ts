@@ -248,6 +248,17 @@ const unlisted = <S extends { looks: unknown }>(set: S): S => ({
   looks: (set.looks as Json[]).map((look) => ({ ...look, elements: byId(look.elements as Json[]) })),
 });
 
+/** The kept files of a version, each as it was written and as it opens now. */
+function kept(version: string): { name: string; old: SetDocument; value: SetDocument }[] {
+  const folder = join(process.cwd(), 'tests/files', version);
+  return readdirSync(folder).map((name) => {
+    const text = readFileSync(join(folder, name), 'utf8');
+    const parsed = parseSetText(text);
+    if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
+    return { name, old: JSON.parse(text) as SetDocument, value: parsed.value };
+  });
+}
+
 /** A set without what version 21 knows first. */
 function before21(set: SetDocument): SetDocument {
   const { dip_base: _base, remover: _remover, ...roles } = set.kit.roles;
@@ -455,24 +466,15 @@ describe('older files', () => {
   );
 
   it.each(['v16', 'v17', 'v18'])('of %s open as they are', (version) => {
-    const kept = join(process.cwd(), 'tests/files', version);
-    expect(readdirSync(kept)).toHaveLength(5);
-    for (const name of readdirSync(kept)) {
-      const text = readFileSync(join(kept, name), 'utf8');
-      const parsed = parseSetText(text);
-      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
-      expect(before21(parsed.value)).toEqual({ ...JSON.parse(text), version: VERSION });
-    }
+    const files = kept(version);
+    expect(files).toHaveLength(5);
+    for (const { old, value } of files) expect(before21(value)).toEqual({ ...old, version: VERSION });
   });
 
   it('of version 19 open with the nails they had: the order that was derived is written into the lists', () => {
-    const kept = join(process.cwd(), 'tests/files/v19');
-    expect(readdirSync(kept)).toHaveLength(6);
-    for (const name of readdirSync(kept)) {
-      const text = readFileSync(join(kept, name), 'utf8');
-      const parsed = parseSetText(text);
-      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
-      const old = JSON.parse(text) as SetDocument;
+    const files = kept('v19');
+    expect(files).toHaveLength(6);
+    for (const { name, old, value } of files) {
       // A nail that has grown out says of its stones.
       const nails = Object.fromEntries(
         Object.entries(old.nails).map(([one, nail]) => [
@@ -480,15 +482,13 @@ describe('older files', () => {
           nail.start.kind === 'infill' ? { ...nail, start: { ...nail.start, stones: false } } : nail,
         ]),
       );
-      expect(unlisted(before21(parsed.value))).toEqual(unlisted({ ...old, nails, version: VERSION }));
+      expect(unlisted(before21(value))).toEqual(unlisted({ ...old, nails, version: VERSION }));
       if (name !== 'turned-round.lacquer.json') {
-        expect(parsed.value.looks).toEqual(old.looks);
+        expect(value.looks).toEqual(old.looks);
         continue;
       }
       // As version 19 laid each of these lists, which none of them says.
-      const laid = parsed.value.looks.map(
-        ({ id, elements }) => `${id}: ${elements.map((one) => one.id).join()}`,
-      );
+      const laid = value.looks.map(({ id, elements }) => `${id}: ${elements.map((one) => one.id).join()}`);
       expect(laid).toEqual([
         'over-gloss: velvet,gloss',
         'stones-first: velvet,stones',
@@ -499,24 +499,20 @@ describe('older files', () => {
         'beads: tip,drawing',
       ]);
       for (const nail of NAILS) {
-        const look = parsed.value.looks.find((one) => one.id === parsed.value.nails[nail].look);
+        const look = value.looks.find((one) => one.id === value.nails[nail].look);
         const own = look?.elements.map((one) => one.id) ?? [];
-        const order = compileNail(parsed.value, nail).operations.map((one) => one.element);
+        const order = compileNail(value, nail).operations.map((one) => one.element);
         expect([...new Set(order)].filter((one) => own.includes(one))).toEqual(own);
       }
     }
   });
 
   it('of version 20 open as they are: builder lay all over, moulds were of builder, flakes left as their ground has them', () => {
-    const kept = join(process.cwd(), 'tests/files/v20');
-    expect(readdirSync(kept)).toHaveLength(6);
-    for (const name of readdirSync(kept)) {
-      const text = readFileSync(join(kept, name), 'utf8');
-      const parsed = parseSetText(text);
-      if (!parsed.ok) throw new Error(faultLine(parsed.faults[0]!));
-      const old = JSON.parse(text) as SetDocument;
-      expect(before21(parsed.value)).toEqual({ ...old, version: VERSION });
-      const { kit, builds, looks } = parsed.value;
+    const files = kept('v20');
+    expect(files).toHaveLength(6);
+    for (const { name, old, value } of files) {
+      expect(before21(value)).toEqual({ ...old, version: VERSION });
+      const { kit, builds, looks } = value;
       const family = (id: string) => kit.products.find((one) => one.id === id)?.family;
       expect([family(kit.roles.dip_base), family(kit.roles.remover)]).toEqual(['dip-base', 'remover']);
       for (const build of builds) {

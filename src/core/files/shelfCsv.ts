@@ -223,10 +223,7 @@ function readRow(cells: readonly string[], columns: readonly Column[], line: num
   if (parsed.success) return ok(parsed.data);
   const fault = issueFault(parsed.error.issues[0]!);
   const at = fault.path.split('.').at(-1);
-  const column = fault.path.includes('thick')
-    ? (Object.keys(THICK).find((one) => THICK[one as Column] === at) ?? at)
-    : fault.path.includes('grains')
-      ? (Object.keys(GRAINS).find((one) => GRAINS[one as Column] === at) ?? at)
-      : at;
+  const inside = fault.path.includes('thick') ? THICK : fault.path.includes('grains') ? GRAINS : {};
+  const column = Object.entries(inside).find(([, key]) => key === at)?.[0] ?? at;
   return fail(`line ${line}, ${column}`, fault.message);
 }

@@ -41,6 +41,9 @@ export type ProductFamily = (typeof PRODUCT_FAMILIES)[number];
 export const LIGHTS = ['led', 'uv', 'both'] as const;
 export type Light = (typeof LIGHTS)[number];
 
+/** How deep light may reach at all; at its most, no coat that anybody lays wants longer. */
+export const DEPTH_UM = { min: 10, max: 5000 } as const;
+
 /**
  * A product as its own direction gives it. `lamp_s` is the full cure of one coat `coat_um` thick, `flash_s`
  * what makes it hold its place, `depth_um` the depth in which light falls to 1/e (D_p). What dries or sets by
@@ -57,7 +60,7 @@ export const Product = z.strictObject({
     z.strictObject({
       cure_s: seconds(5, 600),
       flash_s: seconds(1, 120),
-      depth_um: z.number().check(z.gte(10), z.lte(5000)),
+      depth_um: z.number().check(z.gte(DEPTH_UM.min), z.lte(DEPTH_UM.max)),
       /** From this thickness on its direction asks for this long. */
       thick: z.optional(z.nullable(z.strictObject({ from_um: um(50, 3000), cure_s: seconds(5, 600) }))),
       /** What light its direction asks for, where it asks for one. */

@@ -90,8 +90,11 @@ export function needsOf(
         amount: amount / (1 - lost),
         on_nail: amount,
       });
-      for (const { asked, amount, lost } of poured(operation, products, laid_mm3[operation.id] ?? 0))
-        add(asked, of(amount, lost), at_s);
+      const taken = [
+        ...liquidOf(operation, products),
+        ...poured(operation, products, laid_mm3[operation.id] ?? 0),
+      ];
+      for (const { asked, amount, lost } of taken) add(asked, of(amount, lost), at_s);
       for (const one of measured) if (one.operation === operation.id) add(...measuredNeed(one, of), at_s);
       if (operation.deposit?.kind === 'pieces')
         for (const piece of operation.deposit.pieces) add(bodyNeed(piece), of(1, 0), at_s);
@@ -128,17 +131,18 @@ interface Poured {
   lost: number;
 }
 
+/** The liquid that an operation's powder is taken up with. */
+function liquidOf({ liquid }: Operation, products: ReadonlyMap<string, Product>): Poured[] {
+  const product = liquid === undefined ? undefined : products.get(liquid);
+  return product ? [{ asked: productNeed(product), amount: LIQUID_UL, lost: 0 }] : [];
+}
+
 /** What an operation takes out of bottles and pots: the product of its film, or what leaves none. */
 function poured(operation: Operation, products: ReadonlyMap<string, Product>, mm3: number): Poured[] {
   const { product: id, deposit, paint, verb } = operation;
   if (id === undefined) return [];
   const product = products.get(id);
   if (!product) return [];
-  const liquid = operation.liquid === undefined ? undefined : products.get(operation.liquid);
-  if (liquid) {
-    const { liquid: _taken, ...powder } = operation;
-    return [{ asked: productNeed(liquid), amount: LIQUID_UL, lost: 0 }, ...poured(powder, products, mm3)];
-  }
   if (mm3 === 0 || !deposit) {
     const dose = DOSES_UL[verb];
     return dose === undefined ? [] : [{ asked: productNeed(product), amount: dose, lost: 0 }];

@@ -1,6 +1,7 @@
 'use client';
 import { Checkbox } from '@mantine/core';
-import type { Product } from '@/core/model/product';
+import { limitsOf, within } from '@/core/model/limits';
+import { Product } from '@/core/model/product';
 import { StoredFigure } from '../kit/StoredFigure';
 
 type LampFigures = NonNullable<Product['lamp']>;
@@ -9,6 +10,9 @@ interface Props {
   lamp: LampFigures;
   onPut: (thick: LampFigures['thick']) => void;
 }
+
+const FROM = limitsOf(Product, 'lamp.thick.from_um');
+const CURE = limitsOf(Product, 'lamp.thick.cure_s');
 
 /** What a thick layer starts as: some coats of builder, half as long again. */
 const FROM_UM = 500;
@@ -24,7 +28,7 @@ export function ThickCure({ lamp, onPut }: Props) {
         onChange={(event) =>
           onPut(
             event.currentTarget.checked
-              ? { from_um: FROM_UM, cure_s: Math.min(600, Math.round(lamp.cure_s * 1.5)) }
+              ? { from_um: FROM_UM, cure_s: within(CURE, Math.round(lamp.cure_s * 1.5)) }
               : undefined,
           )
         }
@@ -34,15 +38,15 @@ export function ThickCure({ lamp, onPut }: Props) {
           <StoredFigure
             label="Thick from, µm"
             value={thick.from_um}
-            min={50}
-            max={3000}
+            min={FROM.min}
+            max={FROM.max}
             onPut={(from_um) => onPut({ ...thick, from_um })}
           />
           <StoredFigure
             label="Thick cure, s"
             value={thick.cure_s}
-            min={5}
-            max={600}
+            min={CURE.min}
+            max={CURE.max}
             onPut={(cure_s) => onPut({ ...thick, cure_s })}
           />
         </>

@@ -1,6 +1,5 @@
 import { wholePlace, type NailContext } from '../context';
-import { baseOver, dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
-import { HAND_S } from '../handwork';
+import { baseOver, keyedDrafts } from '../drafts';
 import type { Draft } from '../operation';
 
 /** Thickness of a ready full tip at cuticle, apex and free edge (common practice, from memory). */
@@ -36,16 +35,7 @@ export function sizedTip(
 /** A ready tip made a ground for colour, on the hand or on its stand. */
 export function keyedTip(context: NailContext): Draft[] {
   return [
-    {
-      step: 'key',
-      verb: 'buff',
-      words: 'Key the tip with a fine buffer',
-      place: { ...wholePlace(), margin_mm: 0 },
-      hand_s: HAND_S.buff,
-      reason: 'Colour does not grip the shine of a ready tip.',
-    },
-    dustOffDraft('brush', 'Dust under the colour lifts it.'),
-    wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the colour.'),
+    ...keyedDrafts(context, 'tip', 'colour', 'Colour does not grip the shine of a ready tip.'),
     ...baseOver(context),
   ];
 }

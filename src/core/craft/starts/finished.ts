@@ -1,8 +1,6 @@
 import type { StartOf } from '../../model/start';
 import { sanitiseDraft } from '../prepWork';
-import { wholePlace } from '../context';
-import { dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
-import { HAND_S } from '../handwork';
+import { keyedDrafts } from '../drafts';
 import type { StartKind } from '../start';
 
 /** A finished nail that stays as it is: a ground for art, once its shine is off. */
@@ -17,18 +15,7 @@ export const finished: StartKind<StartOf<'finished'>> = {
   keeps: (_start, _build, context) => ({
     stages: {
       arrive: [sanitiseDraft(context)],
-      prepare: [
-        {
-          step: 'key',
-          verb: 'buff',
-          words: 'Key the finished nail with a fine buffer',
-          place: { ...wholePlace(), margin_mm: 0 },
-          hand_s: HAND_S.buff,
-          reason: 'Gel does not grip the shine of a finished top.',
-        },
-        dustOffDraft('brush', 'Dust under the art lifts it.'),
-        wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the art.'),
-      ],
+      prepare: keyedDrafts(context, 'finished nail', 'art', 'Gel does not grip the shine of a finished top.'),
     },
   }),
 };

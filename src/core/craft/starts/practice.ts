@@ -1,7 +1,6 @@
 import type { StartOf } from '../../model/start';
 import { sizedTip } from '../builds/readyTip';
-import { wholePlace } from '../context';
-import { dustOffDraft, LAST_DUST_OFF, wipeDraft } from '../drafts';
+import { keyedDrafts } from '../drafts';
 import { HAND_S } from '../handwork';
 import type { StartKind } from '../start';
 
@@ -23,16 +22,7 @@ export const practice: StartKind<StartOf<'practice'>> = {
         hand_s: HAND_S['ready-tip'] / 2,
         reason: 'Marked with its finger; it stands still for all that follows.',
       }),
-      {
-        step: 'key',
-        verb: 'buff',
-        words: 'Key the practice tip with a fine buffer',
-        place: { ...wholePlace(), margin_mm: 0 },
-        hand_s: HAND_S.buff,
-        reason: 'Nothing grips the shine of a tip.',
-      },
-      dustOffDraft('brush', 'Dust under the first layer lifts it.'),
-      wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the first layer.'),
+      ...keyedDrafts(context, 'practice tip', 'first layer', 'Nothing grips the shine of a tip.'),
     ],
   }),
 };

@@ -4,7 +4,7 @@ import { Colour, mm } from '../../model/primitives';
 import { regionNoun } from '../../regions';
 import { isMirrored, placeOf, type NailContext } from '../context';
 import { coatOf } from '../cure';
-import { hardenOf, looseOffDraft, ownTack } from '../drafts';
+import { baseFor, hardenOf, looseOffDraft, ownTack } from '../drafts';
 import { Fade, FADE_FIELDS, fadeHandles, fadeOn, fadesTo } from '../fadeOut';
 import { HAND_S } from '../handwork';
 import type { Draft, Place } from '../operation';
@@ -62,21 +62,15 @@ function laidOn({ on, left, manner }: Flakes): Pick<Draft, 'verb' | 'words' | 'h
 /** A thin coat that is wet for them, and the light that closes it once they lie. */
 function wetGround(context: NailContext, place: Place): { before: Draft[]; after: Draft[] } {
   const base = context.role('base');
-  const t_um = coatOf(base);
   return {
     before: [
-      {
+      baseFor(context, place, {
         step: 'wet',
-        verb: 'base',
-        words: `${base.name}, thin, and left wet for the flakes`,
-        product: base.id,
-        place,
-        deposit: { kind: 'conformal', t_um },
-        hand_s: HAND_S.base,
+        how: 'and left wet for the flakes',
         reason: 'They sink into it a little, and lie flatter than on tack.',
-      },
+      }),
     ],
-    after: hardenOf(base, t_um, place),
+    after: hardenOf(base, coatOf(base), place),
   };
 }
 

@@ -301,18 +301,15 @@ export const motif = defineTechnique({
         // It is drawn over itself; the last pass has its light with whatever is wet beside it.
         ...(k + 1 < passes ? hardenOf(product, coatOf(product), place, `cure-${k + 1}`, pass) : []),
       ]).flat();
-      if (passes > 1) {
-        wet = [];
-        uncured = [];
-      }
       wet.push(part);
       uncured.push(part);
-      if (element.cure !== 'each' && next && lampOf(product) && lampOf(next.product)) {
+      // What is drawn in several passes is cured between them, and so would be all that is wet.
+      const once = next !== undefined && (next.passes ?? 1) === 1;
+      if (element.cure !== 'each' && once && lampOf(product) && lampOf(next.product)) {
         const worked_s = wet.reduce((sum, one) => sum + one.hand_s, next.hand_s);
         const runs = wet.some((one) => comeWithin(context.frame, one.place, next.place, RUNS_MM));
-        // What is drawn in several passes is cured between them, and so would be all that is wet.
-        if (worked_s <= HOLDS_S && !runs && (next.passes ?? 1) === 1) return drawn;
-        if (element.cure === 'all' && (next.passes ?? 1) === 1) {
+        if (worked_s <= HOLDS_S && !runs) return drawn;
+        if (element.cure === 'all') {
           wet = [];
           return [...drawn, flashOf(product, coatOf(product), place, NO_RUN, 'flash', pass)];
         }

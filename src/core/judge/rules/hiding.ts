@@ -43,10 +43,11 @@ export const hiding: NailRule = {
         (one) =>
           one.element === element.id && isMeantToCover(one.paint) && one.deposit && !isMark(one.place.region),
       );
+      const colours = eachColour(coats).map((own) => ({ own, points: samples(nail, own) }));
       const worst = new Map<string, Short>();
-      for (const own of eachColour(coats)) {
-        for (const { x, y, product } of samples(nail, own)) {
-          if (product.effect === 'sheer' || product.colour === undefined) continue;
+      for (const { own, points } of colours) {
+        for (const { x, y, product } of points) {
+          if (!hides(product)) continue;
           const seenOver = (ground: number) => luminance(colourAt(x, y, { ground: grey(ground) }));
           const ratio = seenOver(GROUNDS.nail.dark) / seenOver(GROUNDS.nail.pale);
           if (ratio < (worst.get(product.id)?.ratio ?? SHOWS_THROUGH - HARDLY))
@@ -55,7 +56,7 @@ export const hiding: NailRule = {
       }
       for (const [id, short] of worst)
         findings.push(seeThrough(nail, element, nail.context.product(id), short));
-      append(findings, overItsGround(nail, element, coats, worst));
+      append(findings, overItsGround(nail, element, colours, worst));
     }
     return findings;
   },
@@ -65,6 +66,12 @@ export const hiding: NailRule = {
 interface Short {
   ratio: number;
   own: readonly Operation[];
+}
+
+/** The coats of one colour on one place, with points that lie well inside them. */
+interface ColourLaid {
+  own: readonly Operation[];
+  points: ReturnType<typeof samples>;
 }
 
 /** The coats of each colour of an element on each of its places, in order of work. */
@@ -84,20 +91,25 @@ function eachColour(coats: readonly Operation[]): Operation[][] {
 function overItsGround(
   nail: NailCase,
   element: Element,
-  coats: readonly Operation[],
+  colours: readonly ColourLaid[],
   told: ReadonlyMap<string, Short>,
 ): FindingDraft[] {
-  const colourAt = pileColours(nail.field, nail.context.product);
+  const { field, context } = nail;
+  const colourAt = pileColours(field, context.product);
   const worst = new Map<string, { off: number; own: readonly Operation[] }>();
-  for (const own of eachColour(coats)) {
-    const [first] = own;
-    if (!isPlain(first!.paint) || !isDrawn(first!)) continue;
-    const until = filmIndex(nail.field, first!.id);
-    if (until < 0) continue;
-    for (const { x, y, product, cell } of samples(nail, own)) {
-      if (product.effect === 'sheer' || product.colour === undefined || told.has(product.id)) continue;
-      if (paintedLater(nail, own, cell)) continue;
-      const t_um = own.reduce((sum, one) => sum + (filmOf(nail, one)?.t_um[cell] ?? 0), 0);
+  for (const { own, points } of colours) {
+    const first = own[0]!;
+    const until = filmIndex(field, first.id);
+    if (until < 0 || !isPlain(first.paint) || !isDrawn(first)) continue;
+    const films = own.flatMap(({ id }) => field.films[filmIndex(field, id)] ?? []);
+    const later = field.films
+      .slice(filmIndex(field, own.at(-1)!.id) + 1)
+      .filter((film) => film.product && hides(context.product(film.product)));
+    for (const { x, y, product, cell } of points) {
+      if (!hides(product) || told.has(product.id)) continue;
+      // A colour that comes later lies over it: nobody sees it there.
+      if (later.some(({ t_um }) => t_um[cell]! > 0)) continue;
+      const t_um = films.reduce((sum, film) => sum + film.t_um[cell]!, 0);
       const pigment = pigmentOf(product);
       const seen = over(layerOf(pigment, t_um), colourAt(x, y, { until }));
       const off = Math.abs(lchOf(seen).lightness - lchOf(masstone(pigment)).lightness);
@@ -112,18 +124,9 @@ function overItsGround(
 /** Lighter or darker than it is by so much (L*), a stroke reads as another colour (common practice). */
 const OFF_ITS_OWN = 6;
 
-function filmOf({ field }: NailCase, { id }: Operation): NailCase['field']['films'][number] | undefined {
-  return field.films[filmIndex(field, id)];
-}
-
-/** Whether a colour that comes later lies over this cell, so that nobody sees it. */
-function paintedLater(nail: NailCase, own: readonly Operation[], cell: number): boolean {
-  const { field, context } = nail;
-  return field.films.slice(filmIndex(field, own.at(-1)!.id) + 1).some(({ product, t_um }) => {
-    if (!product || t_um[cell] === undefined || t_um[cell] <= 0) return false;
-    const { colour, effect } = context.product(product);
-    return colour !== undefined && effect !== 'sheer';
-  });
+/** Whether it is a colour that is not meant to be seen through. */
+function hides({ colour, effect }: Product): boolean {
+  return colour !== undefined && effect !== 'sheer';
 }
 
 /** A line, dot or letter finer than this is drawn, not laid (common practice). */
