@@ -105,12 +105,6 @@ export function NailChoices() {
             ]}
             onChange={(event) => takeBuild(event.currentTarget.value)}
           />
-          <Fields
-            subject={`${build.id} ${build.kind}`}
-            fields={kind.fields}
-            of={build}
-            onChange={(next, gesture) => change({ kind: 'put-build', build: next }, gesture)}
-          />
           <Choice
             label={differ(nails.map(shapeNow)) ? 'Shape (they differ)' : 'Shape'}
             choices={[
@@ -145,6 +139,12 @@ export function NailChoices() {
             max={30}
             step={0.5}
             onChange={(mm, gesture) => change(lengthened(set, nails, mm), gesture)}
+          />
+          <Fields
+            subject={`${build.id} ${build.kind}`}
+            fields={kind.fields}
+            of={build}
+            onChange={(next, gesture) => change({ kind: 'put-build', build: next }, gesture)}
           />
         </div>
         <div className={classes.pair}>
