@@ -1,14 +1,16 @@
 import { DEMO_SETS } from '../src/core/demo';
 import { planSet } from '../src/core/plan/planSet';
+import { NAILS } from '../src/core/model/names';
 import { chance } from '../src/core/model/chance';
 import { factsOf } from '../src/core/testing/facts';
 import { randomSet } from '../src/core/testing/randomLooks';
 import { checkSitting } from '../src/core/testing/sittingChecker';
+import { rhythmOf } from '../src/core/timing/rhythm';
 import { AT_LENGTH, EDITING, FLOWS } from '../src/core/timing/effort';
 import type { SetDocument } from '../src/core/document/document';
 
 /**
- * Sittings: how near to their bound, with how many loads and changes, in how long; and what a checker of its own
+ * Sittings: how near to their bound, with how many loads and changes, how many rounds torn and works taken up again, in how long; and what a checker of its own
  * finds against them on random sets. `bench-sitting RANDOM`, prints JSON.
  */
 const random = Number(process.argv[2] ?? 200);
@@ -27,6 +29,10 @@ function planned(set: SetDocument, iterations: number) {
     loads_to_least: Math.round((loads / Math.max(1, sitting.least_loads)) * 100) / 100,
     changes_of_hand: hands.filter((hand, i) => i > 0 && hand !== hands[i - 1]).length,
     changes_of_product: sitting.strokes.filter((stroke) => stroke.changeover_s > 0).length,
+    ...rhythmOf(
+      plan.rounds,
+      NAILS.flatMap((name) => plan.operations[name]),
+    ),
     plan_ms: took_ms,
     against_the_craft: checkSitting(factsOf(set, plan)).length,
     broken: sitting.broken.length,

@@ -70,7 +70,7 @@ test('the nail taken apart: what lies over what is changed by dragging, and by k
   await page.keyboard.press('Alt+ArrowDown');
   await expect.poll(order).toEqual(['velvet', 'spotlight', 'hush', 'mask']);
   // The list stands as it is laid, which the plan says.
-  await planned(page);
+  await expect(page.getByTestId('plan-sum')).toHaveAttribute('data-planning', 'fresh');
   await drag(page, await middleOf(page, 'element-spotlight'), await middleOf(page, 'element-hush'));
   await expect.poll(order).toEqual(['velvet', 'hush', 'spotlight', 'mask']);
 });

@@ -90,6 +90,7 @@ export const FINDING_CODES = [
   'cooled',
   'spill-left',
   'hand-at-work',
+  'forms-on-both',
   'oil-early',
   'hot-load',
   'tip-misfit',

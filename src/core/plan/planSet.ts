@@ -241,13 +241,15 @@ function byItself(set: SetDocument, name: NailName, plan: NailPlan, key: string,
 /** How a changed set is tried: the nails it touches by themselves, then all of it with a sitting. */
 function trialsOf(set: SetDocument, drawn: Drawn, memo: PlanMemo, effort: Partial<Effort> = {}): Trials {
   const longest = Math.min(effort.iterations ?? EDITING.iterations, EDITING.iterations);
+  const enough = drawn.schedule.broken.length;
   return {
     nail: (next, name) => {
       const key = nailKey(next, name, kitKey(next));
       const plan = recall(memo.nails, key, () => planNail(next, name));
       return byItself(next, name, plan, key, memo);
     },
-    whole: (next, thorough) => inOneGo(draw(next, memo, thorough ? { iterations: longest } : TRYING)).told,
+    whole: (next, thorough) =>
+      inOneGo(draw(next, memo, thorough ? { iterations: longest, enough } : TRYING)).told,
     // A nail that is left out of the work is neither tried nor judged.
     touched: (next) => touchedBy(set, next),
     operations: (name) => drawn.operations[name],

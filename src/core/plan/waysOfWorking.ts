@@ -6,6 +6,7 @@ import { NAILS } from '../model/names';
 import { hasTorch } from '../model/product';
 import type { Practice } from '../model/practice';
 import { FLOWS } from '../timing/effort';
+import { rhythmOf, type Rhythm } from '../timing/rhythm';
 import type { Round } from '../timing/rounds';
 import { HELPED } from './helperList';
 import { forecastOf } from './forecastOf';
@@ -22,9 +23,9 @@ export interface WayOfWorking {
 }
 
 const FLOW_WORDS: Record<(typeof FLOWS)[number], string> = {
-  quick: 'Quick: every second saved',
-  balanced: 'Balanced',
-  calm: 'Calm: fewer changes of hand, brush and lamp',
+  quick: 'Quick: every second saved, round or not',
+  balanced: 'Balanced: whole rounds, where that costs little time',
+  calm: 'Calm: whole rounds, each product taken up as seldom as can be',
 };
 const THUMB_WORDS: Record<Practice['thumbs'], string> = {
   apart: 'Each thumb in a load of its own',
@@ -137,13 +138,11 @@ function onStands(set: SetDocument): WayOfWorking[] {
 }
 
 /** What a way of working comes to. */
-export interface WayMeasured {
+export interface WayMeasured extends Rhythm {
   total_s: number;
   half_s: number;
   nine_s: number;
   loads: number;
-  hand_changes: number;
-  brush_changes: number;
   /** With nothing in hand. */
   idle_s: number;
   rounds: Round[];
@@ -164,14 +163,14 @@ export function measuredWay(set: SetDocument, memo?: PlanMemo, helped = false): 
 }
 
 /** What of a plan's work can be counted. */
-export function figuresOf({ sitting, rounds }: Plan): Omit<WayMeasured, 'half_s' | 'nine_s'> {
-  const strokes = sitting.strokes.toSorted((a, b) => a.start_s - b.start_s);
-  const changes = strokes.slice(1).filter((one, i) => one.hand !== strokes[i]!.hand).length;
+export function figuresOf({ sitting, rounds, operations }: Plan): Omit<WayMeasured, 'half_s' | 'nine_s'> {
   return {
+    ...rhythmOf(
+      rounds,
+      NAILS.flatMap((name) => operations[name]),
+    ),
     total_s: sitting.total_s,
     loads: rounds.filter((round) => round.kind === 'load').length,
-    hand_changes: changes,
-    brush_changes: strokes.filter((one) => one.changeover_s > 0).length,
     idle_s: Math.max(0, sitting.total_s - sitting.hand_work_s),
     rounds,
   };

@@ -106,6 +106,7 @@ export const TOLD_AS: Partial<Record<Fault['rule'], string>> = {
   'gone-dull': 'gone-dull',
   'soaked-too-long': 'soaked-too-long',
   'hand-at-work': 'hand-at-work',
+  'forms-on-both': 'forms-on-both',
   cooled: 'cooled',
   'spill-left': 'spill-left',
 };

@@ -55,6 +55,8 @@ export interface Board {
   /** Seconds each lamp runs, by lamp and step. */
   run_s: Float64Array[];
   wipeClass: number;
+  /** How many works there are; wiping a nail in passing is the last. */
+  works: number;
   /** The lamp that is held to one nail by hand, or −1. */
   torch: number;
   /** What lights wait for, by step. */
@@ -68,6 +70,8 @@ export interface Activity {
   hand: number;
   class: number;
   lastClass: number;
+  /** The same work on any hand has the same number. */
+  work: number;
   dusty: boolean;
   /** Makes its nails wet or sticky. */
   lays: boolean;
@@ -157,6 +161,7 @@ export function boardOf(problem: Problem): Board {
       }),
     ),
     wipeClass: problem.wipe ? classOf(problem.wipe.class) : -1,
+    works: 1,
     lightNeeds: new Map(),
     chainOf: Uint8Array.from(chains.flatMap((chain, c) => chain.tasks.map(() => c))),
   };
@@ -212,6 +217,16 @@ function groupsOf(problem: Problem): { group: Uint8Array; groups: Int32Array[] }
 function layActivities(board: Board, tasks: readonly Task[], classOf: (name: string) => number): void {
   const { from, begins, problem } = board;
   const joint = new Map<string, number>();
+  const works = new Map<string, number>();
+  const workOf = (first: number, steps: number) => {
+    const name = tasks
+      .slice(first, first + steps)
+      .filter((task) => !task.light)
+      .map((task) => task.work ?? task.class)
+      .join('|');
+    if (!works.has(name)) works.set(name, works.size);
+    return works.get(name)!;
+  };
   for (let c = 0; c < problem.chains.length; c += 1) {
     for (let s = begins[c]!; s < from[c + 1]!; s += 1) {
       const task = tasks[s]!;
@@ -220,8 +235,15 @@ function layActivities(board: Board, tasks: readonly Task[], classOf: (name: str
       let heldLight = -1;
       const work_s = [0, 0];
       work_s[0]! += board.hand_s[s]!;
+      let wait_s = task.wait_s;
       while (s + steps < from[c + 1]! && tasks[s + steps]!.held) {
         const next = s + steps;
+        // What is held on after a wait begins when that is over.
+        if (tasks[next]!.light || board.hand_s[next]! > 0) {
+          work_s[heldLight < 0 ? 0 : 1]! += wait_s;
+          wait_s = 0;
+        }
+        wait_s += tasks[next]!.wait_s;
         if (tasks[next]!.light && heldLight < 0) heldLight = next;
         work_s[heldLight < 0 ? 0 : 1]! += board.hand_s[next]!;
         steps += 1;
@@ -239,6 +261,7 @@ function layActivities(board: Board, tasks: readonly Task[], classOf: (name: str
           hand: board.hand[c]!,
           class: classOf(task.class),
           lastClass: classOf(task.class),
+          work: workOf(s, steps),
           dusty: task.dusty,
           lays,
           forms: false,
@@ -261,6 +284,7 @@ function layActivities(board: Board, tasks: readonly Task[], classOf: (name: str
       s += steps - 1;
     }
   }
+  board.works = works.size + 1;
 }
 
 function followPrecedences(board: Board, tasks: readonly Task[]): void {

@@ -6,6 +6,8 @@ export interface Effort {
   iterations: number;
   seed: number;
   flow: Flow;
+  /** For a sitting that is only tried: the first in which no more limits than these are broken will do. */
+  enough?: number;
 }
 
 /** While an artist edits: as much as fits between a key and its picture. */

@@ -10,6 +10,8 @@ export interface Sequence {
   close: Uint8Array;
   /** By activity: the hand left for it stays out of the lamp. */
   keep: Uint8Array;
+  /** What must come first is fetched with what can be done of its round, not by itself. */
+  whole: boolean;
 }
 
 /** What a played sitting comes to. Lateness in seconds, summed over films. */
@@ -21,13 +23,17 @@ export interface Tally {
   handChanges: number;
   /** Visits to a hand for one stroke on one nail. */
   lone: number;
+  /** Lines of a work on a hand beyond its first: its round is torn. */
+  torn: number;
+  /** Lines of a work that was done before, and something else since: its product is taken up again. */
+  returns: number;
   /** Past what a film or primer may wait at most: times and seconds. */
   late: number;
   late_s: number;
   /** Past the guide, up to the most; and sticky for longer than a quarter of an hour. */
   lint_s: number;
   dust: number;
-  /** Work done by a hand that wears what is wet, only flashed, or a form. */
+  /** Work done by a hand that wears what is wet, only flashed, or a form; forms put on while the other hand wears some. */
   unfit: number;
 }
 
@@ -53,6 +59,8 @@ export class Player {
     classChanges: 0,
     handChanges: 0,
     lone: 0,
+    torn: 0,
+    returns: 0,
     late: 0,
     late_s: 0,
     lint_s: 0,
@@ -86,6 +94,13 @@ export class Player {
   private artist = 0;
   private lastClass = -1;
   private lastHand = -1;
+  private lastWork = -1;
+  private lineHand = -1;
+  /** By work: 1 where it has been begun, and by hand (left, right, both) and work. */
+  private readonly begun: Uint8Array;
+  private readonly begunOn: Uint8Array;
+  /** By hand: it was in the lamp since it was worked on. */
+  private readonly lampedSince = new Uint8Array(2);
   /** Nails worked on since the artist came to this hand. */
   private visited = 0;
   private depth = 0;
@@ -104,11 +119,21 @@ export class Player {
   private readonly own: boolean;
   private readonly handChains: Int32Array[];
 
+  private order: Int32Array = new Int32Array(0);
+  private readonly runFrom: Int32Array;
+  private readonly runTo: Int32Array;
+  private readonly placeOf: Int32Array;
+
+  private whole = false;
+
   constructor(private readonly board: Board) {
     const chains = board.problem.chains.length;
     const activities = board.activities.length;
     const steps = board.mode.length;
     this.done = new Int32Array(activities);
+    this.runFrom = new Int32Array(activities);
+    this.runTo = new Int32Array(activities);
+    this.placeOf = new Int32Array(activities);
     this.isDone = new Uint8Array(activities);
     this.busy = new Uint8Array(activities);
     this.pos = new Int32Array(chains);
@@ -130,6 +155,8 @@ export class Player {
     this.inLoad = new Int32Array(chains);
     this.lit = new Uint8Array(steps);
     this.endOf = new Float64Array(steps);
+    this.begun = new Uint8Array(board.works);
+    this.begunOn = new Uint8Array(3 * board.works);
     this.own = board.problem.wearer === 'own';
     this.handChains = [0, 1].map((h) =>
       Int32Array.from([...board.hand].flatMap((hand, c) => (hand === h ? [c] : []))),
@@ -152,6 +179,8 @@ export class Player {
     this.keep = sequence.keep;
     this.close = sequence.close;
     const { order } = sequence;
+    this.whole = sequence.whole;
+    if (this.whole) this.layRuns(order);
     for (let i = 0; i < order.length; i += 1) if (!this.isDone[order[i]!]) this.perform(order[i]!);
     this.lightAll();
     this.finishPlainly();
@@ -174,7 +203,7 @@ export class Player {
     const { from } = this.board;
     const tally = this.tally;
     tally.total_s = tally.loads = tally.singleLoads = tally.classChanges = 0;
-    tally.handChanges = tally.lone = 0;
+    tally.handChanges = tally.lone = tally.torn = tally.returns = 0;
     tally.late = tally.late_s = tally.lint_s = tally.dust = tally.unfit = 0;
     this.doneCount = 0;
     this.isDone.fill(0);
@@ -198,6 +227,10 @@ export class Player {
     this.artist = 0;
     this.lastClass = -1;
     this.lastHand = -1;
+    this.lastWork = -1;
+    this.begun.fill(0);
+    this.begunOn.fill(0);
+    this.lampedSince.fill(0);
     this.visited = 0;
     this.depth = 0;
     this.forced = false;
@@ -318,7 +351,40 @@ export class Player {
 
   private advance(chain: number): void {
     if (this.waits(chain)) this.light(this.board.group[chain]!, chain);
-    else if (!this.ended(chain)) this.perform(this.board.act[this.pos[chain]!]!);
+    else if (!this.ended(chain)) this.fetch(this.board.act[this.pos[chain]!]!);
+  }
+
+  /** Does what comes first, and then what of the round that it stands in can be done as well. */
+  private fetch(a: number): void {
+    this.perform(a);
+    if (!this.whole) return;
+    const { order, runFrom, runTo } = this;
+    const { activities } = this.board;
+    const at = this.placeOf[a]!;
+    for (let i = runFrom[at]!; i < runTo[at]!; i += 1) {
+      const other = activities[order[i]!]!;
+      if (this.begins(other) && this.met(other.needs)) this.perform(order[i]!);
+    }
+  }
+
+  /** Where runs of the same work on a hand begin and end in a sequence. */
+  private layRuns(order: Int32Array): void {
+    const { activities } = this.board;
+    this.order = order;
+    for (let from = 0, to = 1; from < order.length; from = to, to += 1) {
+      const { work, hand } = activities[order[from]!]!;
+      while (
+        to < order.length &&
+        activities[order[to]!]!.work === work &&
+        activities[order[to]!]!.hand === hand
+      )
+        to += 1;
+      for (let i = from; i < to; i += 1) {
+        this.runFrom[i] = from;
+        this.runTo[i] = to;
+        this.placeOf[order[i]!] = i;
+      }
+    }
   }
 
   /** Does what is wanted done before, as far as it can be done now. */
@@ -482,6 +548,7 @@ export class Player {
     if (this.own && this.handIn[1 - h]! > start) start = this.handIn[1 - h]!;
     if (this.ready[chain]! > start) start = this.ready[chain]!;
     if (changes) this.tally.classChanges += 1;
+    this.goesOnWith(this.board.works - 1, h);
     this.turnTo(h, 1);
     const end = start + problem.wipe!.seconds;
     this.lastClass = wipeClass;
@@ -585,7 +652,9 @@ export class Player {
     if (activity.parts.length === 1) start = this.lampInTime(held, start);
     if (activity.dusty || activity.lays) this.judgeDust(activity);
     if (this.own && hand < 2) this.judgeUnfit(activity, 1 - hand);
+    if (activity.forms && hand < 2) this.judgeForms(activity, 1 - hand);
     if (changes) this.tally.classChanges += 1;
+    if (this.seconds(activity) > 0) this.goesOnWith(activity.work, hand);
     if (hand < 2) this.turnTo(hand, activity.parts.length);
     this.lastClass = activity.lastClass;
     this.isDone[a] = 1;
@@ -612,6 +681,20 @@ export class Player {
     return start + Math.max(0, this.lamps.start_s - Math.max(wanted, latest));
   }
 
+  /** A line of the card goes on, or the next begins. */
+  private goesOnWith(work: number, hand: number): void {
+    const { works } = this.board;
+    const lamped = hand === 2 ? this.lampedSince[0]! | this.lampedSince[1]! : this.lampedSince[hand]!;
+    if (hand !== 1) this.lampedSince[0] = 0;
+    if (hand !== 0) this.lampedSince[1] = 0;
+    if (work === this.lastWork && hand === this.lineHand && !lamped) return;
+    if (this.begunOn[hand * works + work]) this.tally.torn += 1;
+    if (work !== this.lastWork && this.begun[work]) this.tally.returns += 1;
+    this.begun[work] = this.begunOn[hand * works + work] = 1;
+    this.lastWork = work;
+    this.lineHand = hand;
+  }
+
   private turnTo(hand: number, nails: number): void {
     if (hand !== this.lastHand) {
       if (this.lastHand >= 0) this.tally.handChanges += 1;
@@ -629,7 +712,14 @@ export class Player {
     if (this.dueIsMet(c, part.step)) this.late(part.step, start, guide, most, board.dueKind[this.dueOf[c]!]!);
     this.gathersLint(c, start);
     let t = start;
+    // Each has its own wait behind it, before the next is done or begins to rest.
+    let wait = 0;
     for (let step = part.step; step < part.step + part.steps; step += 1) {
+      if (board.hand_s[step]! > 0 || board.mode[step] !== 0) {
+        t += wait;
+        wait = 0;
+      }
+      wait += board.wait_s[step]!;
       const from = t;
       if (board.mode[step] === 0) {
         t += board.hand_s[step]!;
@@ -641,12 +731,12 @@ export class Player {
       this.lamps.occupy(lamp, this.lamps.start_s, t);
       this.record?.load(lamp, [c], [step], this.lamps.start_s, t, true);
     }
-    this.goOn(c, part.step + part.steps, t);
+    this.goOn(c, part.step + part.steps, t, wait);
     return t;
   }
 
-  /** A nail after the step before `to`, at time `t`. */
-  private goOn(c: number, to: number, t: number): void {
+  /** A nail after the step before `to`, at time `t`, and so much to wait from then on. */
+  private goOn(c: number, to: number, t: number, wait_s = this.board.wait_s[to - 1]!): void {
     const { board } = this;
     const s = to - 1;
     const wasTacky = this.tacky[c]!;
@@ -655,7 +745,7 @@ export class Player {
       this.tacky[c] = board.tacky[k]! & (board.sticks[k]! | this.tacky[c]!);
     }
     this.pos[c] = to;
-    this.ready[c] = t + board.wait_s[s]!;
+    this.ready[c] = t + wait_s;
     this.wet[c] = board.wet[s]!;
     // A fresh film begins anew: what lies below it gathers nothing any more.
     if (!wasTacky || board.wet[s]) this.stickySince[c] = t;
@@ -722,6 +812,17 @@ export class Player {
       if (!this.unfit[chains[i]!]) continue;
       this.tally.unfit += 1;
       this.record?.broke(activity.parts[0]!.step, 'hand-at-work', 0);
+      return;
+    }
+  }
+
+  /** Forms stand on one hand at a time. */
+  private judgeForms(activity: Activity, hand: number): void {
+    const chains = this.handChains[hand]!;
+    for (let i = 0; i < chains.length; i += 1) {
+      if (!this.form[chains[i]!]) continue;
+      this.tally.unfit += 1;
+      this.record?.broke(activity.parts[0]!.step, 'forms-on-both', 0);
       return;
     }
   }
@@ -850,8 +951,14 @@ export class Player {
     const end = begin + board.run_s[lamp]![longest]!;
     this.lamps.occupy(lamp, begin, end);
     if (byHand) this.artist = end;
-    if (left) this.handIn[0] = end;
-    if (right) this.handIn[1] = end;
+    if (left) {
+      this.handIn[0] = end;
+      this.lampedSince[0] = 1;
+    }
+    if (right) {
+      this.handIn[1] = end;
+      this.lampedSince[1] = 1;
+    }
     if (end > this.tally.total_s) this.tally.total_s = end;
     if (!byHand) {
       this.tally.loads += 1;

@@ -8,6 +8,7 @@ import type { Product } from '../model/product';
 import type { StateAfter } from '../simulate/simulate';
 import { canLineUp, fallApart } from './joint';
 import type { Chain, Problem, Task } from './problem';
+import { sameWork } from './sameWork';
 
 /** Rinsing a brush, closing and opening a bottle (common practice). */
 const CHANGEOVER_S = 6;
@@ -150,6 +151,7 @@ function tasksOf(
       operation: operation.id,
       hand_s: operation.hand_s,
       class: operation.class,
+      work: sameWork(operation),
       rank: i,
       dusty: rowOf(operation.verb).dusty ?? false,
       wait_s: operation.wait_s ?? 0,
@@ -200,7 +202,12 @@ function tasksOf(
     const goesOn = wet && next !== undefined && INTO_A_BED.includes(next.verb);
     if (wetLeft_s > 0 && goesOn) {
       wetLeft_s = Math.max(1, wetLeft_s - next.hand_s);
-      task.due = { guide_s: SET_AT_ONCE_S, most_s: wetLeft_s, to: 'next', kind: 'gone-dull' };
+      task.due = {
+        guide_s: Math.min(SET_AT_ONCE_S, wetLeft_s),
+        most_s: wetLeft_s,
+        to: 'next',
+        kind: 'gone-dull',
+      };
     } else wetLeft_s = 0;
     // Gel creeps while it is left alone: work into it goes on within its open time.
     if (goesOn && task.open && !task.due) task.due = { ...task.open, to: 'next', kind: 'open-too-long' };

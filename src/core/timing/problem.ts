@@ -15,6 +15,8 @@ export interface Task {
   own?: { quick: number; slow: number };
   /** Work of the same class needs no change of brush or product. */
   class: string;
+  /** Strokes of the same work on a hand are one round; where it is not told, those of one class are. */
+  work?: string;
   /** Smaller ranks are done first where nothing else decides: the order of the craft across nails. */
   rank: number;
   /** Raises dust: wants no wet or tacky nail on the same hand. */
@@ -133,7 +135,8 @@ export interface Broken {
     | 'soaked-too-long'
     | 'cooled'
     | 'spill-left'
-    | 'hand-at-work';
+    | 'hand-at-work'
+    | 'forms-on-both';
   seconds: number;
 }
 

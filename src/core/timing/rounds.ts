@@ -14,6 +14,7 @@ import {
   type NailName,
 } from '../model/names';
 import type { Load, Schedule, Stroke } from './problem';
+import { sameWork } from './sameWork';
 
 /**
  * What is done in one go: the same work on some nails of a hand, one after the other without anything between,
@@ -82,7 +83,7 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
   const inWork = new Set(all.flatMap(({ lights }) => lights.map(({ load }) => load)));
   for (const piece of all) {
     const first = piece.operations[0]!;
-    const mark = piece.operations.map((one) => `${one.class} ${ownOf(one)} ${one.words}`).join('|');
+    const mark = piece.operations.map(sameWork).join('|');
     const { hand } = piece.strokes[0]!;
     // What is done for the whole set goes on over both hands.
     const goesOn = last?.hand === hand || first.scope === 'set';
@@ -150,21 +151,6 @@ export function restsAfter(operations: readonly Operation[]): Map<string, Operat
     else if (last?.nail === one.nail) rests.set(last.id, [...(rests.get(last.id) ?? []), one]);
   }
   return rests;
-}
-
-/** What is drawn, strewn or set is its element's own: two of them are two lines, alike as their words may be. */
-const DRAWN: readonly Operation['verb'][] = [
-  'draw',
-  'place',
-  'press',
-  'bead',
-  'set-in-top',
-  'set-in-colour',
-  'set-in-bead',
-];
-
-function ownOf(operation: Operation): string {
-  return DRAWN.includes(operation.verb) ? operation.element : '';
 }
 
 function pieces(

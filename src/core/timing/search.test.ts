@@ -402,3 +402,32 @@ describe('beside a file', () => {
     expect(wipes).toHaveLength(1);
   });
 });
+
+describe('waits within one piece of work', () => {
+  const held = (id: string, seconds: number, wait_s: number): Task => ({
+    ...paint(id, seconds),
+    wet: false,
+    wait_s,
+    held: true,
+  });
+
+  it('what is held on after a wait begins when that is over, and a rest after it begins then', () => {
+    const one = chain('left-ring', 'left', [
+      { ...paint('left-ring/bead', 6), wet: false, wait_s: 90 },
+      held('left-ring/set', 0, 300),
+      paint('left-ring/file', 10),
+    ]);
+    // 6 of work, 90 until it is dull, 300 until it is hard, 10 of filing.
+    expect(construct(problem([one])).total_s).toBe(406);
+    const pinched = chain('left-ring', 'left', [
+      { ...paint('left-ring/bead', 6), wet: false, wait_s: 90 },
+      held('left-ring/pinch', 4, 0),
+    ]);
+    const { strokes, total_s } = construct(problem([pinched]));
+    expect(strokes.map(({ start_s, end_s }) => [start_s, end_s])).toEqual([
+      [0, 6],
+      [96, 100],
+    ]);
+    expect(total_s).toBe(100);
+  });
+});

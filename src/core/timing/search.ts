@@ -1,9 +1,12 @@
 import type { Board } from './board';
 import { Player, type Sequence, type Tally } from './play';
 import { inRounds, ROUNDS } from './inRounds';
+import { inWorks } from './inWorks';
 import type { Effort, Flow } from './effort';
 import { chance } from '../model/chance';
 import { inOneGo, type InSlices } from '../model/inSlices';
+import { moveStrokes } from './moves';
+import { moveRounds } from './roundMoves';
 
 /** What a second of each kind of friction weighs against a second of the sitting (common practice). */
 export interface Weights {
@@ -12,16 +15,50 @@ export interface Weights {
   handChange: number;
   /** A visit to a hand for a single stroke. */
   loneVisit: number;
+  /** Another line of a work on a hand. */
+  torn: number;
+  /** A work taken up again. */
+  returned: number;
   singleLoad: number;
   /** Each second a film gathers lint past its guide. */
   lint: number;
 }
 
 export const WEIGHTS: Record<Flow, Weights> = {
-  quick: { load: 0.5, classChange: 0.2, handChange: 0.5, loneVisit: 0.5, singleLoad: 1, lint: 0.05 },
-  balanced: { load: 15, classChange: 1.3, handChange: 3, loneVisit: 10, singleLoad: 8, lint: 0.2 },
-  calm: { load: 10, classChange: 4, handChange: 16, loneVisit: 12, singleLoad: 18, lint: 0.2 },
+  quick: {
+    load: 0.5,
+    classChange: 0.2,
+    handChange: 0.5,
+    loneVisit: 0.5,
+    torn: 0,
+    returned: 0,
+    singleLoad: 1,
+    lint: 0.05,
+  },
+  balanced: {
+    load: 15,
+    classChange: 1.3,
+    handChange: 2,
+    loneVisit: 10,
+    torn: 20,
+    returned: 25,
+    singleLoad: 8,
+    lint: 0.2,
+  },
+  calm: {
+    load: 15,
+    classChange: 1.3,
+    handChange: 2,
+    loneVisit: 10,
+    torn: 40,
+    returned: 70,
+    singleLoad: 8,
+    lint: 0.2,
+  },
 };
+
+/** Of a hundred moves so many move whole rounds. */
+const ROUND_MOVES: Record<Flow, number> = { quick: 0, balanced: 85, calm: 85 };
 
 /** What must not happen weighs more than any time it could save. */
 const LATE = 200;
@@ -37,6 +74,8 @@ export function costOf(tally: Tally, weights: Weights): number {
     weights.classChange * tally.classChanges +
     weights.handChange * tally.handChanges +
     weights.loneVisit * tally.lone +
+    weights.torn * tally.torn +
+    weights.returned * tally.returns +
     weights.lint * tally.lint_s +
     LATE * tally.late +
     LATE_S * tally.late_s +
@@ -47,17 +86,17 @@ export function costOf(tally: Tally, weights: Weights): number {
 
 /** At first a step may be worse by so much; a long search dares more. */
 const HOT_S = 12;
-const HOT_AT_LENGTH_S = 20;
+const HOT_AT_LENGTH_S: Record<Flow, number> = { quick: 20, balanced: 30, calm: 30 };
 const COLD_S = 1;
-/** A long search cools, and is warmed again, several times. */
-const LONGEST_CYCLE = 10_000;
+/** From so many sequences on a search is long. */
+const A_LONG_SEARCH = 10_000;
 /** Activities of a set with ten busy nails. */
 const USUAL_SIZE = 136;
 const MOST_FOR_SMALL = 2;
 /** Where statements tie a sitting up, each sequence takes many tries: then fewer are played, by count and not by the clock. */
 const DEAREST = 1.5;
 const RUNNERS = 4;
-const SHORT = 1000;
+const SHORT_SHARE = 0.5;
 /** One sequence in so many that is gone on with is written anew as it was really played. */
 const WRITTEN_ANEW = 32;
 /** Sequences of a slice, some milliseconds. */
@@ -74,33 +113,42 @@ export function search(board: Board, effort: Effort): Sequence {
 
 /** The same in slices. */
 export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
+  const { flow, enough = -1 } = effort;
   const size = board.activities.length;
   const player = new Player(board);
-  const weights = WEIGHTS[effort.flow];
+  const weights = WEIGHTS[flow];
   const cost = (sequence: Sequence) => costOf(player.play(sequence), weights);
   const random = chance(effort.seed).below;
   let dear = false;
-  const starts = ROUNDS.map((rounds) => {
-    const sequence = {
-      order: inRounds(board, rounds),
-      close: new Uint8Array(size),
-      keep: new Uint8Array(size),
-    };
-    return { sequence, cost: cost(sequence) };
-  }).sort((a, b) => a.cost - b.cost);
+  const orders = ROUNDS.map((rounds) => inRounds(board, rounds));
+  const byRounds = ROUND_MOVES[flow] > 0;
+  if (byRounds) orders.push(inWorks(board, 0), inWorks(board, 1));
+  const starts = orders.map((order) => start(order, byRounds)).sort((a, b) => a.cost - b.cost);
   if (size < 2 || effort.iterations < 1) return starts[0]!.sequence;
+  let found = faults(starts[0]!.sequence) <= enough;
   const iterations = Math.round(effort.iterations * Math.min(MOST_FOR_SMALL, USUAL_SIZE / size));
-  const hot_s = iterations < LONGEST_CYCLE ? HOT_S : HOT_AT_LENGTH_S;
-  // The first few run a short way; the one that gets furthest runs on.
-  const short = Math.min(SHORT, Math.floor(iterations / (2 * RUNNERS)));
+  const hot_s = iterations < A_LONG_SEARCH ? HOT_S : HOT_AT_LENGTH_S[flow];
+  // The first few run some way; the one that gets furthest runs on.
+  const short = Math.floor((iterations * SHORT_SHARE) / RUNNERS);
   const runners: Costed[] = [];
-  for (const start of starts.slice(0, RUNNERS)) runners.push(yield* anneal(start, 0, short));
+  for (const [r, { sequence }] of starts.slice(0, RUNNERS).entries()) {
+    // What hangs together by the minute, as beads do, comes right by single strokes sooner.
+    const isTight = r > 0 && faults(runners[r - 1]!.sequence) > 0;
+    const whole = sequence.whole && !(isTight && runners[r - 1]!.sequence.whole);
+    const start = { sequence: { ...sequence, whole }, cost: cost({ ...sequence, whole }) };
+    runners.push(yield* anneal(start, r * short, (r + 1) * short, whole ? ROUND_MOVES[flow] : 0));
+  }
   runners.sort((a, b) => a.cost - b.cost);
-  const best = yield* anneal(runners[0]!, short * RUNNERS, iterations);
+  const best = yield* anneal(runners[0]!, short * runners.length, iterations, ROUND_MOVES[flow]);
   // Where a short search leaves a film too late or dust beside wet, the others run on too, as long as that helps.
-  let worst = iterations < LONGEST_CYCLE && !dear ? faults(best.sequence) : 0;
+  let worst = iterations < A_LONG_SEARCH && !dear ? faults(best.sequence) : 0;
   for (let r = 1; r < runners.length && worst > 0; r += 1) {
-    const other = yield* anneal(runners[r]!, 0, iterations);
+    const other = yield* anneal(
+      runners[r]!,
+      0,
+      iterations,
+      runners[r]!.sequence.whole ? ROUND_MOVES[flow] : 0,
+    );
     const left = faults(other.sequence);
     if (left >= worst) break;
     worst = left;
@@ -108,41 +156,55 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   }
   return alongTheHand(board, best.sequence, player, cost);
 
-  function faults(sequence: Sequence): number {
-    const { late, dust, unfit } = player.play(sequence);
-    return late + dust + unfit;
+  /** An order to begin with; where rounds as a whole are too long for what is due, each comes first by itself. */
+  function start(order: Int32Array, whole: boolean): Costed {
+    const sequence = { order, close: new Uint8Array(size), keep: new Uint8Array(size), whole };
+    const begun = { sequence, cost: cost(sequence) };
+    if (!whole || faultsOf(player.tally) === 0) return begun;
+    const apart = start(order, false);
+    return apart.cost < begun.cost ? apart : begun;
   }
 
-  /** From so many sequences to so many. */
-  function* anneal(from: Costed, began: number, until: number): InSlices<Costed> {
+  function faults(sequence: Sequence): number {
+    return faultsOf(player.play(sequence));
+  }
+
+  /** From so many sequences to so many; of a hundred moves so many move whole rounds. */
+  function* anneal(from: Costed, began: number, until: number, roundMoves: number): InSlices<Costed> {
     const count = until - began;
     const best = { sequence: copy(from.sequence), cost: from.cost };
     const now = { sequence: copy(from.sequence), cost: from.cost };
     const next = copy(from.sequence);
-    const cycle = Math.min(count, LONGEST_CYCLE);
     let spent = 0;
-    for (let i = 0; i < count && spent < count * DEAREST; i += 1) {
+    for (let i = 0; i < count && spent < count * DEAREST && !found; i += 1) {
       if (i % SLICE === 0) yield Math.min(1, (began + i) / iterations);
-      const heat = 1 - (i % cycle) / cycle;
+      const heat = 1 - i / count;
       const threshold =
         (COLD_S + (hot_s - COLD_S) * heat * heat * heat) * (random(1024) / 1024) * (random(1024) / 1024);
       assign(next, now.sequence);
-      move(board, next, random);
+      if (random(100) < roundMoves) moveRounds(board, next, random);
+      else moveStrokes(board, next, random);
       const value = cost(next);
       spent += player.effort;
       dear ||= spent >= count * DEAREST;
       if (value > now.cost + threshold) continue;
       assign(now.sequence, next);
       now.cost = value;
-      // What was brought forward on the way stands where it was done: moves then move what they seem to.
-      if (i % WRITTEN_ANEW === 0) player.writeInto(now.sequence.order);
       if (value < best.cost - 1e-9) {
         best.cost = value;
         assign(best.sequence, next);
+        found = faultsOf(player.tally) <= enough;
       }
+      // What was brought forward on the way stands where it was done: moves then move what they seem to.
+      if (i % WRITTEN_ANEW === 0) player.writeInto(now.sequence.order);
     }
     return best;
   }
+}
+
+/** How often what must not be is: too late, dust beside wet, a hand at work that cannot be. */
+function faultsOf({ late, dust, unfit }: Tally): number {
+  return late + dust + unfit;
 }
 
 /** What a nicer order within a round may cost. */
@@ -180,104 +242,17 @@ interface Costed {
 }
 
 function copy(sequence: Sequence): Sequence {
-  return { order: sequence.order.slice(), close: sequence.close.slice(), keep: sequence.keep.slice() };
+  return {
+    order: sequence.order.slice(),
+    close: sequence.close.slice(),
+    keep: sequence.keep.slice(),
+    whole: sequence.whole,
+  };
 }
 
 function assign(to: Sequence, from: Sequence): void {
   to.order.set(from.order);
   to.close.set(from.close);
   to.keep.set(from.keep);
-}
-
-const LONGEST_RUN = 12;
-
-function move(board: Board, sequence: Sequence, random: (below: number) => number): void {
-  const { order } = sequence;
-  const size = order.length;
-  const { activities } = board;
-  const kind = random(100);
-  if (kind < 5) {
-    const a = order[random(size)]!;
-    sequence.close[a] = 1 - sequence.close[a]!;
-    return;
-  }
-  if (kind < 10) {
-    const a = order[random(size)]!;
-    sequence.keep[a] = 1 - sequence.keep[a]!;
-    return;
-  }
-  const at = random(size);
-  if (kind < 40) {
-    // One stroke to beside another of its class, or a little way off.
-    shift(order, at, 1, beside(at, at + 1) ?? near(at, size, random));
-    return;
-  }
-  if (kind < 75) {
-    // A run of one class on one hand, as a whole.
-    const first = activities[order[at]!]!;
-    let start = at;
-    let end = at + 1;
-    const like = (i: number) => {
-      const one = activities[order[i]!]!;
-      return one.class === first.class && one.hand === first.hand;
-    };
-    while (start > 0 && at - start < LONGEST_RUN && like(start - 1)) start -= 1;
-    while (end < size && end - at < LONGEST_RUN && like(end)) end += 1;
-    const joined = random(2) === 0 ? beside(start, end) : undefined;
-    shift(order, start, end - start, joined ?? near(at, size, random));
-    return;
-  }
-  if (kind < 85) {
-    shift(order, at, 1 + random(8), near(at, size, random));
-    return;
-  }
-  gather(board, order, at, random);
-
-  /** Where another of the same class stands outside some places, if one is soon found. */
-  function beside(start: number, end: number): number | undefined {
-    for (let tries = 0; tries < 6; tries += 1) {
-      const j = random(size);
-      if ((j < start || j >= end) && activities[order[j]!]!.class === activities[order[start]!]!.class)
-        return j;
-    }
-    return undefined;
-  }
-}
-
-/** A place mostly not far off. */
-function near(at: number, size: number, random: (below: number) => number): number {
-  const reach = random(4) === 0 ? size : Math.min(size, 30);
-  const to = at - (reach >> 1) + random(reach);
-  return to < 0 ? 0 : to >= size ? size - 1 : to;
-}
-
-const scratch = new Int32Array(4096);
-
-/** Takes `count` entries out at `at` and puts them in so that they begin at `to`, or end there when moved on. */
-function shift(order: Int32Array, at: number, count: number, to: number): void {
-  const size = order.length;
-  const n = Math.min(count, size - at, scratch.length);
-  if (n <= 0 || (to >= at && to < at + n)) return;
-  for (let k = 0; k < n; k += 1) scratch[k] = order[at + k]!;
-  if (to < at) {
-    order.copyWithin(to + n, to, at);
-    for (let k = 0; k < n; k += 1) order[to + k] = scratch[k]!;
-  } else {
-    order.copyWithin(at, at + n, to + 1);
-    for (let k = 0; k < n; k += 1) order[to + 1 - n + k] = scratch[k]!;
-  }
-}
-
-/** Brings the next few activities of one nail right behind one of them: a nail worked on in one go. */
-function gather(board: Board, order: Int32Array, at: number, random: (below: number) => number): void {
-  const chain = board.activities[order[at]!]!.parts[0]!.chain;
-  let to = at + 1;
-  let left = 1 + random(5);
-  for (let j = at + 1; j < order.length && left > 0; j += 1) {
-    const { parts } = board.activities[order[j]!]!;
-    if (parts.length !== 1 || parts[0]!.chain !== chain) continue;
-    shift(order, j, 1, to);
-    to += 1;
-    left -= 1;
-  }
+  to.whole = from.whole;
 }

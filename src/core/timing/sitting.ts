@@ -40,6 +40,7 @@ export interface Found {
   order: number[];
   close: number[];
   keep: number[];
+  whole: boolean;
   /** What it was compared with, where that has been worked out. */
   hand_after_hand_s?: number;
 }
@@ -61,13 +62,13 @@ export function* settling(problem: Problem, effort: Effort, known?: Found): InSl
   const mark = markOf(`${effort.flow} ${JSON.stringify(problem)}`);
   if (problem.chains.length === 0) {
     const schedule = { strokes: [], loads: [], wipes: [], broken: [], missing: [], total_s: 0 };
-    return { schedule, found: { mark, order: [], close: [], keep: [] }, wasKnown: false };
+    return { schedule, found: { mark, order: [], close: [], keep: [], whole: false }, wasKnown: false };
   }
   const board = boardOf(problem);
   const wasKnown = known !== undefined && fits(known, mark, board.activities.length);
   const sequence = wasKnown ? sequenceOf(known) : yield* searching(board, effort);
-  const { order, close, keep } = sequence;
-  const found = { mark, order: [...order], close: [...close], keep: [...keep] };
+  const { order, close, keep, whole } = sequence;
+  const found = { mark, order: [...order], close: [...close], keep: [...keep], whole };
   return { schedule: withDone(problem, new Player(board).schedule(sequence)), found, wasKnown };
 }
 
@@ -88,9 +89,10 @@ function withDone({ begun }: Problem, schedule: Schedule): Schedule {
 }
 
 /** A sequence kept anywhere may be of an older program, or broken. */
-function fits({ mark, order, close, keep }: Found, wanted: string, size: number): boolean {
+function fits({ mark, order, close, keep, whole }: Found, wanted: string, size: number): boolean {
   return (
     mark === wanted &&
+    typeof whole === 'boolean' &&
     close.length === size &&
     keep.length === size &&
     new Set(order).size === size &&
@@ -98,8 +100,8 @@ function fits({ mark, order, close, keep }: Found, wanted: string, size: number)
   );
 }
 
-function sequenceOf({ order, close, keep }: Found): Sequence {
-  return { order: Int32Array.from(order), close: Uint8Array.from(close), keep: Uint8Array.from(keep) };
+function sequenceOf({ order, close, keep, whole }: Found): Sequence {
+  return { order: Int32Array.from(order), close: Uint8Array.from(close), keep: Uint8Array.from(keep), whole };
 }
 
 /** A schedule with what it is compared with; `hand_after_hand_s` where it is known of just this problem. */

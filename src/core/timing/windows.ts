@@ -92,8 +92,9 @@ const SHORT_S = 90;
 
 /** What the card says of a window: nothing of those that no hand would miss; where the sitting goes past its guide, how far. */
 export function shortWindow(window: StepWindow | undefined): string | undefined {
-  // What is held under its light at once is no wait that anyone could miss.
-  if (!window || window.most_s > SHORT_S || window.taken_s === 0) return undefined;
+  if (!window || window.most_s > SHORT_S) return undefined;
+  // What is held under its light at once is no wait that anyone could miss; powder has to be at hand when the lamp ends.
+  if (window.taken_s === 0 && window.words !== DUE_WORDS.cooled) return undefined;
   const { words, guide_s, most_s, taken_s = 0 } = window;
   const within = `${words.toLowerCase()} within ${said(guide_s)}`;
   return taken_s > guide_s ? `${within}, ${said(most_s)} at most; here after ${said(taken_s)}` : within;

@@ -61,10 +61,14 @@ export const SCHOOLS: readonly SchoolGroup[] = [
           {
             value: 'balanced',
             label: 'Balanced',
-            says: 'Time first, but no running between hands for a stroke.',
+            says: 'Whole rounds, one step on one hand, unless that costs much time.',
           },
-          { value: 'quick', label: 'Quick', says: 'Every second saved; more changes of hand and brush.' },
-          { value: 'calm', label: 'Calm', says: 'Few changes of hand; a few minutes longer.' },
+          { value: 'quick', label: 'Quick', says: 'Every second saved; rounds are torn for it.' },
+          {
+            value: 'calm',
+            label: 'Calm',
+            says: 'Each product is taken up as seldom as can be; some minutes longer.',
+          },
         ],
       },
       {

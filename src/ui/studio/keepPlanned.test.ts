@@ -10,7 +10,7 @@ import { createStudio } from './studio';
 /** A plan that is only known by the title of the set it is of. */
 const planOfTitle = (title: string) => ({ title }) as unknown as Plan;
 
-const FOUND: Found = { mark: 'x', order: [0], close: [0], keep: [0] };
+const FOUND: Found = { mark: 'x', order: [0], close: [0], keep: [0], whole: true };
 
 /** Someone who plans when told to. */
 function hands() {

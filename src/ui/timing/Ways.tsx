@@ -46,10 +46,13 @@ export function Ways({ set, plan, worked }: { set: SetDocument; plan: Plan; work
                 Loads
               </th>
               <th scope="col" className={classes.number}>
-                Changes of hand
+                Rounds
               </th>
               <th scope="col" className={classes.number}>
-                of brush
+                Torn
+              </th>
+              <th scope="col" className={classes.number}>
+                Taken up again
               </th>
               <th scope="col" className={classes.number}>
                 Waits
@@ -94,8 +97,9 @@ export function Ways({ set, plan, worked }: { set: SetDocument; plan: Plan; work
         </table>
       </div>
       <p className={classes.soft}>
-        Each is searched for shortly and alike; what is taken is searched for at length. What a helper can do
-        stands on the card.
+        A round is one step on one hand; torn are those in which some of its nails are done apart, taken up
+        again is what was put away before. Each way is searched for shortly and alike; what is taken is
+        searched for at length. What a helper can do stands on the card.
       </p>
       {shown && now && (
         <div data-testid="two-plans">
@@ -112,7 +116,7 @@ export function Ways({ set, plan, worked }: { set: SetDocument; plan: Plan; work
 function Figures({ one, now }: { one: WayMeasured | undefined; now: WayMeasured | undefined }) {
   if (!one)
     return (
-      <td colSpan={6} className={classes.soft}>
+      <td colSpan={7} className={classes.soft}>
         planned …
       </td>
     );
@@ -123,8 +127,9 @@ function Figures({ one, now }: { one: WayMeasured | undefined; now: WayMeasured 
       </td>
       <td className={classes.number}>{timeWords(one.nine_s)}</td>
       <td className={classes.number}>{one.loads}</td>
-      <td className={classes.number}>{one.hand_changes}</td>
-      <td className={classes.number}>{one.brush_changes}</td>
+      <td className={classes.number}>{one.lines}</td>
+      <td className={classes.number}>{one.torn}</td>
+      <td className={classes.number}>{one.returns}</td>
       <td className={classes.number}>{timeWords(one.idle_s)}</td>
     </>
   );

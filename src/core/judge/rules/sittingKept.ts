@@ -52,6 +52,10 @@ const WORDS: Record<Broken['kind'], Words> = {
     says: (what) => `${what}: the hand that does it has a nail that is wet, only flashed, or on a form.`,
     reason: 'On your own hands the one at work must be safe: what is soft on it is smeared or knocked.',
   },
+  'forms-on-both': {
+    says: (what) => `${what}: the other hand has a form or mould on already.`,
+    reason: 'With forms on both hands neither can be rested or turned, and the first ones are knocked loose.',
+  },
 };
 
 /** What no order of work could keep: dust beside wet nails, films and primer that wait too long. */

@@ -1,0 +1,60 @@
+import type { Activity, Board } from './board';
+
+/**
+ * The order in which every product is taken up as seldom as can be: a work is done on all nails of both hands that ask
+ * for it as soon as it can be on all of them; where no work can, the one of which the largest share can be done. Lights
+ * come where they may, and times do not matter to it.
+ */
+export function inWorks(board: Board, first: 0 | 1): Int32Array {
+  const { from, begins, mode, act, activities, chainOf } = board;
+  const at = Int32Array.from(begins);
+  const isDone = new Uint8Array(activities.length);
+  const order: number[] = [];
+  const left = new Map<number, number>();
+  for (const { work } of activities) left.set(work, (left.get(work) ?? 0) + 1);
+
+  for (let next = mostReady(); next.length > 0; next = mostReady()) {
+    for (const a of next.sort((one, other) => turn(one) - turn(other) || one - other)) {
+      isDone[a] = 1;
+      order.push(a);
+      for (const part of activities[a]!.parts) at[part.chain] = part.step + part.steps;
+    }
+    const { work } = activities[next[0]!]!;
+    left.set(work, left.get(work)! - next.length);
+  }
+  // What statements across nails held back comes last; playing puts it right.
+  activities.forEach((_, a) => isDone[a] || order.push(a));
+  return Int32Array.from(order);
+
+  function turn(a: number): number {
+    return activities[a]!.hand === first ? 0 : 1;
+  }
+
+  /** The activities of the work to do next, of which the largest share can be done. */
+  function mostReady(): number[] {
+    const ready = new Map<number, number[]>();
+    for (let c = 0; c < at.length; c += 1) {
+      const a = head(c);
+      if (a < 0 || isDone[a] || activities[a]!.parts[0]!.chain !== c || !canBegin(activities[a]!)) continue;
+      const { work } = activities[a]!;
+      ready.set(work, [...(ready.get(work) ?? []), a]);
+    }
+    const share = (work: number) => ready.get(work)!.length / left.get(work)!;
+    const rank = (work: number) => activities[ready.get(work)![0]!]!.rank;
+    const [work] = [...ready.keys()].sort((a, b) => share(b) - share(a) || rank(a) - rank(b));
+    return work === undefined ? [] : ready.get(work)!;
+  }
+
+  /** The activity that a nail has come to, its lights passed by; −1 at its end. */
+  function head(c: number): number {
+    while (at[c]! < from[c + 1]! && mode[at[c]!]! > 0) at[c]! += 1;
+    return at[c]! < from[c + 1]! ? act[at[c]!]! : -1;
+  }
+
+  function canBegin({ parts, needs }: Activity): boolean {
+    return (
+      parts.every((part) => head(part.chain) >= 0 && at[part.chain] === part.step) &&
+      needs.every((step) => at[chainOf[step]!]! > step)
+    );
+  }
+}
