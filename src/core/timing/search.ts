@@ -133,7 +133,7 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   const runners: Costed[] = [];
   for (const [r, { sequence }] of starts.slice(0, RUNNERS).entries()) {
     // What hangs together by the minute, as beads do, comes right by single strokes sooner.
-    const isTight = r > 0 && faults(runners[r - 1]!.sequence) > 0;
+    const isTight = r > 0 && player.play(runners[r - 1]!.sequence).late > 0;
     const whole = sequence.whole && !(isTight && runners[r - 1]!.sequence.whole);
     const start = { sequence: { ...sequence, whole }, cost: cost({ ...sequence, whole }) };
     runners.push(yield* anneal(start, r * short, (r + 1) * short, whole ? ROUND_MOVES[flow] : 0));
@@ -160,7 +160,7 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   function start(order: Int32Array, whole: boolean): Costed {
     const sequence = { order, close: new Uint8Array(size), keep: new Uint8Array(size), whole };
     const begun = { sequence, cost: cost(sequence) };
-    if (!whole || faultsOf(player.tally) === 0) return begun;
+    if (!whole || player.tally.late === 0) return begun;
     const apart = start(order, false);
     return apart.cost < begun.cost ? apart : begun;
   }
