@@ -2,7 +2,7 @@ import type { Board } from './board';
 import type { Sequence } from './play';
 import { near, shift } from './moves';
 
-/** Moved at once: rounds that follow each other. */
+/** Rounds that follow each other and are moved at once; that are put hand in hand. */
 const MOST_ROUNDS = 5;
 const MOST_IN_HAND = 10;
 
@@ -39,7 +39,7 @@ export function moveRounds(board: Board, sequence: Sequence, random: (below: num
   const from = startOf(at);
   const to = endOf(at);
   if (kind < 45) {
-    const other = random(2) === 0 ? sameWork(from, to) : undefined;
+    const other = random(2) === 0 ? another(from, to) : undefined;
     if (other !== undefined) place(from, to - from, random(2) === 0 ? startOf(other) : endOf(other));
     else place(from, to - from, boundary(near(at, size, random)));
     return;
@@ -53,7 +53,7 @@ export function moveRounds(board: Board, sequence: Sequence, random: (below: num
   if (kind < 80) {
     // Cut: one nail's part, or the rest of the round from it on.
     const count = random(2) === 0 ? 1 : to - at;
-    const other = random(2) === 0 ? sameWork(at, at + count) : undefined;
+    const other = random(2) === 0 ? another(at, at + count) : undefined;
     place(at, count, other === undefined ? boundary(near(at, size, random)) : endOf(other));
     return;
   }
@@ -99,8 +99,8 @@ export function moveRounds(board: Board, sequence: Sequence, random: (below: num
     shift(order, start, count, before > start ? before - 1 : before);
   }
 
-  /** Where another of the same work stands outside some places, if one is soon found. */
-  function sameWork(start: number, end: number): number | undefined {
+  /** Where another of the same work stands outside some places, if there is one. */
+  function another(start: number, end: number): number | undefined {
     const work = workAt(start);
     const offset = random(size);
     for (let k = 0; k < size; k += 1) {

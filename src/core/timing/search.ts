@@ -103,9 +103,9 @@ const WRITTEN_ANEW = 32;
 const SLICE = 100;
 
 /**
- * Searches for a good sequence: from rounds, by threshold annealing over moves of single strokes, of runs of one
- * class, of stretches of one nail's work, and of marks that put a hand into the lamp early or keep it out.
- * Deterministic in iterations and seed.
+ * Searches for a good sequence: from plain rounds and from the order that takes everything up as seldom as can be, by
+ * threshold annealing over moves of whole rounds, or of single strokes where that is quicker or wanted. Deterministic
+ * in iterations and seed.
  */
 export function search(board: Board, effort: Effort): Sequence {
   return inOneGo(searching(board, effort));
@@ -123,7 +123,7 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   const orders = ROUNDS.map((rounds) => inRounds(board, rounds));
   const byRounds = ROUND_MOVES[flow] > 0;
   if (byRounds) orders.push(inWorks(board, 0), inWorks(board, 1));
-  const starts = orders.map((order) => start(order, byRounds)).sort((a, b) => a.cost - b.cost);
+  const starts = orders.map(start).sort((a, b) => a.cost - b.cost);
   if (size < 2 || effort.iterations < 1) return starts[0]!.sequence;
   let found = faults(starts[0]!.sequence) <= enough;
   const iterations = Math.round(effort.iterations * Math.min(MOST_FOR_SMALL, USUAL_SIZE / size));
@@ -131,24 +131,20 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   // The first few run some way; the one that gets furthest runs on.
   const short = Math.floor((iterations * SHORT_SHARE) / RUNNERS);
   const runners: Costed[] = [];
-  for (const [r, { sequence }] of starts.slice(0, RUNNERS).entries()) {
+  for (const [r, begun] of starts.slice(0, RUNNERS).entries()) {
     // What hangs together by the minute, as beads do, comes right by single strokes sooner.
-    const isTight = r > 0 && player.play(runners[r - 1]!.sequence).late > 0;
-    const whole = sequence.whole && !(isTight && runners[r - 1]!.sequence.whole);
-    const start = { sequence: { ...sequence, whole }, cost: cost({ ...sequence, whole }) };
-    runners.push(yield* anneal(start, r * short, (r + 1) * short, whole ? ROUND_MOVES[flow] : 0));
+    const before = runners[r - 1]?.sequence;
+    const isTight = before?.whole === true && player.play(before).late > 0;
+    const from = isTight ? apart(begun.sequence) : begun;
+    runners.push(yield* anneal(from, r * short, (r + 1) * short, movesOf(from)));
   }
   runners.sort((a, b) => a.cost - b.cost);
   const best = yield* anneal(runners[0]!, short * runners.length, iterations, ROUND_MOVES[flow]);
-  // Where a short search leaves a film too late or dust beside wet, the others run on too, as long as that helps.
+  // Where a short search leaves a film too late or dust beside wet, others run on too, as long as that helps.
   let worst = iterations < A_LONG_SEARCH && !dear ? faults(best.sequence) : 0;
-  for (let r = 1; r < runners.length && worst > 0; r += 1) {
-    const other = yield* anneal(
-      runners[r]!,
-      0,
-      iterations,
-      runners[r]!.sequence.whole ? ROUND_MOVES[flow] : 0,
-    );
+  for (const from of [...(best.sequence.whole ? [apart(best.sequence)] : []), ...runners.slice(1)]) {
+    if (worst === 0) break;
+    const other = yield* anneal(from, 0, iterations, movesOf(from));
     const left = faults(other.sequence);
     if (left >= worst) break;
     worst = left;
@@ -156,20 +152,31 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   }
   return alongTheHand(board, best.sequence, player, cost);
 
-  /** An order to begin with; where rounds as a whole are too long for what is due, each comes first by itself. */
-  function start(order: Int32Array, whole: boolean): Costed {
-    const sequence = { order, close: new Uint8Array(size), keep: new Uint8Array(size), whole };
+  /** An order to begin with; where rounds as a whole are too long for what is due, each stroke comes first by itself. */
+  function start(order: Int32Array): Costed {
+    const sequence = { order, close: new Uint8Array(size), keep: new Uint8Array(size), whole: byRounds };
     const begun = { sequence, cost: cost(sequence) };
-    if (!whole || player.tally.late === 0) return begun;
-    const apart = start(order, false);
-    return apart.cost < begun.cost ? apart : begun;
+    if (!byRounds || player.tally.late === 0) return begun;
+    const parted = apart(sequence);
+    return parted.cost < begun.cost ? parted : begun;
+  }
+
+  /** The same, by single strokes. */
+  function apart(sequence: Sequence): Costed {
+    const parted = { ...copy(sequence), whole: false };
+    return { sequence: parted, cost: cost(parted) };
+  }
+
+  /** Of a hundred moves so many move whole rounds. */
+  function movesOf({ sequence }: Costed): number {
+    return sequence.whole ? ROUND_MOVES[flow] : 0;
   }
 
   function faults(sequence: Sequence): number {
     return faultsOf(player.play(sequence));
   }
 
-  /** From so many sequences to so many; of a hundred moves so many move whole rounds. */
+  /** From so many sequences to so many. */
   function* anneal(from: Costed, began: number, until: number, roundMoves: number): InSlices<Costed> {
     const count = until - began;
     const best = { sequence: copy(from.sequence), cost: from.cost };
