@@ -22,6 +22,8 @@ const WORDS_PX = 44;
 const CHARACTER_PX = 6.4;
 /** Ticks no nearer than this, at one of these steps. */
 const TICK_PX = 90;
+/** Room that the words of a tick take. */
+const LABEL_PX = 52;
 const TICKS_S = [60, 120, 300, 600, 900, 1800, 3600] as const;
 
 /**
@@ -117,7 +119,13 @@ export function Lanes({
                   stroke="var(--line)"
                   strokeWidth={1}
                 />
-                <text x={x(tick) + 4} y={14} className={classes.tick}>
+                {/* Near the right edge its words stand before their line. */}
+                <text
+                  x={x(tick) + (x(tick) + LABEL_PX > width ? -4 : 4)}
+                  y={14}
+                  textAnchor={x(tick) + LABEL_PX > width ? 'end' : 'start'}
+                  className={classes.tick}
+                >
                   {tick === 0 ? 'start' : `${Math.round(tick / 60)} min`}
                 </text>
               </g>
