@@ -10,8 +10,8 @@ import { AT_LENGTH, EDITING, FLOWS } from '../src/core/timing/effort';
 import type { SetDocument } from '../src/core/document/document';
 
 /**
- * Sittings: how near to their bound, with how many loads and changes, how many rounds torn and works taken up again, in how long; and what a checker of its own
- * finds against them on random sets. `bench-sitting RANDOM`, prints JSON.
+ * Sittings: how near to their bound, with how many loads and changes, how many rounds torn and works taken up again, in
+ * how long; and what a checker of its own finds against them on random sets. `bench-sitting RANDOM`, prints JSON.
  */
 const random = Number(process.argv[2] ?? 200);
 

@@ -72,6 +72,8 @@ export interface Activity {
   lastClass: number;
   /** The same work on any hand has the same number. */
   work: number;
+  /** More than a rest. */
+  takesTime: boolean;
   dusty: boolean;
   /** Makes its nails wet or sticky. */
   lays: boolean;
@@ -262,6 +264,7 @@ function layActivities(board: Board, tasks: readonly Task[], classOf: (name: str
           class: classOf(task.class),
           lastClass: classOf(task.class),
           work: workOf(s, steps),
+          takesTime: false,
           dusty: task.dusty,
           lays,
           forms: false,
@@ -272,6 +275,7 @@ function layActivities(board: Board, tasks: readonly Task[], classOf: (name: str
       }
       const activity = board.activities[index]!;
       activity.parts.push(part);
+      activity.takesTime ||= hand_s > 0 || rest_s > 0 || heldLight >= 0;
       activity.lays ||= lays;
       activity.dusty ||= task.dusty;
       activity.forms ||= board.form[last] === 1 && (s === from[c] || board.form[s - 1] === 0);

@@ -1,5 +1,6 @@
 import type { Board } from './board';
 import { mostOf } from '../model/extent';
+import { Ordering } from './ordering';
 
 /** How a sitting in rounds is begun: which hand first, and whether nails with less to do wait for the longest. */
 export interface Rounds {
@@ -19,10 +20,9 @@ export const ROUNDS: readonly Rounds[] = ([0, 1] as const).flatMap((first) =>
  * activities; times do not matter to it.
  */
 export function inRounds(board: Board, { first, late, alone }: Rounds): Int32Array {
-  const { from, begins, mode, act, activities, hand, problem } = board;
-  const pos = Int32Array.from(begins);
-  const done = new Uint8Array(activities.length);
-  const order: number[] = [];
+  const { from, mode, act, activities, hand, problem } = board;
+  const ordering = new Ordering(board);
+  const pos = ordering.at;
   const lightsAhead = (c: number) => {
     let count = 0;
     for (let s = pos[c]!; s < from[c + 1]!; s += 1) if (mode[s]! > 0) count += 1;
@@ -31,14 +31,7 @@ export function inRounds(board: Board, { first, late, alone }: Rounds): Int32Arr
   const ended = (c: number) => pos[c]! >= from[c + 1]!;
   const free = (c: number) => !ended(c) && mode[pos[c]!] === 0;
   const ready = (a: number) =>
-    !done[a] &&
-    activities[a]!.parts.every((part) => pos[part.chain] === part.step) &&
-    activities[a]!.needs.every((step) => pos[board.chainOf[step]!]! > step);
-  const perform = (a: number) => {
-    done[a] = 1;
-    order.push(a);
-    for (const part of activities[a]!.parts) pos[part.chain] = part.step + part.steps;
-  };
+    activities[a]!.parts.every((part) => pos[part.chain] === part.step) && ordering.isFree(a);
   const team = (h: number, thumbs: boolean | undefined) =>
     [...pos.keys()].filter(
       (c) => hand[c] === h && (thumbs === undefined || problem.chains[c]!.thumb === thumbs),
@@ -62,11 +55,11 @@ export function inRounds(board: Board, { first, late, alone }: Rounds): Int32Arr
       if (next === undefined) break;
       worked = true;
       const kind = activities[next]!.class;
-      perform(next);
+      ordering.perform(next);
       // The same brush on the hand's other nails first.
       for (const c of nails) {
         if (free(c) && pace(c) && activities[act[pos[c]!]!]!.class === kind && ready(act[pos[c]!]!))
-          perform(act[pos[c]!]!);
+          ordering.perform(act[pos[c]!]!);
       }
     }
     for (const c of nails) {
@@ -76,7 +69,5 @@ export function inRounds(board: Board, { first, late, alone }: Rounds): Int32Arr
     }
     idle = worked ? 0 : idle + 1;
   }
-  // What statements across nails held back comes last; playing puts it right.
-  activities.forEach((_, a) => done[a] || order.push(a));
-  return Int32Array.from(order);
+  return ordering.whole();
 }

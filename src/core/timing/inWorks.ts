@@ -1,4 +1,5 @@
-import type { Activity, Board } from './board';
+import type { Board } from './board';
+import { Ordering } from './ordering';
 
 /**
  * The order in which every product is taken up as seldom as can be: a work is done on all nails of both hands that ask
@@ -6,25 +7,18 @@ import type { Activity, Board } from './board';
  * come where they may, and times do not matter to it.
  */
 export function inWorks(board: Board, first: 0 | 1): Int32Array {
-  const { from, begins, mode, act, activities, chainOf } = board;
-  const at = Int32Array.from(begins);
-  const isDone = new Uint8Array(activities.length);
-  const order: number[] = [];
+  const { from, mode, act, activities } = board;
+  const ordering = new Ordering(board);
+  const { at } = ordering;
   const left = new Map<number, number>();
   for (const { work } of activities) left.set(work, (left.get(work) ?? 0) + 1);
 
   for (let next = mostReady(); next.length > 0; next = mostReady()) {
-    for (const a of next.sort((one, other) => turn(one) - turn(other) || one - other)) {
-      isDone[a] = 1;
-      order.push(a);
-      for (const part of activities[a]!.parts) at[part.chain] = part.step + part.steps;
-    }
+    for (const a of next.sort((one, other) => turn(one) - turn(other) || one - other)) ordering.perform(a);
     const { work } = activities[next[0]!]!;
     left.set(work, left.get(work)! - next.length);
   }
-  // What statements across nails held back comes last; playing puts it right.
-  activities.forEach((_, a) => isDone[a] || order.push(a));
-  return Int32Array.from(order);
+  return ordering.whole();
 
   function turn(a: number): number {
     return activities[a]!.hand === first ? 0 : 1;
@@ -35,7 +29,7 @@ export function inWorks(board: Board, first: 0 | 1): Int32Array {
     const ready = new Map<number, number[]>();
     for (let c = 0; c < at.length; c += 1) {
       const a = head(c);
-      if (a < 0 || isDone[a] || activities[a]!.parts[0]!.chain !== c || !canBegin(activities[a]!)) continue;
+      if (a < 0 || activities[a]!.parts[0]!.chain !== c || !canBegin(a)) continue;
       const { work } = activities[a]!;
       ready.set(work, [...(ready.get(work) ?? []), a]);
     }
@@ -51,10 +45,7 @@ export function inWorks(board: Board, first: 0 | 1): Int32Array {
     return at[c]! < from[c + 1]! ? act[at[c]!]! : -1;
   }
 
-  function canBegin({ parts, needs }: Activity): boolean {
-    return (
-      parts.every((part) => head(part.chain) >= 0 && at[part.chain] === part.step) &&
-      needs.every((step) => at[chainOf[step]!]! > step)
-    );
+  function canBegin(a: number): boolean {
+    return activities[a]!.parts.every((part) => head(part.chain) === a) && ordering.isFree(a);
   }
 }

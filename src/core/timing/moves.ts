@@ -9,14 +9,8 @@ export function moveStrokes(board: Board, sequence: Sequence, random: (below: nu
   const size = order.length;
   const { activities } = board;
   const kind = random(100);
-  if (kind < 5) {
-    const a = order[random(size)]!;
-    sequence.close[a] = 1 - sequence.close[a]!;
-    return;
-  }
   if (kind < 10) {
-    const a = order[random(size)]!;
-    sequence.keep[a] = 1 - sequence.keep[a]!;
+    flip(kind < 5 ? sequence.close : sequence.keep, order[random(size)]!);
     return;
   }
   const at = random(size);
@@ -55,6 +49,11 @@ export function moveStrokes(board: Board, sequence: Sequence, random: (below: nu
     }
     return undefined;
   }
+}
+
+/** Sets a mark of an activity at the lamp, or takes it away. */
+export function flip(marks: Uint8Array, activity: number): void {
+  marks[activity] = 1 - marks[activity]!;
 }
 
 /** A place mostly not far off. */

@@ -651,10 +651,10 @@ export class Player {
     }
     if (activity.parts.length === 1) start = this.lampInTime(held, start);
     if (activity.dusty || activity.lays) this.judgeDust(activity);
-    if (this.own && hand < 2) this.judgeUnfit(activity, 1 - hand);
-    if (activity.forms && hand < 2) this.judgeForms(activity, 1 - hand);
+    if (this.own && hand < 2) this.judgeOther(activity, 1 - hand, this.unfit, 'hand-at-work');
+    if (activity.forms && hand < 2) this.judgeOther(activity, 1 - hand, this.form, 'forms-on-both');
     if (changes) this.tally.classChanges += 1;
-    if (this.seconds(activity) > 0) this.goesOnWith(activity.work, hand);
+    if (activity.takesTime) this.goesOnWith(activity.work, hand);
     if (hand < 2) this.turnTo(hand, activity.parts.length);
     this.lastClass = activity.lastClass;
     this.isDone[a] = 1;
@@ -806,25 +806,11 @@ export class Player {
     }
   }
 
-  private judgeUnfit(activity: Activity, hand: number): void {
-    const chains = this.handChains[hand]!;
-    for (let i = 0; i < chains.length; i += 1) {
-      if (!this.unfit[chains[i]!]) continue;
-      this.tally.unfit += 1;
-      this.record?.broke(activity.parts[0]!.step, 'hand-at-work', 0);
-      return;
-    }
-  }
-
-  /** Forms stand on one hand at a time. */
-  private judgeForms(activity: Activity, hand: number): void {
-    const chains = this.handChains[hand]!;
-    for (let i = 0; i < chains.length; i += 1) {
-      if (!this.form[chains[i]!]) continue;
-      this.tally.unfit += 1;
-      this.record?.broke(activity.parts[0]!.step, 'forms-on-both', 0);
-      return;
-    }
+  /** What must not be on the other hand meanwhile: what makes it unfit for work, or a form where one is put on. */
+  private judgeOther(activity: Activity, hand: number, state: Uint8Array, kind: Broken['kind']): void {
+    if (!this.handChains[hand]!.some((c) => state[c] === 1)) return;
+    this.tally.unfit += 1;
+    this.record?.broke(activity.parts[0]!.step, kind, 0);
   }
 
   private lightAll(): void {

@@ -1,6 +1,6 @@
 import type { Board } from './board';
 import type { Sequence } from './play';
-import { near, shift } from './moves';
+import { flip, near, shift } from './moves';
 
 /** Rounds that follow each other and are moved at once; that are put hand in hand. */
 const MOST_ROUNDS = 5;
@@ -26,14 +26,8 @@ export function moveRounds(board: Board, sequence: Sequence, random: (below: num
   };
   const at = random(size);
   const kind = random(100);
-  if (kind < 4) {
-    const a = order[at]!;
-    sequence.close[a] = 1 - sequence.close[a]!;
-    return;
-  }
   if (kind < 8) {
-    const a = order[at]!;
-    sequence.keep[a] = 1 - sequence.keep[a]!;
+    flip(kind < 4 ? sequence.close : sequence.keep, order[at]!);
     return;
   }
   const from = startOf(at);

@@ -142,7 +142,7 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   const best = yield* anneal(runners[0]!, short * runners.length, iterations, ROUND_MOVES[flow]);
   // Where a short search leaves a film too late or dust beside wet, others run on too, as long as that helps.
   let worst = iterations < A_LONG_SEARCH && !dear ? faults(best.sequence) : 0;
-  for (const from of [...(best.sequence.whole ? [apart(best.sequence)] : []), ...runners.slice(1)]) {
+  for (const from of worst > 0 ? others() : []) {
     if (worst === 0) break;
     const other = yield* anneal(from, 0, iterations, movesOf(from));
     const left = faults(other.sequence);
@@ -159,6 +159,11 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
     if (!byRounds || player.tally.late === 0) return begun;
     const parted = apart(sequence);
     return parted.cost < begun.cost ? parted : begun;
+  }
+
+  /** What else could be gone on with: first what was found by rounds, by single strokes. */
+  function others(): Costed[] {
+    return [...(best.sequence.whole ? [apart(best.sequence)] : []), ...runners.slice(1)];
   }
 
   /** The same, by single strokes. */
