@@ -73,7 +73,6 @@ export interface Activity {
   /** The same work on any hand has the same number. */
   work: number;
   /** More than a rest. */
-  takesTime: boolean;
   dusty: boolean;
   /** Makes its nails wet or sticky. */
   lays: boolean;
@@ -97,6 +96,8 @@ export interface Part {
   rest_s: number;
   /** The step of its first light, or −1. */
   heldLight: number;
+  /** What is the same work on other nails; −1 where it takes no time. */
+  work: number;
 }
 
 export function boardOf(problem: Problem): Board {
@@ -251,7 +252,9 @@ function layActivities(board: Board, tasks: readonly Task[], classOf: (name: str
         steps += 1;
       }
       const [hand_s, rest_s] = work_s as [number, number];
-      const part: Part = { chain: c, step: s, steps, hand_s, rest_s, heldLight };
+      const takesTime = hand_s > 0 || rest_s > 0;
+      const work = workOf(s, steps);
+      const part: Part = { chain: c, step: s, steps, hand_s, rest_s, heldLight, work: takesTime ? work : -1 };
       const last = s + steps - 1;
       let lays = false;
       for (let k = s; k <= last; k += 1) lays ||= board.wet[k] === 1 || board.sticks[k] === 1;
@@ -263,8 +266,7 @@ function layActivities(board: Board, tasks: readonly Task[], classOf: (name: str
           hand: board.hand[c]!,
           class: classOf(task.class),
           lastClass: classOf(task.class),
-          work: workOf(s, steps),
-          takesTime: false,
+          work,
           dusty: task.dusty,
           lays,
           forms: false,
@@ -275,7 +277,6 @@ function layActivities(board: Board, tasks: readonly Task[], classOf: (name: str
       }
       const activity = board.activities[index]!;
       activity.parts.push(part);
-      activity.takesTime ||= hand_s > 0 || rest_s > 0 || heldLight >= 0;
       activity.lays ||= lays;
       activity.dusty ||= task.dusty;
       activity.forms ||= board.form[last] === 1 && (s === from[c] || board.form[s - 1] === 0);

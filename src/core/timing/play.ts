@@ -228,6 +228,7 @@ export class Player {
     this.lastClass = -1;
     this.lastHand = -1;
     this.lastWork = -1;
+    this.lineHand = -1;
     this.begun.fill(0);
     this.begunOn.fill(0);
     this.lampedSince.fill(0);
@@ -654,7 +655,7 @@ export class Player {
     if (this.own && hand < 2) this.judgeOther(activity, 1 - hand, this.unfit, 'hand-at-work');
     if (activity.forms && hand < 2) this.judgeOther(activity, 1 - hand, this.form, 'forms-on-both');
     if (changes) this.tally.classChanges += 1;
-    if (activity.takesTime) this.goesOnWith(activity.work, hand);
+    for (const { work } of activity.parts) if (work >= 0) this.goesOnWith(work, hand);
     if (hand < 2) this.turnTo(hand, activity.parts.length);
     this.lastClass = activity.lastClass;
     this.isDone[a] = 1;
@@ -937,18 +938,15 @@ export class Player {
     const end = begin + board.run_s[lamp]![longest]!;
     this.lamps.occupy(lamp, begin, end);
     if (byHand) this.artist = end;
-    if (left) {
-      this.handIn[0] = end;
-      this.lampedSince[0] = 1;
-    }
-    if (right) {
-      this.handIn[1] = end;
-      this.lampedSince[1] = 1;
-    }
+    if (left) this.handIn[0] = end;
+    if (right) this.handIn[1] = end;
     if (end > this.tally.total_s) this.tally.total_s = end;
     if (!byHand) {
       this.tally.loads += 1;
       if (count === 1 && chains.length > 1) this.tally.singleLoads += 1;
+      // A torch is held within the work of its nail; what goes into a lamp ends a line.
+      if (left) this.lampedSince[0] = 1;
+      if (right) this.lampedSince[1] = 1;
     }
     const served: number[] = [];
     for (let i = 0; i < count; i += 1) {

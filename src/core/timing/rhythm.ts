@@ -19,10 +19,17 @@ export function rhythmOf(rounds: readonly Round[], operations: readonly Operatio
   const begun = new Set<string>();
   const rhythm: Rhythm = { lines: 0, torn: 0, returns: 0 };
   let last = '';
+  let lastOnHand = '';
   for (const round of rounds) {
-    if (round.kind !== 'work') continue;
+    if (round.kind === 'load') {
+      if (round.hand === 'both' || lastOnHand.startsWith(round.hand)) lastOnHand = '';
+      continue;
+    }
     const work = workOf(round, byId);
     const onHand = `${round.hand} ${work}`;
+    // It goes on after a wait in which the hand stayed where it was.
+    if (onHand === lastOnHand) continue;
+    lastOnHand = onHand;
     rhythm.lines += 1;
     if (begun.has(onHand)) rhythm.torn += 1;
     if (work !== last && done.has(work)) rhythm.returns += 1;
@@ -33,11 +40,8 @@ export function rhythmOf(rounds: readonly Round[], operations: readonly Operatio
   return rhythm;
 }
 
-/** What is done in a round: all that it does on its first nail. */
+/** What is done in a round on its first nail; what is done to that twice is the same work. */
 function workOf({ nails, operations }: Round, byId: ReadonlyMap<string, Operation>): string {
-  return operations
-    .flatMap((id) => byId.get(id) ?? [])
-    .filter((one) => one.nail === nails[0] && !one.lamp)
-    .map(sameWork)
-    .join('|');
+  const own = operations.flatMap((id) => byId.get(id) ?? []).filter((one) => one.nail === nails[0]);
+  return [...new Set(own.filter((one) => !one.lamp).map(sameWork))].join('|');
 }

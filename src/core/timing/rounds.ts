@@ -1,4 +1,4 @@
-import type { Operation } from '../craft/operation';
+import { isHeldAfter, type Operation } from '../craft/operation';
 import { append, mostOf } from '../model/extent';
 import { lowerFirst } from '../model/letters';
 import { rounded } from '../model/rounded';
@@ -79,11 +79,11 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
   let lastMark = '';
   const parted = (before: Omit<Round, 'number'>, piece: Piece) =>
     litBetween(sitting, before, piece) || idleBetween(sitting, before, piece);
-  const all = pieces(sitting, byId, rests);
+  const all = pieces(sitting, byId, rests, heldOn(operations));
   const inWork = new Set(all.flatMap(({ lights }) => lights.map(({ load }) => load)));
   for (const piece of all) {
     const first = piece.operations[0]!;
-    const mark = piece.operations.map(sameWork).join('|');
+    const mark = [...piece.operations.map(sameWork), piece.lights.length].join('|');
     const { hand } = piece.strokes[0]!;
     // What is done for the whole set goes on over both hands.
     const goesOn = last?.hand === hand || first.scope === 'set';
@@ -153,21 +153,33 @@ export function restsAfter(operations: readonly Operation[]): Map<string, Operat
   return rests;
 }
 
+/** What goes on with the piece of work before it; after a lamp's light another one begins. */
+function heldOn(operations: readonly Operation[]): Set<string> {
+  const on = new Set<string>();
+  operations.forEach((one, i) => {
+    const last = operations[i - 1];
+    const before = last?.nail === one.nail ? last : undefined;
+    const lit = before?.lamp !== undefined && !on.has(before.id);
+    if (!lit && isHeldAfter(before, one)) on.add(one.id);
+  });
+  return on;
+}
+
 function pieces(
   sitting: Schedule,
   byId: ReadonlyMap<string, Operation>,
   rests: ReadonlyMap<string, readonly Operation[]>,
+  goesOn: ReadonlySet<string>,
 ): Piece[] {
-  const held = new Map(
-    sitting.loads.filter((load) => load.held).map((load) => [load.nails[0]!, [] as Load[]]),
-  );
-  for (const load of sitting.loads) if (load.held) held.get(load.nails[0]!)!.push(load);
+  const byHand = new Map<string, Load[]>();
+  for (const load of sitting.loads)
+    if (load.held) byHand.set(load.nails[0]!, [...(byHand.get(load.nails[0]!) ?? []), load]);
   const out: Piece[] = [];
   for (const stroke of sitting.strokes) {
     const operation = byId.get(stroke.operation);
     if (!operation) continue;
     const before = out[out.length - 1];
-    if (operation.held && before && before.operations[0]!.nail === operation.nail) {
+    if (goesOn.has(operation.id) && before && before.operations[0]!.nail === operation.nail) {
       before.strokes.push(stroke);
       before.operations.push(operation);
       before.end_s = stroke.end_s;
@@ -175,7 +187,7 @@ function pieces(
       out.push({ strokes: [stroke], operations: [operation], lights: [], end_s: stroke.end_s, wait_s: 0 });
     }
     const piece = out[out.length - 1]!;
-    const light = held.get(stroke.nail)?.find((load) => Math.abs(load.start_s - stroke.end_s) < 0.01);
+    const light = byHand.get(stroke.nail)?.find((load) => Math.abs(load.start_s - stroke.end_s) < 0.01);
     if (light) {
       piece.lights.push({ load: light, after: piece.operations.length });
       piece.end_s = light.end_s;
