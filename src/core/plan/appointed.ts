@@ -22,6 +22,12 @@ export function beginsAt(appointment: Appointment | null): Date | undefined {
   return new Date(agreed.getTime() + (appointment.late_min ?? 0) * MINUTE_MS);
 }
 
+/** When the first work begins: what is made ahead is done by the time she sits down. */
+export function workBeginsAt(appointment: Appointment | null, ahead_s: number): Date | undefined {
+  const sits = beginsAt(appointment);
+  return sits && new Date(sits.getTime() - ahead_s * 1000);
+}
+
 /** When it has to be over: on the day it begins, or on the next where that hour is past by then. Lateness does not move it. */
 export function mustEndAt(appointment: Appointment | null): Date | undefined {
   if (!appointment?.until || appointment.at === null) return undefined;
@@ -37,14 +43,16 @@ export function mustEndAt(appointment: Appointment | null): Date | undefined {
   return end > agreed ? end : day(1);
 }
 
-/** By the artist's own clock, over midnight and over its change; undefined where no time is agreed. To whole minutes, upward. */
+/** By the artist's own clock, over midnight and over its change; undefined where no time is agreed. To whole minutes, upward; `ahead_s`: of the work, what is done before. */
 export function appointedTimes(
   appointment: Appointment | null,
   { half_s, nine_s }: Pick<Forecast, 'half_s' | 'nine_s'>,
+  ahead_s = 0,
 ): AppointedTimes | undefined {
   const begins = beginsAt(appointment);
   if (!begins) return undefined;
-  const after = (s: number) => new Date(begins.getTime() + Math.ceil((s * 1000) / MINUTE_MS) * MINUTE_MS);
+  const after = (s: number) =>
+    new Date(begins.getTime() + Math.ceil(((s - ahead_s) * 1000) / MINUTE_MS) * MINUTE_MS);
   const nine = after(nine_s);
   const until = mustEndAt(appointment);
   return {

@@ -7,13 +7,13 @@ import { checkCard, type Done } from '../testing/cardChecker';
 import { randomSet } from '../testing/randomLooks';
 import { runs } from '../testing/runs';
 import { element, QUICK, setWearing } from '../testing/sets';
-import { benchCard } from '../timing/benchCard';
+import { cardOf } from '../timing/card';
 import { planSet } from './planSet';
 
 /* Every second of a sitting has its line on the card, by a checker that shares no code with it. */
 
 function stumbles(set: SetDocument): string[] {
-  const { operations, sitting, rounds } = planSet(set, QUICK);
+  const { operations, sitting, passes } = planSet(set, QUICK);
   const worked = NAILS.filter((nail) => set.nails[nail].in_work);
   const words = new Map(NAILS.flatMap((nail) => operations[nail]).map((one) => [one.id, one.words]));
   const done: Done[] = [
@@ -24,10 +24,17 @@ function stumbles(set: SetDocument): string[] {
       end_s,
     })),
     ...sitting.loads.flatMap(({ operations: lit, start_s, end_s }) =>
-      lit.map((id) => ({ words: words.get(id)!, ready_s: start_s, start_s, end_s })),
+      lit.map((id) => ({
+        words: words.get(id)!,
+        ready_s: start_s,
+        start_s,
+        end_s,
+        light_s: Math.round((end_s - start_s) * 10) / 10,
+      })),
     ),
   ];
-  return checkCard(benchCard(rounds, worked), done, sitting.total_s);
+  const lines = cardOf(passes, worked).flatMap((pass) => pass.lines);
+  return checkCard(lines, done, sitting.total_s);
 }
 
 describe('the card, by a checker of its own', () => {
@@ -56,10 +63,10 @@ describe('the card, by a checker of its own', () => {
       one.nails['left-ring'].build = 'test';
     });
     expect(stumbles(set)).toEqual([]);
-    const lines = benchCard(planSet(set, QUICK).rounds, ['left-ring']);
+    const lines = cardOf(planSet(set, QUICK).passes, ['left-ring']).flatMap((pass) => pass.lines);
     expect(
       lines
-        .filter((line) => line.idle)
+        .filter((line) => line.kind === 'wait')
         .map((line) => line.words)
         .join(),
     ).toMatch(/set until it rings/);

@@ -12,7 +12,7 @@ import { NAILS, handOf } from '../model/names';
 import { faultLine } from '../model/result';
 import { runs } from '../testing/runs';
 import { newSet } from '../starter/newSet';
-import { benchCard } from '../timing/benchCard';
+import { cardOf, cardText } from '../timing/card';
 import { judgeNail, planNail } from './nailPlan';
 import { planSet } from './planSet';
 import { puttingRight } from './putRight';
@@ -88,12 +88,8 @@ describe.each(LOOKS)('%s', (file, written) => {
   });
 
   it('reads from first to last line as it did when it was read at a table', () => {
-    const lines = benchCard(plan.rounds, NAILS).map(
-      ({ nails, words, light, wait_s }) =>
-        `${nails}: ${words}${light ? ` [${light.mode} ${light.seconds} s]` : ''}${wait_s ? ` … ${wait_s} s` : ''}`,
-    );
     const told = plan.findings.map(({ severity, message }) => `${severity}: ${message}`);
-    const card = [...told, ...lines].join('\n');
+    const card = [...told, cardText(cardOf(plan.passes, NAILS, plan.windows))].join('\n');
     expect(card).toBe(goldenCard(`look-${file}`, card));
   });
 

@@ -9,8 +9,10 @@ import { EDITING, type Effort } from '../timing/effort';
 import { windowsOf, type StepWindow } from '../timing/windows';
 import { compared, settling, type Found, type Sitting } from '../timing/sitting';
 import type { Begun, Problem, Schedule } from '../timing/problem';
+import { aheadOf_s, passesOf, type Pass } from '../timing/passes';
 import { roundsOf, type Round } from '../timing/rounds';
 import { withHandWipes } from './handWipes';
+import { coatsOf, passTitle } from './passTitles';
 import { diagnoseSet, sortFindings } from '../judge/diagnose';
 import { inOneGo, type InSlices } from '../model/inSlices';
 import { rounded } from '../model/rounded';
@@ -34,13 +36,19 @@ export interface Plan {
   bodies: Record<NailName, NailBody | null>;
   findings: Finding[];
   sitting: Sitting;
+  /** What is made ahead takes so long of it, before a client sits down. */
+  ahead_s: number;
   /** What the films of an operation hold as they are laid, in mm³; operations that lay none are left out. */
   laid_mm3: Record<string, number>;
   /** The sitting in rounds, as it is worked. */
   rounds: Round[];
+  /** The same rounds in passes: what is done on a hand until it goes into the lamp. */
+  passes: TitledPass[];
   /** What a step leaves for what must follow it, by operation. */
   windows: Record<string, StepWindow>;
 }
+
+export type TitledPass = Pass & { title: string };
 
 export interface PlanOptions {
   memo?: PlanMemo;
@@ -96,14 +104,18 @@ export function* planning(set: SetDocument, options: PlanOptions = {}): InSlices
       ? []
       : yield* tryFixes(set, told, list, trialsOf(set, drawn, memo, options.effort));
   const sitting = roundSitting(against);
+  const rounds = roundsOf(sitting, drawn.all);
+  const passes = titled(set, rounds, drawn.all);
   return {
     operations,
     surfaces: record((name) => drawn.judged[name].replayed.states.map((state) => state.surface)),
     bodies: record((name) => (set.nails[name].in_work ? bodyOf(drawn.judged[name].replayed.field) : null)),
     findings: sortFindings(oneWayOut(list, fixes), drawn.all),
     sitting,
+    ahead_s: set.practice.wearer === 'client' ? aheadOf_s(passes) : 0,
     laid_mm3: laidBy(drawn.planned),
-    rounds: roundsOf(sitting, drawn.all),
+    rounds,
+    passes,
     windows: windowsOf(problem, sitting),
   };
 }
@@ -143,6 +155,15 @@ interface Drawn {
   found: Found;
   wasKnown: boolean;
   told: Told[];
+}
+
+function titled(set: SetDocument, rounds: readonly Round[], operations: readonly Operation[]): TitledPass[] {
+  const byId = new Map(operations.map((operation) => [operation.id, operation]));
+  const coats = coatsOf(operations);
+  return passesOf(rounds, operations).map((pass) => ({
+    ...pass,
+    title: passTitle(pass, byId, set, coats),
+  }));
 }
 
 function* draw(

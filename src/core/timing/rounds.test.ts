@@ -1,6 +1,5 @@
 import type { Operation } from '../craft/operation';
 import { NAILS, type NailName } from '../model/names';
-import { benchCard } from './benchCard';
 import { momentAt } from './moment';
 import type { Load, Schedule, Stroke } from './problem';
 import { whoseWords, roundsOf } from './rounds';
@@ -150,41 +149,6 @@ describe('nails in words', () => {
     expect(whoseWords(['left-ring', 'left-index'], worked)).toBe('all');
     expect(whoseWords(['left-ring'], worked)).toBe('ring');
     expect(whoseWords(['left-ring'], ['left-ring'])).toBe('ring finger');
-  });
-});
-
-describe('the card', () => {
-  const paint = operation('left-ring/a', { caution: 'Keep uncured gel off the skin.' });
-  const lit = { ...cure('left-ring'), caution: 'Follow the lamp maker’s directions.' };
-
-  it('a load that follows at once is one line with its work; later it is a line of its own', () => {
-    const at = (start_s: number) =>
-      benchCard(
-        roundsOf(sitting([stroke('left-ring/a', 0, 14)], [load(['left-ring/cure'], start_s, start_s + 60)]), [
-          paint,
-          lit,
-        ]),
-        NAILS,
-      );
-    expect(at(15)).toMatchObject([{ light: { seconds: 60, mode: 'cure', held: false } }]);
-    expect(at(40).map((line) => line.words)).toEqual([
-      'Velvet 04, coat 1 of 1',
-      'Wait',
-      'Into the lamp: Velvet 04',
-    ]);
-  });
-
-  it('gives hand times to ten seconds and each caution once', () => {
-    const again = operation('left-index/a', {
-      words: 'Plum 07, coat 1 of 1',
-      caution: 'Keep uncured gel off the skin.',
-    });
-    const lines = benchCard(
-      roundsOf(sitting([stroke('left-ring/a', 4, 14), stroke('left-index/a', 17, 27)]), [paint, again]),
-      NAILS,
-    );
-    expect(lines.map((line) => line.start_s)).toEqual([0, 20]);
-    expect(lines.map((line) => line.caution)).toEqual(['Keep uncured gel off the skin.', undefined]);
   });
 });
 

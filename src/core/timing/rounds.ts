@@ -28,6 +28,8 @@ export interface Round {
   hand: Hand | 'both';
   nails: NailName[];
   words: string;
+  /** Of a load: what only passes time on its nails right after it, "let it cool". */
+  then?: string[];
   reason: string;
   caution?: string;
   /** Each of its nails rests afterwards: until something has dried, soaked or set. */
@@ -119,6 +121,7 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
     const served = load.operations.flatMap((id) => byId.get(id) ?? []);
     if (served.length === 0) continue;
     const after = served.flatMap((one) => rests.get(one.id) ?? []);
+    const then = [...new Set(after.map((one) => lowerFirst(one.words)))];
     const nails = served.map((one) => one.nail);
     const round: Omit<Round, 'number'> = {
       kind: 'load',
@@ -126,11 +129,12 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
       end_s: load.end_s,
       hand: new Set(nails.map((nail) => nail.split('-')[0])).size > 1 ? 'both' : load.hand,
       nails,
-      words: [loadWords(load, served), ...new Set(after.map((one) => lowerFirst(one.words)))].join(', '),
+      words: [loadWords(load, served), ...then].join(', '),
       reason: served[0]!.reason,
       light: lightOf(load),
       operations: served.map(({ id }) => id),
     };
+    if (then.length > 0) round.then = then;
     if (served[0]!.caution) round.caution = served[0]!.caution;
     const wait_s = Math.max(0, mostOf([...served, ...after].map((one) => one.wait_s ?? 0)));
     if (wait_s > 0) round.wait_s = wait_s;

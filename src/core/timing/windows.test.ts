@@ -2,7 +2,7 @@ import { snowScene } from '../demo/snowScene';
 import { NAILS } from '../model/names';
 import { planSet } from '../plan/planSet';
 import { element, setWearing } from '../testing/sets';
-import { benchCard } from './benchCard';
+import { cardOf } from './card';
 import { shortWindow, windowWords } from './windows';
 
 describe('windows of a step', () => {
@@ -39,7 +39,7 @@ describe('windows of a step', () => {
     expect(windowWords(plan.windows[top.id]!)).toMatch(
       /^Burnished while it is warm within 30 s, 1 min 15 s at most; here /,
     );
-    const lines = benchCard(plan.rounds, NAILS, plan.windows);
+    const lines = cardOf(plan.passes, NAILS, plan.windows).flatMap((pass) => pass.lines);
     expect(lines.filter(({ within }) => within?.includes('while it is warm')).length).toBeGreaterThan(0);
     // Where there are minutes, it is nothing to put on a card.
     expect(lines.filter(({ within }) => within?.startsWith('covered')).length).toBe(0);

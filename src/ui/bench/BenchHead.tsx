@@ -5,7 +5,7 @@ import { useRef } from 'react';
 import type { AtTable } from '@/core/bench/atTable';
 import { FileInput } from '../kit/FileInput';
 import { MoreMenu, type MenuEntry } from '../kit/MoreMenu';
-import { clockWords, timeWords } from '../kit/words';
+import { clockWords, timeWords } from '@/core/model/times';
 import classes from './BenchView.module.css';
 
 interface Props {

@@ -1,6 +1,6 @@
 'use client';
 import { Button, Modal } from '@mantine/core';
-import { clockWords, timeWords } from '../kit/words';
+import { clockWords, timeWords } from '@/core/model/times';
 import classes from './BenchView.module.css';
 
 interface Props {

@@ -8,7 +8,7 @@ import type { NailName } from '@/core/model/names';
 import { tokenColour } from '@/core/model/product';
 import type { Plan } from '@/core/plan/planSet';
 import { NailCanvas } from '../kit/NailCanvas';
-import { clockWords, waitWords } from '../kit/words';
+import { clockWords, waitWords } from '@/core/model/times';
 import { useStage } from '../layers/useStage';
 import { whoseOf } from '../kit/whose';
 import classes from './BenchView.module.css';

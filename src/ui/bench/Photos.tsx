@@ -9,7 +9,7 @@ import { smallPhotoOf } from '@/workers/planner';
 import { BlobImage } from '../kit/BlobImage';
 import { notify, notKept } from '../kit/notify';
 import { unforeseen } from '../kit/unforeseen';
-import { clockWords } from '../kit/words';
+import { clockWords } from '@/core/model/times';
 import classes from './BenchView.module.css';
 
 /** Keeps a photo of a sitting on this device, small and without what the camera wrote into it; its id, where it was kept. */

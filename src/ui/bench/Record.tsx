@@ -10,7 +10,7 @@ import { upperFirst } from '@/core/model/letters';
 import type { NailName } from '@/core/model/names';
 import { downloadText, fileName } from '../kit/download';
 import '../kit/tableStyles';
-import { clockWords } from '../kit/words';
+import { clockWords } from '@/core/model/times';
 import { Photos } from './Photos';
 import { whoseNails } from '../kit/whose';
 import classes from './BenchView.module.css';

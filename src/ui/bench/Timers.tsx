@@ -2,7 +2,7 @@
 import type { Timer } from '@/core/bench/atTable';
 import type { NailName } from '@/core/model/names';
 import { lowerFirst } from '@/core/model/letters';
-import { clockWords } from '../kit/words';
+import { clockWords } from '@/core/model/times';
 import { whoseNails } from '../kit/whose';
 import classes from './BenchView.module.css';
 

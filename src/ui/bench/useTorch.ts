@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { simulatedTorch, type SimulatedTorch } from '@/devices/torch';
-import { timeWords } from '../kit/words';
+import { timeWords } from '@/core/model/times';
 
 /** A torch at the table: it is lit for as long as the step asks; its end is heard, and where it goes out that is said. */
 export function useTorch(

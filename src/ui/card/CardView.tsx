@@ -12,7 +12,7 @@ import type { Product } from '@/core/model/product';
 import { lowerFirst, upperFirst } from '@/core/model/letters';
 import { NAILS, nailWords } from '@/core/model/names';
 import { nailMaps } from '@/core/picture/nailMap';
-import { beginsAt, mustEndAt } from '@/core/plan/appointed';
+import { mustEndAt, workBeginsAt } from '@/core/plan/appointed';
 import { countedOut, type CountedOut } from '@/core/plan/countedOut';
 import { measuredOut, type MeasuredOut } from '@/core/plan/measuredOut';
 import { inOrderOfUse } from '@/core/plan/inOrderOfUse';
@@ -20,16 +20,18 @@ import type { Plan } from '@/core/plan/planSet';
 import type { Stock } from '@/core/stock/held';
 import { suppliesNow } from '@/core/stock/now';
 import { pastOf } from '@/core/stock/pastDate';
-import { benchCard, type CardLine } from '@/core/timing/benchCard';
+import { cardOf } from '@/core/timing/card';
 import { useRuledOut } from '../clients/useRuledOut';
 import { downloadText, fileName } from '../kit/download';
 import { HandsSpread } from '../kit/HandsSpread';
 import { MapOf } from '../kit/MapOf';
 import { FINENESS, usePictures } from '../kit/usePictures';
-import { countWords, handWords, hourWords, momentWords, timeWords, waitWords } from '../kit/words';
+import { timeWords } from '@/core/model/times';
+import { countWords, hourWords } from '../kit/words';
 import { useStock } from '../shelf/useStock';
 import { NoPlan } from '../studio/NoPlan';
 import { useStudio } from '../studio/studio';
+import { CardPasses } from './CardPasses';
 import { ClientSheet } from './ClientSheet';
 import { HelperList } from './HelperList';
 import { PrintButton } from './PrintButton';
@@ -38,7 +40,7 @@ import classes from './CardView.module.css';
 
 const PICTURE_PX_PER_MM = 3.2;
 
-/** The sheet to work from: every round in the order of the sitting, the nails, their maps and the products. */
+/** The sheet to work from: every pass in the order of the sitting, the nails, their maps and the products. */
 export function CardView() {
   const set = useStudio((s) => s.set);
   const plan = useStudio((s) => s.plan);
@@ -60,9 +62,9 @@ function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: Re
   const { isTicked, tick } = useTicks(set.id);
   const worked = NAILS.filter((name) => set.nails[name].in_work);
   const operations = NAILS.flatMap((name) => plan.operations[name]);
-  const begins = beginsAt(set.appointment);
+  const begins = workBeginsAt(set.appointment, plan.ahead_s);
   const ends = mustEndAt(set.appointment);
-  const lines = benchCard(plan.rounds, worked, plan.windows);
+  const card = cardOf(plan.passes, worked, plan.windows);
   const maps = nailMaps(set, plan.operations);
   const products = inOrderOfUse(plan.rounds, operations, set.kit.products);
   const { stock } = useStock();
@@ -71,11 +73,11 @@ function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: Re
   const measured = useMemo(() => measuredOut(set, plan.operations), [set, plan]);
   const pictures = usePictures(set, PICTURE_PX_PER_MM * FINENESS);
   const change = useStudio((s) => s.change);
-  /** A set is begun with the first line that is ticked off its card, and done with the last. */
-  function ticked(line: string) {
-    const done = tick(line);
-    const open = lines.filter((one) => !done.includes(one.id)).length;
-    const state = open === 0 ? 'done' : open === lines.length ? 'planned' : 'begun';
+  /** A set is begun with the first pass that is ticked off its card, and done with the last. */
+  function ticked(pass: string) {
+    const done = tick(pass);
+    const open = card.filter((one) => !done.includes(one.id)).length;
+    const state = open === 0 ? 'done' : open === card.length ? 'planned' : 'begun';
     if (state !== set.state) change({ kind: 'state', state });
   }
   const loads = useMemo(() => plan.rounds.filter((round) => round.kind === 'load').length, [plan]);
@@ -100,8 +102,9 @@ function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: Re
               <br />
               {timeWords(plan.sitting.total_s)}, between {timeWords(plan.sitting.low_s)} and{' '}
               {timeWords(plan.sitting.high_s)}
+              {plan.ahead_s > 0 && `, ${timeWords(plan.ahead_s)} of it before she comes`}
               <br />
-              {loads} lamp loads · {countWords(plan.findings)}
+              {card.length} passes, {loads} lamp loads · {countWords(plan.findings)}
               {set.practice.wearer === 'client' && (
                 <>
                   <br />
@@ -157,17 +160,7 @@ function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: Re
           <TipsList set={set} />
           <CountedList counted={counted} measured={measured} />
         </section>
-        <ol className={classes.lines} aria-label="In order">
-          {lines.map((line) => (
-            <Line
-              key={line.number}
-              line={line}
-              begins={begins}
-              ticked={isTicked(line.id)}
-              tick={() => ticked(line.id)}
-            />
-          ))}
-        </ol>
+        <CardPasses card={card} begins={begins} isTicked={isTicked} tick={ticked} />
         <section className={classes.foot}>
           {maps.length > 0 && (
             <div>
@@ -179,6 +172,7 @@ function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: Re
               </div>
             </div>
           )}
+          <p>△ The caution said for such work before holds here too.</p>
           <p>Follow each product’s directions, your local code and your licence; they go before this card.</p>
         </section>
       </article>
@@ -254,7 +248,7 @@ function TipsList({ set }: { set: SetDocument }) {
 
 const TODAY = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' });
 
-/** Lines that are done, kept in this browser until they are taken back. */
+/** Passes that are done, kept in this browser until they are taken back. */
 function useTicks(set: string) {
   const [ticked, setTicked] = useLocalStorage<string[]>({ key: `ticked ${set}`, defaultValue: [] });
   return {
@@ -266,54 +260,4 @@ function useTicks(set: string) {
       return next;
     },
   };
-}
-
-interface LineProps {
-  line: CardLine;
-  /** When she sits down, where that is known. */
-  begins: Date | undefined;
-  ticked: boolean;
-  tick: () => void;
-}
-
-function Line({ line, begins, ticked, tick }: LineProps) {
-  const at = momentWords(begins, line.start_s);
-  return (
-    <li
-      className={classes.line}
-      data-hand={line.hand}
-      data-idle={line.idle}
-      data-ticked={ticked || undefined}
-    >
-      <label className={classes.tick}>
-        <span className={classes.box}>
-          <input type="checkbox" checked={ticked} onChange={tick} aria-label={`Done: ${line.words}, ${at}`} />
-        </span>
-        <span className={classes.at}>{at}</span>
-      </label>
-      <span className={classes.what}>
-        <b>
-          {handWords(line.hand)}
-          {line.hand === 'both' ? upperFirst(line.nails) : line.nails}
-        </b>{' '}
-        {line.words}
-        {line.wait_s !== undefined && (
-          <span className={classes.rest}>
-            {line.idle ? ', ' : ' – rests '}
-            {waitWords(line.wait_s)}
-          </span>
-        )}
-        {line.within && <span className={classes.rest}> – {line.within}</span>}
-        {line.caution && <small className={classes.caution}>{line.caution}</small>}
-      </span>
-      <span className={classes.light}>
-        {line.light && (
-          <>
-            {line.light.seconds} s {line.light.mode === 'flash' ? 'flash' : 'cure'}
-            {line.light.held && ' each, held'}
-          </>
-        )}
-      </span>
-    </li>
-  );
 }

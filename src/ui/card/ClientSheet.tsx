@@ -13,7 +13,7 @@ import { downloadPdf, downloadText, fileName } from '../kit/download';
 import { HandsSpread } from '../kit/HandsSpread';
 import { notDone } from '../kit/notify';
 import { FINENESS, usePictures } from '../kit/usePictures';
-import { timeWords } from '../kit/words';
+import { timeWords } from '@/core/model/times';
 import { useWorn } from '../wear/useWorn';
 import { Paper } from './Paper';
 import classes from './CardView.module.css';

@@ -2,18 +2,19 @@
 import { useMemo, type ReactNode } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS } from '@/core/model/names';
-import { beginsAt } from '@/core/plan/appointed';
+import { workBeginsAt } from '@/core/plan/appointed';
 import { helperList } from '@/core/plan/helperList';
 import type { Plan } from '@/core/plan/planSet';
 import { whoseOf } from '../kit/whose';
-import { momentWords, timeWords, waitWords } from '../kit/words';
+import { timeWords, waitWords } from '@/core/model/times';
+import { momentWords } from '../kit/words';
 import { Paper } from './Paper';
 import classes from './CardView.module.css';
 
 /** What a second pair of hands takes over, at its time. */
 export function HelperList({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: ReactNode }) {
   const worked = NAILS.filter((name) => set.nails[name].in_work);
-  const begins = beginsAt(set.appointment);
+  const begins = workBeginsAt(set.appointment, plan.ahead_s);
   const rounds = useMemo(
     () =>
       helperList(

@@ -1,4 +1,4 @@
-import { timeWords, waitWords } from './words';
+import { timeWords, waitWords } from '@/core/model/times';
 
 it.each([
   [40, '40 s', '40 s'],

@@ -12,7 +12,7 @@ import { tokenColour } from '@/core/model/product';
 import { moveChange } from '@/core/compile/reorder';
 import { SEVERITY } from '../kit/words';
 import { announcing } from '../kit/announcing';
-import { timeWords } from '../kit/words';
+import { timeWords } from '@/core/model/times';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './LayersView.module.css';
 

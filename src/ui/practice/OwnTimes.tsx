@@ -13,7 +13,7 @@ import { downloadText } from '../kit/download';
 import { notDone } from '../kit/notify';
 import '../kit/tableStyles';
 import { nothingFirst, useWatched } from '../kit/useWatched';
-import { clockWords } from '../kit/words';
+import { clockWords } from '@/core/model/times';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './PracticeView.module.css';
 

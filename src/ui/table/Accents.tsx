@@ -8,7 +8,7 @@ import type { Pricing } from '@/core/model/pricing';
 import { materialOf, type Material } from '@/core/stock/cost';
 import { accentsFor } from '@/workers/planner';
 import { useAnswer } from '../kit/useAnswer';
-import { timeWords } from '../kit/words';
+import { timeWords } from '@/core/model/times';
 import type { TableProps } from './props';
 import classes from './TableView.module.css';
 

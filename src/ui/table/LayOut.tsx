@@ -17,7 +17,7 @@ import { useRuledOut } from '../clients/useRuledOut';
 import { downloadText, fileName } from '../kit/download';
 import { Go } from '../kit/Go';
 import { notKept } from '../kit/notify';
-import { clockWords } from '../kit/words';
+import { clockWords } from '@/core/model/times';
 import type { TableProps } from './props';
 import { MetalSheen } from '../shelf/Bottle';
 import { StockFields } from './StockFields';

@@ -7,7 +7,7 @@ import { priceOf, type Price } from '@/core/stock/price';
 import { forecastFor } from '@/workers/planner';
 import { usePricing } from '../shelf/useStock';
 import { useAnswer } from '../kit/useAnswer';
-import { timeWords } from '../kit/words';
+import { timeWords } from '@/core/model/times';
 import { Accents } from './Accents';
 import { Asks } from './Asks';
 import { Margins } from './Margins';

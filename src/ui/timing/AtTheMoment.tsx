@@ -7,7 +7,8 @@ import { momentAt, type Moment } from '@/core/timing/moment';
 import { whoseWords, type Round } from '@/core/timing/rounds';
 import { HandsSpread, spreadScale } from '../kit/HandsSpread';
 import { FINENESS, usePictures } from '../kit/usePictures';
-import { clockWords, handWords } from '../kit/words';
+import { clockWords } from '@/core/model/times';
+import { handWords } from '../kit/words';
 import classes from './TimingView.module.css';
 
 const MOST_PX_PER_MM = 4.6;

@@ -7,7 +7,7 @@ import { whatCosts, type CostBy } from '@/core/plan/whatCosts';
 import { Go } from '../kit/Go';
 import { late } from '../kit/late';
 import { pathOf } from '../kit/route';
-import { timeWords } from '../kit/words';
+import { timeWords } from '@/core/model/times';
 import { useStudio } from '../studio/studio';
 import classes from './TimingView.module.css';
 

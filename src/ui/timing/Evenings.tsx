@@ -1,7 +1,7 @@
 'use client';
 import { Bar, BarChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { Forecast } from '@/core/timing/forecast';
-import { timeWords } from '../kit/words';
+import { timeWords } from '@/core/model/times';
 
 const HEIGHT_PX = 150;
 

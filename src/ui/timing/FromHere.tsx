@@ -7,12 +7,13 @@ import { IconPinnedOff } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
 import type { SetDocument } from '@/core/document/document';
 import type { NailName } from '@/core/model/names';
-import { beginsAt } from '@/core/plan/appointed';
+import { workBeginsAt } from '@/core/plan/appointed';
 import { pinned, pinsOf } from '@/core/plan/pins';
 import type { Plan } from '@/core/plan/planSet';
 import { whoseWords, type Round } from '@/core/timing/rounds';
 import { announcing } from '../kit/announcing';
-import { clockWords, handWords, momentWords } from '../kit/words';
+import { clockWords } from '@/core/model/times';
+import { handWords, momentWords } from '../kit/words';
 import { restrictToVertical } from '../layers/restrict';
 import { useStudio } from '../studio/studio';
 import classes from './TimingView.module.css';
@@ -34,7 +35,7 @@ export function FromHere({ plan, set, worked, at_s }: Props) {
   const [told, setTold] = useState<string>();
   const next = rounds.filter((round) => round.end_s > at_s).slice(0, MOST);
   const pins = useMemo(() => pinsOf(set, rounds), [set, rounds]);
-  const begins = beginsAt(set.appointment);
+  const begins = workBeginsAt(set.appointment, plan.ahead_s);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   function move(from: number, to: number) {
     const made = pinned(set, plan, from, to);

@@ -6,7 +6,8 @@ import { useLayoutEffect, useRef, useState } from 'react';
 import { lowerFirst } from '@/core/model/letters';
 import type { NailName } from '@/core/model/names';
 import { whoseWords, type Round } from '@/core/timing/rounds';
-import { clockWords, handWords } from '../kit/words';
+import { clockWords } from '@/core/model/times';
+import { handWords } from '../kit/words';
 import classes from './TimingView.module.css';
 
 const LANES = ['Left hand', 'Artist', 'Right hand', 'Lamp'] as const;

@@ -1,7 +1,7 @@
 'use client';
 import type { NailName } from '@/core/model/names';
 import { whoseWords, type Round } from '@/core/timing/rounds';
-import { clockWords } from '../kit/words';
+import { clockWords } from '@/core/model/times';
 import classes from './TimingView.module.css';
 
 /** The lamp loads in their order, named by their nails. */

@@ -9,7 +9,7 @@ import type { Bundle } from '@/core/plan/shorten';
 import { forecastFor, shorteningsOf, withinTime } from '@/workers/planner';
 import { StoredFigure } from '../kit/StoredFigure';
 import { useAnswer } from '../kit/useAnswer';
-import { timeWords } from '../kit/words';
+import { timeWords } from '@/core/model/times';
 import { LittleHands } from '../sets/LittleHands';
 import { useStudio, useStudioStore } from '../studio/studio';
 import classes from './TimingView.module.css';

@@ -3,7 +3,7 @@ import { SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { NAILS } from '@/core/model/names';
 import { timedBy } from '@/core/plan/timedBy';
-import { timeWords } from '../kit/words';
+import { timeWords } from '@/core/model/times';
 import { useStudio } from '../studio/studio';
 import { AtTheMoment } from './AtTheMoment';
 import { Costs } from './Costs';
@@ -54,7 +54,10 @@ export function TimingView() {
           <p className={classes.total} data-testid="total">
             {timeWords(sitting.total_s)}
           </p>
-          <p className={classes.range}>until the client may leave</p>
+          <p className={classes.range}>
+            until the client may leave
+            {plan.ahead_s > 0 && `, ${timeWords(plan.ahead_s)} of it before she comes`}
+          </p>
           <p className={classes.range} data-testid="timed-by">
             {timedByWords(timedBy(NAILS.flatMap((name) => plan.operations[name])), set.practice.pace)}
           </p>

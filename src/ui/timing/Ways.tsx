@@ -7,7 +7,7 @@ import type { NailName } from '@/core/model/names';
 import type { Plan } from '@/core/plan/planSet';
 import { waysOfWorking, type WayMeasured, type WayOfWorking } from '@/core/plan/waysOfWorking';
 import { wayMeasured } from '@/workers/planner';
-import { timeWords } from '../kit/words';
+import { timeWords } from '@/core/model/times';
 import { useStudioStore } from '../studio/studio';
 import { Lanes } from './Lanes';
 import classes from './TimingView.module.css';

@@ -14,7 +14,8 @@ import { downloadText, fileName } from '../kit/download';
 import { late } from '../kit/late';
 import { useAnswer } from '../kit/useAnswer';
 import { Pick } from '../kit/Pick';
-import { hourWords, timeWords } from '../kit/words';
+import { timeWords } from '@/core/model/times';
+import { hourWords } from '../kit/words';
 import { useStudio } from '../studio/studio';
 import classes from './TimingView.module.css';
 
@@ -46,7 +47,7 @@ export function WhenOver({ set, plan }: { set: SetDocument; plan: Plan }) {
             Of {made.runs.toLocaleString('en-GB')} evenings half are over in <b>{timeWords(made.half_s)}</b>,
             nine of ten in <b>{timeWords(made.nine_s)}</b>.
           </p>
-          <Appointed set={set} forecast={made} />
+          <Appointed set={set} forecast={made} ahead_s={plan.ahead_s} />
           <Late set={set} />
           <Evenings forecast={made} planned_s={plan.sitting.total_s} />
           <p className={classes.soft}>
@@ -64,8 +65,8 @@ export function WhenOver({ set, plan }: { set: SetDocument; plan: Plan }) {
 }
 
 /** The same by the clock, where a day and a time are agreed; and as an event for a calendar. */
-function Appointed({ set, forecast }: { set: SetDocument; forecast: Forecast }) {
-  const times = appointedTimes(set.appointment, forecast);
+function Appointed({ set, forecast, ahead_s }: { set: SetDocument; forecast: Forecast; ahead_s: number }) {
+  const times = appointedTimes(set.appointment, forecast, ahead_s);
   if (!times || !set.appointment) return null;
   const save = () => {
     const text = calendarFile([

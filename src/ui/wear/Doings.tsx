@@ -1,7 +1,7 @@
 'use client';
 import { nailWords, type NailName } from '@/core/model/names';
 import { withBatches, type NailFacts, type Worn } from '@/core/model/wear';
-import { timeWords } from '../kit/words';
+import { timeWords } from '@/core/model/times';
 import classes from './WearView.module.css';
 
 /** What was really done on a nail, as far as it is known. */

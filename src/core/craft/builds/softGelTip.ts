@@ -81,9 +81,9 @@ export const softGelTip = defineBuild({
     const { arrive, prepare } = prepPlate(context, { shapeWords: 'Shorten the free edge' });
     const ready = readyDraft(context, build.art === 'above', build.french ? 'French tip' : 'tip');
     return {
-      ...(build.art === 'above' ? {} : { ahead: [ready] }),
+      ahead: [ready],
       arrive,
-      prepare: build.art === 'above' ? [ready, ...prepare] : prepare,
+      prepare,
       foundation: [
         ...baseDraft(context, 'The tip is fixed to the base, not to the plate.'),
         ...fixed(context, build.french ?? undefined),
