@@ -35,6 +35,7 @@ function planned(set: SetDocument, iterations: number) {
     ),
     plan_ms: took_ms,
     against_the_craft: checkSitting(factsOf(set, plan)).length,
+    passes: plan.passes.length,
     broken: sitting.broken.length,
   };
 }

@@ -7,6 +7,7 @@ import { curtainUp } from '@/core/demo/curtainUp';
 import { matinee } from '@/core/demo/matinee';
 import { understudy } from '@/core/demo/understudy';
 import { writeSetText } from '@/core/document/parse';
+import { cardOf, cardText } from '../core/timing/card';
 import { AT_LENGTH } from '../core/timing/effort';
 import type { SetDocument } from '@/core/document/document';
 import { NAILS, type NailName } from '@/core/model/names';
@@ -68,6 +69,15 @@ describe('plan FILE', () => {
       needsOf(set, plan).map(({ key, amount }) => [key, amount]),
     );
     expect(run(file, '--price').status).toBe(2);
+  });
+
+  it('prints the sheet to work from', () => {
+    const set = only(matinee(), 'left-ring', 'right-ring');
+    const result = run(put('card.json', writeSetText(set)), '--card', '--iterations=200');
+    expect(result.status).toBe(0);
+    const { passes, windows } = planSet(set, { effort: { iterations: 200 } });
+    expect(result.stdout.trimEnd()).toBe(cardText(cardOf(passes, ['left-ring', 'right-ring'], windows)));
+    expect(result.stdout).toMatch(/ hand · Colour, first coat · /);
   });
 
   it('exits 1 when something is at stop, pretty or not, searched as long as it is told', () => {

@@ -1,19 +1,21 @@
 import { readFileSync, statSync } from 'node:fs';
 import { MAX_FILE_BYTES, parseSetText, tooLarge } from '../core/document/parse';
 import { decodeText } from '../core/files/decodeText';
+import { NAILS } from '../core/model/names';
 import { fail, faultLine } from '../core/model/result';
 import { without } from '../core/model/without';
 import { forecastOf } from '../core/plan/forecastOf';
 import { needsOf } from '../core/stock/needs';
 import { hasStop, planSet } from '../core/plan/planSet';
+import { cardOf, cardText } from '../core/timing/card';
 import { AT_LENGTH } from '../core/timing/effort';
 
-const SWITCHES: readonly string[] = ['--pretty', '--forecast', '--supplies'];
+const SWITCHES: readonly string[] = ['--pretty', '--forecast', '--supplies', '--card'];
 
 /**
- * `plan FILE [--pretty] [--iterations=N] [--forecast] [--supplies]`: the plan of a set file as JSON on standard output; N
- * shortens the search for a good sitting. With `--forecast` when it will be over, with `--supplies` what it takes, in their
- * own words, in the plan's place.
+ * `plan FILE [--pretty] [--iterations=N] [--forecast] [--supplies] [--card]`: the plan of a set file as JSON on standard output; N
+ * shortens the search for a good sitting. In the plan's place with `--forecast` when it will be over, with `--supplies` what it
+ * takes, with `--card` the sheet to work from as text.
  * Exit 0: nothing stops it. 1: something does. 2: the file cannot be read; faults with their path on standard
  * error. 3: a fault of the program itself, with one line on standard error.
  */
@@ -26,7 +28,7 @@ function run(args: readonly string[]): number {
   const files = args.filter((arg) => !arg.startsWith('--'));
   if (unknown || files.length !== 1) {
     process.stderr.write(
-      `${unknown ? `unknown option ${unknown}\n` : ''}usage: plan FILE [--pretty] [--iterations=N] [--forecast] [--supplies]\n`,
+      `${unknown ? `unknown option ${unknown}\n` : ''}usage: plan FILE [--pretty] [--iterations=N] [--forecast] [--supplies] [--card]\n`,
     );
     return 2;
   }
@@ -38,6 +40,11 @@ function run(args: readonly string[]): number {
   const plan = planSet(parsed.value, {
     effort: { iterations: Math.min(Number(asked ?? Infinity), AT_LENGTH.iterations) },
   });
+  if (args.includes('--card')) {
+    const worked = NAILS.filter((name) => parsed.value.nails[name].in_work);
+    process.stdout.write(`${cardText(cardOf(plan.passes, worked, plan.windows))}\n`);
+    return hasStop(plan) ? 1 : 0;
+  }
   const asked_for = {
     ...(args.includes('--forecast') ? { forecast: forecastOf(parsed.value, plan) } : {}),
     ...(args.includes('--supplies')

@@ -8,7 +8,7 @@ import { checkSitting } from '../testing/sittingChecker';
 import { clockAt, looked, timeOf } from './clock';
 import { courseOf } from './course';
 import { Bench, type BenchEvent } from './log';
-import { again, cutShort, press, takeBack } from './presses';
+import { again, cutShort, press, restOfPass, takeBack } from './presses';
 import { atTable } from './atTable';
 import { begunOf } from './begun';
 
@@ -215,5 +215,44 @@ describe('the bench’s own time', () => {
         }
       }),
     );
+  });
+});
+
+describe('a pass in one press', () => {
+  it('is done up to its light or its first rest, as if each were pressed', () => {
+    let now = worked(1, () => 1000);
+    let rounds = 0;
+    let presses = 0;
+    while (!atTable(now.bench, now.at_ms).ended && presses < 400) {
+      const before = atTable(now.bench, now.at_ms);
+      const rest = restOfPass(before);
+      const made = press(now.bench, now.at_ms + 30_000, 'tap', { whole: true });
+      if ('refused' in made) {
+        if (made.refused !== 'waits') throw new Error(made.refused);
+        now = { ...now, at_ms: made.until_ms };
+        continue;
+      }
+      presses += 1;
+      now = { bench: with_(now.bench, made.event), at_ms: now.at_ms + 30_000 };
+      const after = atTable(now.bench, now.at_ms);
+      if (made.event.what === 'done') {
+        expect(after.done - before.done).toBe(rest.length);
+        expect(new Set(rest.map(({ pass }) => pass?.number)).size).toBe(1);
+        // A rest is of the nails that were done last, and of no others.
+        if (made.event.rest_s) expect(rest).toHaveLength(1);
+        rounds += rest.length;
+      }
+    }
+    expect(rounds).toBe(laid().course.filter(({ kind }) => kind === 'work').length);
+    expect(presses).toBeLessThan(laid().course.length);
+    expect(Bench.safeParse(now.bench).success).toBe(true);
+    expect(begunOf(now.bench, now.at_ms)!.strokes.length).toBe(plan.sitting.strokes.length);
+  });
+
+  it('a course of before passes were kept is pressed step by step', () => {
+    const course = laid().course.map(({ pass, ...round }) => (expect(pass).toBeDefined(), round));
+    const { bench, at_ms } = worked(1, () => 1000, { ...laid(), course });
+    expect(Bench.safeParse(bench).success).toBe(true);
+    expect(restOfPass(atTable(bench, at_ms))).toHaveLength(1);
   });
 });

@@ -1,5 +1,6 @@
 import { mostOf } from '../model/extent';
 import type { Round } from '../timing/rounds';
+import type { TitledPass } from '../timing/passes';
 import type { Schedule } from '../timing/problem';
 import type { StepWindow } from '../timing/windows';
 import type { Operation } from '../craft/operation';
@@ -13,13 +14,14 @@ type Piece = CourseRound['pieces'][number];
 export interface Planned {
   operations: Readonly<Record<string, readonly Operation[]>>;
   rounds: readonly Round[];
+  passes: readonly TitledPass[];
   sitting: Pick<Schedule, 'strokes' | 'loads' | 'wipes'>;
   windows: Readonly<Record<string, StepWindow>>;
 }
 
 /** A planned sitting as the course of a table: each round with its pieces of work and what must follow them. */
 export function courseOf(
-  { operations, rounds, sitting: { strokes, loads, wipes }, windows }: Planned,
+  { operations, rounds, passes, sitting: { strokes, loads, wipes }, windows }: Planned,
   { kit }: Pick<SetDocument, 'kit'>,
 ): CourseRound[] {
   const strokeOf = new Map(strokes.map((stroke) => [stroke.operation, stroke]));
@@ -59,8 +61,14 @@ export function courseOf(
     ),
   );
   const after = new Map(wipes.map((wipe) => [wipe.operation, wipe.after]));
+  const passOf = new Map(
+    passes.flatMap(({ number, hand, title, rounds: own }) =>
+      own.map((round) => [round.number, { number, hand, title }] as const),
+    ),
+  );
   return rounds.map((round) => ({
     ...round,
+    ...(passOf.has(round.number) ? { pass: passOf.get(round.number)! } : {}),
     pieces: round.operations.flatMap((operation): Piece[] => {
       const light = lights.get(operation);
       return round.kind === 'work' && light

@@ -131,11 +131,16 @@ const Course = z.array(
     hand: z.enum([...HANDS, 'both']),
     nails: z.array(Nail),
     words: z.string(),
+    then: z.optional(z.array(z.string())),
     reason: z.string(),
     caution: z.optional(z.string()),
     wait_s: z.optional(z.number()),
     light: z.optional(z.strictObject({ mode: Mode, seconds: z.number(), lamp: z.string() })),
     operations: z.array(Operation),
+    /** The pass it belongs to; a course of before they were kept has none. */
+    pass: z.optional(
+      z.strictObject({ number: z.number(), hand: z.enum([...HANDS, 'both']), title: z.string() }),
+    ),
     /** The work of it, piece by piece. */
     pieces: z.array(Piece),
     /** What must follow soon: "Into the lamp", by which operation, and how soon at most. */

@@ -1,7 +1,7 @@
 import { standing } from './events';
-import type { Bench, BenchEvent } from './log';
+import type { Bench, BenchEvent, CourseRound } from './log';
 import { atTable, beganAt_ms } from './atTable';
-import { progressOf } from './progress';
+import { progressOf, type Progress } from './progress';
 
 /** Two presses nearer than this are one that slipped: nobody does work in so short a time. */
 const TWICE_MS = 400;
@@ -19,9 +19,15 @@ type By = Extract<BenchEvent, { what: 'done' }>['by'];
 /**
  * The one press of the table: begins, says that what is shown is done, or puts the nails into the lamp and begins its light. A press
  * that comes twice, or while a hand is still in the lamp, does nothing and says so: nothing is skipped. It ends a break, and no more.
- * `now_ms` may lie before this moment, where the press was forgotten; `first`: an operation whose round is done before its turn.
+ * `now_ms` may lie before this moment, where the press was forgotten; `first`: an operation whose round is done before its turn; `whole`: all
+ * that is left of the pass.
  */
-export function press(bench: Bench, now_ms: number, by: By, first?: string): Pressed {
+export function press(
+  bench: Bench,
+  now_ms: number,
+  by: By,
+  { first, whole = false }: { first?: string | undefined; whole?: boolean } = {},
+): Pressed {
   const progress = progressOf(bench, first);
   const { now, begun_ms, ended, last_ms, paused_ms } = progress;
   if (ended) return { refused: 'over' };
@@ -47,17 +53,35 @@ export function press(bench: Bench, now_ms: number, by: By, first?: string): Pre
         operations: now.operations,
       },
     };
+  const done = whole ? restOfPass(progress) : [now];
+  const { wait_s } = done.at(-1)!;
   return {
     event: {
       what: 'done',
       at_ms: now_ms,
       from_ms: beganAt_ms(bench, now, progress, now_ms),
-      words: now.words,
+      words: done.map(({ words }) => words).join('; '),
       by,
-      pieces: now.pieces,
-      ...(now.wait_s ? { rest_s: now.wait_s } : {}),
+      pieces: done.flatMap(({ pieces }) => pieces),
+      ...(wait_s ? { rest_s: wait_s } : {}),
     },
   };
+}
+
+/**
+ * The work of the pass that stands now, as far as it is done in one go: up to a light, a rest that has to be waited for, or the next
+ * pass. One round, or none, where there is nothing to do at once.
+ */
+export function restOfPass({ now, next }: Pick<Progress, 'now' | 'next'>): CourseRound[] {
+  if (!now || now.kind === 'load') return [];
+  const all = [now];
+  for (const round of next) {
+    const goesOn = round.kind === 'work' && now.pass !== undefined && round.pass?.number === now.pass.number;
+    // What rests has a press of its own: its nails rest, and no others.
+    if (!goesOn || all.at(-1)!.wait_s || round.wait_s) break;
+    all.push(round);
+  }
+  return all;
 }
 
 /** Takes back the last that was done or lit; undefined where nothing was. */

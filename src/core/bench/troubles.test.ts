@@ -54,7 +54,7 @@ function pressed(table: Table, share: number, first?: string): Table {
   const now_ms = Math.round(
     Math.max(table.now_ms, waits?.until_ms ?? 0) + Math.max(500, takes_s * 1000 * share),
   );
-  const made = press(table.bench, now_ms, 'key', first);
+  const made = press(table.bench, now_ms, 'key', { first });
   return 'event' in made ? { ...written(table, made.event), now_ms } : { ...table, now_ms };
 }
 

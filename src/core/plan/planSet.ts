@@ -9,7 +9,7 @@ import { EDITING, type Effort } from '../timing/effort';
 import { windowsOf, type StepWindow } from '../timing/windows';
 import { compared, settling, type Found, type Sitting } from '../timing/sitting';
 import type { Begun, Problem, Schedule } from '../timing/problem';
-import { aheadOf_s, passesOf, type Pass } from '../timing/passes';
+import { aheadOf_s, passesOf, type TitledPass } from '../timing/passes';
 import { roundsOf, type Round } from '../timing/rounds';
 import { withHandWipes } from './handWipes';
 import { coatsOf, passTitle } from './passTitles';
@@ -47,8 +47,6 @@ export interface Plan {
   /** What a step leaves for what must follow it, by operation. */
   windows: Record<string, StepWindow>;
 }
-
-export type TitledPass = Pass & { title: string };
 
 export interface PlanOptions {
   memo?: PlanMemo;

@@ -1,7 +1,8 @@
+import { append, mostOf } from '../model/extent';
 import { lowerFirst, upperFirst } from '../model/letters';
 import type { NailName } from '../model/names';
 import { clockWords, timeWords, waitWords } from '../model/times';
-import type { Pass } from './passes';
+import type { Pass, TitledPass } from './passes';
 import { BREATH_S, whoseWords, type Round } from './rounds';
 import { shortWindow, type StepWindow } from './windows';
 
@@ -47,7 +48,7 @@ const SHORTEST_REST_S = 5;
 
 /** The passes of a sitting as lines to read from first to last; no stretch of it is left without one. */
 export function cardOf(
-  passes: readonly (Pass & { title: string })[],
+  passes: readonly TitledPass[],
   worked: readonly NailName[],
   windows: Readonly<Record<string, StepWindow>> = {},
 ): CardPass[] {
@@ -82,7 +83,7 @@ export function cardOf(
       if (fresh.length > 0) line.caution = fresh.join(' ');
       if (fresh.length < cautions.size) again = true;
       for (const one of fresh) told.add(one);
-      goOn(line, first.start_s, Math.max(...group.map((round) => round.end_s)));
+      goOn(line, first.start_s, mostOf(group.map((round) => round.end_s)));
     }
     waitBefore(passes[p + 1]?.rounds[0]);
     return {
@@ -165,7 +166,7 @@ function inTurn(group: readonly Round[], worked: readonly NailName[]): string {
   const runs: { hand: Round['hand']; nails: NailName[] }[] = [];
   for (const { hand, nails } of group) {
     const last = runs.at(-1);
-    if (last?.hand === hand) last.nails.push(...nails);
+    if (last?.hand === hand) append(last.nails, nails);
     else runs.push({ hand, nails: [...nails] });
   }
   const said = runs.map(({ hand, nails }) => ({ hand, nails: whoseWords(nails, worked) }));

@@ -1,6 +1,7 @@
 import type { Operation } from '../craft/operation';
 import { isPreparing } from '../craft/stageGroups';
 import { rowOf } from '../craft/surfaces';
+import { mostOf } from '../model/extent';
 import { handOf, type NailName } from '../model/names';
 import type { Round } from './rounds';
 
@@ -20,6 +21,9 @@ export interface Pass {
   ahead?: true;
 }
 
+/** With what it is headed by: "Colour, first coat". */
+export type TitledPass = Pass & { title: string };
+
 interface Open extends Omit<Pass, 'number' | 'ahead'> {
   part: Part;
   wets: boolean;
@@ -37,7 +41,7 @@ export function passesOf(rounds: readonly Round[], operations: readonly Operatio
   for (const round of rounds) {
     const done = round.operations.flatMap((id) => byId.get(id) ?? []);
     if (round.kind === 'load') {
-      const p = Math.max(...round.nails.map((nail) => lastOf.get(nail) ?? -1));
+      const p = mostOf(round.nails.map((nail) => lastOf.get(nail) ?? -1));
       const pass = passes[p];
       // A light for nobody's work: of a sitting that begins in the middle.
       if (!pass)

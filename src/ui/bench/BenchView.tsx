@@ -4,7 +4,7 @@ import { useLocalStorage } from '@mantine/hooks';
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { again, press, takeBack, type Pressed } from '@/core/bench/presses';
 import { timeOf } from '@/core/bench/clock';
-import { endOf_s } from '@/core/bench/course';
+import { courseOf, endOf_s } from '@/core/bench/course';
 import type { BenchEvent } from '@/core/bench/log';
 import { openRecipe } from '@/core/bench/recipes';
 import { begunOf } from '@/core/bench/begun';
@@ -27,6 +27,7 @@ import { LeavesAt } from './LeavesAt';
 import { NowBlock, operationOf } from './NowBlock';
 import { insteadEntries, othersOf } from './instead';
 import { OneNail } from './OneNail';
+import { PassStrip } from './PassStrip';
 import { keepPhoto } from './Photos';
 import { Recipe } from './Recipe';
 import { Record } from './Record';
@@ -44,8 +45,6 @@ import classes from './BenchView.module.css';
 /** How much quicker than the clock a practice run is. */
 const PRACTICE_SPEED = 20;
 const FLASH_MS = 900;
-/** So much of what comes after is read from the table. */
-const MOST_AFTER = 2;
 /** No nail, tip or stone measures less or more. */
 const LEAST_MM = 0.3;
 const MOST_MM = 60;
@@ -122,7 +121,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
     at.put({ ...laid, events: [{ what: 'begun', at_ms: timeOf(laid.clock) }] });
     if (!practising && set.state !== 'begun') change({ kind: 'state', state: 'begun' });
   };
-  const pressed = (by: 'key' | 'tap' | 'pedal', at_ms = at.time()) => {
+  const pressed = (by: 'key' | 'tap' | 'pedal', at_ms = at.time(), whole = false) => {
     // While the rest is planned anew nothing is skipped: the press waits for the artist's word.
     if (going.asked) setSaid('First say whether the new plan is taken.');
     else if (at.mine === false) setSaid('Nothing was pressed: the other tab has this table.');
@@ -135,7 +134,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
         begin();
         return;
       }
-      const made = press(latest, at_ms, by, first);
+      const made = press(latest, at_ms, by, { first, whole });
       if ('event' in made) doIt(made.event);
       else tell(made);
     }
@@ -163,6 +162,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
 
   const worked = useMemo(() => NAILS.filter((name) => set.nails[name].in_work), [set]);
   const mark = useMemo(() => benchMark(set), [set]);
+  const planned = useMemo(() => courseOf(plan, set), [plan, set]);
   const stale = bench ? bench.mark !== mark && !practising : false;
   // Sought when something is done, and not with every look at the clock.
   const others = useMemo(() => (progress ? othersOf(set, plan, progress) : []), [set, plan, progress]);
@@ -295,12 +295,13 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
           )}
         </aside>
       </div>
-      <footer className={classes.after} aria-label="What comes after">
-        {(table ? table.next : plan.rounds.slice(1)).slice(0, MOST_AFTER).map((round, i) => (
-          <p key={round.operations[0]}>
-            <b>{i === 0 ? 'Next' : 'Then'}</b> {whoseOf(round, worked)}: {lineWords(round)}
-          </p>
-        ))}
+      <footer className={classes.after} aria-label="The pass, and what comes after">
+        <PassStrip
+          course={bench ? bench.course : planned}
+          progress={progress}
+          worked={worked}
+          onWhole={() => pressed('tap', at.time(), true)}
+        />
         {table?.ended && (
           <Button variant="default" onClick={at.clear}>
             Clear the table
