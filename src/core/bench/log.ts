@@ -134,6 +134,7 @@ const Course = z.array(
     then: z.optional(z.array(z.string())),
     reason: z.string(),
     caution: z.optional(z.string()),
+    times: z.optional(z.number()),
     wait_s: z.optional(z.number()),
     light: z.optional(z.strictObject({ mode: Mode, seconds: z.number(), lamp: z.string() })),
     operations: z.array(Operation),

@@ -85,8 +85,8 @@ function inGroups(what: ToHold, size: number): ToHold[] {
   });
 }
 
-/** Each alone. */
-const eachAlone = (what: ToHold) => inGroups(what, 1);
+/** Each alone: the same again, as often as there are things. */
+const eachAlone = (what: ToHold) => inGroups(what, 1).map((one) => ({ ...one, setWords: what.setWords }));
 
 /** As many at a time as can be set while their beads are wet, from the first touch of the first. */
 function portionsOf(what: ToHold, working_s: number): ToHold[] {

@@ -1,3 +1,6 @@
+import type { NailFrame } from '../geometry/frame';
+import { rounded } from '../model/rounded';
+
 /** How long a nail is said to be, by its length past the free edge (common practice). */
 export const LENGTHS = [
   { words: 'Short', free_mm: 3, below_mm: 4.5 },
@@ -9,4 +12,9 @@ export const LENGTHS = [
 /** The length that so many mm past the free edge are called. */
 export function lengthOf(free_mm: number): (typeof LENGTHS)[number] {
   return LENGTHS.find(({ below_mm }) => free_mm < below_mm) ?? LENGTHS[3];
+}
+
+/** How far a nail reaches: "9 mm past the nail bed". */
+export function pastBed({ length_mm, bed_mm }: Pick<NailFrame, 'length_mm' | 'bed_mm'>): string {
+  return `${rounded(length_mm - bed_mm, 1)} mm past the nail bed`;
 }

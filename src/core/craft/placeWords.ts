@@ -1,14 +1,17 @@
 import type { NailName } from '../model/names';
 import { regionKindOf, type Region } from '../regions';
+import { heightWords } from '../regions/heights';
 import type { SpotWords } from '../regions/regionKind';
 import { sideWords } from './sides';
+
+/** So far to a side it is still the middle. */
+const MIDDLE = 0.25;
 
 /** How a place on this nail is said, by how far across and along it lies. */
 export function spotWords(nail: NailName): SpotWords {
   return (across, along) => {
-    const side = Math.abs(across) > 0.25 ? sideWords(across, nail) : '';
-    const height = along < 0.4 ? 'near the cuticle' : along < 1.1 ? 'on the nail bed' : 'near the tip';
-    return side ? `${side}, ${height}` : height;
+    const side = Math.abs(across) > MIDDLE ? sideWords(across, nail) : 'in the middle';
+    return along === undefined ? side : `${side}, ${heightWords(along)}`;
   };
 }
 

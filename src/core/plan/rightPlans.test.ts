@@ -127,7 +127,7 @@ describe.each(RIGHT.map((right) => [right.words, right] as const))('%s', (_words
     const set = made(right);
     set.edits.push(...edits);
     // So long that no film waits only because little was searched.
-    const { findings } = planSet(set, { effort: { iterations: 1000 } });
+    const { findings } = planSet(set, { effort: { iterations: 300 } });
     const told = findings.filter(
       (one) => one.severity !== 'note' && (one.nails ?? [one.nail]).includes('left-ring'),
     );

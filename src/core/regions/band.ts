@@ -5,6 +5,7 @@ import { keptSize, offSkin_mm, offSkinPolygon } from '../geometry/regions';
 import { figure } from '../model/limits';
 import { Along } from '../model/primitives';
 import { alongOf, clamp, type Handle } from './handle';
+import { heightWords, NEAR } from './heights';
 import type { OnNail } from './on';
 import { defineRegion } from './regionKind';
 
@@ -51,28 +52,6 @@ export const band = defineRegion({
     return low === high ? `in a band ${low}` : `from ${low} to ${high}`;
   },
 });
-
-/** So near to a landmark it is meant. */
-const NEAR = 0.06;
-const PARTS: readonly [number, string][] = [
-  [0.1, 'a tenth'],
-  [0.25, 'a quarter'],
-  [1 / 3, 'a third'],
-  [0.5, 'half-way'],
-  [2 / 3, 'two thirds'],
-  [0.75, 'three quarters'],
-  [0.9, 'nine tenths'],
-];
-
-/** A height on the nail by its landmarks: "half-way up the nail bed", "the free edge". */
-function heightWords(along: number): string {
-  if (Math.abs(along - 1) < NEAR) return 'where the free edge begins';
-  const part = along % 1;
-  const [, words] = PARTS.reduce((best, one) =>
-    Math.abs(one[0] - part) < Math.abs(best[0] - part) ? one : best,
-  );
-  return `${words} ${along < 1 ? 'up the nail bed' : 'out the free edge'}`;
-}
 
 /** A band is never thinner than this, as a share of its landmark. */
 const LEAST_BAND = 0.03;

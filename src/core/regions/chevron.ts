@@ -4,6 +4,7 @@ import { offSkin_mm } from '../geometry/regions';
 import { figure, limitsOf, within } from '../model/limits';
 import { Along, mm } from '../model/primitives';
 import { alongOf, toMm } from './handle';
+import { heightWords } from './heights';
 import { defineRegion } from './regionKind';
 
 /**
@@ -58,7 +59,8 @@ export const chevron = defineRegion({
       },
     ];
   },
-  says: () => 'beyond a V',
+  says: ({ point, fall_mm }) =>
+    `beyond a V, its point ${heightWords(point)}, its sides ${Math.abs(fall_mm)} mm nearer the ${fall_mm < 0 ? 'tip' : 'cuticle'}`,
 });
 
 /** Columns over the nail, and steps in each to find where it ends. */

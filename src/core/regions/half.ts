@@ -50,5 +50,8 @@ export const half = defineRegion({
       },
     ];
   },
-  says: ({ side, at }, spot, turned) => spot(turned * (side === 'left' ? (at - 1) / 2 : (at + 1) / 2), 1.05),
+  says: ({ side, at }, spot, turned) => {
+    const share = Math.round((side === 'left' ? at + 1 : 1 - at) * 50);
+    return `on the ${spot(turned * (side === 'left' ? -1 : 1))}, ${share === 50 ? 'half' : `${share} %`} of the width`;
+  },
 });

@@ -6,6 +6,7 @@ import { figure, limitsOf, within } from '../model/limits';
 import { Across, Along, count, mm, Turn } from '../model/primitives';
 import { rounded } from '../model/rounded';
 import { without } from '../model/without';
+import { turnWords } from './heights';
 import { onPart, toMm, turnedSpotHandles, type Handle } from './handle';
 import { spotAt_mm, type OnNail } from './on';
 import { defineRegion } from './regionKind';
@@ -108,11 +109,15 @@ export const lines = defineRegion({
     };
   },
   handles: (region, on) => linesHandles(region, on),
-  says: ({ count: many, crossed, wave, dash }) => {
+  says: ({ count: many, width_mm, pitch_mm, turn_deg, across, along, crossed, wave, dash }, spot, side) => {
     const dashed = dash ? 'dashed ' : '';
-    if (crossed) return `in ${dashed}${wave ? 'wavy ' : ''}checks`;
+    const apart = `${width_mm} mm wide, ${pitch_mm} mm apart`;
+    const turned = turnWords(turn_deg, spot, side);
+    if (crossed) return `in ${dashed}${wave ? 'wavy ' : ''}checks ${apart}, ${turned}`;
     const line = `${dashed}${wave ? 'wave' : 'line'}`;
-    return many === 1 ? `in a ${line}` : `in ${many} ${line}s`;
+    return many === 1
+      ? `in a ${line} ${width_mm} mm wide, ${turned}, ${spot(side * across, along)}`
+      : `in ${many} ${line}s ${apart}, ${turned}`;
   },
   drawn_s: ({ count: many, crossed, dash }) => {
     const line_s = dash ? Math.max(LINE_S, (DASH_S * USUAL_MM) / (dash.long_mm + dash.gap_mm)) : LINE_S;

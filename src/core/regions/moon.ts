@@ -44,5 +44,5 @@ export const moon = defineRegion({
       move: ({ y }) => ({ ...region, depth_mm: toMm(within(DEPTH, y / scale)) }),
     },
   ],
-  says: () => 'on the half moon',
+  says: ({ depth_mm }) => `on the half moon, ${depth_mm} mm deep`,
 });

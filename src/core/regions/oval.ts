@@ -4,8 +4,9 @@ import { offSkin_mm } from '../geometry/regions';
 import { figure, limitsOf } from '../model/limits';
 import { Across, Along, mm, Turn } from '../model/primitives';
 import { bodyHandles, onPart } from './handle';
+import { turnWords } from './heights';
 import { nearerMiddle } from './inwards';
-import { defineRegion } from './regionKind';
+import { defineRegion, type SpotWords } from './regionKind';
 
 const schema = z.strictObject({
   kind: z.literal('oval'),
@@ -15,6 +16,17 @@ const schema = z.strictObject({
   length_mm: mm(0.3, 60),
   turn_deg: Turn,
 });
+
+/** "a circle 5 mm across", "an oval 4 mm wide and 6 mm long": as it was drawn; on a smaller nail it may be smaller, and is on its map. */
+function sizeWords(
+  { width_mm, length_mm, turn_deg }: z.infer<typeof schema>,
+  spot: SpotWords,
+  side: 1 | -1,
+): string {
+  if (width_mm === length_mm) return `a circle ${width_mm} mm across`;
+  const turn = turn_deg === 0 ? '' : `, ${turnWords(turn_deg, spot, side)}`;
+  return `an oval ${width_mm} mm wide and ${length_mm} mm long${turn}`;
+}
 
 export const oval = defineRegion({
   kind: 'oval',
@@ -72,6 +84,7 @@ export const oval = defineRegion({
       ),
       (body) => ({ ...region, ...body }),
     ),
-  says: (region, spot, side) => `in an oval, ${spot(side * region.across, region.along)}`,
+  says: (region, spot, side) =>
+    `in ${sizeWords(region, spot, side)}, ${spot(side * region.across, region.along)}`,
   sized: { inwards: nearerMiddle },
 });

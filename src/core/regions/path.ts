@@ -43,8 +43,8 @@ export const path = defineRegion({
     };
   },
   handles: cornerHandles,
-  says: ({ points }, spot, side) =>
-    `in a line, ${spot(side * middleOf(points).across, middleOf(points).along)}`,
+  says: ({ points, width_mm }, spot, side) =>
+    `in a line ${width_mm} mm wide, ${spot(side * middleOf(points).across, middleOf(points).along)}`,
   sized: { inwards: cutAtEdge },
   drawn_s: () => DRAW_S,
   stroke_mm: ({ width_mm }) => width_mm,

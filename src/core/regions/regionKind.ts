@@ -5,8 +5,8 @@ import type { Figure } from '../model/limits';
 import type { Handle } from './handle';
 import type { OnNail } from './on';
 
-/** How a place on a nail is said: across −1 … 1, along 0 cuticle, 1 free edge, 2 tip. */
-export type SpotWords = (across: number, along: number) => string;
+/** How a place on a nail is said: across −1 … 1, along 0 cuticle, 1 free edge, 2 tip; without a height, its side alone. */
+export type SpotWords = (across: number, along?: number) => string;
 
 /** One way to say a part of the nail: its schema, its curve, its words and what it is moved by. */
 export interface RegionKind<R> {

@@ -56,7 +56,8 @@ export const rim = defineRegion({
       move: ({ y }) => ({ ...region, width_mm: toMm(within(WIDTH, (y - 0.25) / scale)) }),
     },
   ],
-  says: ({ where }) => (where === 'cuticle' ? 'along the cuticle' : 'along the outline'),
+  says: ({ where, width_mm }) =>
+    `along the ${where === 'cuticle' ? 'cuticle' : 'outline'}, ${width_mm} mm wide`,
   drawn_s: () => 60,
   stroke_mm: ({ width_mm }) => width_mm,
 });

@@ -58,7 +58,8 @@ export const ring = defineRegion({
       },
     ];
   },
-  says: (region, spot, side) => `in a ring, ${spot(side * region.across, region.along)}`,
+  says: (region, spot, side) =>
+    `in a ring ${region.across_mm} mm across, ${region.width_mm} mm wide, ${spot(side * region.across, region.along)}`,
   sized: { inwards: nearerMiddle },
   drawn_s: () => 25,
   stroke_mm: ({ width_mm }) => width_mm,

@@ -149,7 +149,7 @@ describe('art inside a tip', () => {
     set.looks = [{ id: 'only', name: 'Only', key: 'a', elements: [sheer, clearPieces] }];
     for (const nail of NAILS) Object.assign(set.nails[nail], { look: 'only', changes: [] });
     // Ten beds of pieces want some search until none of them waits too long.
-    const plan = planSet(set, { ...QUICK, effort: { iterations: 1500 } });
+    const plan = planSet(set, QUICK);
     expect(plan.findings.filter((one) => one.severity === 'stop')).toEqual([]);
     expect(checkSitting(factsOf(set, plan))).toEqual([]);
     const starts = new Map(plan.sitting.strokes.map((stroke) => [stroke.operation, stroke.start_s]));

@@ -3,7 +3,7 @@ import { lowerFirst, upperFirst } from '../model/letters';
 import type { NailName } from '../model/names';
 import { clockWords, timeWords, waitWords } from '../model/times';
 import type { Pass, TitledPass } from './passes';
-import { BREATH_S, whoseWords, type Round } from './rounds';
+import { BREATH_S, lineWords, whoseWords, type Round } from './rounds';
 import { shortWindow, type StepWindow } from './windows';
 
 /** A pass as the sheet to work from tells it: its heading, then line by line. */
@@ -35,6 +35,8 @@ export interface CardLine {
   light?: { seconds: number; mode: 'cure' | 'flash'; held?: true; each?: true };
   /** How long each of its nails then rests, while the work goes on elsewhere; of a wait, how long it is. */
   wait_s?: number;
+  /** Where it lies: "1–7", its numbers on the maps of its nails. */
+  map?: string;
   /** What must follow soon, where that is short: "burnished while it is warm within 30 s". */
   within?: string;
   /** Said where it first matters; later its pass is marked. */
@@ -46,11 +48,15 @@ const CLOCK_EVERY_S = 180;
 /** A rest that is shorter than taking the next nail in hand is not worth a word. */
 const SHORTEST_REST_S = 5;
 
-/** The passes of a sitting as lines to read from first to last; no stretch of it is left without one. */
+/**
+ * The passes of a sitting as lines to read from first to last; no stretch of it is left without one. `numbers`: what an operation lays has on
+ * the map of its nail.
+ */
 export function cardOf(
   passes: readonly TitledPass[],
   worked: readonly NailName[],
   windows: Readonly<Record<string, StepWindow>> = {},
+  numbers: ReadonlyMap<string, readonly number[]> = new Map(),
 ): CardPass[] {
   const told = new Set<string>();
   const waits = waitsBetween(passes.flatMap(({ rounds }) => rounds));
@@ -78,6 +84,8 @@ export function cardOf(
       // What is waited for before a pass belongs to the one before.
       if (first !== rounds[0]) waitBefore(first);
       const line = lineOf(group, hand, worked, windows);
+      const map = onMaps(group, numbers);
+      if (map) line.map = map;
       const cautions = new Set(group.flatMap(({ caution }) => caution ?? []));
       const fresh = [...cautions].filter((one) => !told.has(one));
       if (fresh.length > 0) line.caution = fresh.join(' ');
@@ -145,7 +153,7 @@ function lineOf(
       ? upperFirst((first.then ?? []).join(', '))
       : byNail
         ? `Nail by nail: ${lowerFirst(first.words)}`
-        : first.words,
+        : lineWords(first),
   };
   if (first.light) {
     const { seconds, mode } = first.light;
@@ -159,6 +167,30 @@ function lineOf(
   if (within) line.within = within;
   if ((first.wait_s ?? 0) >= SHORTEST_REST_S) line.wait_s = first.wait_s!;
   return line;
+}
+
+/** The numbers that what a line lays has on the maps, where they are the same on each of its nails. */
+function onMaps(
+  group: readonly Round[],
+  numbers: ReadonlyMap<string, readonly number[]>,
+): string | undefined {
+  const byNail = new Map<string, number[]>();
+  for (const id of group.flatMap(({ operations }) => operations)) {
+    const nail = id.split('/')[0]!;
+    const own = numbers.get(id);
+    if (own) byNail.set(nail, [...(byNail.get(nail) ?? []), ...own]);
+  }
+  const said = new Set(
+    [...byNail.values()].map((own) => rangeWords([...new Set(own)].sort((a, b) => a - b))),
+  );
+  return said.size === 1 ? [...said][0] : undefined;
+}
+
+/** "3", "1–4", "1, 2, 5". */
+function rangeWords(sorted: readonly number[]): string {
+  const [first, last] = [sorted[0]!, sorted.at(-1)!];
+  if (sorted.length > 1 && last - first === sorted.length - 1) return `${first}–${last}`;
+  return sorted.join(', ');
 }
 
 /** "all five, right then left", "left ring, then right ring and index": whose nails, hand after hand. */
@@ -261,13 +293,25 @@ export function passWords(hand: CardPass['hand'], title: string): string {
   return `${hand === 'both' ? 'Both hands' : `${upperFirst(hand)} hand`} · ${title}`;
 }
 
-function lineText({ kind, start_s, later, nails, words, light, wait_s, within, caution }: CardLine): string {
+function lineText({
+  kind,
+  start_s,
+  later,
+  nails,
+  words,
+  light,
+  wait_s,
+  map,
+  within,
+  caution,
+}: CardLine): string {
   const lit = light
     ? `${light.mode} ${light.seconds} s${light.each ? ' each' : ''}${light.held ? ', held' : ''}`
     : '';
   const said = [
     kind === 'lamp' ? `into the lamp, ${lit}` : words,
     kind === 'lamp' ? words : lit,
+    map && `map ${map}`,
     within,
     wait_s === undefined ? '' : `${kind === 'wait' ? '' : 'rests '}${waitWords(wait_s)}`,
   ];

@@ -69,7 +69,7 @@ describe('golden sittings', () => {
     });
     expect(oneHand(tips)).toEqual([
       'Before she comes:',
-      'all: Size the tip and shape it almond, etch it inside and prime that',
+      'all: Size the tip, shape it almond, 9 mm past the nail bed, etch it inside and prime that',
       'Prepare:',
       SANITISED,
       'all: Push back and clear the cuticle',

@@ -32,6 +32,8 @@ export interface Round {
   then?: string[];
   reason: string;
   caution?: string;
+  /** So often it is done on each of its nails, one after the other. */
+  times?: number;
   /** Each of its nails rests afterwards: until something has dried, soaked or set. */
   wait_s?: number;
   /** Light of a load, or held by hand within the work, on each nail. */
@@ -79,9 +81,10 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
   const rounds: Omit<Round, 'number'>[] = [];
   let last: Omit<Round, 'number'> | undefined;
   let lastMark = '';
+  let pieces = 0;
   const parted = (before: Omit<Round, 'number'>, piece: Piece) =>
     litBetween(sitting, before, piece) || idleBetween(sitting, before, piece);
-  const all = pieces(sitting, byId, rests, heldOn(operations));
+  const all = piecesOf(sitting, byId, rests, heldOn(operations));
   const inWork = new Set(all.flatMap(({ lights }) => lights.map(({ load }) => load)));
   for (const piece of all) {
     const first = piece.operations[0]!;
@@ -92,6 +95,10 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
     if (last && lastMark === mark && goesOn && !parted(last, piece)) {
       if (last.hand !== hand) last.hand = 'both';
       if (!last.nails.includes(first.nail)) last.nails.push(first.nail);
+      pieces += 1;
+      const times = pieces / last.nails.length;
+      if (times > 1 && Number.isInteger(times)) last.times = times;
+      else delete last.times;
       append(last.operations, ids(piece));
       last.end_s = piece.end_s;
       continue;
@@ -112,6 +119,7 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
     if (light) last.light = lightOf(light.load);
     if (piece.wait_s > 0) last.wait_s = piece.wait_s;
     lastMark = mark;
+    pieces = 1;
     rounds.push(last);
   }
   for (const load of sitting.loads) {
@@ -169,7 +177,7 @@ function heldOn(operations: readonly Operation[]): Set<string> {
   return on;
 }
 
-function pieces(
+function piecesOf(
   sitting: Schedule,
   byId: ReadonlyMap<string, Operation>,
   rests: ReadonlyMap<string, readonly Operation[]>,
@@ -224,8 +232,9 @@ function wordsOf(piece: Piece): string {
 const IN_TIP = ', inside the tip';
 
 /** A round as a line says it: what goes into the lamp, or what is done. */
-export function lineWords({ kind, words }: Pick<Round, 'kind' | 'words'>): string {
-  return kind === 'load' ? `Into the lamp: ${hardened(words)}` : words;
+export function lineWords({ kind, words, times }: Pick<Round, 'kind' | 'words' | 'times'>): string {
+  if (kind === 'load') return `Into the lamp: ${hardened(words)}`;
+  return times ? `${times} times: ${lowerFirst(words)}` : words;
 }
 
 /** What a light is for, without which light it is. */

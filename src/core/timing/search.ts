@@ -61,7 +61,7 @@ export const WEIGHTS: Record<Flow, Weights> = {
 const ROUND_MOVES: Record<Flow, number> = { quick: 0, balanced: 85, calm: 85 };
 
 /** What must not happen weighs more than any time it could save. */
-const LATE = 200;
+const LATE = 1000;
 const LATE_S = 5;
 const DUST = 2000;
 const UNFIT = 2000;

@@ -59,7 +59,7 @@ export function CardPasses({ card, begins, isTicked, tick }: Props) {
 }
 
 function Line({ line, begins }: { line: CardLine; begins: Date | undefined }) {
-  const { kind, start_s, later, nails, words, light, wait_s, within, caution } = line;
+  const { kind, start_s, later, nails, words, light, wait_s, map, within, caution } = line;
   return (
     <li className={classes.line} data-kind={kind}>
       <b className={classes.whose}>{nails}</b>
@@ -80,6 +80,7 @@ function Line({ line, begins }: { line: CardLine; begins: Date | undefined }) {
             {waitWords(wait_s)}
           </span>
         )}
+        {map && <span className={classes.rest}> – map {map}</span>}
         {within && <span className={classes.rest}> – {within}</span>}
         {caution && <small className={classes.caution}>△ {caution}</small>}
       </span>

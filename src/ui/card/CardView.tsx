@@ -64,8 +64,8 @@ function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: Re
   const operations = NAILS.flatMap((name) => plan.operations[name]);
   const begins = workBeginsAt(set.appointment, plan.ahead_s);
   const ends = mustEndAt(set.appointment);
-  const card = cardOf(plan.passes, worked, plan.windows);
-  const maps = nailMaps(set, plan.operations);
+  const { maps, numbers } = useMemo(() => nailMaps(set, plan.operations), [set, plan]);
+  const card = cardOf(plan.passes, worked, plan.windows, numbers);
   const products = inOrderOfUse(plan.rounds, operations, set.kit.products);
   const { stock } = useStock();
   const counted = countedOut(operations, stock ? suppliesNow(stock) : []);
@@ -167,7 +167,7 @@ function Sheet({ set, plan, choice }: { set: SetDocument; plan: Plan; choice: Re
               <h3>Where it lies, in mm</h3>
               <div className={classes.maps}>
                 {maps.map((map) => (
-                  <MapOf key={map.nail} map={map} />
+                  <MapOf key={map.nail} map={map} same={map.same} />
                 ))}
               </div>
             </div>

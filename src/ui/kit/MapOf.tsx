@@ -1,11 +1,18 @@
 import { nailWords } from '@/core/model/names';
-import type { NailMap } from '@/core/picture/nailMap';
+import type { NailMap, SharedMap } from '@/core/picture/nailMap';
 import classes from './MapOf.module.css';
 
 const MAP_PX_PER_MM = 5;
 
+interface Props {
+  map: NailMap;
+  /** Other nails that carry the same. */
+  same?: SharedMap['same'];
+  px_per_mm?: number;
+}
+
 /** Where things lie on a nail, in mm: drawn, and in words. */
-export function MapOf({ map, px_per_mm = MAP_PX_PER_MM }: { map: NailMap; px_per_mm?: number }) {
+export function MapOf({ map, same = [], px_per_mm = MAP_PX_PER_MM }: Props) {
   const k = px_per_mm;
   const x = (value: number) => (value + map.width_mm / 2 + 0.5) * k;
   const y = (value: number) => (map.length_mm - value + 0.5) * k;
@@ -34,7 +41,12 @@ export function MapOf({ map, px_per_mm = MAP_PX_PER_MM }: { map: NailMap; px_per
         ))}
       </svg>
       <figcaption>
-        <b>{nailWords(map.nail)}</b>
+        <b>
+          {[
+            nailWords(map.nail),
+            ...same.map(({ nail, turned }) => `${nailWords(nail)}${turned ? ', turned over' : ''}`),
+          ].join('; ')}
+        </b>
         <ol>
           {map.items.map((item, i) => (
             <li key={i}>

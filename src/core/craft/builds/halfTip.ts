@@ -10,6 +10,7 @@ import { wholePlace, type NailContext } from '../context';
 import { coatOf } from '../cure';
 import { baseDraft, dustOffDraft, hardenOf, LAST_DUST_OFF, STICKY_OFF, wipeDraft } from '../drafts';
 import { HAND_S } from '../handwork';
+import { pastBed } from '../lengths';
 import type { Draft, Place } from '../operation';
 import { EXTENSION_UM, pinchedStructure, sculpted } from '../structures';
 import { acrylicRefill, APEX_UM, MATERIAL, MATERIAL_FIELDS } from './material';
@@ -90,14 +91,14 @@ export const halfTip = defineBuild({
     const { arrive, prepare } = clearPlate(context, 'Shorten the free edge');
     return {
       arrive,
-      prepare: [
+      ahead: [
         sizedTip(context, 'half tip', {
-          words: 'Size the half tip, file its sides to fit',
+          words: `Size the half tip, file its sides to fit, cut it ${pastBed(context.frame)}`,
           hand_s: HAND_S['ready-tip'] / 2,
           reason: 'From sidewall to sidewall; between sizes the wider one, filed.',
         }),
-        ...prepare,
       ],
+      prepare,
       foundation: [
         ...(build.base === 'handmade' ? handmadePeel(context) : peels ? peelable(context) : []),
         ...glued(context, peels ? 'base' : 'plate', build.edge ?? undefined),

@@ -5,7 +5,7 @@ import { pouredStructure, thinExtension, EXTENSION_UM } from '../structures';
 import { ART, ART_FIELD, artSits } from './artUnder';
 import { APEX_UM, apexField } from './material';
 import { OVER_BASE, overBase } from './overBase';
-import { FORM_OFF, FORM_ON } from './sculptedForm';
+import { FORM_OFF, formOn } from './sculptedForm';
 
 const schema = z.strictObject({
   ...BUILD_BASE,
@@ -45,7 +45,7 @@ export const lengthened = defineBuild({
     const builder = context.role('builder');
     return {
       ...own,
-      foundation: [...own.foundation, FORM_ON, ...thinExtension(builder, context), FORM_OFF],
+      foundation: [...own.foundation, formOn(context), ...thinExtension(builder, context), FORM_OFF],
     };
   },
   structure: (build, context) => ({

@@ -3,6 +3,7 @@ import { mm } from '../../model/primitives';
 import { BUILD_BASE, defineBuild } from '../build';
 import { wholePlace } from '../context';
 import { HAND_S } from '../handwork';
+import { pastBed } from '../lengths';
 import { FULL_TIP_UM, keyedTip, sizedTip } from './readyTip';
 
 const schema = z.strictObject({ ...BUILD_BASE, kind: z.literal('on-stand'), length_mm: mm(1, 30) });
@@ -29,7 +30,7 @@ export const onStand = defineBuild({
     return {
       prepare: [
         sizedTip(context, 'tip', {
-          words: `Size the tip and shape it ${context.frame.shape}`,
+          words: `Size the tip, shape it ${context.frame.shape}, ${pastBed(context.frame)}`,
           hand_s: HAND_S['ready-tip'],
           reason: 'Sized for its wearer from sidewall to sidewall; its inside is etched when it is put on.',
         }),

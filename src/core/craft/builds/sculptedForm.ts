@@ -1,9 +1,10 @@
 import * as z from 'zod/mini';
 import { mm } from '../../model/primitives';
 import { BUILD_BASE, defineBuild } from '../build';
-import { wholePlace } from '../context';
+import { wholePlace, type NailContext } from '../context';
 import { baseDraft } from '../drafts';
 import { HAND_S } from '../handwork';
+import { pastBed } from '../lengths';
 import type { Draft } from '../operation';
 import { beadedStructure, EXTENSION_UM, sculpted, thinExtension } from '../structures';
 import { ART, ART_FIELD, artSits } from './artUnder';
@@ -57,7 +58,7 @@ export const sculptedForm = defineBuild({
         // Beads take minutes a nail: each is primed just before its own.
         foundation: [
           ...primePlate(context, 'always'),
-          FORM_ON,
+          formOn(context),
           ...sculpted(
             context.role('acrylic'),
             context.inlaid || coversArt ? thin_um : build.apex_um,
@@ -72,7 +73,7 @@ export const sculptedForm = defineBuild({
       ...prepPlate(context, { shapeWords }),
       foundation: [
         ...baseDraft(context, 'The extension grips the base, not the plate.'),
-        FORM_ON,
+        formOn(context),
         ...thinExtension(context.role(build.material === 'putty' ? 'putty' : 'builder'), context, thin_um),
         FORM_OFF,
         ...(build.french ? builtBed(build.french, context) : []),
@@ -92,14 +93,17 @@ export const sculptedForm = defineBuild({
     build.material === 'acrylic' ? acrylicRefill(build.apex_um, context) : undefined,
 });
 
-export const FORM_ON: Draft = {
-  step: 'form',
-  verb: 'fit-form',
-  words: 'Fit the form snug under the free edge',
-  place: wholePlace(),
-  hand_s: HAND_S['fit-form'],
-  reason: 'No gap to the plate and in line with the finger: the extension runs on as the form points.',
-};
+/** A form that carries what is built past the nail bed. */
+export function formOn({ frame }: NailContext): Draft {
+  return {
+    step: 'form',
+    verb: 'fit-form',
+    words: `Fit the form snug under the free edge, to build ${pastBed(frame)}`,
+    place: wholePlace(),
+    hand_s: HAND_S['fit-form'],
+    reason: 'No gap to the plate and in line with the finger: the extension runs on as the form points.',
+  };
+}
 
 export const FORM_OFF: Draft = {
   step: 'form-off',

@@ -9,6 +9,7 @@ import { wholePlace, type NailContext } from '../context';
 import { coatOf, through_s } from '../cure';
 import { baseDraft, flashOf, hardenOf, spillDraft } from '../drafts';
 import { HAND_S } from '../handwork';
+import { pastBed } from '../lengths';
 import { prepPlate } from './prep';
 import { FULL_TIP_UM, keyedTip, sizedTip } from './readyTip';
 
@@ -102,7 +103,7 @@ function readyDraft(context: NailContext, primed: boolean, tip: string): Draft {
     context,
     tip,
     {
-      words: `Size the ${tip}${after ? '' : ` and shape it ${context.frame.shape}`}${primed ? ', etch it inside and prime that' : ''}`,
+      words: `Size the ${tip}${after ? '' : `, shape it ${context.frame.shape}`}, ${pastBed(context.frame)}${primed ? ', etch it inside and prime that' : ''}`,
       hand_s: after ? HAND_S['ready-tip'] / 2 : HAND_S['ready-tip'],
       reason: after
         ? 'Sized sidewall to sidewall; an etched inside holds. It is shaped on the finger.'

@@ -198,7 +198,7 @@ export const french = defineTechnique({
       const along_edge = { width_mm: of.width_mm, ...(off_mm === undefined ? {} : { off_mm }) };
       return coats(made, 1, step, `cure-${step}`, () => ({
         verb: 'draw',
-        words: `${words} in ${made.name}`,
+        words: `${words}, ${of.width_mm} mm wide, in ${made.name}`,
         place: { ...place, along_edge },
         paint: { kind: 'product' },
         deposit: { kind: 'conformal', t_um: coatOf(made) },

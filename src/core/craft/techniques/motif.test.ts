@@ -79,21 +79,21 @@ describe('a motif of several colours', () => {
         .map((one) => one.words);
     expect(words({ colours: named })).toEqual([
       expect.stringMatching(
-        /^Leaves in Sage 03, colour 1 of 2, 3 strokes, [\d.]+ × [\d.]+ mm, on the nail bed$/,
+        /^Leaves in Sage 03, colour 1 of 2, 3 strokes, [\d.]+ × [\d.]+ mm, in the middle, [a-z ]+ up the nail bed$/,
       ),
       expect.stringMatching(
-        /^Stem in Velvet 04, colour 2 of 2, one stroke, [\d.]+ × [\d.]+ mm, on the nail bed$/,
+        /^Stem in Velvet 04, colour 2 of 2, one stroke, [\d.]+ × [\d.]+ mm, in the middle, [a-z ]+ up the nail bed$/,
       ),
     ]);
     const spot = { across: -0.5, along: 0.3, size: 0.4, turn_deg: 0, mirrored: false };
     expect(words({ colours: named.slice(0, 1), spots: [spot] })[0]).toMatch(
-      /, little-finger side, near the cuticle$/,
+      /, little-finger side, a third up the nail bed$/,
     );
     const spots = [spot, { ...spot, along: 1 }, { ...spot, across: 0.4 }];
     expect(words({ colours: named.slice(0, 1), spots })[0]).toMatch(/mm each, in 3 places$/);
     // Drawn to fit its nail it is as large a part of each: one line on the card for all of them.
     expect(words({ fit: 'scale', colours: named })[0]).toMatch(
-      /, 3 strokes, half the nail long, on the nail bed$/,
+      /, 3 strokes, half the nail long, in the middle, [a-z ]+ up the nail bed$/,
     );
     // What has no name is called by its product.
     expect(words({ colours: colours.slice(0, 1) })[0]).toMatch(/^Sage 03, 3 strokes/);
