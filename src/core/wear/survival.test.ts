@@ -1,6 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { comparedWords, logRank, medianDays, productLimit, type Held } from './survival';
+import { chance, type Chance } from '../model/chance';
+import { runs } from '../testing/runs';
+import { studentTail } from './studentTail';
+import { comparedWords, logRank, logRankBySet, medianDays, productLimit, type Held } from './survival';
 
 /**
  * Weeks in remission of 42 children with leukaemia, 6-mercaptopurine and placebo: Freireich et al. 1963, Blood 21:699, as worked in
@@ -90,5 +93,86 @@ describe('how long it holds', () => {
     expect(productLimit(held([4], []))).toEqual([
       { days: 4, at_risk: 1, failed: 1, holds: 0, low: 0, high: 0 },
     ]);
+  });
+});
+
+describe('sets as witnesses', () => {
+  interface OfSet extends Held {
+    set: string;
+  }
+  const setOf = ({ set }: OfSet) => set;
+
+  /** Sets of ten nails that fail by chance; what a set is like is drawn for all its nails, `hazards` per day by group. */
+  function worn(
+    random: Chance,
+    sets: number,
+    spread: number,
+    hazards: readonly [number, number],
+    within = false,
+  ) {
+    const groups: [OfSet[], OfSet[]] = [[], []];
+    const share = () => (random.below(1 << 20) + 0.5) / (1 << 20);
+    for (let set = 0; set < sets; set += 1) {
+      // Log-normal, by Box and Muller.
+      const own = Math.exp(spread * Math.sqrt(-2 * Math.log(share())) * Math.cos(2 * Math.PI * share()));
+      const off = 14 + random.below(14);
+      for (let k = 0; k < 10; k += 1) {
+        const g = within ? Number(k < 5) : set % 2;
+        const fails = Math.max(1, Math.ceil(-Math.log(share()) / (own * hazards[g]!)));
+        groups[g]!.push({ days: Math.min(fails, off), failed: fails <= off, set: String(set) });
+      }
+    }
+    return groups;
+  }
+
+  it.each([
+    ['sets of one group each', 1, false, 24],
+    ['few of them', 1, false, 7],
+    ['nails of both groups on each set', 1, true, 12],
+    ['sets that are all alike', 0, false, 20],
+  ])(
+    '%s: where nothing differs, chance is said to do it nineteen times in twenty',
+    (_what, spread, within, sets) => {
+      const random = chance(4_404);
+      const many = runs(1000, 6000);
+      let bySet = 0;
+      let byNail = 0;
+      for (let i = 0; i < many; i += 1) {
+        const [a, b] = worn(random, sets, spread, [1 / 60, 1 / 60], within);
+        if ((logRankBySet(a, b, setOf)?.p ?? 1) < 0.05) bySet += 1;
+        if ((logRank(a, b)?.p ?? 1) < 0.05) byNail += 1;
+      }
+      // Two standard errors of so many runs above one in twenty at most.
+      expect(bySet / many).toBeLessThan(0.05 + 2 * Math.sqrt(0.0475 / many));
+      expect(bySet / many).toBeGreaterThan(0.02);
+      if (spread > 0 && !within) expect(byNail / many).toBeGreaterThan(0.2);
+    },
+  );
+
+  it('what differs is found all the same', () => {
+    const random = chance(4_405);
+    let found = 0;
+    for (let i = 0; i < 100; i += 1) {
+      const [a, b] = worn(random, 30, 0.4, [1 / 30, 1 / 90]);
+      if ((logRankBySet(a, b, setOf)?.p ?? 1) < 0.05) found += 1;
+    }
+    expect(found).toBeGreaterThan(90);
+  });
+
+  it('two sets are too few to say anything', () => {
+    const [a, b] = worn(chance(1), 4, 0, [1 / 20, 1 / 60]);
+    expect(logRankBySet(a, b, setOf)).toBeUndefined();
+    expect(comparedWords(logRankBySet(a, b, setOf), ['A', 'B'])).toBe('Too few to say.');
+  });
+
+  it.each([
+    // NIST/SEMATECH e-Handbook 1.3.6.7.2, critical values of Student's t.
+    [12.706, 1, 0.05],
+    [2.228, 10, 0.05],
+    [2.845, 20, 0.01],
+    [1.984, 100, 0.05],
+    [0, 7, 1],
+  ])('t of %s with %s degrees of freedom comes by chance %s of the times', (t, df, p) => {
+    expect(studentTail(t, df)).toBeCloseTo(p, 3);
   });
 });

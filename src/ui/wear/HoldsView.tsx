@@ -8,7 +8,7 @@ import { messageOf } from '@/core/model/messageOf';
 import { notesOn } from '@/core/model/wear';
 import { groupsOf, stepOn, type WornGroup } from '@/core/wear/groups';
 import { GROUPINGS, wornNails, type WornNail } from '@/core/wear/held';
-import { comparedWords, logRank } from '@/core/wear/survival';
+import { comparedWords, logRankBySet } from '@/core/wear/survival';
 import { useClients } from '../clients/useClients';
 import { Go } from '../kit/Go';
 import { Choice } from '../kit/Inputs';
@@ -111,10 +111,14 @@ export function HoldsView() {
               <p role="status">
                 {shown[0] === shown[1]
                   ? 'Choose two.'
-                  : comparedWords(logRank(of(shown[0])?.nails ?? [], of(shown[1])?.nails ?? []), [
-                      upperFirst(nameOf(shown[0])),
-                      upperFirst(nameOf(shown[1])),
-                    ])}
+                  : comparedWords(
+                      logRankBySet(
+                        of(shown[0])?.nails ?? [],
+                        of(shown[1])?.nails ?? [],
+                        ({ worn }) => worn,
+                      ),
+                      [upperFirst(nameOf(shown[0])), upperFirst(nameOf(shown[1]))],
+                    )}
               </p>
             </section>
           )}
