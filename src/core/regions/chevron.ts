@@ -5,6 +5,7 @@ import { figure, limitsOf, within } from '../model/limits';
 import { Along, mm } from '../model/primitives';
 import { alongOf, toMm } from './handle';
 import { heightWords } from './heights';
+import { rounded } from '../model/rounded';
 import { defineRegion } from './regionKind';
 
 /**
@@ -60,7 +61,7 @@ export const chevron = defineRegion({
     ];
   },
   says: ({ point, fall_mm }) =>
-    `beyond a V, its point ${heightWords(point)}, its sides ${Math.abs(fall_mm)} mm nearer the ${fall_mm < 0 ? 'tip' : 'cuticle'}`,
+    `beyond a V, its point ${heightWords(point)}, its sides ${rounded(Math.abs(fall_mm), 1)} mm nearer the ${fall_mm < 0 ? 'tip' : 'cuticle'}`,
 });
 
 /** Columns over the nail, and steps in each to find where it ends. */

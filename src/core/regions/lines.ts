@@ -111,12 +111,12 @@ export const lines = defineRegion({
   handles: (region, on) => linesHandles(region, on),
   says: ({ count: many, width_mm, pitch_mm, turn_deg, across, along, crossed, wave, dash }, spot, side) => {
     const dashed = dash ? 'dashed ' : '';
-    const apart = `${width_mm} mm wide, ${pitch_mm} mm apart`;
+    const apart = `${rounded(width_mm, 1)} mm wide, ${rounded(pitch_mm, 1)} mm apart`;
     const turned = turnWords(turn_deg, spot, side);
     if (crossed) return `in ${dashed}${wave ? 'wavy ' : ''}checks ${apart}, ${turned}`;
     const line = `${dashed}${wave ? 'wave' : 'line'}`;
     return many === 1
-      ? `in a ${line} ${width_mm} mm wide, ${turned}, ${spot(side * across, along)}`
+      ? `in a ${line} ${rounded(width_mm, 1)} mm wide, ${turned}, ${spot(side * across, along)}`
       : `in ${many} ${line}s ${apart}, ${turned}`;
   },
   drawn_s: ({ count: many, crossed, dash }) => {

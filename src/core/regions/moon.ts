@@ -3,6 +3,7 @@ import { offSkin_mm } from '../geometry/regions';
 import { figure, limitsOf, within } from '../model/limits';
 import { mm, share } from '../model/primitives';
 import { toMm } from './handle';
+import { rounded } from '../model/rounded';
 import { defineRegion } from './regionKind';
 
 /** The half moon at the cuticle: so deep in the middle, and over so much of the width. */
@@ -44,5 +45,5 @@ export const moon = defineRegion({
       move: ({ y }) => ({ ...region, depth_mm: toMm(within(DEPTH, y / scale)) }),
     },
   ],
-  says: ({ depth_mm }) => `on the half moon, ${depth_mm} mm deep`,
+  says: ({ depth_mm }) => `on the half moon, ${rounded(depth_mm, 1)} mm deep`,
 });

@@ -6,6 +6,7 @@ import { Across, Along, mm, Turn } from '../model/primitives';
 import { bodyHandles, onPart } from './handle';
 import { turnWords } from './heights';
 import { nearerMiddle } from './inwards';
+import { rounded } from '../model/rounded';
 import { defineRegion, type SpotWords } from './regionKind';
 
 const schema = z.strictObject({
@@ -23,9 +24,9 @@ function sizeWords(
   spot: SpotWords,
   side: 1 | -1,
 ): string {
-  if (width_mm === length_mm) return `a circle ${width_mm} mm across`;
+  if (width_mm === length_mm) return `a circle ${rounded(width_mm, 1)} mm across`;
   const turn = turn_deg === 0 ? '' : `, ${turnWords(turn_deg, spot, side)}`;
-  return `an oval ${width_mm} mm wide and ${length_mm} mm long${turn}`;
+  return `an oval ${rounded(width_mm, 1)} mm wide and ${rounded(length_mm, 1)} mm long${turn}`;
 }
 
 export const oval = defineRegion({

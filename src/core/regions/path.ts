@@ -5,6 +5,7 @@ import { figure } from '../model/limits';
 import { mm } from '../model/primitives';
 import { cornerHandles, DrawnPoint, middleOf, MOST_POINTS } from './drawnPoints';
 import { cutAtEdge } from './inwards';
+import { rounded } from '../model/rounded';
 import { defineRegion } from './regionKind';
 
 /** A line drawn by hand, smooth through its points. */
@@ -44,7 +45,7 @@ export const path = defineRegion({
   },
   handles: cornerHandles,
   says: ({ points, width_mm }, spot, side) =>
-    `in a line ${width_mm} mm wide, ${spot(side * middleOf(points).across, middleOf(points).along)}`,
+    `in a line ${rounded(width_mm, 1)} mm wide, ${spot(side * middleOf(points).across, middleOf(points).along)}`,
   sized: { inwards: cutAtEdge },
   drawn_s: () => DRAW_S,
   stroke_mm: ({ width_mm }) => width_mm,

@@ -5,6 +5,7 @@ import { offSkin_mm, offSkinPolygon } from '../geometry/regions';
 import { figure, limitsOf, within } from '../model/limits';
 import { mm } from '../model/primitives';
 import { toMm } from './handle';
+import { rounded } from '../model/rounded';
 import { defineRegion } from './regionKind';
 
 /** A band along the outline: all round, or round the cuticle alone. */
@@ -57,7 +58,7 @@ export const rim = defineRegion({
     },
   ],
   says: ({ where, width_mm }) =>
-    `along the ${where === 'cuticle' ? 'cuticle' : 'outline'}, ${width_mm} mm wide`,
+    `along the ${where === 'cuticle' ? 'cuticle' : 'outline'}, ${rounded(width_mm, 1)} mm wide`,
   drawn_s: () => 60,
   stroke_mm: ({ width_mm }) => width_mm,
 });

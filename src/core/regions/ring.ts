@@ -6,6 +6,7 @@ import { Across, Along, mm } from '../model/primitives';
 import { spotHandle, toMm } from './handle';
 import { nearerMiddle } from './inwards';
 import { spotAt_mm } from './on';
+import { rounded } from '../model/rounded';
 import { defineRegion } from './regionKind';
 
 /** A ring: so wide across its middle line, drawn so thick. */
@@ -59,7 +60,7 @@ export const ring = defineRegion({
     ];
   },
   says: (region, spot, side) =>
-    `in a ring ${region.across_mm} mm across, ${region.width_mm} mm wide, ${spot(side * region.across, region.along)}`,
+    `in a ring ${rounded(region.across_mm, 1)} mm across, ${rounded(region.width_mm, 1)} mm wide, ${spot(side * region.across, region.along)}`,
   sized: { inwards: nearerMiddle },
   drawn_s: () => 25,
   stroke_mm: ({ width_mm }) => width_mm,

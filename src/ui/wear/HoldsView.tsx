@@ -112,11 +112,7 @@ export function HoldsView() {
                 {shown[0] === shown[1]
                   ? 'Choose two.'
                   : comparedWords(
-                      logRankBySet(
-                        of(shown[0])?.nails ?? [],
-                        of(shown[1])?.nails ?? [],
-                        ({ worn }) => worn,
-                      ),
+                      logRankBySet(of(shown[0])?.nails ?? [], of(shown[1])?.nails ?? [], ({ worn }) => worn),
                       [upperFirst(nameOf(shown[0])), upperFirst(nameOf(shown[1]))],
                     )}
               </p>

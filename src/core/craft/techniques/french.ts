@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { rounded } from '../../model/rounded';
 import { count, Id, mm } from '../../model/primitives';
 import { regionNoun, type Region } from '../../regions';
 import type { Draft, Place } from '../operation';
@@ -198,7 +199,7 @@ export const french = defineTechnique({
       const along_edge = { width_mm: of.width_mm, ...(off_mm === undefined ? {} : { off_mm }) };
       return coats(made, 1, step, `cure-${step}`, () => ({
         verb: 'draw',
-        words: `${words}, ${of.width_mm} mm wide, in ${made.name}`,
+        words: `${words}, ${rounded(of.width_mm, 1)} mm wide, in ${made.name}`,
         place: { ...place, along_edge },
         paint: { kind: 'product' },
         deposit: { kind: 'conformal', t_um: coatOf(made) },
