@@ -5,7 +5,7 @@ import type { SetDocument } from '../document/document';
 import { element, findingsOn, setWearing } from '../testing/sets';
 import { buildKindOf } from '../craft/builds';
 import { makeField } from './field';
-import { bodyOf, carriesWords, thicknesses } from './strength';
+import { bodyOf, carriesWords, strengthWords, thicknesses } from './strength';
 
 const bare = (free_mm: number, thickness_mm = 0.5) =>
   makeField(
@@ -53,6 +53,28 @@ describe('what a nail carries', () => {
       'Free edge',
     ]);
     expect(thicknesses({ ...high!, apex_mm: 0.3 }, bed_mm, 8)).toEqual([]);
+  });
+
+  it('of an even plate grows towards its end as the lever shortens: M = F (L − x), a beam fixed at the bed', () => {
+    const { along_edge, weakest, carries } = bodyOf(bare(9));
+    expect(along_edge[0]!.carries).toBe(carries);
+    expect(weakest!.y_mm).toBe(13);
+    for (const { y_mm, carries: here } of along_edge.slice(1))
+      // The same section all along a square nail; the figures are kept to a hundredth.
+      expect(here * (22 - y_mm)).toBeCloseTo(carries * 9, 0);
+    expect(bodyOf(bare(0))).toMatchObject({ along_edge: [], weakest: null });
+  });
+
+  it('of a point is least far out, and said so; of a square nail it is least where the bed ends', () => {
+    const on = (shape: string) => built('sculpted-form', { shape, length_mm: 14, apex_um: 700 });
+    const [stiletto, square] = ['stiletto', 'square'].map((shape) => bodyIn(on(shape)));
+    const { bed_mm } = on('square').nails['left-ring'].plate;
+    expect(stiletto!.weakest!.y_mm).toBeGreaterThan(bed_mm + 5);
+    expect(stiletto!.weakest!.carries).toBeLessThan(0.4 * stiletto!.carries);
+    expect(strengthWords(stiletto!, bed_mm)).toMatch(/thin for a knock, and would break [\d.]+ mm past it$/);
+    expect(square!.weakest!.y_mm).toBeLessThan(bed_mm + 1.5);
+    expect(strengthWords(square!, bed_mm)).toMatch(/; it would break where the bed ends$/);
+    expect(strengthWords({ weakest: null, carries: 0 }, bed_mm)).toBe('no free edge to lever on it');
   });
 
   it('does not count what is hollow or what only stands on the nail', () => {

@@ -17,6 +17,16 @@ export interface NailBody {
   edge_mm: number;
   /** What its end carries before the stress area breaks, as a multiple of the reference nail; 0 without a free edge. */
   carries: number;
+  /** The same of each section from the stress area on, each under what is past it; empty without a free edge. */
+  along_edge: EdgeStrength[];
+  /** Where it would break: the section of the free edge that carries least. */
+  weakest: EdgeStrength | null;
+}
+
+/** What a nail's end carries before it breaks so far from the cuticle, as a multiple of the reference nail. */
+export interface EdgeStrength {
+  y_mm: number;
+  carries: number;
 }
 
 /**
@@ -73,13 +83,19 @@ function measured(field: NailField): NailBody {
   );
   const left = nearest(across, (cell) => Math.abs(grid.x[cellX(cell)]! + half - NEAR_EDGE_MM));
   const right = nearest(across, (cell) => Math.abs(grid.x[cellX(cell)]! - half + NEAR_EDGE_MM));
+  const along_edge = strengthAlong(field);
   return {
     apex_mm: rounded(product_mm(apex), 2),
     apex_at_mm: rounded(grid.y[row]!, 1),
     cuticle_mm: rounded(product_mm(cuticle), 2),
     sidewalls_mm: rounded((product_mm(left) + product_mm(right)) / 2, 2),
     edge_mm: rounded(edge_mm(field), 2),
-    carries: rounded(carries(field), 2),
+    carries: rounded(along_edge[0]?.carries ?? 0, 2),
+    along_edge,
+    weakest: along_edge.reduce<EdgeStrength | null>(
+      (least, one) => (least && least.carries <= one.carries ? least : one),
+      null,
+    ),
   };
 }
 
@@ -108,15 +124,39 @@ export function edge_mm(field: NailField): number {
   return count > 0 ? sum / count : 0;
 }
 
-/** The section at the stress area over the length that levers on it, against the reference nail. */
-function carries(field: NailField): number {
+/** So near its end nothing is left to lever on a section, and the grid covers it only in part. */
+const END_MM = 1;
+
+/**
+ * Each section from the stress area to the end, over the length past it that levers on it, against the reference nail: under a load at
+ * the end the bending moment falls with the distance from it (Euler and Bernoulli's beam, fixed at the bed).
+ */
+function strengthAlong(field: NailField): EdgeStrength[] {
   const { frame, grid } = field;
-  const free_mm = frame.length_mm - frame.bed_mm;
-  if (free_mm < 0.5) return 0;
-  const row = grid.y.reduce(
+  if (frame.length_mm - frame.bed_mm < 0.5) return [];
+  const stress = grid.y.reduce(
     (best, y, j) => (Math.abs(y - frame.bed_mm) < Math.abs(grid.y[best]! - frame.bed_mm) ? j : best),
     0,
   );
+  const out: EdgeStrength[] = [];
+  for (let row = stress; row < CELLS_Y; row += 1) {
+    const y_mm = grid.y[row]!;
+    // The stress area itself, wherever its row lies: there all of the free edge levers on it.
+    const lever_mm = frame.length_mm - (row === stress ? frame.bed_mm : y_mm);
+    if (row > stress && lever_mm < END_MM) break;
+    const modulus_mm3 = modulusAt(field, row);
+    if (modulus_mm3 <= 0) break;
+    out.push({
+      y_mm: rounded(row === stress ? frame.bed_mm : y_mm, 1),
+      carries: rounded(modulus_mm3 / lever_mm / reference, 2),
+    });
+  }
+  return out;
+}
+
+/** The modulus of the section across at a row of the grid. */
+function modulusAt(field: NailField, row: number): number {
+  const { frame, grid } = field;
   const strips = Array.from({ length: CELLS_X }, (_, i) => row * CELLS_X + i)
     .filter((cell) => grid.inside[cell])
     .map((cell) => ({
@@ -125,7 +165,7 @@ function carries(field: NailField): number {
       under_mm: grid.plate_um[cell]! / 1000,
       over_mm: layers_mm(field, cell),
     }));
-  return sectionOf(strips, frame.radius_mm).modulus_mm3 / free_mm / reference;
+  return sectionOf(strips, frame.radius_mm).modulus_mm3;
 }
 
 /** Under this share of the reference nail a free edge is lost at ordinary work (common practice). */
@@ -138,6 +178,24 @@ export function carriesWords(times: number): string {
   if (times < 0.8) return 'carries less than a usual natural nail: with care';
   if (times < 1.3) return 'carries what a usual natural nail does';
   return 'carries more than a usual natural nail';
+}
+
+/** A nail breaks at its stress area, unless a section further out carries less than this share of it. */
+const OUT_SHARE = 0.95;
+const STRESS_AREA_MM = 1.5;
+
+/** What a nail carries at its weakest, and where it would break: "…; it would break 4 mm past the nail bed". */
+export function strengthWords(
+  { weakest, carries }: Pick<NailBody, 'weakest' | 'carries'>,
+  bed_mm: number,
+): string {
+  if (!weakest) return carriesWords(0);
+  const past_mm = weakest.y_mm - bed_mm;
+  if (past_mm < STRESS_AREA_MM || weakest.carries > OUT_SHARE * carries)
+    return `${carriesWords(carries)}; it would break where the bed ends`;
+  if (carries >= WEAK && weakest.carries < WEAK)
+    return `${carriesWords(carries)} where the bed ends; its end is thin for a knock, and would break ${rounded(past_mm, 1)} mm past it`;
+  return `${carriesWords(weakest.carries)}; it would break ${rounded(past_mm, 1)} mm past the nail bed`;
 }
 
 /** One thickness of a nail beside what is wanted of it. */

@@ -14,7 +14,7 @@ import { groupWords, nailWords, type NailName } from '@/core/model/names';
 import { rounded } from '@/core/model/rounded';
 import { SHAPES, type Shape } from '@/core/model/shapes';
 import type { Start } from '@/core/model/start';
-import { carriesWords, thicknesses, type Thickness } from '@/core/simulate/strength';
+import { strengthWords, thicknesses, type Thickness } from '@/core/simulate/strength';
 import { Fields } from '../kit/fields/Fields';
 import { FieldsOfSet } from '../design/FieldsOfSet';
 import { freeId } from '@/core/model/freeId';
@@ -83,12 +83,12 @@ export function NailChoices() {
       <aside className={classes.choices} aria-label="The chosen nails">
         <h2>{upperFirst(nails.length > 1 ? groupWords(nails) : nailWords(focus))}</h2>
         <ChooseNails />
-        <ThreeViewsDrawing frame={frame} />
+        <ThreeViewsDrawing frame={frame} body={body && planning === 'fresh' ? body : undefined} />
         {body && planning === 'fresh' && <ThicknessTable rows={thicknesses(body, frame.bed_mm, free_mm)} />}
         {body && planning === 'fresh' && (
           <p className={classes.body}>
-            <b>{upperFirst(carriesWords(body.carries))}</b>
-            {body.carries > 0 && `, ${body.carries.toFixed(1)} ×`}
+            <b>{upperFirst(strengthWords(body, frame.bed_mm))}</b>
+            {body.weakest && `, ${body.weakest.carries.toFixed(1)} ×`}
           </p>
         )}
         <div className={classes.pair}>
