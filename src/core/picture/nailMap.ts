@@ -105,7 +105,8 @@ function mapOf(
       continue;
     }
     const isArt = !(RESERVED_ELEMENTS as readonly string[]).includes(element);
-    if (!deposit || !isArt || liesAllOver(place)) continue;
+    // Beads below pieces lie where those do.
+    if (!deposit || !isArt || place.around || liesAllOver(place)) continue;
     const { step } = parseOperationId(id)!;
     const key = `${element}/${step}`;
     const known = drawn.get(key);

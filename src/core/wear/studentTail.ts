@@ -39,12 +39,12 @@ function fraction(x: number, a: number, b: number): number {
 }
 
 const LANCZOS = [
-  76.18009172947146, -86.50532032941677, 24.01409824083091, -1.231739572450155, 0.1208650973866179e-2,
+  76.18009172947146, -86.50532032941678, 24.01409824083091, -1.231739572450155, 0.1208650973866179e-2,
   -0.5395239384953e-5,
 ];
 
 /** ln Γ(x) for x > 0 (Lanczos 1964, coefficients of Numerical Recipes, 2nd ed., 6.1: gammln). */
 function logGamma(x: number): number {
   const sum = LANCZOS.reduce((all, c, i) => all + c / (x + 1 + i), 1.000000000190015);
-  return (x + 0.5) * Math.log(x + 5.5) - (x + 5.5) + Math.log((2.5066282746310005 * sum) / x);
+  return (x + 0.5) * Math.log(x + 5.5) - (x + 5.5) + Math.log((Math.sqrt(2 * Math.PI) * sum) / x);
 }

@@ -42,7 +42,7 @@ export function PassStrip({ course, progress, worked, onWhole }: Props) {
           {pass.number} of {last}
         </small>
       </h3>
-      <ol>
+      <ol tabIndex={0} aria-label="What is done in this pass">
         {own.map((round) => {
           const state = stateOf(round, now, progress);
           return (
