@@ -71,7 +71,7 @@ describe('what a nail carries', () => {
     const { bed_mm } = on('square').nails['left-ring'].plate;
     expect(stiletto!.weakest!.y_mm).toBeGreaterThan(bed_mm + 5);
     expect(stiletto!.weakest!.carries).toBeLessThan(0.4 * stiletto!.carries);
-    expect(strengthWords(stiletto!, bed_mm)).toMatch(/thin for a knock, and would break [\d.]+ mm past it$/);
+    expect(strengthWords(stiletto!, bed_mm)).toMatch(/; its thin end would break [\d.]+ mm past the bed$/);
     expect(square!.weakest!.y_mm).toBeLessThan(bed_mm + 1.5);
     expect(strengthWords(square!, bed_mm)).toMatch(/; it would break where the bed ends$/);
     expect(strengthWords({ weakest: null, carries: 0 }, bed_mm)).toBe('no free edge to lever on it');

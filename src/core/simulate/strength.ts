@@ -194,8 +194,8 @@ export function strengthWords(
   if (past_mm < STRESS_AREA_MM || weakest.carries > OUT_SHARE * carries)
     return `${carriesWords(carries)}; it would break where the bed ends`;
   if (carries >= WEAK && weakest.carries < WEAK)
-    return `${carriesWords(carries)} where the bed ends; its end is thin for a knock, and would break ${rounded(past_mm, 1)} mm past it`;
-  return `${carriesWords(weakest.carries)}; it would break ${rounded(past_mm, 1)} mm past the nail bed`;
+    return `${carriesWords(carries)}; its thin end would break ${rounded(past_mm, 1)} mm past the bed`;
+  return `${carriesWords(weakest.carries)}; it would break ${rounded(past_mm, 1)} mm past the bed`;
 }
 
 /** One thickness of a nail beside what is wanted of it. */

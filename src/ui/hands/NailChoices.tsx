@@ -88,7 +88,6 @@ export function NailChoices() {
         {body && planning === 'fresh' && (
           <p className={classes.body}>
             <b>{upperFirst(strengthWords(body, frame.bed_mm))}</b>
-            {body.weakest && `, ${body.weakest.carries.toFixed(1)} ×`}
           </p>
         )}
         <div className={classes.pair}>
