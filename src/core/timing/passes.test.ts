@@ -116,6 +116,16 @@ describe('passes', () => {
     expect(all.map((pass) => pass.ahead)).toEqual([true, undefined, undefined, undefined]);
     expect(aheadOf_s(all)).toBe(110);
   });
+
+  it('made ahead is only what comes before all other work', () => {
+    const tray = round(0, 60, ['left-ring'], { words: 'Tray', stage: 'ahead', verb: 'make' });
+    const sanitise = round(70, 10, NAILS, { words: 'Sanitise', stage: 'arrive', verb: 'sanitise' });
+    const late = round(90, 60, ['right-ring'], { words: 'Tray', stage: 'ahead', verb: 'make' });
+    expect(passes(tray, sanitise, late).map(({ ahead }) => ahead)).toEqual([true, undefined, undefined]);
+    // On a stand all is made ahead, and nobody comes.
+    expect(aheadOf_s(passes(tray))).toBe(0);
+    expect(passes(tray)[0]!.ahead).toBeUndefined();
+  });
 });
 
 describe('the card of passes', () => {

@@ -72,13 +72,15 @@ export function passesOf(rounds: readonly Round[], operations: readonly Operatio
     }
     for (const nail of round.nails) lastOf.set(nail, passes.length - 1);
   }
-  return passes.map(({ hand, start_s, end_s, rounds: own, part }, i) => ({
+  const begun = passes.findIndex(({ part }) => part !== 'ahead');
+  return passes.map(({ hand, start_s, end_s, rounds: own }, i) => ({
     number: i + 1,
     hand,
     start_s,
     end_s,
     rounds: own,
-    ...(part === 'ahead' ? { ahead: true as const } : {}),
+    // What is made ahead in the middle of other work is that much work of the sitting.
+    ...(i < begun ? { ahead: true as const } : {}),
   }));
 }
 
