@@ -30,12 +30,7 @@ const ROUGHLY = 2500;
 const LEAST_S = 30;
 
 /** How long a set takes, roughly; what was planned of its nails is kept in `memo`. */
-export function roughly_s(
-  set: SetDocument,
-  memo: PlanMemo = newMemo(),
-  begun?: Begun,
-  seed = EDITING.seed,
-): number {
+export function roughly_s(set: SetDocument, memo: PlanMemo = newMemo(), begun?: Begun): number {
   const kit = kitKey(set);
   const works = NAILS.map((nail) => {
     const plan = recall(memo.nails, nailKey(set, nail, kit), () => planNail(set, nail));
@@ -48,31 +43,21 @@ export function roughly_s(
   const problem = { ...problemOf(set, works, precedences), ...(begun ? { begun } : {}) };
   return bestSchedule(problem, {
     ...EDITING,
-    seed,
     iterations: ROUGHLY,
     flow: set.practice.flow,
   }).total_s;
 }
 
-/** Searches of one set by these seeds tell how far two of them differ where nothing does. */
-const SEEDS = [EDITING.seed, EDITING.seed + 1, EDITING.seed + 2];
-
-/** A set, by several searches: their middle, and how far they lie apart. */
-function severally(set: SetDocument, memo: PlanMemo, begun?: Begun): { middle_s: number; spread_s: number } {
-  const all = SEEDS.map((seed) => roughly_s(set, memo, begun, seed)).sort((a, b) => a - b);
-  return { middle_s: all[1]!, spread_s: all.at(-1)! - all[0]! };
-}
-
-/** What would shorten the sitting, or the rest of one that is under way, most first: only what saves more than searches differ by themselves. */
+/** What would shorten the sitting, or the rest of one that is under way, most first. */
 export function shorten(set: SetDocument, begun?: Begun, memo: PlanMemo = newMemo()): Shortening[] {
-  const { middle_s, spread_s } = severally(set, memo, begun);
+  const now = roughly_s(set, memo, begun);
   return simplifications(set)
     .flatMap((one): Shortening[] => {
       const next = applyChange(set, one.change);
       if (!next.ok) return [];
-      return [{ ...one, saves_s: Math.round(middle_s - roughly_s(next.value, memo, begun)) }];
+      return [{ ...one, saves_s: Math.round(now - roughly_s(next.value, memo, begun)) }];
     })
-    .filter((one) => one.saves_s >= Math.max(LEAST_S, spread_s))
+    .filter((one) => one.saves_s >= LEAST_S)
     .sort((a, b) => b.saves_s - a.saves_s);
 }
 
