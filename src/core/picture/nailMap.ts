@@ -1,5 +1,5 @@
 import { areaOf } from '../craft/area';
-import { liesAllOver, parseOperationId, RESERVED_ELEMENTS, type Operation } from '../craft/operation';
+import { liesAllOver, RESERVED_ELEMENTS, type Operation } from '../craft/operation';
 import { pieceOutline } from '../craft/pieces';
 import { buildOf, frameOf } from '../document/nailContext';
 import type { PlacedPiece } from '../craft/matter';
@@ -95,7 +95,7 @@ function mapOf(
   const also: Point[][] = [];
   const drawn = new Map<string, number>();
   for (const operation of operations) {
-    const { id, deposit, place, element } = operation;
+    const { id, deposit, place, element, step } = operation;
     if (deposit?.kind === 'pieces') {
       numbers.set(
         id,
@@ -107,10 +107,8 @@ function mapOf(
     const isArt = !(RESERVED_ELEMENTS as readonly string[]).includes(element);
     // Beads below pieces lie where those do.
     if (!deposit || !isArt || place.around || liesAllOver(place)) continue;
-    const { step } = parseOperationId(id)!;
     const key = `${element}/${step}`;
-    const known = drawn.get(key);
-    const laid = known === undefined ? drawnAt(set, frame, operation) : undefined;
+    const laid = drawn.has(key) ? undefined : drawnAt(set, frame, operation);
     if (laid) {
       items.push(laid.item);
       for (const outline of laid.also) also.push(outline);

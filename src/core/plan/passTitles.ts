@@ -1,4 +1,4 @@
-import { parseOperationId, type Operation } from '../craft/operation';
+import type { Operation } from '../craft/operation';
 import { isPreparing } from '../craft/stageGroups';
 import type { Verb } from '../craft/surfaces';
 import { techniqueOf } from '../craft/techniques';
@@ -18,26 +18,22 @@ export function passTitle(
     .filter(({ kind }) => kind === 'work')
     .flatMap(({ operations }) => operations.flatMap((id) => byId.get(id) ?? []));
   const seconds = new Map<string, number>();
-  const named = (all: readonly Operation[]) => {
-    for (const one of all) {
-      const name = nameOf(one, set);
-      seconds.set(name, (seconds.get(name) ?? 0) + one.hand_s);
-    }
-  };
   const own = done.filter(({ verb }) => !MINOR.includes(verb));
-  named(own.length > 0 ? own : done);
+  for (const one of own.length > 0 ? own : done) {
+    const name = nameOf(one, set);
+    seconds.set(name, (seconds.get(name) ?? 0) + one.hand_s);
+  }
   return `${listed(seconds)}${coatWords(own, coats)}`;
 }
 
 /** By element and step of a nail: in how many coats it is laid. */
 export function coatsOf(operations: readonly Operation[]): Map<string, number> {
   const coats = new Map<string, number>();
-  for (const { id, pass } of operations) coats.set(stepOf(id), Math.max(pass, coats.get(stepOf(id)) ?? 0));
+  for (const one of operations) coats.set(stepOf(one), Math.max(one.pass, coats.get(stepOf(one)) ?? 0));
   return coats;
 }
 
-function stepOf(id: string): string {
-  const { nail, element, step } = parseOperationId(id)!;
+function stepOf({ nail, element, step }: Operation): string {
   return `${nail}/${element}/${step}`;
 }
 
@@ -122,7 +118,7 @@ function coatWords(done: readonly Operation[], coats: ReadonlyMap<string, number
   const passes = new Set(
     done
       .filter(({ deposit }) => deposit?.kind === 'conformal' || deposit?.kind === 'level')
-      .map(({ id, pass }) => (coats.get(stepOf(id))! > 1 ? pass : 0)),
+      .map((one) => (coats.get(stepOf(one))! > 1 ? one.pass : 0)),
   );
   const [pass = 0] = passes;
   if (passes.size !== 1 || pass === 0) return '';

@@ -140,14 +140,14 @@ function strengthAlong(field: NailField): EdgeStrength[] {
   );
   const out: EdgeStrength[] = [];
   for (let row = stress; row < CELLS_Y; row += 1) {
-    const y_mm = grid.y[row]!;
     // The stress area itself, wherever its row lies: there all of the free edge levers on it.
-    const lever_mm = frame.length_mm - (row === stress ? frame.bed_mm : y_mm);
+    const y_mm = row === stress ? frame.bed_mm : grid.y[row]!;
+    const lever_mm = frame.length_mm - y_mm;
     if (row > stress && lever_mm < END_MM) break;
     const modulus_mm3 = modulusAt(field, row);
     if (modulus_mm3 <= 0) break;
     out.push({
-      y_mm: rounded(row === stress ? frame.bed_mm : y_mm, 1),
+      y_mm: rounded(y_mm, 1),
       carries: rounded(modulus_mm3 / lever_mm / reference, 2),
     });
   }

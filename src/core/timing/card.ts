@@ -174,16 +174,20 @@ function onMaps(
   group: readonly Round[],
   numbers: ReadonlyMap<string, readonly number[]>,
 ): string | undefined {
-  const byNail = new Map<string, number[]>();
+  const byNail = new Map<NailName, number[]>();
   for (const id of group.flatMap(({ operations }) => operations)) {
-    const nail = id.split('/')[0]!;
     const own = numbers.get(id);
-    if (own) byNail.set(nail, [...(byNail.get(nail) ?? []), ...own]);
+    if (own) byNail.set(nailOf(id), [...(byNail.get(nailOf(id)) ?? []), ...own]);
   }
   const said = new Set(
     [...byNail.values()].map((own) => rangeWords([...new Set(own)].sort((a, b) => a - b))),
   );
   return said.size === 1 ? [...said][0] : undefined;
+}
+
+/** The nail of an operation's id. */
+function nailOf(id: string): NailName {
+  return id.split('/')[0] as NailName;
 }
 
 /** "3", "1–4", "1, 2, 5". */
@@ -215,7 +219,6 @@ function soon(
   windows: Readonly<Record<string, StepWindow>>,
   words: (nails: readonly NailName[]) => string,
 ): string | undefined {
-  const nailOf = (id: string) => id.split('/')[0] as NailName;
   const nails = new Set(operations.map(nailOf));
   const by = new Map<string, Set<NailName>>();
   for (const id of operations) {
@@ -290,7 +293,12 @@ export function cardText(card: readonly CardPass[]): string {
 
 /** "Left hand · Colour, first coat". */
 export function passWords(hand: CardPass['hand'], title: string): string {
-  return `${hand === 'both' ? 'Both hands' : `${upperFirst(hand)} hand`} · ${title}`;
+  return `${passHand(hand)} · ${title}`;
+}
+
+/** "Left hand", "Both hands". */
+export function passHand(hand: CardPass['hand']): string {
+  return hand === 'both' ? 'Both hands' : `${upperFirst(hand)} hand`;
 }
 
 function lineText({

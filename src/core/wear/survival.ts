@@ -78,13 +78,32 @@ export interface LogRank {
  * in either, or one is empty.
  */
 export function logRank(a: readonly Held[], b: readonly Held[]): LogRank | undefined {
+  return logRankOf(twoGroups(a, b));
+}
+
+/** A day on which something failed in either of two groups, with how much of it was in the first. */
+interface TwoGroups {
+  days: number;
+  at_risk: number;
+  failed: number;
+  first_at_risk: number;
+  first_failed: number;
+}
+
+function twoGroups(a: readonly Held[], b: readonly Held[]): TwoGroups[] {
+  return failures([...a, ...b]).map((one) => ({
+    ...one,
+    first_at_risk: a.filter(({ days }) => days >= one.days).length,
+    first_failed: a.filter(({ failed, days }) => failed && days === one.days).length,
+  }));
+}
+
+function logRankOf(table: readonly TwoGroups[]): LogRank | undefined {
   let seen = 0;
   let expected = 0;
   let variance = 0;
   let all = 0;
-  for (const { days, at_risk: n, failed: d } of failures([...a, ...b])) {
-    const n1 = a.filter((one) => one.days >= days).length;
-    const d1 = a.filter((one) => one.failed && one.days === days).length;
+  for (const { at_risk: n, failed: d, first_at_risk: n1, first_failed: d1 } of table) {
     seen += d1;
     all += d;
     expected += (d * n1) / n;
@@ -105,26 +124,25 @@ const FEWEST_SETS = 3;
 
 /**
  * The same where what was seen comes in sets: ten nails of one set share its plate, its day and its hands, and are one witness and not
- * ten. The log-rank numerator is a sum over nails; its variance is taken from how the sets' sums spread (after Lin & Wei 1989), and held against Student's t with m − 2 degrees of freedom. Undefined where nothing failed, or either group is of fewer than three sets.
+ * ten. The log-rank numerator is a sum over nails; its variance is taken from how the sets' sums spread (after Lin & Wei 1989),
+ * and held against Student's t with m − 2 degrees of freedom. Undefined where nothing failed, or either group is of fewer than three sets.
  */
 export function logRankBySet<T extends Held>(
   a: readonly T[],
   b: readonly T[],
   setOf: (one: T) => unknown,
 ): LogRank | undefined {
-  const plain = logRank(a, b);
+  const table = twoGroups(a, b);
+  const plain = logRankOf(table);
   if (!plain || [a, b].some((own) => new Set(own.map(setOf)).size < FEWEST_SETS)) return undefined;
-  const days: number[] = [];
+  const days = table.map((one) => one.days);
+  const share = table.map((one) => one.first_at_risk / one.at_risk);
   /** Up to each of these days: the hazard of all, and that of the first group's share. */
   const hazard: number[] = [0];
   const ofFirst: number[] = [0];
-  const share: number[] = [];
-  for (const { days: day, at_risk, failed } of failures([...a, ...b])) {
-    const first = a.filter((one) => one.days >= day).length / at_risk;
-    days.push(day);
-    share.push(first);
-    hazard.push(hazard.at(-1)! + failed / at_risk);
-    ofFirst.push(ofFirst.at(-1)! + (first * failed) / at_risk);
+  for (const [i, { at_risk, failed }] of table.entries()) {
+    hazard.push(hazard[i]! + failed / at_risk);
+    ofFirst.push(ofFirst[i]! + (share[i]! * failed) / at_risk);
   }
   const sums = new Map<unknown, number>();
   const add = (one: T, z: 0 | 1) => {

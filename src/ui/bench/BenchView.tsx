@@ -162,7 +162,8 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
 
   const worked = useMemo(() => NAILS.filter((name) => set.nails[name].in_work), [set]);
   const mark = useMemo(() => benchMark(set), [set]);
-  const planned = useMemo(() => courseOf(plan, set), [plan, set]);
+  const laid = bench?.course;
+  const course = useMemo(() => laid ?? courseOf(plan, set), [laid, plan, set]);
   const stale = bench ? bench.mark !== mark && !practising : false;
   // Sought when something is done, and not with every look at the clock.
   const others = useMemo(() => (progress ? othersOf(set, plan, progress) : []), [set, plan, progress]);
@@ -297,7 +298,7 @@ function Sitting({ practising, onPractise }: { practising: boolean; onPractise: 
       </div>
       <footer className={classes.after} aria-label="The pass, and what comes after">
         <PassStrip
-          course={bench ? bench.course : planned}
+          course={course}
           progress={progress}
           worked={worked}
           onWhole={() => pressed('tap', at.time(), true)}

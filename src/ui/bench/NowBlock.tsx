@@ -10,6 +10,7 @@ import type { Plan } from '@/core/plan/planSet';
 import { NailCanvas } from '../kit/NailCanvas';
 import { clockWords, waitWords } from '@/core/model/times';
 import { useStage } from '../layers/useStage';
+import { lineWords } from '@/core/timing/rounds';
 import { whoseOf } from '../kit/whose';
 import classes from './BenchView.module.css';
 
@@ -38,7 +39,7 @@ export function NowBlock({ now_ms, table, plan, set, worked, said, onPress, onTo
   const operation = operationOf(plan, round);
   const product = set.kit.products.find(({ id }) => id === operation?.product);
   const colour = product && tokenColour(product);
-  const words = round?.kind === 'load' ? 'Into the lamp' : (round?.words ?? '');
+  const words = round?.kind === 'load' ? 'Into the lamp' : round ? lineWords(round) : '';
   const waits_s = table?.waitsFor ? (table.waitsFor.until_ms - now_ms) / 1000 : 0;
   return (
     <section className={classes.now} aria-label="Now" data-light={round?.kind === 'load' || undefined}>

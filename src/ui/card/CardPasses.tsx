@@ -1,5 +1,5 @@
-import { handWords, momentWords } from '../kit/words';
-import type { CardLine, CardPass } from '@/core/timing/card';
+import { momentWords } from '../kit/words';
+import { passHand, passWords, type CardLine, type CardPass } from '@/core/timing/card';
 import { timeWords, waitWords } from '@/core/model/times';
 import classes from './CardView.module.css';
 
@@ -26,12 +26,12 @@ export function CardPasses({ card, begins, isTicked, tick }: Props) {
                   type="checkbox"
                   checked={isTicked(id)}
                   onChange={() => tick(id)}
-                  aria-label={`Done: ${handWords(hand)}${title}, ${at}`}
+                  aria-label={`Done: ${passWords(hand, title)}, ${at}`}
                 />
               </span>
               <span className={classes.at}>{at}</span>
               <span className={classes.title}>
-                <b>{hand === 'both' ? 'Both hands' : `${handWords(hand)}hand`}</b> · {title}
+                <b>{passHand(hand)}</b> · {title}
                 {cautioned && (
                   <span
                     className={classes.cautioned}
