@@ -83,7 +83,7 @@ function closedInItself(
   const own = asks.filter((one) => pieces.some(({ element }) => element.id === one.element));
   const cap_um = mostOf(own.map((one) => one.cap_um));
   const closed = beadedStructure(clear, cap_um).lay(cap_um, OVER_PIECES);
-  return [...closed, ...filedGround(context, `Level the ${FAMILIES[clear.family].words}`, cap_um)].map(
+  return [...closed, ...filedGround(context, clear, `Level the ${FAMILIES[clear.family].words}`, cap_um)].map(
     (draft) => shared({ ...draft, step: `own-${draft.step}`, pass }),
   );
 }
@@ -118,6 +118,7 @@ function levelled(
   );
   const allowance_um = asks.length === 0 ? levelling_um(cap_um) : mostOf(asks.map((one) => one.filing_um));
   const whole = wholePlace();
+  const filing = levelling(context, clear.family);
   const shape: Draft[] = [
     // What sets by itself leaves no sticky layer.
     ...(lampOf(clear)
@@ -139,11 +140,11 @@ function levelled(
         edge_um: structure?.place ? NO_EDGE_UM : Math.round(context.practice.edge_mm * 1000),
         ...(islands.length > 0 ? { bares: islands.map((one) => one.element) } : {}),
       },
-      hand_s: levelling(context).hand_s + islands.length * BARE_ISLAND_S,
+      hand_s: filing.hand_s + islands.length * BARE_ISLAND_S,
       reason:
         asks.length > 0
-          ? `${levelling(context).words}, and ${islands.length > 0 ? BACK : 'the free edge thinned'}; the file must not reach the pieces.`
-          : `${levelling(context).words}; sides and free edge thinned, the apex left standing.`,
+          ? `${filing.words}, and ${islands.length > 0 ? BACK : 'the free edge thinned'}; the file must not reach the pieces.`
+          : `${filing.words}; sides and free edge thinned, the apex left standing.`,
     },
     dustOffDraft('brush', 'Dust under the next layer lifts it.'),
     wipeDraft(context, 'clean', LAST_DUST_OFF, 'Clean before the next layer.'),

@@ -177,7 +177,8 @@ function complete(placed: Placed, context: NailContext, before?: Placed): Operat
   const where = whereWords(placed, before, context.name);
   if (where) operation.words = `${draft.words}, ${where}`;
   if (draft.in_tip) operation.words += ', inside the tip';
-  const laid = draft.deposit && draft.product ? context.product(draft.product) : undefined;
+  const lays = draft.deposit !== undefined || rowOf(draft.verb).fromBelow === true;
+  const laid = lays && draft.product ? context.product(draft.product) : undefined;
   // A product's own direction goes before any guide.
   if (laid?.open_s !== undefined) operation.open_s = laid.open_s;
   else if (laid && draft.open_s === undefined && lampOf(laid)) operation.open_s = LEVELLING_OPEN_S;

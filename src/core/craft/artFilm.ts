@@ -75,7 +75,7 @@ const inCoats: Work = (product, film) =>
 /** Rubbed in, the rest brushed off: powder has no passes. */
 const rubbed =
   (verb: 'burnish' | 'rub', words: (name: string) => string): Work =>
-  (product, film) => [
+  (product, film, context) => [
     {
       step: film.step,
       verb,
@@ -84,11 +84,14 @@ const rubbed =
       place: film.place,
       paint: film.paint,
       deposit: deposit(film, coatOf(product)),
-      hand_s: HAND_S[verb],
+      hand_s: HAND_S[verb] * (context.ridged ? OVER_RIDGES : 1),
       reason: film.reason,
     },
     looseOffDraft(film.place),
   ];
+
+/** Powder is worked along each raised line and into the angle at its foot (common practice). */
+const OVER_RIDGES = 1.7;
 
 /** Filed even and clean: what is left is keyed. */
 function filedEven(film: ArtFilm, context: NailContext): Draft[] {
@@ -148,6 +151,9 @@ const dipped: Work = (product, film, context) => [
 /** One layer of dip is a veil (common practice). */
 const LEAST_LAYERS = 2;
 
+/** Thick as it is, it is moved rather than brushed; it needs no second coat (common practice). */
+const BUILT_THIN = 1.1;
+
 /** Builder or putty as a colour: thin, flashed nail by nail before it runs or slumps, then cured. */
 const thinlyBuilt: Work = (product, film) => {
   const putty = product.family === 'putty-gel';
@@ -162,7 +168,7 @@ const thinlyBuilt: Work = (product, film) => {
       place: film.place,
       paint: film.paint,
       deposit: deposit(film, t_um),
-      hand_s: film.hand_s * (putty ? 2.5 : 1.5),
+      hand_s: film.hand_s * BUILT_THIN,
       open_s: RUNS_AFTER_S,
       reason: putty
         ? 'A brush damp with slip liquid moves it; warm hands make it slump.'

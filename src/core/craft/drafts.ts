@@ -1,4 +1,4 @@
-import type { Product } from '../model/product';
+import type { Product, ProductFamily } from '../model/product';
 import { wholePlace, type NailContext } from './context';
 import { coatOf, cureSeconds, flashSeconds } from './cure';
 import { dries_s, FAMILIES, lampOf, settingOf } from './families';
@@ -236,9 +236,12 @@ const LEVELLING = {
   '180': { words: 'Levelled with 180 grit alone', share: 1.2 },
 } as const;
 
-export function levelling({ practice }: NailContext): { words: string; hand_s: number } {
+/** How long what a build is made of resists the file, against builder gel (common practice, rough). */
+const RESISTS: Partial<Record<ProductFamily, number>> = { acrylic: 1.15, 'putty-gel': 1.1, dip: 0.75 };
+
+export function levelling({ practice }: NailContext, of: ProductFamily): { words: string; hand_s: number } {
   const { words, share } = LEVELLING[practice.grit];
-  return { words, hand_s: Math.round(HAND_S.file * share) };
+  return { words, hand_s: HAND_S.file * share * (RESISTS[of] ?? 1) };
 }
 
 /** Coats of one film, each hardened before the next. `draft` gives the words of one pass. */

@@ -125,7 +125,7 @@ export const FAMILIES: Record<ProductFamily, Family> = {
     laid: 'glue',
     material: 'glue',
     finish: 'slick',
-    guide: { working_s: 15, dry_s: 20 },
+    guide: { working_s: 15, dry_s: 18 },
   },
   dehydrator: filmless('dehydrator'),
   primer: filmless('primer'),

@@ -2,16 +2,16 @@ import type { Laid } from './families';
 import type { Verb } from './surfaces';
 
 /**
- * Guide seconds of hand work on one nail of usual size (common practice, rough); elements with many pieces add
- * theirs. What is done for a whole hand is given as one nail's share of it.
+ * Guide seconds of hand work on one nail of usual size (common practice, rough; what each is made up of stands in
+ * docs/hand-times.md); elements with many pieces add theirs. What is done for a whole hand is given as one nail's share.
  */
 export const HAND_S: Record<Verb, number> = {
   sanitise: 3,
   'push-back': 80,
   'stones-off': 40,
-  'open-seal': 35,
-  soak: 20,
-  'push-off': 40,
+  'open-seal': 15,
+  soak: 12,
+  'push-off': 22,
   'file-down': 180,
   'lift-off': 45,
   remover: 12,
@@ -47,10 +47,10 @@ export const HAND_S: Record<Verb, number> = {
   coat: 20,
   draw: 40,
   magnet: 8,
-  burnish: 20,
-  rub: 20,
+  burnish: 45,
+  rub: 30,
   strew: 15,
-  'lay-sheet': 20,
+  'lay-sheet': 40,
   stick: 20,
   stamp: 25,
   bed: 12,
@@ -72,7 +72,7 @@ export const HAND_S: Record<Verb, number> = {
   oil: 4,
 };
 
-/** Film work goes with the area it covers. */
+/** Film work, rubbing and filing go with the area they cover. */
 const BY_AREA: ReadonlySet<Verb> = new Set([
   'base',
   'coat',
@@ -83,13 +83,18 @@ const BY_AREA: ReadonlySet<Verb> = new Set([
   'dip',
   'strew',
   'lay-sheet',
+  'burnish',
+  'rub',
+  'file',
+  'file-down',
+  'file-back',
   'top',
   'matte-top',
   'top-over',
 ]);
 /** A middle finger's nail on a usual hand. */
 const USUAL_AREA_MM2 = 160;
-/** What goes into loading the brush and the edges, whatever the area. */
+/** What goes into loading the brush, and into the edges and walls, whatever the area. */
 const FIXED_SHARE = 0.4;
 
 /** Whole seconds that work takes on `area_mm2`, for an artist who needs `pace` times the guide. */

@@ -103,9 +103,17 @@ function glued(what: ToHold, context: NailContext): Draft[] {
       caution: GLUE,
     },
     { ...set(what, 'set-in-bead', 'Pressed into the wet bead until the rim is held all round.'), held: true },
-    ...hardenOf(glue, t_um, what.place, 'hold'),
+    ...hardenOf(glue, t_um, what.place, 'hold').map((draft) => heldOn(draft, what.set_s)),
   ];
 }
+
+/** Pressed in, it has begun to set: it is held for what is left of that. */
+function heldOn(draft: Draft, pressed_s: number): Draft {
+  const hand_s = Math.max(LEAST_HOLD_S, draft.hand_s - pressed_s);
+  return { ...draft, hand_s, fixed_s: hand_s };
+}
+/** Shorter nobody lets go (common practice). */
+const LEAST_HOLD_S = 5;
 
 /** Every way the program knows; one entry each. */
 export const HOLDINGS = {

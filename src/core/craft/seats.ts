@@ -28,9 +28,13 @@ export function seatElements(
   offered: readonly Seat[],
   listedSeat?: Seat,
 ): Seated[] {
-  const drafts = elements.map((element) =>
-    techniqueOf(element.kind).plan(element, { ...context, standing: [] }),
-  );
+  let ridged = false;
+  const drafts = elements.map((element) => {
+    const technique = techniqueOf(element.kind);
+    const planned = technique.plan(element, { ...context, standing: [], ridged });
+    ridged ||= technique.ridges === true;
+    return planned;
+  });
   const asked = elements.map((element, i): Seat | 'listed' => {
     const technique = techniqueOf(element.kind);
     const wish =

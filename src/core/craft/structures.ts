@@ -202,7 +202,8 @@ export function levelling_um(t_um: number): number {
 export const EDGE_UNDER_ART_UM = 380;
 
 /** Levelled with the file, brushed and wiped: a keyed, clean ground for gel. */
-export function filedGround(context: NailContext, words: string, t_um: number): Draft[] {
+export function filedGround(context: NailContext, of: Product, words: string, t_um: number): Draft[] {
+  const { hand_s, words: how } = levelling(context, of.family);
   return [
     {
       step: 'level',
@@ -213,8 +214,8 @@ export function filedGround(context: NailContext, words: string, t_um: number): 
         allowance_um: levelling_um(t_um),
         edge_um: Math.min(EDGE_UNDER_ART_UM, Math.round(context.practice.edge_mm * 1000)),
       },
-      hand_s: levelling(context).hand_s,
-      reason: `${levelling(context).words}; sides and free edge thinned, the apex left standing.`,
+      hand_s,
+      reason: `${how}; sides and free edge thinned, the apex left standing.`,
     },
     dustOffDraft('level-brush', 'Dust under the next layer lifts it.'),
     wipeDraft(context, 'level-clean', LAST_DUST_OFF, 'Clean before the next layer.'),
@@ -267,7 +268,7 @@ export function sculpted(
     // Acrylic melts into itself: over pieces in acrylic there is one filing, at the end.
     ...(context.inlaid && context.clear.id === product.id
       ? []
-      : filedGround(context, 'File the acrylic to shape and level it', apex_um).map(ending)),
+      : filedGround(context, product, 'File the acrylic to shape and level it', apex_um).map(ending)),
   ];
 }
 

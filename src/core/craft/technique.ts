@@ -179,6 +179,8 @@ export interface Technique<E> {
   ahead?: (element: E, context: NailContext) => Draft[];
   /** What stands out of the nail, as discs with a brush's clearance. */
   stands?: (element: E, context: NailContext) => Standing[];
+  /** It leaves raised lines, which what is rubbed over them is worked along. */
+  ridges?: true;
   /** Its films are taken around what stands out of the nail. */
   around?: boolean;
   /** Whether it tops the whole nail, so that no gloss needs to be added. */

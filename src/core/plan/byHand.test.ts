@@ -148,8 +148,7 @@ const DOCUMENTS: Record<string, ByHand[]> = {
       says: 'twenty-eight pieces into acrylic that works for a minute and a half',
       build: ACRYLIC,
       look: [element('inlay', { id: 'slivers', pieces: row(28) })],
-      order: `${SCULPTED}; body: bed; slivers: place, press; body: bed; slivers: place, press; body: bed; slivers: place, press;
-        body: bed; slivers: place, press; body: bed; slivers: place, press; body: rest, cap;
+      order: `${SCULPTED}; body: bed; slivers: place, press; body: bed; slivers: place, press; body: rest, cap;
         build: pinch, rest, tap, form-off; body: file+; ${SEAL}`,
       told: ['underside-bare'],
     },

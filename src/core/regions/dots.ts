@@ -23,7 +23,7 @@ const schema = z.strictObject({
 type Dots = z.infer<typeof schema>;
 
 /** One touch of the dotting tool, and the least for a few (common practice). */
-const DOT_S = 2;
+const DOT_S = 3;
 const LEAST_S = 10;
 
 export const dots = defineRegion({

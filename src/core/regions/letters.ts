@@ -36,10 +36,10 @@ const schema = z.strictObject({
 type Letters = z.infer<typeof schema>;
 
 /** One pull of the liner (common practice). */
-const PULL_S = 5;
+const PULL_S = 12;
 const LEAST_S = 20;
 /** One dot, and the tool dipped again after every few (common practice). */
-const DOT_S = 1.5;
+const DOT_S = 3;
 
 export const letters = defineRegion({
   kind: 'letters',

@@ -32,7 +32,7 @@ type Lines = z.infer<typeof schema>;
 const LEAST_WIDTH_MM = 0.2;
 
 /** One pull of a liner (common practice). */
-const LINE_S = 8;
+const LINE_S = 12;
 const LEAST_S = 20;
 /** One dash, and how long a line on a nail usually is (common practice). */
 const DASH_S = 1.5;

@@ -28,10 +28,10 @@ const schema = z.strictObject({
 });
 type Paths = z.infer<typeof schema>;
 
-/** Setting the brush down, a mm of a small stroke, a turn of it (common practice: a small motif is one to three minutes). */
-const SET_DOWN_S = 3;
-const PER_MM_S = 0.8;
-const TURN_S = 0.6;
+/** Loading the brush and setting it down, a mm of a small stroke, a turn of it (common practice: a colour of a motif is about a minute). */
+const SET_DOWN_S = 6;
+const PER_MM_S = 1.4;
+const TURN_S = 1;
 /** Of the nail that looks are drawn for: what a step along it is in mm. */
 const DRAWN_BED_MM = 12;
 
@@ -181,7 +181,8 @@ function pathHandles(region: Paths, on: OnNail): Handle<Paths>[] {
   });
 }
 
-/** By length and turns; a shape is gone round, and filled in as much again. */
+/** By length and turns; a shape is gone round, and filled in half as much again (common practice). */
+const FILLED_IN = 1.5;
 function hand_s({ points, filled }: Path): number {
   const drawn = points.map((point) => ({
     x: (point.across * DRAWN_FOR_ARC_MM) / 2,
@@ -193,5 +194,5 @@ function hand_s({ points, filled }: Path): number {
     const a = steps[i]!;
     return a.x * b.x + a.y * b.y < 0.7 * Math.hypot(a.x, a.y) * Math.hypot(b.x, b.y);
   }).length;
-  return (SET_DOWN_S + PER_MM_S * length + TURN_S * turns) * (filled ? 2 : 1);
+  return (SET_DOWN_S + PER_MM_S * length + TURN_S * turns) * (filled ? FILLED_IN : 1);
 }

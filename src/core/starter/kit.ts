@@ -215,7 +215,7 @@ export function genericKit(): Kit {
       { id: 'dip-base-a', name: 'dip base', family: 'dip-base' },
       { id: 'activator-a', name: 'dip activator', family: 'dip-activator', dry_s: 60 },
       gel('bedding-a', 'Bedding gel A', 'bedding-gel', 150, 400),
-      { id: 'glue-a', name: 'Instant glue A', family: 'instant-glue', coat_um: 60, dry_s: 20 },
+      { id: 'glue-a', name: 'Instant glue A', family: 'instant-glue', coat_um: 60, dry_s: 18 },
       gel('fixing-a', 'Fixing gel A', 'fixing-gel', 120, 500),
       gel('top-a', 'No-wipe top A', 'top-no-wipe', 80, 400),
       gel('matte-a', 'Matte top A', 'top-matte', 60, 250),

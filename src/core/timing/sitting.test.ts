@@ -96,7 +96,7 @@ describe('the sitting of a set', () => {
     const wearing = setWearing([pieces('cover-a'), pieces('acrylic-a')]);
     const chain = problemFor(wearing).chains.find(({ nail }) => nail === 'left-ring')!;
     const press = chain.tasks.findLastIndex((task) => task.operation.includes('/press#'));
-    expect(chain.tasks[press]).toMatchObject({ wait_s: 40, settles: true });
+    expect(chain.tasks[press]).toMatchObject({ wait_s: 60, settles: true });
     expect(chain.tasks[press + 1]).toMatchObject({ wait_s: 0 });
   });
 

@@ -446,7 +446,7 @@ describe('builder over the natural nail', () => {
       'Flash Clear builder A: 12 s of light',
       'Cure Clear builder A: 69 s of light',
       'Wipe the sticky layer off: 5 s',
-      'Level the builder gel with the file: 90 s',
+      'Level the builder gel with the file: 88 s',
       'Brush the dust off: 2 s',
       'Wipe the last dust off, lint-free: 5 s',
       'Velvet 04, coat 1 of 2: 20 s',

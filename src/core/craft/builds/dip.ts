@@ -75,7 +75,12 @@ export const dip = defineBuild({
       ...prepPlate(context, { shapeWords: `File the free edge ${context.frame.shape}` }),
       foundation: [
         ...dipped,
-        ...filedGround(context, 'File the dip even', count * coatOf(context.role('dip'))).map(ending),
+        ...filedGround(
+          context,
+          context.role('dip'),
+          'File the dip even',
+          count * coatOf(context.role('dip')),
+        ).map(ending),
       ],
     };
   },

@@ -76,7 +76,7 @@ export const upperMould = defineBuild({
             : 'Lifted at a corner of the tip; what comes off soft goes back under the light.',
       },
       ...(build.keyed || context.inlaid
-        ? filedGround(context, 'File the outline and key the surface', t_um)
+        ? filedGround(context, context.role(build.material), 'File the outline and key the surface', t_um)
         : outlined(context)),
     ];
     if (build.material === 'acrylic')

@@ -16,13 +16,15 @@ interface Old {
   apex_um: number;
   /** Its length is clipped off first: what is gone need not soak. */
   clip?: true;
+  /** So thick that most of it is filed off before it soaks. */
+  thinned?: true;
 }
 
 /** How each old product comes off, and how thick it is (common practice). */
 const OLD: Record<OldProduct, Old> = {
   gel: { words: 'Gel polish', way: 'soak', soak_s: 720, apex_um: 200 },
   'soft-tip': { words: 'Soft-gel tips', way: 'soak', soak_s: 900, apex_um: 700, clip: true },
-  acrylic: { words: 'Acrylic', way: 'soak', soak_s: 1500, apex_um: 800, clip: true },
+  acrylic: { words: 'Acrylic', way: 'soak', soak_s: 900, apex_um: 800, clip: true, thinned: true },
   dip: { words: 'Dip', way: 'soak', soak_s: 900, apex_um: 400 },
   'hard-gel': { words: 'Hard gel', way: 'file-down', apex_um: 600 },
   'peel-off': { words: 'On a peel-off base', way: 'lift-off', apex_um: 250 },
@@ -60,7 +62,9 @@ export const removal: StartKind<StartOf<'removal'>> = {
   clear: ({ product, soak_s, stones }, context) => [
     ...(stones ? [STONES_OFF] : []),
     ...(OLD[product].clip ? [CLIP] : []),
-    ...WAYS[OLD[product].way](soak_s, context),
+    ...WAYS[OLD[product].way](soak_s, context).map((draft) =>
+      OLD[product].thinned && draft.verb === 'open-seal' ? THINNED : draft,
+    ),
   ],
 };
 
@@ -83,6 +87,15 @@ const CLIP: Draft = {
   place,
   hand_s: 15,
   reason: 'What is clipped off need not soak.',
+};
+
+const THINNED: Draft = {
+  step: 'open-seal',
+  verb: 'open-seal',
+  words: 'File its top and most of its thickness off',
+  place,
+  hand_s: HAND_S['open-seal'] * 2,
+  reason: 'What is filed off need not soak; a thin film stays, so that the file does not reach the plate.',
 };
 
 const WAYS: Record<Way, (soak_s: number, context: NailContext) => Draft[]> = {

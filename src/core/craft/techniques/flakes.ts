@@ -52,7 +52,7 @@ function laidOn({ on, left, manner }: Flakes): Pick<Draft, 'verb' | 'words' | 'h
   return {
     verb: 'lay-sheet',
     words: `${manner === 'dabbed' ? 'Dab flakes on' : 'Press flakes on'}${on === 'wet' ? ' while it is wet' : ''}, ${how}`,
-    hand_s: HAND_S['lay-sheet'] * (closed ? 2 : 1.5),
+    hand_s: HAND_S['lay-sheet'] * (closed ? 1.5 : 1),
     reason: closed
       ? 'One beside the other, until no ground is seen; never rubbed: they would tear.'
       : 'Each lies where it fell, and what comes over them grips in the gaps; never rubbed: they would tear.',

@@ -130,6 +130,7 @@ export const relief = defineTechnique({
   }),
   handles: partHandles,
   ways,
+  ridges: true,
   products: (element) => [element.product],
   called: ({ region, sugar }) => `${sugar ? 'sugared' : 'raised'} ${regionNoun(region) || 'relief'}`,
   plan: (element, context) => {

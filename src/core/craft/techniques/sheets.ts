@@ -61,7 +61,7 @@ const WAYS: Record<Laid['what'], Way> = {
     draft: {
       verb: 'lay-sheet',
       words: 'Lay torn leaf on and press it flat',
-      hand_s: HAND_S['lay-sheet'] * 2,
+      hand_s: HAND_S['lay-sheet'] * 1.5,
       reason: 'Torn smaller than the nail is wide: large pieces wrinkle on the curve.',
     },
   },
@@ -83,7 +83,7 @@ const WAYS: Record<Laid['what'], Way> = {
     draft: {
       verb: 'lay-sheet',
       words: 'Lay the decal on with the stamper',
-      hand_s: HAND_S['lay-sheet'] * 1.5,
+      hand_s: HAND_S['lay-sheet'],
       reason: 'From its middle outwards, no air below; its edges are closed by the next film.',
     },
   },
