@@ -1,14 +1,15 @@
 import { leastOf, mostOf } from '../model/extent';
 import { HANDS } from '../model/names';
 import { endOfDone_s, restOf } from './begun';
+import { shortestOfAll_s } from './everyOrder';
 import { inStages } from './inStages';
 import { leastChanges } from './leastChanges';
 import { inLoads, type Light } from './leastLoads';
 import { handSeconds, inLamp_s, type Chain, type Problem, type Task } from './problem';
 
 /**
- * A time no schedule can beat: the largest of several relaxations, each of which leaves out some constraint.
- * Valid for any order of work, any grouping of cures and any programme of the lamps. Of a sitting under way: what is still to do,
+ * A time no schedule can beat: of a few nails the shortest of all orders, else the largest of several relaxations, each of
+ * which leaves out some constraint. Valid for any order of work, any grouping of cures and any programme of the lamps. Of a sitting under way: what is still to do,
  * from its moment on.
  */
 export function lowerBound_s({ begun, ...problem }: Problem): number {
@@ -21,6 +22,12 @@ export function lowerBound_s({ begun, ...problem }: Problem): number {
 function least_s(problem: Problem): number {
   const { chains } = problem;
   if (chains.length === 0) return 0;
+  return shortestOfAll_s(problem) ?? relaxedBound_s(problem);
+}
+
+/** The same where the orders are too many to try: the largest of what each relaxation leaves. */
+export function relaxedBound_s(problem: Problem): number {
+  const { chains } = problem;
   const work = chains.reduce((sum, chain) => sum + work_s(problem, chain), 0);
   const stages = inStages(problem);
   const changeovers = leastChanges(problem, stages) * problem.changeover_s;
@@ -41,8 +48,8 @@ function least_s(problem: Problem): number {
     }),
     // The lamps' work after the earliest moment that anything can go in.
     earliestLight_s(problem) + lamps / problem.lamps.length,
-    // The longest chain.
-    ...chains.map((chain) => chain.tasks.reduce((sum, task) => sum + task_s(problem, chain, task), 0)),
+    // The longest chain, with its own changes of brush.
+    ...chains.map((chain) => chain_s(problem, chain)),
   ];
   // On one's own hands nothing is worked on while either is in the lamp; a brush can still be changed.
   if (problem.wearer === 'own') bounds.push(work + lamps);
@@ -93,6 +100,24 @@ function work_s(problem: Problem, chain: Chain): number {
     (sum, task) => sum + handSeconds(problem, chain, task) + (task.held ? shone_s(problem, task) : 0),
     0,
   );
+}
+
+/** A nail's work and light in turn; between two strokes with neither light nor wait, a change of brush shows. */
+function chain_s(problem: Problem, chain: Chain): number {
+  let brush: string | undefined;
+  let meanwhile_s = 0;
+  return chain.tasks.reduce((sum, task) => {
+    const whole_s = task_s(problem, chain, task);
+    if (task.hand_s === 0) {
+      meanwhile_s += task.held && task.light ? 0 : whole_s;
+      return sum + whole_s;
+    }
+    const changes = brush !== undefined && brush !== task.class && !task.held;
+    const change_s = changes ? Math.max(0, problem.changeover_s - meanwhile_s) : 0;
+    brush = task.class;
+    meanwhile_s = task.wait_s;
+    return sum + change_s + whole_s;
+  }, 0);
 }
 
 function task_s(problem: Problem, chain: Chain, task: Task): number {
