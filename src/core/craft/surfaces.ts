@@ -43,6 +43,8 @@ export interface Row {
   lengthens?: 'tip' | 'form' | 'stand';
   /** From here on a form or mould is on the finger, or off it. */
   wears?: boolean;
+  /** Wets what no one sees from above, until the next light. */
+  fromBelow?: true;
   /** Takes the old product off. */
   bares?: true;
   /** Powder rubbed in: a film so thin that what lies below is meant to be there, and that a top alone holds on. */
@@ -563,6 +565,7 @@ export const TABLE = {
     wants: 'a free edge that is finished above',
     refuses: dryWork,
     leaves: same,
+    fromBelow: true,
   },
   'top-over': {
     wants: 'a hard film that is clean, with stones that are set and hard',

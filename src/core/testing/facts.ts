@@ -56,13 +56,19 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
           // A rest leaves no stroke: what dries in it is safe when it is over.
           const rests = next !== undefined && next.hand_s === 0 && !next.lamp;
           const dries = rests && state.wet && (soft || !states.get(next.id)!.wet);
+          // Wet from below is wet: no state of what is seen from above says so.
+          const below =
+            own.slice(0, i + 1).findLast((o) => o.verb === 'underside' || o.lamp)?.verb === 'underside';
           const light = own.slice(laid + 1, i + 1).findLast((o) => o.lamp);
           return {
             id: one.id,
             flash: one.verb === 'flash',
             form: worn && last.verb !== 'soak',
             unfit:
-              worn || (state.wet && !lit && !dries && !(one.wait_s && !one.lamp)) || light?.verb === 'flash',
+              worn ||
+              below ||
+              (state.wet && !lit && !dries && !(one.wait_s && !one.lamp)) ||
+              light?.verb === 'flash',
             ...(dries
               ? { settles_s: next.wait_s ?? 0 }
               : one.wait_s && !one.lamp && (state.wet || (one.deposit && setsByItself(under?.product)))
@@ -73,13 +79,14 @@ export function factsOf(set: SetDocument, plan: Plan): Facts {
             ...(one.verb === 'flash' && next?.verb === 'wipe-spill' ? { wiped_within_s: 300 } : {}),
             ...(one.lamp ? { light_s: one.lamp.seconds } : { hand_s: one.hand_s }),
             wait_s: one.wait_s ?? 0,
-            wet: state.wet && !lit,
+            wet: below || (state.wet && !lit),
             tacky: state.tacky,
             dusty: DUSTY.includes(one.verb),
             clean:
               one.verb === 'wipe' ||
               one.verb === 'wipe-spill' ||
               (one.verb === 'dust-off' && next?.verb !== 'wipe'),
+            ...(one.verb === 'underside' ? { lit_within_s: 180 } : {}),
             // Glue and lacquer harden by themselves.
             ...(one.deposit && state.wet && product(one.product)?.lamp
               ? { lit_within_s: product(one.product)?.runny ? 40 : 180 }

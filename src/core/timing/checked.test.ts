@@ -4,6 +4,8 @@ import { chance } from '../model/chance';
 import { factsOf } from '../testing/facts';
 import { randomSet } from '../testing/randomLooks';
 import { checkSitting, TOLD_AS, type Facts, type Need } from '../testing/sittingChecker';
+import { element, setWearing } from '../testing/sets';
+import { NAILS } from '../model/names';
 import { runs } from '../testing/runs';
 
 describe('sittings, by a checker of their own', () => {
@@ -24,6 +26,21 @@ describe('sittings, by a checker of their own', () => {
       }
     },
   );
+
+  it('wet undersides, on one’s own hands and on a client’s: nothing is done beside them that wants them dry', () => {
+    for (const wearer of ['own', 'client'] as const) {
+      const set = setWearing(
+        [element('colour', { passes: 1 }), element('finish', { underside: true })],
+        (one) => {
+          one.practice.wearer = wearer;
+          for (const name of NAILS) one.nails[name].build = 'tips';
+        },
+      );
+      const plan = planSet(set, { fixes: false });
+      expect(plan.sitting.strokes.some(({ operation }) => operation.includes('/underside'))).toBe(true);
+      expect(checkSitting(factsOf(set, plan))).toEqual([]);
+    }
+  });
 
   it('random sets: nothing that the program does not say itself, and hardly anything', () => {
     let sets = 0;

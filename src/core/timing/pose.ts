@@ -119,6 +119,7 @@ function tasksOf(
   let rested = false;
   let staysSoft = false;
   let form = false;
+  let wetBelow = false;
   let soaks = false;
   let wetLeft_s = 0;
   return operations.map((operation, i): Task => {
@@ -137,7 +138,8 @@ function tasksOf(
     // What its own light did not harden is told as that; it keeps no other nail from being filed, nor a hand from work, also
     // when something else has been laid since and has set.
     staysSoft ||= lit && states[i]!.wet;
-    const wet = states[i]!.wet && !lit && !(staysSoft && rested);
+    wetBelow = (wetBelow || rowOf(operation.verb).fromBelow === true) && !operation.lamp;
+    const wet = wetBelow || (states[i]!.wet && !lit && !(staysSoft && rested));
     const { tacky } = states[i]!;
     if (rowOf(operation.verb).dusty) dust = true;
     if (WIPES.includes(operation.verb) || (operation.verb === 'dust-off' && next?.verb !== 'wipe'))
