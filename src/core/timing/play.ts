@@ -125,11 +125,21 @@ export class Player {
   private readonly placeOf: Int32Array;
 
   private whole = false;
+  /** Hand work of each activity, of all, and of what is still to do. */
+  private readonly hands_s: Float64Array;
+  private readonly all_s: number;
+  private left_s = 0;
+  private isTooMuch: ((tally: Tally, least_s: number) => boolean) | undefined;
+  private isOver = false;
 
   constructor(private readonly board: Board) {
     const chains = board.problem.chains.length;
     const activities = board.activities.length;
     const steps = board.mode.length;
+    this.hands_s = Float64Array.from(board.activities, ({ parts }) =>
+      parts.reduce((sum, part) => sum + handsOf_s(board, part), 0),
+    );
+    this.all_s = this.hands_s.reduce((sum, one) => sum + one, 0);
     this.done = new Int32Array(activities);
     this.runFrom = new Int32Array(activities);
     this.runTo = new Int32Array(activities);
@@ -173,15 +183,24 @@ export class Player {
     if (this.doneCount === this.done.length) order.set(this.done);
   }
 
-  /** Plays a sequence to its end; the tally says what it comes to. */
-  play(sequence: Sequence): Tally {
+  /**
+   * Plays a sequence to its end; the tally says what it comes to. `isTooMuch` is asked on the way, with the tally so far and
+   * the least time that it can still come to: from then on the rest is not played, and that is the time told.
+   */
+  play(sequence: Sequence, isTooMuch?: (tally: Tally, least_s: number) => boolean): Tally {
     this.reset();
+    this.isTooMuch = isTooMuch;
     this.keep = sequence.keep;
     this.close = sequence.close;
     const { order } = sequence;
     this.whole = sequence.whole;
     if (this.whole) this.layRuns(order);
-    for (let i = 0; i < order.length; i += 1) if (!this.isDone[order[i]!]) this.perform(order[i]!);
+    for (let i = 0; i < order.length && !this.isOver; i += 1)
+      if (!this.isDone[order[i]!]) this.perform(order[i]!);
+    if (this.isOver) {
+      this.tally.total_s = Infinity;
+      return this.tally;
+    }
     this.lightAll();
     this.finishPlainly();
     let end = this.tally.total_s;
@@ -234,6 +253,8 @@ export class Player {
     this.lampedSince.fill(0);
     this.visited = 0;
     this.depth = 0;
+    this.left_s = this.all_s;
+    this.isOver = false;
     this.forced = false;
     this.plain = false;
     this.tries = 0;
@@ -668,6 +689,9 @@ export class Player {
     if (hand !== 1) this.handWorked[0] = t;
     if (hand !== 0) this.handWorked[1] = t;
     if (t > this.tally.total_s) this.tally.total_s = t;
+    this.left_s -= this.hands_s[a]!;
+    // What is left is done by the same pair of hands, one thing after the other.
+    if (this.isTooMuch?.(this.tally, t + this.left_s)) this.isOver = true;
   }
 
   /** When a film may be laid at the earliest: no sooner than a lamp can take it before it has waited too long. */
@@ -967,4 +991,11 @@ export class Player {
     }
     return true;
   }
+}
+
+/** Seconds of hand work in a part, without its waits and its light. */
+function handsOf_s({ hand_s }: Board, part: Part): number {
+  let sum = 0;
+  for (let step = part.step; step < part.step + part.steps; step += 1) sum += hand_s[step]!;
+  return sum;
 }

@@ -219,14 +219,15 @@ function ids(piece: Piece): string[] {
 }
 
 function wordsOf(piece: Piece): string {
-  const words = piece.operations.map((one) => one.words);
+  const inTip = piece.operations.every((one) => one.in_tip);
+  const words = piece.operations.map((one) => (inTip ? one.words.replace(IN_TIP, '') : one.words));
   // Light that more work follows is said where it comes; of several each how long.
   const several = piece.lights.length > 1;
   for (const { load, after } of piece.lights.toReversed())
     if (after < words.length)
       words.splice(after, 0, several ? `${load.mode} ${lightOf(load).seconds} s` : load.mode);
   const [first, ...rest] = words;
-  return [first!, ...rest.map(lowerFirst)].join(', ');
+  return [first!, ...rest.map(lowerFirst)].join(', ') + (inTip ? IN_TIP : '');
 }
 
 const IN_TIP = ', inside the tip';

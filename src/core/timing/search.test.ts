@@ -3,6 +3,7 @@ import type { Hand } from '../model/names';
 import { lowerBound_s } from './bound';
 import { boardOf } from './board';
 import { Player } from './play';
+import { inRounds, ROUNDS } from './inRounds';
 import { search } from './search';
 import { inLamp_s, programme_s, type Chain, type Problem, type Schedule, type Task } from './problem';
 import { runs } from '../testing/runs';
@@ -266,6 +267,23 @@ describe('any sitting', () => {
         const schedule = construct(p, 40);
         checkFeasible(p, schedule);
         expect(schedule.total_s).toBeGreaterThanOrEqual(lowerBound_s(p) - 1e-6);
+      }),
+      { numRuns: runs(60, 300) },
+    );
+  });
+
+  it('is never longer than plain rounds that break nothing', () => {
+    fc.assert(
+      fc.property(anyProblem, (p) => {
+        const board = boardOf(p);
+        const player = new Player(board);
+        const size = board.activities.length;
+        const marks = { close: new Uint8Array(size), keep: new Uint8Array(size) };
+        const plain = ROUNDS.map((rounds) =>
+          player.schedule({ order: inRounds(board, rounds), ...marks, whole: true }),
+        ).filter(({ broken }) => broken.length === 0);
+        const found = player.schedule(search(board, { iterations: 100, seed: 1, flow: 'balanced' }));
+        for (const { total_s } of plain) expect(found.total_s).toBeLessThanOrEqual(total_s + 1e-6);
       }),
       { numRuns: runs(60, 300) },
     );

@@ -3,6 +3,7 @@ import { Player, type Sequence, type Tally } from './play';
 import { inRounds, ROUNDS } from './inRounds';
 import { inWorks } from './inWorks';
 import type { Effort, Flow } from './effort';
+import { leastOf } from '../model/extent';
 import { chance } from '../model/chance';
 import { inOneGo, type InSlices } from '../model/inSlices';
 import { moveStrokes } from './moves';
@@ -64,11 +65,14 @@ const ROUND_MOVES: Record<Flow, number> = { quick: 0, balanced: 85, calm: 85 };
 const LATE = 1000;
 const LATE_S = 5;
 const DUST = 2000;
+/** Each second above plain rounds: nobody is to search for what is longer than what needs no search. */
+const ABOVE_PLAIN = 200;
 const UNFIT = 2000;
 
-export function costOf(tally: Tally, weights: Weights): number {
+/** What a tally costs; `total_s` in place of its own time, where it is not played to its end. */
+export function costOf(tally: Tally, weights: Weights, total_s = tally.total_s): number {
   return (
-    tally.total_s +
+    total_s +
     weights.load * tally.loads +
     weights.singleLoad * tally.singleLoads +
     weights.classChange * tally.classChanges +
@@ -99,6 +103,8 @@ const RUNNERS = 4;
 const SHORT_SHARE = 0.5;
 /** One sequence in so many that is gone on with is written anew as it was really played. */
 const WRITTEN_ANEW = 32;
+/** A move is drawn anew so often until it moves something. */
+const MOST_DRAWS = 4;
 /** Sequences of a slice, some milliseconds. */
 const SLICE = 100;
 
@@ -117,10 +123,21 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   const size = board.activities.length;
   const player = new Player(board);
   const weights = WEIGHTS[flow];
-  const cost = (sequence: Sequence) => costOf(player.play(sequence), weights);
+  const orders = ROUNDS.map((rounds) => inRounds(board, rounds));
+  const shortest_s = flow === 'calm' ? Infinity : shortestPlain_s(orders);
+  const costIn = (tally: Tally, total_s: number) =>
+    costOf(tally, weights, total_s) + ABOVE_PLAIN * Math.max(0, total_s - shortest_s);
+  const cost = (sequence: Sequence) => {
+    const tally = player.play(sequence);
+    return costIn(tally, tally.total_s);
+  };
+  /** The same, or Infinity as soon as it is known to be above `most`. */
+  const costUpTo = (sequence: Sequence, most: number) => {
+    const tally = player.play(sequence, (sofar, least_s) => costIn(sofar, least_s) > most);
+    return costIn(tally, tally.total_s);
+  };
   const random = chance(effort.seed).below;
   let dear = false;
-  const orders = ROUNDS.map((rounds) => inRounds(board, rounds));
   const byRounds = ROUND_MOVES[flow] > 0;
   if (byRounds) orders.push(inWorks(board, 0), inWorks(board, 1));
   const starts = orders.map(start).sort((a, b) => a.cost - b.cost);
@@ -151,6 +168,15 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
     assign(best.sequence, other.sequence);
   }
   return alongTheHand(board, best.sequence, player, cost);
+
+  /** Of plain rounds in which nothing is too late, nor any rule broken, the shortest in seconds. */
+  function shortestPlain_s(plain: readonly Int32Array[]): number {
+    const sittings = plain.map((order) => {
+      const close = new Uint8Array(size);
+      return { ...player.play({ order, close, keep: close, whole: ROUND_MOVES[flow] > 0 }) };
+    });
+    return leastOf(sittings.filter((tally) => faultsOf(tally) === 0).map(({ total_s }) => total_s));
+  }
 
   /** An order to begin with; where rounds as a whole are too long for what is due, each stroke comes first by itself. */
   function start(order: Int32Array): Costed {
@@ -194,9 +220,11 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
       const threshold =
         (COLD_S + (hot_s - COLD_S) * heat * heat * heat) * (random(1024) / 1024) * (random(1024) / 1024);
       assign(next, now.sequence);
-      if (random(100) < roundMoves) moveRounds(board, next, random);
-      else moveStrokes(board, next, random);
-      const value = cost(next);
+      // A fifth of all moves put things back where they stood: what is not moved need not be played.
+      for (let draws = 0; draws < MOST_DRAWS && isSame(next, now.sequence); draws += 1)
+        if (random(100) < roundMoves) moveRounds(board, next, random);
+        else moveStrokes(board, next, random);
+      const value = costUpTo(next, now.cost + threshold);
       spent += player.effort;
       dear ||= spent >= count * DEAREST;
       if (value > now.cost + threshold) continue;
@@ -260,6 +288,12 @@ function copy(sequence: Sequence): Sequence {
     keep: sequence.keep.slice(),
     whole: sequence.whole,
   };
+}
+
+function isSame(a: Sequence, b: Sequence): boolean {
+  for (let i = 0; i < a.order.length; i += 1)
+    if (a.order[i] !== b.order[i] || a.close[i] !== b.close[i] || a.keep[i] !== b.keep[i]) return false;
+  return true;
 }
 
 function assign(to: Sequence, from: Sequence): void {

@@ -13,6 +13,7 @@ import type { Place } from '../operation';
 import { Outline, outlineOf, turnedOver } from '../ownForm';
 import { layPiece } from '../laying';
 import { pieceDistance, pieceOutline } from '../pieces';
+import { spotWords } from '../placeWords';
 import type { Point } from '../../geometry/frame';
 import type { Disc } from '../../geometry/regions';
 import { leastOf, mostOf } from '../../model/extent';
@@ -275,13 +276,14 @@ export const charm = defineTechnique({
     })),
   plan: (element, context) => {
     const piece = layCharm(element, context);
+    const where = spotWords(context.name)(sideOf(context, element) * element.across, element.along);
     const place: Place = { ...wholePlace(), around: footprint(piece) };
     const setting = held(
       element.bedding,
       {
         pieces: [piece],
         place,
-        setWords: () => `Set the ${element.words}`,
+        setWords: () => `Set the ${element.words}, ${where}`,
         forWhat: `the ${element.words}`,
         bead_s: 8,
         set_s: 14,

@@ -6,6 +6,7 @@ import { rounded } from '../../model/rounded';
 import { count, Id, share } from '../../model/primitives';
 import { isMirrored, placeOf, sideOf, type NailContext } from '../context';
 import { partHandles } from '../partHandles';
+import { sideWords } from '../sides';
 import { artFilm, workedInCoats } from '../artFilm';
 import { coatOf, slowestOf } from '../cure';
 import { type Handle } from '../../regions/handle';
@@ -225,7 +226,7 @@ export const ombre = defineTechnique({
         },
         passes: element.passes,
         t_um: mostOf(products.map(coatOf)) * how.thin,
-        words: `${how.called} ${products.map((product) => product.name).join(' to ')}`,
+        words: `${how.called} ${products.map((product) => product.name).join(' to ')} ${runWords(element, context)}`,
         manner: 'pass',
         hand_s: (25 + 12 * products.length) * how.slow,
         reason: how.reason,
@@ -236,6 +237,13 @@ export const ombre = defineTechnique({
     );
   },
 });
+
+/** Which way the colours follow each other on this nail. */
+function runWords(element: Ombre, context: NailContext): string {
+  if (element.direction === 'along') return 'from the cuticle to the tip';
+  const side = sideOf(context, element);
+  return `from the ${sideWords(-side, context.name)} to the ${sideWords(side, context.name)}`;
+}
 
 /** A colour of the fade on its axis; it never passes its neighbours. */
 function stopHandle(element: Ombre, i: number, at: number, context: NailContext): Handle<Ombre> {
