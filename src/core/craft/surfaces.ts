@@ -45,6 +45,8 @@ export interface Row {
   wears?: boolean;
   /** Wets what no one sees from above, until the next light. */
   fromBelow?: true;
+  /** What is waited for after it, where it asks for a wait. */
+  waited?: string;
   /** Takes the old product off. */
   bares?: true;
   /** Powder rubbed in: a film so thin that what lies below is meant to be there, and that a top alone holds on. */
@@ -228,6 +230,7 @@ export const TABLE = {
     missed: { words: 'Product over cuticle lifts within days.' },
   },
   soak: {
+    waited: 'what is on the nails to soften',
     wants: 'the old product',
     refuses: (s) => dryWork(s) ?? (s.material === 'old' && s.finish === 'shine' ? 'still-sealed' : undefined),
     // The remover takes the dust of the opened seal along.
@@ -325,11 +328,13 @@ export const TABLE = {
     },
   },
   dehydrate: {
+    waited: 'the dehydrator to dry',
     wants: 'a buffed, clean plate',
     refuses: (s) => dryWork(s) ?? (s.soil === 'oil' ? 'oil-before-layer' : dust(s)),
     leaves: (s) => ({ ...s, prep: s.material === 'plate' ? 'dehydrated' : s.prep }),
   },
   prime: {
+    waited: 'the primer to dry',
     wants: 'a buffed, dehydrated plate',
     refuses: (s) => {
       if (s.phase === 'wet') return 'wet-touched';
@@ -341,6 +346,7 @@ export const TABLE = {
     missed: { words: 'Your practice primes the plate: without it the base holds on by the sanding alone.' },
   },
   base: {
+    waited: 'the base to dry',
     wants: 'a buffed, dust-free, dehydrated plate, or a keyed clean extension',
     refuses: filmOver,
     leaves: film,
@@ -392,6 +398,7 @@ export const TABLE = {
     missed: { words: 'There is nothing for the extension to be built on.', grave: true },
   },
   sculpt: {
+    waited: 'the beads to stiffen',
     wants: 'a primed plate, a form, or keyed clean acrylic or tip',
     refuses: filmOver,
     leaves: film,
@@ -427,12 +434,14 @@ export const TABLE = {
     missed: { words: 'The form is still on the finger.', grave: true },
   },
   'fill-mould': {
+    waited: 'the bead in the mould to stiffen',
     wants: 'a mould that fits',
     refuses: () => undefined,
     leaves: same,
     missed: { words: 'An empty mould builds nothing.', grave: true },
   },
   'press-mould': {
+    waited: 'the acrylic in the mould to set',
     wants: 'a cured base, tacky or wiped, or a primed plate',
     refuses: filmOver,
     leaves: film,
@@ -454,6 +463,7 @@ export const TABLE = {
     missed: { words: 'Without its powder the layer is thin gel and nothing more.' },
   },
   dip: {
+    waited: 'the layer to take its powder',
     wants: 'a prepared plate, keyed hard dip, or the powder of the layer before',
     refuses: (s, laid) => {
       if (s.soil === 'oil') return 'oil-before-layer';
@@ -464,12 +474,14 @@ export const TABLE = {
     leaves: (s, laid) => ({ ...film(s, laid), finish: 'powdered', soil: 'dust' }),
   },
   activate: {
+    waited: 'the activator to harden it',
     wants: 'layers of dip that have taken their powder',
     refuses: (s) => (s.material === 'dip' ? dust(s) : s.material === 'form' ? undefined : 'needs-wet'),
     leaves: same,
     missed: { words: 'Dip without activator stays soft below for hours.', grave: true },
   },
   coat: {
+    waited: 'the coat to dry',
     wants: 'a tacky or wiped film, or a keyed and clean one',
     refuses: filmOver,
     leaves: film,
@@ -538,6 +550,7 @@ export const TABLE = {
     leaves: same,
   },
   cap: {
+    waited: 'the beads to set',
     wants: 'a film that is tacky, wiped or keyed; pieces on it flashed or cured',
     refuses: filmOver,
     leaves: film,
@@ -552,11 +565,13 @@ export const TABLE = {
     },
   },
   top: {
+    waited: 'the top to dry',
     wants: 'a hard film that is clean, without stones',
     refuses: filmOver,
     leaves: film,
   },
   'matte-top': {
+    waited: 'the top to dry',
     wants: 'a hard film that is clean, without stones',
     refuses: filmOver,
     leaves: film,
@@ -568,6 +583,7 @@ export const TABLE = {
     fromBelow: true,
   },
   'top-over': {
+    waited: 'the top to dry',
     wants: 'a hard film that is clean, with stones that are set and hard',
     refuses: (s, laid) =>
       s.material !== 'stone' ? filmOver(s, laid) : s.phase === 'wet' ? 'uncured-covered' : dust(s),
@@ -589,6 +605,7 @@ export const TABLE = {
     leaves: stone,
   },
   'set-in-bead': {
+    waited: 'the acrylic round the rim to set',
     wants: 'a wet bead of bedding gel, glue or acrylic',
     refuses: stoneIn('clear', 'glue', 'acrylic'),
     leaves: stone,
@@ -597,6 +614,7 @@ export const TABLE = {
   cure: { wants: 'anything', refuses: () => undefined, leaves: same },
   rest: { wants: 'anything', refuses: () => undefined, leaves: same },
   make: {
+    waited: 'what was made to harden',
     wants: 'a mould or a mat, off the nail',
     refuses: () => undefined,
     leaves: same,

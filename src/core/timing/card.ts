@@ -260,21 +260,9 @@ function waitLine({ from_s, to_s, after }: Wait, worked: readonly NailName[]): C
     kind: 'wait',
     start_s: tens(from_s),
     nails: after ? whoseWords(after.nails, worked) : 'all',
-    words: after ? waitedFor(after.words) : 'Wait',
+    words: after?.waited ?? 'Wait',
     wait_s: Math.round(to_s - from_s),
   };
-}
-
-/** Words that say too little by themselves: "half-way". */
-const TOO_SHORT = 15;
-
-/** "Let the acrylic set" says itself what is waited for; of other work it is said whose time it is. */
-function waitedFor(words: string): string {
-  const lets = words.split(', ').find((part) => /^let /i.test(part));
-  if (lets) return `Wait: ${lowerFirst(lets)}`;
-  const first = words.split(/: |, /)[0]!;
-  const work = first.length < TOO_SHORT ? words : first;
-  return `Wait until this has had its time: ${lowerFirst(work)}`;
 }
 
 function tens(seconds: number): number {

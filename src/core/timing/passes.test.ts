@@ -163,14 +163,14 @@ describe('the card of passes', () => {
   it('joins the same on both hands, and has a line for a wait in which nothing is done', () => {
     const dry = { words: 'Let it soak', verb: 'soak', stage: 'arrive' } as const;
     const lines = card(
-      round(0, 10, RIGHT, dry, { wait_s: 300 }),
-      round(10, 10, LEFT, dry, { wait_s: 300 }),
+      round(0, 10, RIGHT, dry, { wait_s: 300, waited: 'Wait for the soak' }),
+      round(10, 10, LEFT, dry, { wait_s: 300, waited: 'Wait for the soak' }),
       round(310, 10, RIGHT, { words: 'Push off', verb: 'push-off', stage: 'arrive' }),
       round(320, 10, ['left-ring'], { words: 'Push off', verb: 'push-off', stage: 'arrive' }),
     ).flatMap((pass) => pass.lines);
     expect(lines.map(({ kind, nails, words, wait_s }) => [kind, nails, words, wait_s])).toEqual([
       ['work', 'all five, right then left', 'Let it soak', 300],
-      ['wait', 'all five', 'Wait: let it soak', 290],
+      ['wait', 'all five', 'Wait for the soak', 290],
       ['work', 'right all five, then left ring', 'Push off', undefined],
     ]);
   });

@@ -1,4 +1,5 @@
 import { isHeldAfter, type Operation } from '../craft/operation';
+import { rowOf } from '../craft/surfaces';
 import { append, mostOf } from '../model/extent';
 import { lowerFirst } from '../model/letters';
 import { rounded } from '../model/rounded';
@@ -36,6 +37,8 @@ export interface Round {
   times?: number;
   /** Each of its nails rests afterwards: until something has dried, soaked or set. */
   wait_s?: number;
+  /** What is done with that time where nothing else is: "Wait for the primer to dry", "Let the acrylic set". */
+  waited?: string;
   /** Light of a load, or held by hand within the work, on each nail. */
   light?: { mode: 'cure' | 'flash'; seconds: number; lamp: string };
   operations: string[];
@@ -117,7 +120,10 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
     if (cautions.size > 0) last.caution = [...cautions].join(' ');
     const light = piece.lights.at(-1);
     if (light) last.light = lightOf(light.load);
-    if (piece.wait_s > 0) last.wait_s = piece.wait_s;
+    if (piece.wait_s > 0) {
+      last.wait_s = piece.wait_s;
+      addWaited(last, piece.operations);
+    }
     lastMark = mark;
     pieces = 1;
     rounds.push(last);
@@ -145,12 +151,24 @@ export function roundsOf(sitting: Schedule, operations: readonly Operation[]): R
     if (then.length > 0) round.then = then;
     if (served[0]!.caution) round.caution = served[0]!.caution;
     const wait_s = Math.max(0, mostOf([...served, ...after].map((one) => one.wait_s ?? 0)));
-    if (wait_s > 0) round.wait_s = wait_s;
+    if (wait_s > 0) {
+      round.wait_s = wait_s;
+      addWaited(round, [...served, ...after]);
+    }
     rounds.push(round);
   }
   return rounds
     .sort((a, b) => a.start_s - b.start_s || (a.kind === 'load' ? -1 : 1))
     .map((round, i) => ({ number: i + 1, ...round }));
+}
+
+/** Says what the longest wait of some operations is for: a rest in its own words, all else by what is done. */
+function addWaited(round: Omit<Round, 'number'>, operations: readonly Operation[]): void {
+  const [longest] = operations.toSorted((a, b) => (b.wait_s ?? 0) - (a.wait_s ?? 0));
+  if (!longest) return;
+  const { waited } = rowOf(longest.verb);
+  if (longest.verb === 'rest') round.waited = longest.words;
+  else if (waited) round.waited = `Wait for ${waited}`;
 }
 
 /** By operation: what only passes time right after it on its nail, and so leaves no stroke of its own. */
