@@ -83,8 +83,8 @@ describe('acrylic', () => {
 
   it('gets its wet second primer once the form is on, just before the bead', () => {
     const list = steps(form((set) => (set.practice.acrylic_primer = 'dry-and-wet')));
-    expect(list.indexOf('build/prime#1')).toBeLessThan(list.indexOf('build/form#1'));
-    expect(list[list.indexOf('build/prime#2') - 1]).toBe('build/form#1');
+    expect(list.indexOf('build/form#1')).toBeLessThan(list.indexOf('build/prime#1'));
+    expect(list[list.indexOf('build/prime#2') - 1]).toBe('build/prime#1');
     expect(list[list.indexOf('build/prime#2') + 1]).toBe('build/sculpt#1');
   });
 
@@ -100,7 +100,7 @@ describe('acrylic', () => {
   it('melts into its own wet neighbour', () => {
     const twice = form((set) => {
       set.edits = [
-        { kind: 'move', a: 'left-ring/build/sculpt#1', side: 'after', b: 'left-ring/build/form#1' },
+        { kind: 'move', a: 'left-ring/build/sculpt#1', side: 'after', b: 'left-ring/build/prime#1' },
       ];
     });
     expect(codesOn(twice)).toEqual([]);

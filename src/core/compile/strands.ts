@@ -30,6 +30,15 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
 /** Work on what is put on, before it is. */
 const BEFORE_IT: readonly Draft['verb'][] = ['fill-mould'];
 
+/** What lies on the plate itself wants it primed before a form is fitted over it. */
+function primedFirst(foundation: readonly Draft[]): Draft[] {
+  const primes = (draft: Draft) => draft.verb === 'dehydrate' || draft.verb === 'prime';
+  const put = foundation.findIndex(({ verb }) => rowOf(verb).wears === true);
+  const before = foundation.slice(0, Math.max(0, put));
+  const after = foundation.slice(Math.max(0, put));
+  return [...before, ...after.filter(primes), ...after.filter((draft) => !primes(draft))];
+}
+
 function stageByStage(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
   const kind = buildKindOf(build.kind);
   const cover = coverer(bare.frame);
@@ -56,11 +65,13 @@ function stageByStage(build: Build, bare: NailContext, elements: readonly Elemen
     ...context,
     ...(melted ? { melted } : {}),
   });
-  const { ahead = [], arrive = [], prepare = [], foundation = [] } = stages;
+  const { ahead = [], arrive = [], prepare = [] } = stages;
+  const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
+  const onPlate = within('plate');
+  const foundation = onPlate.length > 0 ? primedFirst(stages.foundation ?? []) : (stages.foundation ?? []);
   const first = foundation.findIndex(({ verb }) => rowOf(verb).lengthens ?? BEFORE_IT.includes(verb));
   /** Up to here there is nothing but the plate. */
   const putOn = first < 0 ? foundation.length : first;
-  const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
   const over_um = thickest_um(
     [...within('under'), ...within('inside')].flatMap(({ technique, drafts }) =>
       technique.inlaid ? [] : drafts,
@@ -81,7 +92,7 @@ function stageByStage(build: Build, bare: NailContext, elements: readonly Elemen
     ...work('prep', 'arrive', arrive),
     ...work('prep', 'prepare', prepare),
     ...work('build', 'foundation', foundation.slice(0, putOn)),
-    ...within('plate').flatMap((one) => own(one, 'foundation', one.drafts)),
+    ...onPlate.flatMap((one) => own(one, 'foundation', one.drafts)),
     ...work('build', 'foundation', foundation.slice(putOn)),
     ...within('under').flatMap((one) => own(one, 'body', one.drafts)),
     ...withGuests(body.placed, upper.intoBody, context),

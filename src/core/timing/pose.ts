@@ -279,7 +279,9 @@ function preparedFirst(
 ): Precedence[] {
   const split = nails.flatMap(({ nail, operations }) => {
     const at = operations.findIndex((one) => PRIMING.includes(one.verb));
-    return at > 0 ? [{ nail, first: operations[at - 1]!.id, then: operations[at]!.id }] : [];
+    // A form that is fitted before the primer is of the hand that is built, no preparation.
+    const prepared = operations.slice(0, Math.max(0, at)).findLast((one) => !rowOf(one.verb).wears);
+    return prepared ? [{ nail, first: prepared.id, then: operations[at]!.id }] : [];
   });
   const between = (a: (typeof split)[number]) =>
     split

@@ -1,5 +1,6 @@
 import type { Board } from './board';
 import { Player, type Sequence, type Tally } from './play';
+import { inBeads } from './inBeads';
 import { inRounds, ROUNDS } from './inRounds';
 import { inWorks } from './inWorks';
 import type { Effort, Flow } from './effort';
@@ -62,12 +63,12 @@ export const WEIGHTS: Record<Flow, Weights> = {
 const ROUND_MOVES: Record<Flow, number> = { quick: 0, balanced: 85, calm: 85 };
 
 /** What must not happen weighs more than any time it could save. */
-const LATE = 1000;
+const LATE = 5000;
 const LATE_S = 5;
-const DUST = 2000;
+const DUST = 5000;
 /** Each second above plain rounds: nobody is to search for what is longer than what needs no search. */
 const ABOVE_PLAIN = 200;
-const UNFIT = 2000;
+const UNFIT = 5000;
 
 /** What a tally costs; `total_s` in place of its own time, where it is not played to its end. */
 export function costOf(tally: Tally, weights: Weights, total_s = tally.total_s): number {
@@ -140,7 +141,8 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   let dear = false;
   const byRounds = ROUND_MOVES[flow] > 0;
   if (byRounds) orders.push(inWorks(board, 0), inWorks(board, 1));
-  const starts = orders.map(start).sort((a, b) => a.cost - b.cost);
+  const beaded = ([0, 1] as const).flatMap((hand) => inBeads(board, hand) ?? []);
+  const starts = [...orders.map(start), ...beaded.map(byStrokes)].sort((a, b) => a.cost - b.cost);
   if (size < 2 || effort.iterations < 1) return starts[0]!.sequence;
   let found = faults(starts[0]!.sequence) <= enough;
   const iterations = Math.round(effort.iterations * Math.min(MOST_FOR_SMALL, USUAL_SIZE / size));
@@ -176,6 +178,11 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
       return { ...player.play({ order, close, keep: close, whole: ROUND_MOVES[flow] > 0 }) };
     });
     return leastOf(sittings.filter((tally) => faultsOf(tally) === 0).map(({ total_s }) => total_s));
+  }
+
+  function byStrokes(order: Int32Array): Costed {
+    const sequence = { order, close: new Uint8Array(size), keep: new Uint8Array(size), whole: false };
+    return { sequence, cost: cost(sequence) };
   }
 
   /** An order to begin with; where rounds as a whole are too long for what is due, each stroke comes first by itself. */

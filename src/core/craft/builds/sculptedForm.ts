@@ -51,14 +51,16 @@ export const sculptedForm = defineBuild({
   stages: (build, context) => {
     const shapeWords = 'Shorten the free edge';
     const coversArt = build.material === 'acrylic' && build.art === 'under';
+    const primed = primePlate(context, 'always');
     const thin_um = context.inlaid && build.french ? EXTENSION_UNDER_BOTH_UM : EXTENSION_UM;
     if (build.material === 'acrylic')
       return {
         ...clearPlate(context, shapeWords),
-        // Beads take minutes a nail: each is primed just before its own.
+        // Beads take minutes a nail: each is primed just before its own, with the forms of its hand on already.
         foundation: [
-          ...primePlate(context, 'always'),
+          ...primed.filter(({ verb }) => verb === 'wipe'),
           formOn(context),
+          ...primed.filter(({ verb }) => verb !== 'wipe'),
           ...sculpted(
             context.role('acrylic'),
             context.inlaid || coversArt ? thin_um : build.apex_um,
