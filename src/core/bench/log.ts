@@ -132,6 +132,7 @@ const Course = z.array(
     nails: z.array(Nail),
     words: z.string(),
     then: z.optional(z.array(z.string())),
+    waited: z.optional(z.string()),
     reason: z.string(),
     caution: z.optional(z.string()),
     times: z.optional(z.number()),

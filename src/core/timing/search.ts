@@ -63,12 +63,12 @@ export const WEIGHTS: Record<Flow, Weights> = {
 const ROUND_MOVES: Record<Flow, number> = { quick: 0, balanced: 85, calm: 85 };
 
 /** What must not happen weighs more than any time it could save. */
-const LATE = 5000;
+const LATE = 1000;
 const LATE_S = 5;
-const DUST = 5000;
+const DUST = 2000;
 /** Each second above plain rounds: nobody is to search for what is longer than what needs no search. */
 const ABOVE_PLAIN = 200;
-const UNFIT = 5000;
+const UNFIT = 2000;
 
 /** What a tally costs; `total_s` in place of its own time, where it is not played to its end. */
 export function costOf(tally: Tally, weights: Weights, total_s = tally.total_s): number {
