@@ -13,6 +13,7 @@ import {
   type Draft,
   type Operation,
   type Place,
+  IN_TIP,
 } from '../craft/operation';
 import type { PlacedPiece } from '../craft/matter';
 import { rowOf } from '../craft/surfaces';
@@ -176,7 +177,7 @@ function complete(placed: Placed, context: NailContext, before?: Placed): Operat
   };
   const where = whereWords(placed, before, context.name);
   if (where) operation.words = `${draft.words}, ${where}`;
-  if (draft.in_tip) operation.words += ', inside the tip';
+  if (draft.in_tip) operation.words += IN_TIP;
   const lays = draft.deposit !== undefined || rowOf(draft.verb).fromBelow === true;
   const laid = lays && draft.product ? context.product(draft.product) : undefined;
   // A product's own direction goes before any guide.

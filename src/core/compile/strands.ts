@@ -30,15 +30,6 @@ export function lineOf(build: Build, bare: NailContext, elements: readonly Eleme
 /** Work on what is put on, before it is. */
 const BEFORE_IT: readonly Draft['verb'][] = ['fill-mould'];
 
-/** What lies on the plate itself wants it primed before a form is fitted over it. */
-function primedFirst(foundation: readonly Draft[]): Draft[] {
-  const primes = (draft: Draft) => draft.verb === 'dehydrate' || draft.verb === 'prime';
-  const put = foundation.findIndex(({ verb }) => rowOf(verb).wears === true);
-  const before = foundation.slice(0, Math.max(0, put));
-  const after = foundation.slice(Math.max(0, put));
-  return [...before, ...after.filter(primes), ...after.filter((draft) => !primes(draft))];
-}
-
 function stageByStage(build: Build, bare: NailContext, elements: readonly Element[]): Placed[] {
   const kind = buildKindOf(build.kind);
   const cover = coverer(bare.frame);
@@ -60,15 +51,15 @@ function stageByStage(build: Build, bare: NailContext, elements: readonly Elemen
     framed: asks.length > 0 && asks.every((one) => one.island),
     dark: darkOver(inTip, bare),
   };
+  const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
+  const onPlate = within('plate');
   const melted = meltedOver(seated, context, cover);
   const { stages, structure } = stagesIn(madeOf(elements, context), build, {
     ...context,
     ...(melted ? { melted } : {}),
+    onPlate: onPlate.length > 0,
   });
-  const { ahead = [], arrive = [], prepare = [] } = stages;
-  const within = (seat: Seated['seat']) => seated.filter((one) => one.seat === seat && !isInTip(one));
-  const onPlate = within('plate');
-  const foundation = onPlate.length > 0 ? primedFirst(stages.foundation ?? []) : (stages.foundation ?? []);
+  const { ahead = [], arrive = [], prepare = [], foundation = [] } = stages;
   const first = foundation.findIndex(({ verb }) => rowOf(verb).lengthens ?? BEFORE_IT.includes(verb));
   /** Up to here there is nothing but the plate. */
   const putOn = first < 0 ? foundation.length : first;

@@ -32,6 +32,8 @@ export interface NailContext {
   dark: number;
   /** Where another element of the look lies on this nail; undefined for what has no part of its own. */
   partOf: (element: string) => Place | undefined;
+  /** Art lies on the plate itself, below what is built or put on. */
+  onPlate?: boolean;
   /** Raised lines lie on the nail when this element is laid. */
   ridged?: boolean;
   /** What stands out of the nail when this element is laid: a film is taken around it. */

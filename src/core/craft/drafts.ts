@@ -239,6 +239,7 @@ const LEVELLING = {
 /** How long what a build is made of resists the file, against builder gel (common practice, rough). */
 const RESISTS: Partial<Record<ProductFamily, number>> = { acrylic: 1.15, 'putty-gel': 1.1, dip: 0.75 };
 
+/** What a build of a family is levelled with, and the guide seconds that takes on a usual nail. */
 export function levelling({ practice }: NailContext, of: ProductFamily): { words: string; hand_s: number } {
   const { words, share } = LEVELLING[practice.grit];
   return { words, hand_s: HAND_S.file * share * (RESISTS[of] ?? 1) };

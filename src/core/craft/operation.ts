@@ -32,6 +32,9 @@ export const SEATS = ['plate', 'under', 'inside', 'surface', 'over'] as const;
 export type Seat = (typeof SEATS)[number];
 
 /** Where an operation works: a region as laid on this nail. Plain data; `areaOf` gives it its curve. */
+/** Said after the words of work inside a tip. */
+export const IN_TIP = ', inside the tip';
+
 export interface Place {
   region: Region;
   mirror: boolean;

@@ -181,8 +181,10 @@ function pathHandles(region: Paths, on: OnNail): Handle<Paths>[] {
   });
 }
 
-/** By length and turns; a shape is gone round, and filled in half as much again (common practice). */
+/** A shape is gone round, and filled in half as much again (common practice). */
 const FILLED_IN = 1.5;
+
+/** Seconds by length and turns. */
 function hand_s({ points, filled }: Path): number {
   const drawn = points.map((point) => ({
     x: (point.across * DRAWN_FOR_ARC_MM) / 2,

@@ -34,7 +34,7 @@ export function shortestOfAll_s(problem: Problem): number | undefined {
   const groups = [...new Set(groupOf)];
   const own = problem.wearer === 'own';
   // What an artist states across nails may ask for work on a hand that is not fit for it.
-  const kept = own && (problem.precedences ?? []).length === 0;
+  const dryFirst = own && (problem.precedences ?? []).length === 0;
   const begun: State = {
     pos: chains.map(() => 0),
     brush: '',
@@ -58,7 +58,7 @@ export function shortestOfAll_s(problem: Problem): number | undefined {
 
   /** On one's own hands what waits for its light keeps the other hand from working. */
   function isBlocked(state: State, c: number): boolean {
-    if (!kept) return false;
+    if (!dryFirst) return false;
     return chains.some(
       (chain, other) =>
         handOf[other] !== handOf[c] &&

@@ -20,8 +20,8 @@ export function inBeads(board: Board, first: 0 | 1): Int32Array | undefined {
   /** One work on all nails of a hand that have come to it and are not tied to beads. */
   function workOn(nails: readonly number[]): boolean {
     const ready = nails
-      .map(head)
-      .filter((a) => a >= 0 && canBegin(a) && !activities[a]!.forms && runFrom(a).length === 0);
+      .map((c) => ordering.head(c))
+      .filter((a) => a >= 0 && ordering.canBegin(a) && !activities[a]!.forms && runFrom(a).length === 0);
     const next = ready.toSorted((a, b) => activities[a]!.rank - activities[b]!.rank || a - b)[0];
     if (next === undefined) return false;
     for (const a of new Set(ready)) if (activities[a]!.work === activities[next]!.work) ordering.perform(a);
@@ -30,7 +30,7 @@ export function inBeads(board: Board, first: 0 | 1): Int32Array | undefined {
 
   /** The forms of a hand, or its nails that stand before their beads, one after the other. */
   function beadOn(nails: readonly number[]): boolean {
-    const ready = nails.map(head).filter((a) => a >= 0 && canBegin(a));
+    const ready = nails.map((c) => ordering.head(c)).filter((a) => a >= 0 && ordering.canBegin(a));
     const forms = ready.filter((a) => activities[a]!.forms);
     for (const a of forms) ordering.perform(a);
     if (forms.length > 0) return true;
@@ -45,25 +45,16 @@ export function inBeads(board: Board, first: 0 | 1): Int32Array | undefined {
     return runs.length > 0;
   }
 
-  /** From here on what follows within its time, up to the pinch; nothing where there is none, or a light between. */
+  /** From here on what follows within its time, up to the pinch; nothing where there is none, or a light or joint work between. */
   function runFrom(a: number): number[] {
     const run: number[] = [];
     const { chain, step } = activities[a]!.parts[0]!;
     for (let s = step; s < from[chain + 1]! && mode[s] === 0; s += 1) {
+      if (activities[act[s]!]!.parts.length > 1) return [];
       if (run.at(-1) !== act[s]) run.push(act[s]!);
       if (dueKind[s] === 'pinched-too-late') return [...run, act[s + 1]!];
       if (!(dueMost_s[s]! < Infinity)) return [];
     }
     return [];
-  }
-
-  /** The activity that a nail has come to, its lights passed by; −1 at its end. */
-  function head(c: number): number {
-    while (at[c]! < from[c + 1]! && mode[at[c]!]! > 0) at[c]! += 1;
-    return at[c]! < from[c + 1]! ? act[at[c]!]! : -1;
-  }
-
-  function canBegin(a: number): boolean {
-    return activities[a]!.parts.every((part) => head(part.chain) === a) && ordering.isFree(a);
   }
 }

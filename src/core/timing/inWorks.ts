@@ -7,7 +7,7 @@ import { Ordering } from './ordering';
  * come where they may, and times do not matter to it.
  */
 export function inWorks(board: Board, first: 0 | 1): Int32Array {
-  const { from, mode, act, activities } = board;
+  const { activities } = board;
   const ordering = new Ordering(board);
   const { at } = ordering;
   const left = new Map<number, number>();
@@ -28,8 +28,8 @@ export function inWorks(board: Board, first: 0 | 1): Int32Array {
   function mostReady(): number[] {
     const ready = new Map<number, number[]>();
     for (let c = 0; c < at.length; c += 1) {
-      const a = head(c);
-      if (a < 0 || activities[a]!.parts[0]!.chain !== c || !canBegin(a)) continue;
+      const a = ordering.head(c);
+      if (a < 0 || activities[a]!.parts[0]!.chain !== c || !ordering.canBegin(a)) continue;
       const { work } = activities[a]!;
       ready.set(work, [...(ready.get(work) ?? []), a]);
     }
@@ -37,15 +37,5 @@ export function inWorks(board: Board, first: 0 | 1): Int32Array {
     const rank = (work: number) => activities[ready.get(work)![0]!]!.rank;
     const [work] = [...ready.keys()].sort((a, b) => share(b) - share(a) || rank(a) - rank(b));
     return work === undefined ? [] : ready.get(work)!;
-  }
-
-  /** The activity that a nail has come to, its lights passed by; −1 at its end. */
-  function head(c: number): number {
-    while (at[c]! < from[c + 1]! && mode[at[c]!]! > 0) at[c]! += 1;
-    return at[c]! < from[c + 1]! ? act[at[c]!]! : -1;
-  }
-
-  function canBegin(a: number): boolean {
-    return activities[a]!.parts.every((part) => head(part.chain) === a) && ordering.isFree(a);
   }
 }

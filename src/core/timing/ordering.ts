@@ -18,6 +18,18 @@ export class Ordering {
     return !this.isDone[a] && activities[a]!.needs.every((step) => this.at[chainOf[step]!]! > step);
   }
 
+  /** The activity that a nail has come to, its lights passed by; −1 at its end. */
+  head(c: number): number {
+    const { from, mode, act } = this.board;
+    while (this.at[c]! < from[c + 1]! && mode[this.at[c]!]! > 0) this.at[c]! += 1;
+    return this.at[c]! < from[c + 1]! ? act[this.at[c]!]! : -1;
+  }
+
+  /** Whether all its nails have come to it, lights passed by. */
+  canBegin(a: number): boolean {
+    return this.board.activities[a]!.parts.every((part) => this.head(part.chain) === a) && this.isFree(a);
+  }
+
   perform(a: number): void {
     this.isDone[a] = 1;
     this.order.push(a);

@@ -185,7 +185,7 @@ export class Player {
 
   /**
    * Plays a sequence to its end; the tally says what it comes to. `isTooMuch` is asked on the way, with the tally so far and
-   * the least time that it can still come to: from then on the rest is not played, and that is the time told.
+   * the least seconds that it can still come to: once it says so the rest is not played, and the time told is Infinity.
    */
   play(sequence: Sequence, isTooMuch?: (tally: Tally, least_s: number) => boolean): Tally {
     this.reset();

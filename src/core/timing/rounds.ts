@@ -1,4 +1,4 @@
-import { isHeldAfter, type Operation } from '../craft/operation';
+import { IN_TIP, isHeldAfter, type Operation } from '../craft/operation';
 import { rowOf } from '../craft/surfaces';
 import { append, mostOf } from '../model/extent';
 import { lowerFirst } from '../model/letters';
@@ -247,8 +247,6 @@ function wordsOf(piece: Piece): string {
   const [first, ...rest] = words;
   return [first!, ...rest.map(lowerFirst)].join(', ') + (inTip ? IN_TIP : '');
 }
-
-const IN_TIP = ', inside the tip';
 
 /** A round as a line says it: what goes into the lamp, or what is done. */
 export function lineWords({ kind, words, times }: Pick<Round, 'kind' | 'words' | 'times'>): string {

@@ -66,9 +66,9 @@ const ROUND_MOVES: Record<Flow, number> = { quick: 0, balanced: 85, calm: 85 };
 const LATE = 1000;
 const LATE_S = 5;
 const DUST = 2000;
+const UNFIT = 2000;
 /** Each second above plain rounds: nobody is to search for what is longer than what needs no search. */
 const ABOVE_PLAIN = 200;
-const UNFIT = 2000;
 
 /** What a tally costs; `total_s` in place of its own time, where it is not played to its end. */
 export function costOf(tally: Tally, weights: Weights, total_s = tally.total_s): number {
@@ -124,8 +124,9 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   const size = board.activities.length;
   const player = new Player(board);
   const weights = WEIGHTS[flow];
-  const orders = ROUNDS.map((rounds) => inRounds(board, rounds));
-  const shortest_s = flow === 'calm' ? Infinity : shortestPlain_s(orders);
+  const byRounds = ROUND_MOVES[flow] > 0;
+  const plain = ROUNDS.map((rounds) => begin(inRounds(board, rounds), byRounds));
+  const shortest_s = flow === 'calm' ? Infinity : shortestOf_s(plain);
   const costIn = (tally: Tally, total_s: number) =>
     costOf(tally, weights, total_s) + ABOVE_PLAIN * Math.max(0, total_s - shortest_s);
   const cost = (sequence: Sequence) => {
@@ -139,10 +140,10 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   };
   const random = chance(effort.seed).below;
   let dear = false;
-  const byRounds = ROUND_MOVES[flow] > 0;
-  if (byRounds) orders.push(inWorks(board, 0), inWorks(board, 1));
-  const beaded = ([0, 1] as const).flatMap((hand) => inBeads(board, hand) ?? []);
-  const starts = [...orders.map(start), ...beaded.map(byStrokes)].sort((a, b) => a.cost - b.cost);
+  const both = [0, 1] as const;
+  const works = byRounds ? both.map((hand) => begin(inWorks(board, hand), true)) : [];
+  const beads = both.flatMap((hand) => inBeads(board, hand) ?? []).map((order) => begin(order, false));
+  const starts = [...plain, ...works, ...beads].map(start).sort((a, b) => a.cost - b.cost);
   if (size < 2 || effort.iterations < 1) return starts[0]!.sequence;
   let found = faults(starts[0]!.sequence) <= enough;
   const iterations = Math.round(effort.iterations * Math.min(MOST_FOR_SMALL, USUAL_SIZE / size));
@@ -171,25 +172,16 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   }
   return alongTheHand(board, best.sequence, player, cost);
 
-  /** Of plain rounds in which nothing is too late, nor any rule broken, the shortest in seconds. */
-  function shortestPlain_s(plain: readonly Int32Array[]): number {
-    const sittings = plain.map((order) => {
-      const close = new Uint8Array(size);
-      return { ...player.play({ order, close, keep: close, whole: ROUND_MOVES[flow] > 0 }) };
-    });
-    return leastOf(sittings.filter((tally) => faultsOf(tally) === 0).map(({ total_s }) => total_s));
+  /** An order to begin with, by whole rounds or by single strokes, and what it comes to. */
+  function begin(order: Int32Array, whole: boolean): Begun {
+    const sequence = { order, close: new Uint8Array(size), keep: new Uint8Array(size), whole };
+    return { sequence, tally: { ...player.play(sequence) } };
   }
 
-  function byStrokes(order: Int32Array): Costed {
-    const sequence = { order, close: new Uint8Array(size), keep: new Uint8Array(size), whole: false };
-    return { sequence, cost: cost(sequence) };
-  }
-
-  /** An order to begin with; where rounds as a whole are too long for what is due, each stroke comes first by itself. */
-  function start(order: Int32Array): Costed {
-    const sequence = { order, close: new Uint8Array(size), keep: new Uint8Array(size), whole: byRounds };
-    const begun = { sequence, cost: cost(sequence) };
-    if (!byRounds || player.tally.late === 0) return begun;
+  /** Where rounds as a whole are too long for what is due, each stroke comes first by itself. */
+  function start({ sequence, tally }: Begun): Costed {
+    const begun = { sequence, cost: costIn(tally, tally.total_s) };
+    if (!sequence.whole || tally.late === 0) return begun;
     const parted = apart(sequence);
     return parted.cost < begun.cost ? parted : begun;
   }
@@ -249,6 +241,11 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   }
 }
 
+/** Of sittings in which nothing is too late, nor any rule broken, the shortest in seconds. */
+function shortestOf_s(begun: readonly Begun[]): number {
+  return leastOf(begun.flatMap(({ tally }) => (faultsOf(tally) === 0 ? [tally.total_s] : [])));
+}
+
 /** How often what must not be is: too late, dust beside wet, a hand at work that cannot be. */
 function faultsOf({ late, dust, unfit }: Tally): number {
   return late + dust + unfit;
@@ -281,6 +278,11 @@ function alongTheHand(
     if (cost(best) > most) order.set(before, from);
   }
   return best;
+}
+
+interface Begun {
+  sequence: Sequence;
+  tally: Tally;
 }
 
 interface Costed {

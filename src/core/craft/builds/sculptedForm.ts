@@ -51,16 +51,12 @@ export const sculptedForm = defineBuild({
   stages: (build, context) => {
     const shapeWords = 'Shorten the free edge';
     const coversArt = build.material === 'acrylic' && build.art === 'under';
-    const primed = primePlate(context, 'always');
     const thin_um = context.inlaid && build.french ? EXTENSION_UNDER_BOTH_UM : EXTENSION_UM;
     if (build.material === 'acrylic')
       return {
         ...clearPlate(context, shapeWords),
-        // Beads take minutes a nail: each is primed just before its own, with the forms of its hand on already.
         foundation: [
-          ...primed.filter(({ verb }) => verb === 'wipe'),
-          formOn(context),
-          ...primed.filter(({ verb }) => verb !== 'wipe'),
+          ...primedForBeads(context),
           ...sculpted(
             context.role('acrylic'),
             context.inlaid || coversArt ? thin_um : build.apex_um,
@@ -94,6 +90,17 @@ export const sculptedForm = defineBuild({
   refill: (build, context) =>
     build.material === 'acrylic' ? acrylicRefill(build.apex_um, context) : undefined,
 });
+
+/**
+ * Beads take minutes a nail: each is primed just before its own, with the forms of its hand on already. What lies on the
+ * plate itself wants it primed before a form is fitted over it.
+ */
+function primedForBeads(context: NailContext): Draft[] {
+  const primed = primePlate(context, 'always');
+  if (context.onPlate) return [...primed, formOn(context)];
+  const isWipe = ({ verb }: Draft) => verb === 'wipe';
+  return [...primed.filter(isWipe), formOn(context), ...primed.filter((draft) => !isWipe(draft))];
+}
 
 /** A form that carries what is built past the nail bed. */
 export function formOn({ frame }: NailContext): Draft {
