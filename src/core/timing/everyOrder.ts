@@ -70,7 +70,9 @@ export function shortestOfAll_s(problem: Problem): number | undefined {
   function afterWork(state: State): State[] {
     return chains.flatMap((_, c): State[] => {
       const task = taskOf(state, c);
-      if (!task || task.light || isBlocked(state, c)) return [];
+      if (!task || task.light) return [];
+      if (task.hand_s === 0 && task.together === undefined) return [rested(state, c, task)];
+      if (isBlocked(state, c)) return [];
       return task.together === undefined ? [worked(state, c, task)] : inOneGo(state, c, task.together);
     });
   }
@@ -88,6 +90,15 @@ export function shortestOfAll_s(problem: Problem): number | undefined {
     return ordersOf(on).map((order) =>
       order.reduce<State>((done, i) => worked(done, i, taskOf(done, i)!), out),
     );
+  }
+
+  /** Time that passes on a nail, with nobody at it. */
+  function rested(state: State, c: number, { wait_s }: Task): State {
+    return {
+      ...state,
+      pos: withNext(state.pos, [c]),
+      free_s: state.free_s.map((at, i) => (i === NAILS + c ? at + wait_s : at)),
+    };
   }
 
   function worked(state: State, c: number, task: Task): State {

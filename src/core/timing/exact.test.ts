@@ -24,6 +24,20 @@ describe('against every order of tiny sittings', () => {
     }
   });
 
+  it('what only rests takes up neither hands nor brush', () => {
+    const problem = tinySitting(5001, WAYS[0]!);
+    const [first] = problem.chains;
+    const rest = { ...first!.tasks[0]!, operation: 'rest', hand_s: 0, class: 'rest', wait_s: 5, wet: false };
+    const rested = {
+      ...problem,
+      changeover_s: 6,
+      chains: [{ ...first!, tasks: [...first!.tasks, rest] }],
+    };
+    const work_s = first!.tasks.reduce((sum, { hand_s, wait_s }) => sum + hand_s + wait_s, 0);
+    const light_s = relaxedBound_s({ ...rested, chains: [first!] }) - work_s;
+    expect(lowerBound_s(rested)).toBeCloseTo(work_s + light_s + 5, 6);
+  });
+
   it('search finds the shortest in nine of ten, and is never below it', () => {
     let optimal = 0;
     const count = runs(30, 100);
