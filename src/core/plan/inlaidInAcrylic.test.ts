@@ -22,7 +22,7 @@ function inAcrylic(kind: 'half-tip' | 'sculpted-form', look: Element[]): SetDocu
 }
 
 const told = (set: SetDocument) =>
-  planSet(set, { fixes: false, effort: { iterations: 300 } })
+  planSet(set, { fixes: false, effort: { iterations: 600 } })
     .findings.filter((one) => one.severity !== 'note')
     .map((one) => one.code);
 const body = (set: SetDocument) =>

@@ -2,7 +2,7 @@ import { applyChange, type Change } from '../document/changes';
 import type { SetDocument } from '../document/document';
 import type { Edit } from '../document/edits';
 import { NAILS } from '../model/names';
-import { element, setWearing } from '../testing/sets';
+import { element, setWearing, QUICK } from '../testing/sets';
 import { planSet } from './planSet';
 
 /*
@@ -90,9 +90,7 @@ const RIGHT: Record<string, () => SetDocument> = {
 
 /** Stops and warnings of one nail; what is the same on the other nine is no new finding. */
 function told(set: SetDocument) {
-  return planSet(set, { effort: { iterations: 300 }, fixes: false }).findings.filter(
-    (finding) => finding.severity !== 'note',
-  );
+  return planSet(set, QUICK).findings.filter((finding) => finding.severity !== 'note');
 }
 
 describe('right plans', () => {

@@ -128,7 +128,8 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   const plain = ROUNDS.map((rounds) => begin(inRounds(board, rounds), byRounds));
   const shortest_s = flow === 'calm' ? Infinity : shortestOf_s(plain);
   const costIn = (tally: Tally, total_s: number) =>
-    costOf(tally, weights, total_s) + ABOVE_PLAIN * Math.max(0, total_s - shortest_s);
+    // Where there are no such rounds nothing is above them, nor what was left off.
+    costOf(tally, weights, total_s) + (total_s > shortest_s ? ABOVE_PLAIN * (total_s - shortest_s) : 0);
   const cost = (sequence: Sequence) => {
     const tally = player.play(sequence);
     return costIn(tally, tally.total_s);

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { curtainUp } from '../demo/curtainUp';
 import { flyTower } from '../demo/flyTower';
 import { matinee } from '../demo/matinee';
+import { snowScene } from '../demo/snowScene';
 import type { SetDocument } from '../document/document';
 import type { Hand } from '../model/names';
 import { NAILS } from '../model/names';
@@ -11,8 +12,8 @@ import { boardOf } from './board';
 import { leastLoads } from './leastLoads';
 import { Player } from './play';
 import { problemOf } from './pose';
-import { AT_LENGTH, EDITING } from './effort';
-import { search } from './search';
+import { AT_LENGTH, EDITING, FLOWS } from './effort';
+import { costOf, search, WEIGHTS } from './search';
 import type { Chain, Problem } from './problem';
 import { replaySteps } from './replay';
 import { bestSchedule, settle, type Found } from './sitting';
@@ -29,6 +30,15 @@ function problemFor(set: SetDocument): Problem {
     }),
   );
 }
+
+it.each(FLOWS)('even a short search comes well below what it begins with: %s', (flow) => {
+  const board = boardOf(problemFor(snowScene()));
+  const player = new Player(board);
+  const [begun, found] = [0, 600].map((iterations) =>
+    costOf(player.play(search(board, { iterations, seed: 1, flow })), WEIGHTS[flow]),
+  );
+  expect(found!).toBeLessThan(0.95 * begun!);
+});
 
 describe('the sitting of a set', () => {
   const set = matinee();
