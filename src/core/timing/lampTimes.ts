@@ -1,4 +1,5 @@
 import type { Board } from './board';
+import { Memory } from './memory';
 
 /** When each lamp is taken, and where there is room: the times of a sitting that is being played. */
 export class LampTimes {
@@ -10,16 +11,19 @@ export class LampTimes {
 
   /** `run_s`: seconds each lamp runs, by lamp and step. */
   constructor(
+    /** Seconds each lamp runs, by lamp and step. */
     private readonly run_s: Board['run_s'],
     /** The lamp that is held to one nail by hand, or −1. */
     private readonly torch = -1,
+    memory = new Memory(LampTimes.numbers(run_s), run_s.length + 1),
   ) {
-    this.busy = run_s.map((steps) => new Float64Array(4 * steps.length + 8));
-    this.count = new Int32Array(run_s.length);
+    this.busy = run_s.map((steps) => memory.floats(mostOf(steps)));
+    this.count = memory.integers(run_s.length);
   }
 
-  clear(): void {
-    this.count.fill(0);
+  /** How many numbers they are kept in. */
+  static numbers(run_s: Board['run_s']): number {
+    return run_s.reduce((sum, steps) => sum + mostOf(steps), run_s.length);
   }
 
   /** The shortest that any lamp is on for a step. */
@@ -91,4 +95,9 @@ export class LampTimes {
     busy[2 * i] = start;
     busy[2 * i + 1] = end;
   }
+}
+
+/** A step is lit once; some more for what a lamp was lit for before. */
+function mostOf(steps: Float64Array): number {
+  return 2 * steps.length + 32;
 }

@@ -1,5 +1,5 @@
 import type { Board } from './board';
-import type { Sequence } from './play';
+import type { Sequence } from './trail';
 
 const LONGEST_RUN = 12;
 

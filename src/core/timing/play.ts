@@ -1,41 +1,8 @@
 import type { Activity, Board, Part } from './board';
-import { LampTimes } from './lampTimes';
 import type { Begun, Broken, Schedule } from './problem';
 import { SittingRecord } from './record';
-
-/** A sitting as the search holds it: all activities in some order, and where hands go into the lamp early or late. */
-export interface Sequence {
-  order: Int32Array;
-  /** By activity: before it, whatever waits for light on its hand goes in. */
-  close: Uint8Array;
-  /** By activity: the hand left for it stays out of the lamp. */
-  keep: Uint8Array;
-  /** What must come first is fetched with what can be done of its round, not by itself. */
-  whole: boolean;
-}
-
-/** What a played sitting comes to. Lateness in seconds, summed over films. */
-export interface Tally {
-  total_s: number;
-  loads: number;
-  singleLoads: number;
-  classChanges: number;
-  handChanges: number;
-  /** Visits to a hand for one stroke on one nail. */
-  lone: number;
-  /** Lines of a work on a hand beyond its first: its round is torn. */
-  torn: number;
-  /** Lines of a work that was done before, and something else since: its product is taken up again. */
-  returns: number;
-  /** Past what a film or primer may wait at most: times and seconds. */
-  late: number;
-  late_s: number;
-  /** Past the guide, up to the most; and sticky for longer than a quarter of an hour. */
-  lint_s: number;
-  dust: number;
-  /** Work done by a hand that wears what is wet, only flashed, or a form; forms put on while the other hand wears some. */
-  unfit: number;
-}
+import { SittingState, type Tally } from './sittingState';
+import { Trail, type Sequence } from './trail';
 
 /** A sticky nail lies open this long without a thought (common practice). */
 const STICKY_S = 900;
@@ -51,69 +18,15 @@ const TRIES = 30;
  * is left goes into the lamp, a film that would wait too long is lit before more is begun, and sticky nails are
  * wiped before a file where that can be. Everything starts as early as it can.
  */
-export class Player {
-  readonly tally: Tally = {
-    total_s: 0,
-    loads: 0,
-    singleLoads: 0,
-    classChanges: 0,
-    handChanges: 0,
-    lone: 0,
-    torn: 0,
-    returns: 0,
-    late: 0,
-    late_s: 0,
-    lint_s: 0,
-    dust: 0,
-    unfit: 0,
-  };
-  private readonly done: Int32Array;
-  private doneCount = 0;
-  private readonly isDone: Uint8Array;
+export class Player extends SittingState {
   private readonly busy: Uint8Array;
-  private readonly pos: Int32Array;
-  private readonly ready: Float64Array;
-  private readonly wet: Uint8Array;
-  private readonly tacky: Uint8Array;
-  /** Since when a nail has been sticky. */
-  private readonly stickySince: Float64Array;
-  private readonly dusty: Uint8Array;
-  private readonly soft: Uint8Array;
-  private readonly unfit: Uint8Array;
-  private readonly form: Uint8Array;
-  /** When what settles by itself on a nail keeps its hand from working no longer. */
-  private readonly settledAt: Float64Array;
-  private readonly openGuide: Float64Array;
-  private readonly openMost: Float64Array;
-  private readonly dueGuide: Float64Array;
-  private readonly dueMost: Float64Array;
-  /** The step that what is due follows. */
-  private readonly dueOf: Int32Array;
-  private readonly handIn = new Float64Array(2);
-  private readonly handWorked = new Float64Array(2);
-  private artist = 0;
-  private lastClass = -1;
-  private lastHand = -1;
-  private lastWork = -1;
-  private lineHand = -1;
-  /** By work: 1 where it has been begun, and by hand (left, right, both) and work. */
-  private readonly begun: Uint8Array;
-  private readonly begunOn: Uint8Array;
-  /** By hand: it was in the lamp since it was worked on. */
-  private readonly lampedSince = new Uint8Array(2);
-  /** Nails worked on since the artist came to this hand. */
-  private visited = 0;
   private depth = 0;
   private forced = false;
   /** Nothing is foreseen any more: what can be done is done as it comes. */
   private plain = false;
-  private tries = 0;
   private keep: Uint8Array = new Uint8Array(0);
   private close: Uint8Array = new Uint8Array(0);
-  private readonly lamps: LampTimes;
   private readonly lit: Uint8Array;
-  /** When each step ended. */
-  private readonly endOf: Float64Array;
   /** Where what is played is written down as well. */
   private record: SittingRecord | undefined;
   private readonly own: boolean;
@@ -125,48 +38,26 @@ export class Player {
   private readonly placeOf: Int32Array;
 
   private whole = false;
-  /** Hand work of each activity, of all, and of what is still to do. */
+  /** Hand work of each activity, and of all. */
   private readonly hands_s: Float64Array;
   private readonly all_s: number;
-  private left_s = 0;
+  private readonly trail = new Trail(this);
   private isTooMuch: ((tally: Tally, least_s: number) => boolean) | undefined;
   private isOver = false;
 
-  constructor(private readonly board: Board) {
-    const chains = board.problem.chains.length;
+  constructor(board: Board) {
+    super(board);
     const activities = board.activities.length;
-    const steps = board.mode.length;
     this.hands_s = Float64Array.from(board.activities, ({ parts }) =>
       parts.reduce((sum, part) => sum + handsOf_s(board, part), 0),
     );
     this.all_s = this.hands_s.reduce((sum, one) => sum + one, 0);
-    this.done = new Int32Array(activities);
     this.runFrom = new Int32Array(activities);
     this.runTo = new Int32Array(activities);
     this.placeOf = new Int32Array(activities);
-    this.isDone = new Uint8Array(activities);
     this.busy = new Uint8Array(activities);
-    this.pos = new Int32Array(chains);
-    this.ready = new Float64Array(chains);
-    this.wet = new Uint8Array(chains);
-    this.tacky = new Uint8Array(chains);
-    this.stickySince = new Float64Array(chains);
-    this.dusty = new Uint8Array(chains);
-    this.soft = new Uint8Array(chains);
-    this.unfit = new Uint8Array(chains);
-    this.form = new Uint8Array(chains);
-    this.settledAt = new Float64Array(chains);
-    this.openGuide = new Float64Array(chains);
-    this.openMost = new Float64Array(chains);
-    this.dueGuide = new Float64Array(chains);
-    this.dueMost = new Float64Array(chains);
-    this.dueOf = new Int32Array(chains);
-    this.lamps = new LampTimes(board.run_s, board.torch);
-    this.inLoad = new Int32Array(chains);
-    this.lit = new Uint8Array(steps);
-    this.endOf = new Float64Array(steps);
-    this.begun = new Uint8Array(board.works);
-    this.begunOn = new Uint8Array(3 * board.works);
+    this.inLoad = new Int32Array(board.problem.chains.length);
+    this.lit = new Uint8Array(board.mode.length);
     this.own = board.problem.wearer === 'own';
     this.handChains = [0, 1].map((h) =>
       Int32Array.from([...board.hand].flatMap((hand, c) => (hand === h ? [c] : []))),
@@ -188,15 +79,16 @@ export class Player {
    * the least seconds that it can still come to: once it says so the rest is not played, and the time told is Infinity.
    */
   play(sequence: Sequence, isTooMuch?: (tally: Tally, least_s: number) => boolean): Tally {
-    this.reset();
     this.isTooMuch = isTooMuch;
     this.keep = sequence.keep;
     this.close = sequence.close;
     const { order } = sequence;
     this.whole = sequence.whole;
     if (this.whole) this.layRuns(order);
-    for (let i = 0; i < order.length && !this.isOver; i += 1)
+    for (let i = this.beginning(sequence); i < order.length && !this.isOver; i += 1) {
+      if (!this.record) this.trail.pass(i);
       if (!this.isDone[order[i]!]) this.perform(order[i]!);
+    }
     if (this.isOver) {
       this.tally.total_s = Infinity;
       return this.tally;
@@ -209,6 +101,11 @@ export class Player {
     return this.tally;
   }
 
+  /** What was just played to its end is what others will differ little from: they are played from where they part. */
+  goOnFrom(): void {
+    this.trail.keep();
+  }
+
   /** The same as a schedule to work from. */
   schedule(sequence: Sequence): Schedule {
     const record = new SittingRecord(this.board);
@@ -218,48 +115,23 @@ export class Player {
     return record.schedule(this.tally.total_s);
   }
 
-  private reset(): void {
-    const { from } = this.board;
-    const tally = this.tally;
-    tally.total_s = tally.loads = tally.singleLoads = tally.classChanges = 0;
-    tally.handChanges = tally.lone = tally.torn = tally.returns = 0;
-    tally.late = tally.late_s = tally.lint_s = tally.dust = tally.unfit = 0;
-    this.doneCount = 0;
-    this.isDone.fill(0);
+  /** Takes everything to where playing begins; its place in the sequence. */
+  private beginning(sequence: Sequence): number {
     this.busy.fill(0);
-    this.ready.fill(0);
-    this.wet.fill(0);
-    this.tacky.fill(0);
-    this.dusty.fill(0);
-    this.soft.fill(0);
-    this.unfit.fill(0);
-    this.form.fill(0);
-    this.settledAt.fill(0);
-    this.openGuide.fill(Infinity);
-    this.openMost.fill(Infinity);
-    this.dueGuide.fill(Infinity);
-    this.dueMost.fill(Infinity);
-    this.handIn.fill(0);
-    this.handWorked.fill(0);
-    this.lamps.clear();
     this.lit.fill(0);
-    this.artist = 0;
-    this.lastClass = -1;
-    this.lastHand = -1;
-    this.lastWork = -1;
-    this.lineHand = -1;
-    this.begun.fill(0);
-    this.begunOn.fill(0);
-    this.lampedSince.fill(0);
-    this.visited = 0;
     this.depth = 0;
-    this.left_s = this.all_s;
-    this.isOver = false;
-    this.forced = false;
-    this.plain = false;
-    this.tries = 0;
-    for (let c = 0; c < this.pos.length; c += 1) this.pos[c] = from[c]!;
-    if (this.board.problem.begun) this.resume(this.board.problem.begun);
+    this.isOver = this.forced = false;
+    const at = this.record ? 0 : this.trail.begin(sequence);
+    if (at === 0) {
+      this.clear(this.all_s);
+      if (this.board.problem.begun) this.resume(this.board.problem.begun);
+    }
+    this.plain = this.isTangled();
+    return at;
+  }
+
+  private isTangled(): boolean {
+    return this.tries > TRIES * this.busy.length;
   }
 
   /** Takes nails, hands and lamps to where a sitting under way has left them. */
@@ -321,7 +193,8 @@ export class Player {
     if (this.isDone[a] || this.busy[a]) return;
     const activity = this.board.activities[a]!;
     this.tries += 1;
-    if (this.tries > TRIES * this.busy.length) this.plain = true;
+    this.isTried[a] = 1;
+    if (this.isTangled()) this.plain = true;
     if (this.plain) {
       if (this.begins(activity) && this.met(activity.needs)) this.work(a, activity);
       return;
@@ -383,6 +256,7 @@ export class Player {
     const { order, runFrom, runTo } = this;
     const { activities } = this.board;
     const at = this.placeOf[a]!;
+    this.trail.reads(runTo[at]!);
     for (let i = runFrom[at]!; i < runTo[at]!; i += 1) {
       const other = activities[order[i]!]!;
       if (this.begins(other) && this.met(other.needs)) this.perform(order[i]!);

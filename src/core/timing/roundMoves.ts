@@ -1,5 +1,5 @@
 import type { Board } from './board';
-import type { Sequence } from './play';
+import type { Sequence } from './trail';
 import { flip, near, shift } from './moves';
 
 /** Rounds that follow each other and are moved at once; that are put hand in hand. */

@@ -1,5 +1,7 @@
 import type { Board } from './board';
-import { Player, type Sequence, type Tally } from './play';
+import { Player } from './play';
+import type { Tally } from './sittingState';
+import { assign, copyOf, type Sequence } from './trail';
 import { inBeads } from './inBeads';
 import { inRounds, ROUNDS } from './inRounds';
 import { inWorks } from './inWorks';
@@ -104,6 +106,8 @@ const RUNNERS = 4;
 const SHORT_SHARE = 0.5;
 /** One sequence in so many that is gone on with is written anew as it was really played. */
 const WRITTEN_ANEW = 32;
+/** Sequences that others may run on for without breaking less: one run while an artist edits, some of a few hundred. */
+const MOST_IN_VAIN = 500;
 /** A move is drawn anew so often until it moves something. */
 const MOST_DRAWS = 4;
 /** Sequences of a slice, some milliseconds. */
@@ -163,11 +167,15 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   const best = yield* anneal(runners[0]!, short * runners.length, iterations, ROUND_MOVES[flow]);
   // Where a short search leaves a film too late or dust beside wet, others run on too, as long as that helps.
   let worst = iterations < A_LONG_SEARCH && !dear ? faults(best.sequence) : 0;
+  let inVain = 0;
   for (const from of worst > 0 ? others() : []) {
-    if (worst === 0) break;
+    if (worst === 0 || inVain > MOST_IN_VAIN) break;
     const other = yield* anneal(from, 0, iterations, movesOf(from));
     const left = faults(other.sequence);
-    if (left >= worst) break;
+    if (left >= worst) {
+      inVain += iterations;
+      continue;
+    }
     worst = left;
     assign(best.sequence, other.sequence);
   }
@@ -194,7 +202,7 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
 
   /** The same, by single strokes. */
   function apart(sequence: Sequence): Costed {
-    const parted = { ...copy(sequence), whole: false };
+    const parted = { ...copyOf(sequence), whole: false };
     return { sequence: parted, cost: cost(parted) };
   }
 
@@ -210,9 +218,9 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
   /** From so many sequences to so many. */
   function* anneal(from: Costed, began: number, until: number, roundMoves: number): InSlices<Costed> {
     const count = until - began;
-    const best = { sequence: copy(from.sequence), cost: from.cost };
-    const now = { sequence: copy(from.sequence), cost: from.cost };
-    const next = copy(from.sequence);
+    const best = { sequence: copyOf(from.sequence), cost: from.cost };
+    const now = { sequence: copyOf(from.sequence), cost: from.cost };
+    const next = copyOf(from.sequence);
     let spent = 0;
     for (let i = 0; i < count && spent < count * DEAREST && !found; i += 1) {
       if (i % SLICE === 0) yield Math.min(1, (began + i) / iterations);
@@ -228,6 +236,7 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
       spent += player.effort;
       dear ||= spent >= count * DEAREST;
       if (value > now.cost + threshold) continue;
+      player.goOnFrom();
       assign(now.sequence, next);
       now.cost = value;
       if (value < best.cost - 1e-9) {
@@ -236,7 +245,10 @@ export function* searching(board: Board, effort: Effort): InSlices<Sequence> {
         found = faultsOf(player.tally) <= enough;
       }
       // What was brought forward on the way stands where it was done: moves then move what they seem to.
-      if (i % WRITTEN_ANEW === 0) player.writeInto(now.sequence.order);
+      if (i % WRITTEN_ANEW > 0) continue;
+      player.writeInto(now.sequence.order);
+      player.play(now.sequence);
+      player.goOnFrom();
     }
     return best;
   }
@@ -263,7 +275,7 @@ function alongTheHand(
   cost: (sequence: Sequence) => number,
 ): Sequence {
   const most = cost(sequence) + NICER_S;
-  const best = copy(sequence);
+  const best = copyOf(sequence);
   player.writeInto(best.order);
   if (cost(best) > most) return sequence;
   const { order } = best;
@@ -291,24 +303,8 @@ interface Costed {
   cost: number;
 }
 
-function copy(sequence: Sequence): Sequence {
-  return {
-    order: sequence.order.slice(),
-    close: sequence.close.slice(),
-    keep: sequence.keep.slice(),
-    whole: sequence.whole,
-  };
-}
-
 function isSame(a: Sequence, b: Sequence): boolean {
   for (let i = 0; i < a.order.length; i += 1)
     if (a.order[i] !== b.order[i] || a.close[i] !== b.close[i] || a.keep[i] !== b.keep[i]) return false;
   return true;
-}
-
-function assign(to: Sequence, from: Sequence): void {
-  to.order.set(from.order);
-  to.close.set(from.close);
-  to.keep.set(from.keep);
-  to.whole = from.whole;
 }

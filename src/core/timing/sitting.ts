@@ -2,13 +2,14 @@ import { REACH } from '../craft/handwork';
 import { HANDS } from '../model/names';
 import { boardOf } from './board';
 import { leastLoads } from './leastLoads';
-import { Player, type Sequence } from './play';
+import { Player } from './play';
 import type { Problem, Schedule } from './problem';
 import { inOneGo, type InSlices } from '../model/inSlices';
 import { markOf } from '../model/mark';
 import { without } from '../model/without';
 import type { Effort } from './effort';
 import { searching } from './search';
+import type { Sequence } from './trail';
 
 /** The sitting: who does what when, the lamp loads, and how good the plan is. Seconds from the start. */
 export interface Sitting extends Schedule {
